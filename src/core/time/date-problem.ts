@@ -1,0 +1,64 @@
+/** Why a text was not taken as a date; put into words by `dateProblemText`. */
+export type DateProblem =
+  | { code: "not_a_date" }
+  | { code: "no_such_day"; month: number; year: number; days: number; readings: string[] }
+  | { code: "no_such_month"; month: number }
+  | { code: "two_orders"; readings: [string, string] }
+  | { code: "two_digit_year"; readings: string[] }
+  | { code: "year_nought"; readings: string[] }
+  | { code: "end_before_start"; start: string; end: string; readings: string[] }
+  | { code: "no_day_for_time" }
+  | { code: "no_year"; part: string }
+  | { code: "no_such_time" };
+
+export const MONTHS = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+] as const;
+
+const KEPT = "It is kept as typed.";
+
+/** A sentence saying what happened, what was kept and what to do. */
+export function dateProblemText(p: DateProblem): string {
+  switch (p.code) {
+    case "not_a_date":
+      return `This is not a date Fastigo can read. ${KEPT} Try 14 Nov 1872, about 1840, 310 BC or 1838 - 1905.`;
+    case "no_such_day":
+      return `${MONTHS[p.month - 1]} ${p.year < 1 ? `${1 - p.year} BC` : p.year} had ${p.days} days. ${KEPT} Did you mean ${either(p.readings)}?`;
+    case "no_such_month":
+      return `There is no month ${p.month}. ${KEPT} Months go from 1 to 12.`;
+    case "two_orders":
+      return `This could be ${either(p.readings)}. ${KEPT} Choose which, once for the whole timeline.`;
+    case "two_digit_year":
+      return `The year needs all its digits. ${KEPT} Did you mean ${either(p.readings)}?`;
+    case "year_nought":
+      return `There was no year 0: 1 BC was followed by AD 1. ${KEPT} Did you mean ${either(p.readings)}?`;
+    case "end_before_start":
+      return `The end (${p.end}) comes before the start (${p.start}). ${KEPT} Did you mean ${either(p.readings)}?`;
+    case "no_day_for_time":
+      return `A time needs its day: 14 Nov 1872 22:10. ${KEPT}`;
+    case "no_year":
+      return `The year is missing after "${p.part}". ${KEPT}`;
+    case "no_such_time":
+      return `There is no such time of day. ${KEPT} Hours go from 0 to 23, minutes from 0 to 59.`;
+  }
+}
+
+/** The readings a problem offers, as texts that can be typed instead. */
+export function offeredReadings(p: DateProblem): string[] {
+  return "readings" in p ? [...p.readings] : [];
+}
+
+function either(readings: readonly string[]): string {
+  return readings.length < 2 ? (readings[0] ?? "another date") : `${readings.slice(0, -1).join(", ")} or ${readings.at(-1)}`;
+}

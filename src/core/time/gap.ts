@@ -1,0 +1,82 @@
+import { extent, inDays, type Moment, type When } from "./when";
+
+const YEAR = 365.2425;
+
+/**
+ * How much later b begins than a began (or ended, where a is a span that was over), in words and honest about
+ * doubt: "27 years", "23 to 32 years", "3 hours". Null when either has no date, or b does not come later.
+ */
+export function gapText(a: When, b: When): string | null {
+  const from = edge(a, "end");
+  const to = edge(b, "start");
+  if (!from || !to) return null;
+  const [aFrom, aTo] = bounds(from, a.margin);
+  const [bFrom, bTo] = bounds(to, b.margin);
+  if (![aFrom, aTo, bFrom, bTo].every(Number.isFinite)) return null;
+  const least = bFrom - aTo;
+  const most = bTo - aFrom;
+  if (most <= 0 || bFrom + bTo <= aFrom + aTo) return null;
+  return rangeText(Math.max(0, least), most, sameYearPrecision(from, to));
+}
+
+/** Two dates known to the year are a whole number of years apart to any reader: 1845 and 1872, 27 years. */
+function sameYearPrecision(a: Moment, b: Moment): boolean {
+  return !a.about && !b.about && a.precision === b.precision;
+}
+
+function edge(when: When, side: "start" | "end"): Moment | null {
+  const r = when.readAs;
+  if (r.kind === "moment") return r.at;
+  if (r.kind === "span") return side === "end" ? r.end : (r.start ?? r.end);
+  return null;
+}
+
+function bounds(m: Moment, margin: When["margin"]): [number, number] {
+  const e = extent(m, margin);
+  return [e.from ? inDays(e.from) : Number.NaN, e.to ? inDays(e.to) : Number.NaN];
+}
+
+function rangeText(least: number, most: number, alike: boolean): string {
+  if (alike) return wordsFor((least + most) / 2);
+  const mid = (least + most) / 2;
+  const spread = most - least;
+  if (spread <= Math.max(mid * 0.02, 1.01) || spread / unitFor(mid).days < 1) return wordsFor(mid);
+  const unit = unitFor(most);
+  // From some year of the 1840s (1849 at the latest) to 1872: whole years are counted from name to name.
+  const named = unit.name === "year" ? 1 : 0;
+  const [lo, hi] = [Math.floor(least / unit.days + 0.01) + named, Math.ceil(most / unit.days - 0.01) - named];
+  if (hi - lo <= 1 && lo > 0) return wordsFor(mid);
+  return lo === 0 ? `up to ${count(hi, unit.name)}` : `${number(lo)} to ${count(hi, unit.name)}`;
+}
+
+const UNITS = [
+  { name: "minute", days: 1 / 1440, from: 0 },
+  { name: "hour", days: 1 / 24, from: 2 / 24 },
+  { name: "day", days: 1, from: 2 },
+  { name: "week", days: 7, from: 21 },
+  { name: "month", days: YEAR / 12, from: 75 },
+  { name: "year", days: YEAR, from: 2 * YEAR },
+] as const;
+
+function unitFor(days: number): (typeof UNITS)[number] {
+  return UNITS.filter((u) => days >= u.from).at(-1) ?? UNITS[0];
+}
+
+function wordsFor(days: number): string {
+  const unit = unitFor(days);
+  return count(Math.max(1, Math.round(days / unit.days)), unit.name);
+}
+
+function count(n: number, name: string): string {
+  return `${number(n)} ${name}${n === 1 ? "" : "s"}`;
+}
+
+function number(n: number): string {
+  if (n >= 1e9) return `${round2(n / 1e9)} billion`;
+  if (n >= 1e6) return `${round2(n / 1e6)} million`;
+  return n >= 10_000 ? n.toLocaleString("en") : String(n);
+}
+
+function round2(n: number): string {
+  return String(Number(n.toPrecision(2)));
+}

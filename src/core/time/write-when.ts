@@ -1,0 +1,261 @@
+import { type Calendar, civilFrom, weekday } from "./calendar";
+import { MONTHS } from "./date-problem";
+import { addSeconds, type Instant, type Moment, type Reading, SECONDS_PER_DAY, type When } from "./when";
+
+export interface DateStyle {
+  /** "14 Nov 1872" or "14 November 1872". */
+  months: "short" | "long";
+  weekdays: boolean;
+  calendar: Calendar;
+}
+
+const SHORT: DateStyle = { months: "short", weekdays: false, calendar: "gregorian" };
+const LONG: DateStyle = { months: "long", weekdays: true, calendar: "gregorian" };
+const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
+
+const two = (n: number) => String(n).padStart(2, "0");
+
+/** "1872", "310 BC", "AD 96" (below 1000 a bare number would look like something else), "12,000 BC". */
+export function yearText(year: number): string {
+  if (year < 1) return `${grouped(1 - year)} BC`;
+  return year < 1000 ? `AD ${year}` : grouped(year);
+}
+
+function grouped(n: number): string {
+  return n >= 10_000 ? n.toLocaleString("en") : String(n);
+}
+
+/** How a date is shown, without the reading's doubts lost: "about 1702", "1840s", "Nov 1872", "14 Nov 1872 22:10". */
+export function momentLabel(m: Moment, style: DateStyle = SHORT): string {
+  const about = m.about ? "about " : "";
+  const doubt = m.uncertain ? "?" : "";
+  return `${about}${plainLabel(m, style)}${doubt}`;
+}
+
+function plainLabel(m: Moment, style: DateStyle): string {
+  const w = m.wording;
+  if (w?.kind === "ago") return agoText(w.amount, w.unit);
+  if (w?.kind === "season") return `${w.season} ${yearText(w.year)}`;
+  if (w?.kind === "before" && m.to) return `before ${boundary(m, m.to, style)}`;
+  if (w?.kind === "after" && m.from) return `after ${boundary(m, addSeconds(m.from, -1), style)}`;
+  if (!m.from || !m.to) return "unknown";
+  const last = addSeconds(m.to, -1);
+  if (w?.kind === "between")
+    return `between ${dateText(m.from, precisionOfEdge(m.from, true), style)} and ${dateText(last, precisionOfEdge(m.to, true), style)}`;
+  if (w?.kind === "part") return `${w.part} ${wholeOfPart(m, style.calendar)}`;
+  return dateText(m.from, m.precision, style, last);
+}
+
+/** Before X begins and after X ends at the edge of X, written in X's own precision. */
+function boundary(m: Moment, at: Instant, style: DateStyle): string {
+  return dateText(at, m.precision, style);
+}
+
+function precisionOfEdge(edge: Instant, gregorian: boolean): Moment["precision"] {
+  if (edge.second !== 0) return "minute";
+  const { month, day } = civilFrom(gregorian ? "gregorian" : "julian", edge.day);
+  return month === 1 && day === 1 ? "year" : day === 1 ? "month" : "day";
+}
+
+function wholeOfPart(m: Moment, calendar: Calendar): string {
+  const { year } = civilFrom(calendar, m.from!.day);
+  switch (m.precision) {
+    case "decade":
+      return `${yearText(Math.floor(year / 10) * 10)}s`;
+    case "century":
+      return year % 100 === 0 || civilFrom(calendar, m.to!.day).year % 100 === 0
+        ? `${yearText(Math.floor(year / 100) * 100)}s`
+        : centuryText(year);
+    case "month":
+      return dateText(m.from!, "month", SHORT);
+    default:
+      return yearText(year);
+  }
+}
+
+function centuryText(year: number): string {
+  const n = year >= 1 ? Math.floor((year - 1) / 100) + 1 : Math.floor(-year / 100) + 1;
+  return `${ordinal(n)} century${year >= 1 ? "" : " BC"}`;
+}
+
+function ordinal(n: number): string {
+  const tail = n % 100 >= 11 && n % 100 <= 13 ? "th" : (["th", "st", "nd", "rd"][n % 10] ?? "th");
+  return `${n}${tail}`;
+}
+
+function dateText(at: Instant, precision: Moment["precision"], style: DateStyle, last?: Instant): string {
+  const { year, month, day } = civilFrom(style.calendar, at.day);
+  const monthWord = style.months === "long" ? MONTHS[month - 1]! : MONTHS[month - 1]!.slice(0, 3);
+  const dayText = `${style.weekdays ? `${WEEKDAYS[weekday(at.day)]} ` : ""}${day} ${monthWord} ${yearText(year)}`;
+  switch (precision) {
+    case "second":
+      return `${dayText} ${clock(at)}:${two(at.second % 60)}`;
+    case "minute":
+      return `${dayText} ${clock(at)}`;
+    case "hour": {
+      const hour = Math.floor(at.second / 3600);
+      return `${dayText} ${hour % 12 === 0 ? 12 : hour % 12} ${hour < 12 ? "am" : "pm"}`;
+    }
+    case "day":
+      return dayText;
+    case "month":
+    case "season":
+      return `${monthWord} ${yearText(year)}`;
+    case "decade":
+      return year < 1 ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year)}`.replace(/^(\d+)/, "$1s") : `${yearText(year)}s`;
+    case "century":
+      return year % 100 === 0 && year > 0 ? `${yearText(year)}s` : isHundreds(year) ? hundredsBc(year) : centuryText(year);
+    case "digits": {
+      if (!last) return yearText(year);
+      const end = civilFrom(style.calendar, last.day).year;
+      return yearText(end === year ? year : Math.round((year + end + 1) / 2));
+    }
+    default:
+      return yearText(year);
+  }
+}
+
+/** -398 is 399 BC, where "the 300s BC" begin; the 4th century BC begins in 400 BC (-399). */
+function isHundreds(year: number): boolean {
+  return year < 1 && (1 - year) % 100 === 99;
+}
+function hundredsBc(year: number): string {
+  return `${Math.floor((1 - year) / 100) * 100}s BC`;
+}
+
+export function clock(at: Instant): string {
+  return `${two(Math.floor(at.second / 3600))}:${two(Math.floor((at.second % 3600) / 60))}`;
+}
+
+function agoText(amount: string, unit: string): string {
+  const n = amount.includes(".") ? amount : Number(amount).toLocaleString("en");
+  if (unit === "bp") return `${n} BP`;
+  return unit === "years" ? `${n} years ago` : `${n} ${unit} years ago`;
+}
+
+/** The whole date or span in one line; what was typed when nothing was understood; "" when there is nothing. */
+export function whenLabel(when: When): string {
+  return label(when, { ...SHORT, calendar: when.calendar });
+}
+
+/** The same with weekday and full month, as beside the field and in the read view. */
+export function whenLongLabel(when: When): string {
+  return label(when, { ...LONG, calendar: when.calendar });
+}
+
+function label(when: When, style: DateStyle): string {
+  const r = when.readAs;
+  const tail = when.calendar === "julian" ? " (Julian)" : "";
+  switch (r.kind) {
+    case "moment":
+      return momentLabel(r.at, style) + tail;
+    case "span":
+      return spanLabel(r.start, r.end, style) + tail;
+    case "undated":
+      return "";
+    case "not_understood":
+      return when.typed;
+  }
+}
+
+function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): string {
+  if (!start) return end ? `until ${momentLabel(end, style)}` : "";
+  if (!end) return `from ${momentLabel(start, style)}`;
+  const a = momentLabel(start, style);
+  const b = momentLabel(end, style);
+  const timed = ["minute", "hour", "second"].includes(end.precision);
+  if (timed && start.from && end.from && start.from.day === end.from.day && !end.about)
+    return `${a} – ${clock(end.from)}`;
+  if (start.precision === "day" && end.precision === "day" && !start.about && !start.uncertain && !style.weekdays) {
+    const s = civilFrom(style.calendar, start.from!.day);
+    const e = civilFrom(style.calendar, end.from!.day);
+    if (s.year === e.year && s.month === e.month) return `${s.day} – ${b}`;
+    if (s.year === e.year) return `${s.day} ${MONTHS[s.month - 1]!.slice(0, 3)} – ${b}`;
+  }
+  return `${a} – ${b}`;
+}
+
+/** ISO 8601-2 (EDTF) of what was understood; undefined where there is nothing to say. */
+export function edtfOf(r: Reading): string | undefined {
+  if (r.kind === "moment") return momentEdtf(r.at);
+  if (r.kind !== "span") return undefined;
+  return `${r.start ? edgeEdtf(r.start) : ".."}/${r.end ? edgeEdtf(r.end) : ".."}`;
+}
+
+/** An interval's ends may not be sets: a set's outer edge stands for it. */
+function edgeEdtf(m: Moment): string {
+  const text = momentEdtf(m);
+  return text.startsWith("[") ? (isoEdge(m.from ?? m.to!, m) + mark(m)) : text;
+}
+
+function momentEdtf(m: Moment): string {
+  const marked = `${plainEdtf(m)}${mark(m)}`;
+  return marked;
+}
+
+/** ISO 8601-2:2019, 8.4: "?" uncertain, "~" approximate, "%" both. */
+function mark(m: Moment): string {
+  return m.about && m.uncertain ? "%" : m.about ? "~" : m.uncertain ? "?" : "";
+}
+
+function plainEdtf(m: Moment): string {
+  const { from, to } = m;
+  if (!from && to) return `[..${isoEdge(addSeconds(to, -1), m)}]`;
+  if (from && !to) return `[${isoEdge(from, m)}..]`;
+  if (!from || !to) return "[..]";
+  const a = civilFrom("gregorian", from.day);
+  const last = addSeconds(to, -1);
+  const z = civilFrom("gregorian", last.day);
+  const whole = from.second === 0 && last.second === SECONDS_PER_DAY - 1;
+  const oneYear = whole && a.month === 1 && a.day === 1 && z.month === 12 && z.day === 31;
+  if (m.wording?.kind === "season") {
+    const code = { spring: 21, summer: 22, autumn: 23, winter: 24 }[m.wording.season];
+    return `${isoYear(m.wording.year)}-${code}`;
+  }
+  if (oneYear && a.year === z.year) return isoYear(a.year);
+  if (m.precision === "decade" && !m.wording && a.year >= 0 && a.year % 10 === 0) return `${isoYear(a.year).slice(0, -1)}X`;
+  if (m.precision === "century" && !m.wording && a.year >= 0 && a.year % 100 === 0) return `${isoYear(a.year).slice(0, -2)}XX`;
+  if (oneYear) return `[${isoYear(a.year)}..${isoYear(z.year)}]`;
+  switch (m.precision) {
+    case "month":
+      if (!m.wording) return `${isoYear(a.year)}-${two(a.month)}`;
+      break;
+    case "day":
+      return isoDay(from);
+    case "hour":
+      return `${isoDay(from)}T${two(Math.floor(from.second / 3600))}`;
+    case "minute":
+      return `${isoDay(from)}T${clock(from)}`;
+    case "second":
+      return `${isoDay(from)}T${clock(from)}:${two(from.second % 60)}`;
+  }
+  return `[${isoDay(from)}..${isoDay(last)}]`;
+}
+
+function isoEdge(at: Instant, m: Moment): string {
+  if (m.precision === "day" || m.precision === "month" || m.precision === "season") return isoDay(at);
+  if (["hour", "minute", "second"].includes(m.precision)) return `${isoDay(at)}T${clock(at)}`;
+  return isoYear(civilFrom("gregorian", at.day).year);
+}
+
+function isoDay(at: Instant): string {
+  const { year, month, day } = civilFrom("gregorian", at.day);
+  return `${isoYear(year)}-${two(month)}-${two(day)}`;
+}
+
+/** Four digits, a sign before years below nought, "Y" before more than four digits (ISO 8601-2:2019, 4.3). */
+export function isoYear(year: number): string {
+  const sign = year < 0 ? "-" : "";
+  const digits = String(Math.abs(year)).padStart(4, "0");
+  return digits.length > 4 ? `Y${sign}${digits}` : `${sign}${digits}`;
+}
+
+/** The year a moment is named by, for the large figure in the read view: "1872", "310 BC", "1840s". */
+export function headlineLabel(when: When): string {
+  const r = when.readAs;
+  const m = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
+  if (!m) return "";
+  const at = m.from ?? m.to!;
+  if (["second", "minute", "hour", "day", "month"].includes(m.precision)) return yearText(civilFrom("gregorian", at.day).year);
+  return momentLabel({ ...m, uncertain: false });
+}
