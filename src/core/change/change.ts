@@ -1,0 +1,54 @@
+import type { When } from "../time/when";
+import type { Category, Item, TimelineEvent } from "../timeline/timeline";
+
+export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "deleted">;
+export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
+export type ItemField = Exclude<keyof Item, "id" | "deleted">;
+export type TimelineField = "title" | "subject" | "period" | "scale" | "dateOrder";
+
+export type Value = string | number | boolean | null | When;
+export type Table = "event" | "category" | "item";
+
+/**
+ * One step of a change. `onlyIf` is set by an undo: the step is left out when the field no longer holds that
+ * value, because someone else has changed it since. `update` is a Yjs update in base64, the one kind of edit
+ * of a description (`of` an event's id, or "introduction").
+ */
+export type Op =
+  | { kind: "set_timeline"; field: TimelineField; value: Value; onlyIf?: Value }
+  | { kind: "add_event"; id: string; fields: Partial<Pick<TimelineEvent, EventField>> }
+  | { kind: "set_event"; id: string; field: EventField; value: Value; onlyIf?: Value }
+  | { kind: "delete_event" | "restore_event"; id: string }
+  | { kind: "add_category"; id: string; fields: Partial<Pick<Category, CategoryField>> }
+  | { kind: "set_category"; id: string; field: CategoryField; value: Value; onlyIf?: Value }
+  | { kind: "delete_category" | "restore_category"; id: string }
+  | { kind: "add_item"; id: string; fields: Partial<Pick<Item, ItemField>> }
+  | { kind: "set_item"; id: string; field: ItemField; value: Value; onlyIf?: Value }
+  | { kind: "delete_item" | "restore_item"; id: string }
+  | { kind: "describe"; of: string; update: string };
+
+/** An edit as it is sent, stored and repeated: an import or a change-all is one of these, and one undo. */
+export interface Change {
+  id: string;
+  author: string;
+  /** The number of the last confirmed change its author had seen. */
+  base: number;
+  ops: Op[];
+}
+
+/** A change with the number the server gave it. */
+export interface ConfirmedChange extends Change {
+  seq: number;
+  /** When it was taken, ISO 8601, UTC. */
+  at: string;
+}
+
+/** A step that had no effect: its record is not there, or someone else changed the field first. */
+export interface Skipped {
+  op: Op;
+  why: "missing" | "changed_since" | "there_already";
+}
+
+export function tableOf(op: Exclude<Op, { kind: "set_timeline" | "describe" }>): Table {
+  return op.kind.slice(op.kind.indexOf("_") + 1) as Table;
+}

@@ -1,0 +1,74 @@
+import { FONT_TABLES } from "./font-tables";
+
+export type Face = keyof typeof FONT_TABLES;
+
+/** Characters without a table entry (other scripts, emoji) count this wide: measured over common system fonts. */
+const OTHER_WIDTH = 1_060;
+const tables = new Map<Face, Map<number, number>>();
+
+function tableOf(face: Face): Map<number, number> {
+  let table = tables.get(face);
+  if (!table) {
+    table = new Map();
+    for (const [first, widths] of FONT_TABLES[face])
+      for (const [i, w] of widths.split(" ").entries()) table.set(first + i, Number(w));
+    tables.set(face, table);
+  }
+  return table;
+}
+
+/** The width of one line in px, without kerning: the same in browser, server and command line. */
+export function textWidth(text: string, face: Face, sizePx: number): number {
+  const table = tableOf(face);
+  let sum = 0;
+  for (const c of text) {
+    const code = c.codePointAt(0)!;
+    // Combining marks and joiners add nothing of their own.
+    if ((code >= 0x300 && code <= 0x36f) || code === 0x200d || (code >= 0xfe00 && code <= 0xfe0f)) continue;
+    sum += table.get(code) ?? OTHER_WIDTH;
+  }
+  return (sum * sizePx) / 1000;
+}
+
+/** The text cut to the width with "…" at its end; unchanged when it fits. */
+export function cutToWidth(text: string, face: Face, sizePx: number, mostPx: number): string {
+  if (textWidth(text, face, sizePx) <= mostPx) return text;
+  const characters = [...text];
+  let low = 0;
+  let high = characters.length;
+  while (low < high) {
+    const mid = Math.ceil((low + high) / 2);
+    if (textWidth(`${characters.slice(0, mid).join("").trimEnd()}…`, face, sizePx) <= mostPx) low = mid;
+    else high = mid - 1;
+  }
+  return `${characters.slice(0, low).join("").trimEnd()}…`;
+}
+
+/** Lines of at most `mostPx`, broken between words (within one that is wider), the last cut with "…". */
+export function wrap(text: string, face: Face, sizePx: number, mostPx: number, mostLines: number): string[] {
+  const lines: string[] = [];
+  const words = text.split(/\s+/).filter(Boolean);
+  let line = "";
+  for (let i = 0; i < words.length; i++) {
+    const word = words[i]!;
+    const longer = line ? `${line} ${word}` : word;
+    if (textWidth(longer, face, sizePx) <= mostPx) {
+      line = longer;
+      continue;
+    }
+    if (lines.length === mostLines - 1) {
+      const rest = [line, ...words.slice(i)].filter(Boolean).join(" ");
+      return [...lines, cutToWidth(rest, face, sizePx, mostPx)];
+    }
+    if (line) lines.push(line);
+    line = word;
+    while (textWidth(line, face, sizePx) > mostPx && lines.length < mostLines - 1) {
+      let n = [...line].length - 1;
+      while (n > 1 && textWidth([...line].slice(0, n).join(""), face, sizePx) > mostPx) n--;
+      lines.push([...line].slice(0, n).join(""));
+      line = [...line].slice(n).join("");
+    }
+  }
+  if (line) lines.push(cutToWidth(line, face, sizePx, mostPx));
+  return lines;
+}

@@ -1,0 +1,65 @@
+import { type ReadOptions, readWhen } from "../time/read-when";
+import { UNDATED, type When } from "../time/when";
+
+/** One line of the ledger, taken apart. */
+export interface ReadLine {
+  when: When;
+  title: string;
+  /** The word after the last " #", without it; null when there is none. */
+  category: string | null;
+  /** Whether a " !" stood by itself. */
+  emphasis: boolean;
+}
+
+/** A date text that is plainly meant as a date although it cannot be one, or could be two. */
+const MEANT_AS_DATE = new Set(["two_orders", "no_such_day", "no_such_month", "end_before_start", "year_nought", "no_such_time"]);
+/** No date is longer than this many words. */
+const MOST_WORDS = 14;
+
+/**
+ * Splits "about 1840 - 1852 Steam mill #trade" into date, title and category. Markers (# and !) count only
+ * after a space. Without a date in front one at the end is taken ("May Day riots 1911"); a line without any
+ * date is a title. `wholeTitle` takes no date at all.
+ */
+export function readLine(line: string, options: ReadOptions = {}, wholeTitle = false): ReadLine {
+  let category: string | null = null;
+  let emphasis = false;
+  const kept: string[] = [];
+  for (const [i, word] of line.trim().split(/\s+/).entries()) {
+    if (i > 0 && /^#[\p{L}\p{N}][\p{L}\p{N}&_'-]*$/u.test(word)) category = word.slice(1);
+    else if (i > 0 && word === "!") emphasis = true;
+    else if (word) kept.push(word);
+  }
+  const split = wholeTitle ? null : (dateInFront(kept, options) ?? dateAtEnd(kept, options));
+  return { when: split?.when ?? UNDATED, title: split?.title ?? kept.join(" "), category, emphasis };
+}
+
+function dateInFront(words: string[], options: ReadOptions): { when: When; title: string } | null {
+  let meant: { when: When; title: string } | null = null;
+  for (let n = Math.min(words.length, MOST_WORDS); n >= 1; n--) {
+    const text = words.slice(0, n).join(" ");
+    if (/(?:^|\s)(?:[-\u2010-\u2015\u2212]|to|and|at|on|of)$/i.test(text) || /[-\u2010-\u2015]$/.test(text)) continue;
+    const when = readWhen(text.replace(/[:;,]$/, ""), options);
+    const title = words.slice(n).join(" ").replace(/^[-\u2010-\u2015:;,|]+\s*/, "");
+    if (when.readAs.kind === "moment" || when.readAs.kind === "span") return { when, title };
+    if (!meant && when.readAs.kind === "not_understood" && MEANT_AS_DATE.has(when.readAs.problem.code)) meant = { when, title };
+  }
+  return meant;
+}
+
+function dateAtEnd(words: string[], options: ReadOptions): { when: When; title: string } | null {
+  for (let from = Math.max(1, words.length - MOST_WORDS); from < words.length; from++) {
+    const text = words.slice(from).join(" ");
+    if (/^(?:[-\u2010-\u2015]|to|by|before|after|until|from|since|and)(?:\s|$)/i.test(text)) continue;
+    const when = readWhen(text.replace(/^\(|\)$/g, ""), options);
+    if (when.readAs.kind === "moment" || when.readAs.kind === "span")
+      return { when, title: words.slice(0, from).join(" ").replace(/\s*[-\u2010-\u2015:;,]$/, "") };
+  }
+  return null;
+}
+
+/** Whether a category is the one meant by a marker: "#town-life", "#townlife" and "#town" mean "Town life". */
+export function isMeantBy(marker: string, name: string): boolean {
+  const plain = (s: string) => s.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
+  return plain(name) === plain(marker) || plain(name.split(/\s/)[0] ?? "") === plain(marker);
+}

@@ -1,0 +1,162 @@
+import { UNDATED, type When } from "../time/when";
+
+/** The colours a category may have (see docs/architecture.md, "Colours"); white text on each reaches 4.5:1. */
+export const COLOURS = {
+  verdigris: "#0B6E69",
+  copper: "#B4481E",
+  plum: "#6A3D9A",
+  river: "#1F5FA8",
+  moss: "#56751A",
+  rose: "#A62B5F",
+  umber: "#6B4B3A",
+  steel: "#4A6572",
+} as const;
+export type Colour = keyof typeof COLOURS;
+
+/** A pattern goes with every colour, so that colour is never the only sign. */
+export const PATTERNS = ["solid", "slanted", "dots", "waves", "grid", "uprights", "steps", "rings"] as const;
+export type Pattern = (typeof PATTERNS)[number];
+
+export type Scale = "balanced" | "true" | "even";
+
+export interface Category {
+  id: string;
+  name: string;
+  colour: Colour;
+  pattern: Pattern;
+  /** Fractional key: the order in the key of the chart. */
+  place: string;
+  deleted: boolean;
+}
+
+export interface TimelineEvent {
+  id: string;
+  title: string;
+  /** What stands on the chart when the title is long; "" for none. */
+  shortTitle: string;
+  when: When;
+  category: string | null;
+  partOf: string | null;
+  emphasis: boolean;
+  /** Fractional key, for events that begin together; "" for none. */
+  byHand: string;
+  /** The merged Yjs state of the description; empty: nothing written yet. */
+  description: Uint8Array;
+  deleted: boolean;
+}
+
+export type ItemList = "media" | "source" | "link";
+export type MediaKind = "picture" | "video" | "sound";
+
+/** One entry of a list that belongs to an event, or to the whole timeline (`of` is then "timeline"). */
+export interface Item {
+  id: string;
+  of: string;
+  list: ItemList;
+  place: string;
+  deleted: boolean;
+  /** Media: what was uploaded. */
+  media: string | null;
+  kind: MediaKind | null;
+  width: number | null;
+  height: number | null;
+  /** Media: what it shows, in words; source and link: the text. */
+  text: string;
+  credit: string;
+  licence: string;
+  /** Web address: where a picture was found, where a source or link leads. */
+  address: string;
+  /** The day the address was looked up, as ISO date; "" when it was not. */
+  foundOn: string;
+}
+
+export interface Timeline {
+  id: string;
+  title: string;
+  subject: string;
+  introduction: Uint8Array;
+  /** From when to when it goes; undated: worked out from the events. */
+  period: When;
+  scale: Scale;
+  dateOrder: "dmy" | "mdy" | null;
+  categories: ReadonlyMap<string, Category>;
+  events: ReadonlyMap<string, TimelineEvent>;
+  items: ReadonlyMap<string, Item>;
+}
+
+const NOTHING = new Uint8Array(0);
+
+export function emptyTimeline(id: string): Timeline {
+  return {
+    id,
+    title: "",
+    subject: "",
+    introduction: NOTHING,
+    period: UNDATED,
+    scale: "balanced",
+    dateOrder: null,
+    categories: new Map(),
+    events: new Map(),
+    items: new Map(),
+  };
+}
+
+export function emptyEvent(id: string): TimelineEvent {
+  return {
+    id,
+    title: "",
+    shortTitle: "",
+    when: UNDATED,
+    category: null,
+    partOf: null,
+    emphasis: false,
+    byHand: "",
+    description: NOTHING,
+    deleted: false,
+  };
+}
+
+export function emptyCategory(id: string): Category {
+  return { id, name: "", colour: "verdigris", pattern: "solid", place: "a0", deleted: false };
+}
+
+export function emptyItem(id: string): Item {
+  return {
+    id,
+    of: "timeline",
+    list: "source",
+    place: "a0",
+    deleted: false,
+    media: null,
+    kind: null,
+    width: null,
+    height: null,
+    text: "",
+    credit: "",
+    licence: "",
+    address: "",
+    foundOn: "",
+  };
+}
+
+const byPlace = (a: { place: string; id: string }, b: { place: string; id: string }) =>
+  a.place < b.place ? -1 : a.place > b.place ? 1 : a.id < b.id ? -1 : 1;
+
+/** The entries of one list of one event (or of "timeline") that are not deleted, in their order. */
+export function itemsOf(timeline: Pick<Timeline, "items">, of: string, list: ItemList): Item[] {
+  return [...timeline.items.values()].filter((i) => i.of === of && i.list === list && !i.deleted).sort(byPlace);
+}
+
+/** The categories that are not deleted, in the order of the key. */
+export function categoriesOf(timeline: Pick<Timeline, "categories">): Category[] {
+  return [...timeline.categories.values()].filter((c) => !c.deleted).sort(byPlace);
+}
+
+/** The colour and pattern the next category gets: the first pair not in use, then pairs in turn. */
+export function nextLook(used: readonly Category[]): { colour: Colour; pattern: Pattern } {
+  const colours = Object.keys(COLOURS) as Colour[];
+  const free = colours.findIndex((c) => !used.some((u) => u.colour === c));
+  const i = free >= 0 ? free : used.length % colours.length;
+  const shift = free >= 0 ? 0 : Math.floor(used.length / colours.length);
+  return { colour: colours[i]!, pattern: PATTERNS[(i + shift) % PATTERNS.length]! };
+}
