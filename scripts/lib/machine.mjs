@@ -1,0 +1,104 @@
+// What the machine must have: Debian's packages, and the npm packages of the lock file.
+import { execFileSync, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { say, Stop } from "./say.mjs";
+
+export const ROOT = join(import.meta.dirname, "..", "..");
+
+/** Installs Debian packages when `present()` says they are missing. */
+export function ensurePackages(names, present, otherwise) {
+  if (present()) return;
+  const list = names.join(" ");
+  const byHand = `As an administrator run: apt-get install ${list}${otherwise ? `. ${otherwise}` : ""}`;
+  if (spawnSync("apt-get", ["--version"]).error) throw new Stop(`${list} is missing, and this machine has no apt-get to install it with. ${byHand}`);
+  const root = process.getuid?.() === 0;
+  const sudo = !root && spawnSync("sudo", ["-n", "true"]).status === 0;
+  if (!root && !sudo) throw new Stop(`${list} is missing, and only an administrator can install it. ${byHand}`);
+  say(`Installing ${list} ...`);
+  const apt = (...args) =>
+    spawnSync(sudo ? "sudo" : "apt-get", [...(sudo ? ["-n", "apt-get"] : []), ...args], {
+      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+      encoding: "utf8",
+    });
+  apt("update", "-qq");
+  const done = apt("install", "-y", "-qq", "--no-install-recommends", ...names);
+  if (done.status !== 0 || !present()) throw new Stop(`Installing ${list} failed:\n${(done.stderr || done.stdout || "").trim().split("\n").slice(-4).join("\n")}\n${byHand}`);
+}
+
+/** Installs what the lock file says, when node_modules does not match it yet. */
+export function ensureDependencies() {
+  const stamp = join(ROOT, "node_modules", ".fastigo-lock");
+  const lock = createHash("sha256").update(readFileSync(join(ROOT, "package-lock.json"))).digest("hex");
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
+  say("Installing the packages of the lock file ...");
+  const done = spawnSync("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error", "--include=dev"], { cwd: ROOT, stdio: ["ignore", "ignore", "inherit"] });
+  if (done.status !== 0) throw new Stop("npm could not install the packages of the lock file. See its message above; a network or a proxy setting is the usual cause.");
+  writeFileSync(stamp, lock);
+}
+
+/** A hash over the files of the given folders and files: what a build depends on. */
+export function hashOf(paths) {
+  const hash = createHash("sha256");
+  const walk = (path) => {
+    if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) walk(join(path, name));
+    else hash.update(path.slice(ROOT.length)).update("\0").update(readFileSync(path)).update("\0");
+  };
+  for (const p of paths) if (existsSync(join(ROOT, p))) walk(join(ROOT, p));
+  return hash.digest("hex");
+}
+
+/** Builds the application when its sources changed since the last build; returns the build's name. */
+export function ensureBuilt() {
+  const build = hashOf(["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"]).slice(0, 16);
+  const stamp = join(ROOT, ".next", "fastigo-build");
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === build) return build;
+  say("Building (under a minute) ...");
+  const done = spawnSync(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "build"], {
+    cwd: ROOT,
+    encoding: "utf8",
+    env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", FASTIGO_BUILD: build },
+  });
+  if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
+  writeFileSync(stamp, build);
+  return build;
+}
+
+/** Bundles a TypeScript entry for Node; returns the bundle's path. */
+export async function bundle(entry, name) {
+  const { build } = await import("esbuild");
+  mkdirSync(join(ROOT, "dist"), { recursive: true });
+  const outfile = join(ROOT, "dist", `${name}.mjs`);
+  await build({
+    entryPoints: [join(ROOT, entry)],
+    outfile,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    packages: "external",
+    alias: { "@": join(ROOT, "src") },
+    logLevel: "error",
+  });
+  return outfile;
+}
+
+export function hasProgram(path) {
+  try {
+    accessSync(path, constants.X_OK);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Whether a program of that name is on the path. */
+export function onPath(name) {
+  try {
+    execFileSync("sh", ["-c", `command -v ${name}`], { stdio: "ignore" });
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,99 @@
+// npm start: from a fresh machine to a served application. Nothing is installed yet when this begins, so only
+// Node's own modules may be imported at the top.
+import { spawn, spawnSync } from "node:child_process";
+import { createServer } from "node:net";
+import { join } from "node:path";
+import { startCluster } from "./lib/cluster.mjs";
+import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import { run, say, Stop } from "./lib/say.mjs";
+
+const dev = process.argv.includes("--dev");
+const port = Number(process.env.PORT ?? 3000);
+const host = process.env.HOST ?? "127.0.0.1";
+
+function portIsFree() {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.once("error", () => resolve(false));
+    server.listen(port, host, () => server.close(() => resolve(true)));
+  });
+}
+
+async function waitUntilServed(url, child) {
+  for (;;) {
+    if (child.exitCode !== null) throw new Stop("The server ended before it answered. Its messages are above.");
+    try {
+      if ((await fetch(`${url}/api/health`)).ok) return;
+    } catch {}
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
+
+await run(async () => {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major < 20 || (major === 20 && minor < 9)) throw new Stop(`Fastigo needs Node.js 20.9 or later; this is ${process.versions.node}.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Stop(`PORT must be a number from 1 to 65535, not "${process.env.PORT}".`);
+  if (!(await portIsFree())) throw new Stop(`Port ${port} on ${host} is taken by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`);
+  ensureDependencies();
+
+  let cluster = null;
+  let databaseUrl = process.env.DATABASE_URL;
+  if (!databaseUrl) {
+    cluster = await startCluster();
+    databaseUrl = cluster.url;
+  }
+  let child = null;
+  let ending = false;
+  const end = (status) => {
+    if (ending) return;
+    ending = true;
+    const finish = () => {
+      cluster?.stop();
+      process.exit(status);
+    };
+    if (child && child.exitCode === null) {
+      child.once("exit", finish);
+      child.kill("SIGTERM");
+      setTimeout(() => child.kill("SIGKILL"), 5_000).unref();
+    } else finish();
+  };
+  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => end(0));
+
+  try {
+    const { migrate } = await import("../db/migrate.mjs");
+    try {
+      await migrate(databaseUrl);
+    } catch (error) {
+      const where = databaseUrl.replace(/:[^:@/]*@/, ":...@");
+      if (["ECONNREFUSED", "ENOTFOUND", "CONNECT_TIMEOUT", "EHOSTUNREACH", "28P01", "28000", "3D000"].includes(error.code))
+        throw new Stop(`The database at ${where} does not answer (${error.code}). Check that it runs and that address, user and password are right, or unset DATABASE_URL to use one of Fastigo's own.`);
+      throw error;
+    }
+    const build = dev ? "dev" : ensureBuilt();
+    child = spawn(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), dev ? "dev" : "start", "-H", host, "-p", String(port)], {
+      cwd: ROOT,
+      detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order
+      stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
+      env: { ...process.env, NODE_ENV: dev ? "development" : "production", DATABASE_URL: databaseUrl, FASTIGO_BUILD: build, NEXT_TELEMETRY_DISABLED: "1" },
+    });
+    child.once("exit", (code) => end(code ?? 1));
+    const local = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
+    await waitUntilServed(local, child);
+    if (process.env.DEMO !== "0") {
+      const loader = await bundle("scripts/demo/load.ts", "load-demo");
+      const done = spawnSync(process.execPath, [loader, local], { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"] });
+      if (done.status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
+    }
+    say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);
+    if (process.env.DEMO !== "0")
+      say("Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with five timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher");
+    say("Ctrl-C stops everything.");
+  } catch (error) {
+    if (child) {
+      child.removeAllListeners("exit");
+      child.kill("SIGKILL");
+    }
+    cluster?.stop();
+    throw error;
+  }
+});

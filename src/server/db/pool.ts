@@ -1,0 +1,32 @@
+import "server-only";
+import postgres, { type Sql as AnySql, type TransactionSql } from "postgres";
+
+/** Either the pool or one transaction of it: queries take this and do not care. */
+export type Sql = AnySql | TransactionSql;
+export type Tx = TransactionSql;
+
+const holder = globalThis as { fastigoSql?: AnySql };
+
+/** The pool, one a process. Column names are snake_case in the database and camelCase here; jsonb keys stay as they are. */
+export function db(): AnySql {
+  holder.fastigoSql ??= connect();
+  return holder.fastigoSql;
+}
+
+function connect(): AnySql {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error("DATABASE_URL is not set. `npm start` sets it; so do the tests.");
+  return postgres(url, {
+    max: 12,
+    transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
+    onnotice: () => {},
+    // Bytes of timelines and files: never `Date` for days of history.
+    types: {},
+  });
+}
+
+/** Ends the pool; for tests and for the end of the process. */
+export async function closeDb(): Promise<void> {
+  await holder.fastigoSql?.end({ timeout: 2 });
+  delete holder.fastigoSql;
+}

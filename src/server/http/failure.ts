@@ -1,0 +1,63 @@
+import "server-only";
+
+/** Everything that may go wrong as expected, with its status and its sentence: what happened, what was kept, what to do. */
+export const FAILURES = {
+  invalid: [400, "This could not be read, and nothing was changed. Reload the page and try again."],
+  bad_json: [400, "The request broke off or was not understood; nothing was changed. Try again."],
+  too_large: [413, "This is larger than fits, and nothing was changed."],
+  other_origin: [403, "This request came from another web site and was refused."],
+  sign_in_first: [401, "Sign in first. What you typed is kept in this browser."],
+  not_found: [404, "There is nothing here that you may see. Ask its owner for a link, or sign in as somebody else."],
+  owner_only: [403, "Only the owner of the timeline can do this. Nothing was changed."],
+  change_taken: [409, "A change with this number exists already with other content. Yours is kept in this browser; reload to go on."],
+  email_taken: [409, "There is an account with this e-mail address. Sign in instead, or use another address."],
+  display_name_missing: [400, "Type a display name of 1 to 60 characters. It need not be your real name."],
+  email_malformed: [400, "This is not an e-mail address. It looks like name@school.example."],
+  password_short: [400, "A password needs at least 8 characters. Several words are easy to remember and hard to guess."],
+  password_long: [400, "A password may have at most 200 characters."],
+  wrong_password: [401, "No account has this name and password. Check both and try again."],
+  slow_down: [429, "Too many wrong passwords for this account. Wait a moment before the next try."],
+  title_long: [400, "A title holds 300 characters. Nothing was saved; shorten it and try again."],
+  text_long: [400, "One of the texts is longer than fits. It was not saved and is still where you typed it."],
+  description_large: [413, "This description has grown too large. What was saved before is kept; shorten it to go on."],
+  not_an_update: [400, "The description could not be merged. It is kept in this browser; reload to go on."],
+  no_such_media: [400, "This picture or file does not belong to this timeline. Add it again from its file."],
+  file_empty: [400, "This file is empty. Choose another."],
+  file_kind: [415, "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV."],
+  picture_large: [413, "A picture may have at most 20 MB. Save it smaller and add it again."],
+  picture_pixels: [413, "This picture has more than 100 million pixels. Save it smaller and add it again."],
+  picture_broken: [415, "This picture is damaged and cannot be opened. Save it again from where it came from."],
+  video_large: [413, "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again."],
+  piece_missing: [409, "Part of the file has not arrived. What arrived is kept: send the rest."],
+  piece_size: [400, "This part of the file has the wrong size, because the request was cut off. What arrived before is kept: send it again."],
+  address_malformed: [400, "This is not a web address. It begins with https:// or http://."],
+  address_private: [400, "This address leads into a private network and is not fetched. Save the picture and add it as a file."],
+  address_unreachable: [502, "Nothing answered at this address. Save the picture and add it as a file."],
+  address_no_picture: [415, "What is at this address is not a picture. Open the picture itself, copy its address, or add it as a file."],
+  address_large: [413, "What is at this address is larger than 20 MB. Save it smaller and add it as a file."],
+  address_slow: [504, "The address did not answer completely within 15 seconds. Save the picture and add it as a file."],
+  invitation_ended: [404, "This invitation has been closed or renewed. Ask for a new link."],
+  nothing_to_publish: [400, "There is nothing to publish yet. Write a title or an event first."],
+  broken: [500, "Something went wrong here, not with you. What you typed is kept in this browser; try again in a moment."],
+} as const satisfies Record<string, readonly [number, string]>;
+
+export type FailureCode = keyof typeof FAILURES;
+
+/** What an action answers when it does not do what was asked, for a reason that is expected. */
+export interface Failure {
+  failed: FailureCode;
+  /** Further facts for the sentence, such as how long to wait. */
+  detail?: string;
+}
+
+export function fail(failed: FailureCode, detail?: string): Failure {
+  return detail === undefined ? { failed } : { failed, detail };
+}
+
+export function isFailure(value: unknown): value is Failure {
+  return typeof value === "object" && value !== null && "failed" in value;
+}
+
+export function sentenceOf(f: Failure): string {
+  return f.detail ? `${FAILURES[f.failed][1]} ${f.detail}` : FAILURES[f.failed][1];
+}

@@ -1,0 +1,120 @@
+import "server-only";
+import { db } from "../db/pool";
+
+type Notice =
+  | { kind: "changed"; timeline: string; seq: number }
+  /** What a person may edit has changed. */
+  | { kind: "rights"; account: string }
+  | { kind: "signed_out"; session: string };
+
+interface Client {
+  account: string;
+  session: string;
+  timelines: Set<string>;
+  controller: ReadableStreamDefaultController<Uint8Array>;
+}
+
+interface Hub {
+  clients: Set<Client>;
+  listening: Promise<unknown> | null;
+  ping: ReturnType<typeof setInterval> | null;
+}
+
+const holder = globalThis as { fastigoHub?: Hub };
+const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), listening: null, ping: null });
+const encoder = new TextEncoder();
+/** A client that has let this much wait does not read any more. */
+const MOST_WAITING = 64_000;
+
+/**
+ * Opens the event stream of one browser: which timelines of theirs have changed, and which right was lost. The
+ * contents are fetched by the catch-up route, so that nothing missed here is lost.
+ */
+export async function openStream(account: string, session: string): Promise<ReadableStream<Uint8Array>> {
+  hub.listening ??= db().listen(
+    "fastigo",
+    (payload) => void deliver(JSON.parse(payload) as Notice).catch(console.error),
+    () => {
+      for (const c of hub.clients) send(c, { kind: "catch_up" });
+    },
+  );
+  await hub.listening;
+  hub.ping ??= setInterval(() => {
+    for (const c of hub.clients) write(c, ": still here\n\n");
+  }, 20_000);
+  hub.ping.unref?.();
+  const timelines = await editableBy(account);
+  let client: Client;
+  return new ReadableStream<Uint8Array>(
+    {
+      start(controller) {
+        client = { account, session, timelines, controller };
+        hub.clients.add(client);
+        send(client, { kind: "catch_up" });
+      },
+      cancel() {
+        hub.clients.delete(client);
+      },
+    },
+    new ByteLengthQueuingStrategy({ highWaterMark: MOST_WAITING }),
+  );
+}
+
+/** Ends every stream, so that the server can stop. */
+export function closeAllStreams(): void {
+  for (const c of hub.clients) drop(c);
+  if (hub.ping) clearInterval(hub.ping);
+  hub.ping = null;
+}
+
+async function deliver(notice: Notice): Promise<void> {
+  switch (notice.kind) {
+    case "changed":
+      for (const c of hub.clients) if (c.timelines.has(notice.timeline)) send(c, notice);
+      return;
+    case "rights": {
+      const theirs = [...hub.clients].filter((c) => c.account === notice.account);
+      if (theirs.length === 0) return;
+      const now = await editableBy(notice.account);
+      for (const c of theirs) {
+        for (const id of c.timelines) if (!now.has(id)) send(c, { kind: "right_lost", timeline: id });
+        c.timelines = now;
+      }
+      return;
+    }
+    case "signed_out":
+      for (const c of hub.clients)
+        if (c.session === notice.session) {
+          send(c, { kind: "signed_out" });
+          drop(c);
+        }
+  }
+}
+
+async function editableBy(account: string): Promise<Set<string>> {
+  const rows = await db()<{ id: string }[]>`
+    select t.id from editor e join timeline t on t.id = e.timeline_id where e.account_id = ${account} and t.deleted_at is null`;
+  return new Set(rows.map((r) => r.id));
+}
+
+function send(c: Client, message: object): void {
+  write(c, `data: ${JSON.stringify(message)}\n\n`);
+}
+
+function write(c: Client, text: string): void {
+  if ((c.controller.desiredSize ?? 0) <= 0) return drop(c);
+  try {
+    c.controller.enqueue(encoder.encode(text));
+  } catch {
+    hub.clients.delete(c);
+  }
+}
+
+function drop(c: Client): void {
+  hub.clients.delete(c);
+  try {
+    c.controller.close();
+  } catch {
+    // closed already by the browser
+  }
+}

@@ -1,0 +1,106 @@
+import "server-only";
+import type { ValidateFunction } from "ajv";
+import type { Change, Op } from "@/core/change/change";
+import { MOST_OPS, MOST_UPDATE } from "@/core/change/limits";
+import { COLOURS, PATTERNS } from "@/core/timeline/timeline";
+import { ajv } from "../http/route";
+
+const id = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
+const text = { type: "string" };
+const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
+const object = (properties: Record<string, object>, optional: string[] = []) => ({
+  type: "object",
+  properties,
+  required: Object.keys(properties).filter((k) => !optional.includes(k)),
+  additionalProperties: false,
+});
+
+const number = { type: "number" };
+const instant = object({ day: number, second: { type: "integer", minimum: 0, maximum: 86_400 } });
+const wording = {
+  type: "object",
+  properties: { kind: { enum: ["part", "season", "before", "after", "between", "ago"] } },
+  required: ["kind"],
+  additionalProperties: { type: ["string", "number"], maxLength: 40 },
+};
+const moment = object(
+  {
+    from: maybe(instant),
+    to: maybe(instant),
+    precision: { enum: ["second", "minute", "hour", "day", "month", "season", "year", "decade", "century", "millennium", "digits", "stretch"] },
+    about: { type: "boolean" },
+    uncertain: { type: "boolean" },
+    wording,
+  },
+  ["wording"],
+);
+const reading = {
+  anyOf: [
+    object({ kind: { const: "moment" }, at: moment }),
+    object({ kind: { const: "span" }, start: maybe(moment), end: maybe(moment) }),
+    object({ kind: { const: "undated" } }),
+    object({ kind: { const: "not_understood" }, problem: { type: "object", properties: { code: { type: "string", maxLength: 40 } }, required: ["code"] } }),
+  ],
+};
+const when = object(
+  {
+    typed: text,
+    readAs: reading,
+    edtf: { type: "string", maxLength: 200 },
+    calendar: { enum: ["gregorian", "julian"] },
+    margin: maybe(object({ amount: { type: "number", minimum: 0 }, unit: { enum: ["day", "year"] } })),
+    place: object({ after: maybe(id), key: { type: "string", maxLength: 200 } }),
+  },
+  ["edtf", "place"],
+);
+const place = { type: "string", pattern: "^[A-Za-z0-9]{0,200}$" };
+
+/** What each field may hold. Lengths of texts are checked by the core (`tooLong`), which has the sentence for it. */
+const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, object>> = {
+  timeline: { title: text, subject: text, period: when, scale: { enum: ["balanced", "true", "even"] }, dateOrder: maybe({ enum: ["dmy", "mdy"] }) },
+  event: { title: text, shortTitle: text, when, category: maybe(id), partOf: maybe(id), emphasis: { type: "boolean" }, byHand: place },
+  category: { name: text, colour: { enum: Object.keys(COLOURS) }, pattern: { enum: [...PATTERNS] }, place },
+  item: {
+    of: id,
+    list: { enum: ["media", "source", "link"] },
+    place,
+    media: maybe(id),
+    kind: maybe({ enum: ["picture", "video", "sound"] }),
+    width: maybe({ type: "integer", minimum: 1 }),
+    height: maybe({ type: "integer", minimum: 1 }),
+    text,
+    credit: text,
+    licence: text,
+    address: text,
+    foundOn: { type: "string", pattern: "^(\\d{4}-\\d{2}-\\d{2})?$" },
+  },
+};
+/** Set once, when the item is made: another file is another item. */
+const FIXED = new Set(["item.of", "item.list", "item.media", "item.kind", "item.width", "item.height"]);
+
+const opSchema = {
+  anyOf: [
+    ...Object.entries(FIELDS).flatMap(([table, fields]) => [
+      ...Object.entries(fields)
+        .filter(([field]) => !FIXED.has(`${table}.${field}`))
+        .map(([field, value]) =>
+          object(
+            { kind: { const: `set_${table}` }, ...(table === "timeline" ? {} : { id }), field: { const: field }, value, onlyIf: value },
+            ["onlyIf"],
+          ),
+        ),
+      ...(table === "timeline"
+        ? []
+        : [
+            object({ kind: { const: `add_${table}` }, id, fields: object(fields, Object.keys(fields)) }),
+            object({ kind: { enum: [`delete_${table}`, `restore_${table}`] }, id }),
+          ]),
+    ]),
+    object({ kind: { const: "describe" }, of: id, update: { type: "string", maxLength: MOST_UPDATE, pattern: "^[A-Za-z0-9+/]*={0,2}$" } }),
+  ],
+};
+
+/** A change as a browser sends it: the author is whoever is signed in. */
+export const readChange = ajv.compile(
+  object({ id, base: { type: "integer", minimum: 0 }, ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema } }),
+) as ValidateFunction<Omit<Change, "author"> & { ops: Op[] }>;

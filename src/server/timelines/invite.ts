@@ -1,0 +1,56 @@
+import "server-only";
+import { nanoid } from "nanoid";
+import { db } from "../db/pool";
+import { type Failure, fail } from "../http/failure";
+
+const rightsChanged = (account: string) => db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
+
+/** Gives the link's token, making one when there is none; `renew` makes the old link useless. Owner only. */
+export async function openInvitation(timeline: string, owner: string, renew: boolean): Promise<Failure | { token: string }> {
+  const [row] = await db()<{ joinToken: string }[]>`
+    update timeline t set join_token = case when ${renew} or join_token is null then ${nanoid(21)} else join_token end
+    where id = ${timeline} and deleted_at is null
+      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
+    returning join_token`;
+  return row ? { token: row.joinToken } : fail("owner_only");
+}
+
+export async function closeInvitation(timeline: string, owner: string): Promise<Failure | { closed: true }> {
+  const done = await db()`
+    update timeline t set join_token = null
+    where id = ${timeline} and deleted_at is null
+      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
+    returning id`;
+  return done.length > 0 ? { closed: true } : fail("owner_only");
+}
+
+/** What an invitation leads to; null when it was closed or renewed. */
+export async function findInvitation(token: string): Promise<{ id: string; title: string; owner: string } | null> {
+  const [row] = await db()<{ id: string; title: string; owner: string }[]>`
+    select t.id, t.title, a.display_name as owner
+    from timeline t join editor e on e.timeline_id = t.id and e.role = 'owner' join account a on a.id = e.account_id
+    where t.join_token = ${token} and t.deleted_at is null`;
+  return row ?? null;
+}
+
+/** Makes a person an editor by the link; nothing happens when they are one already. */
+export async function join(token: string, account: string): Promise<Failure | { id: string }> {
+  const invitation = await findInvitation(token);
+  if (!invitation) return fail("invitation_ended");
+  await db()`
+    insert into editor (timeline_id, account_id, role) values (${invitation.id}, ${account}, 'editor') on conflict do nothing`;
+  await rightsChanged(account);
+  return { id: invitation.id };
+}
+
+/** The owner takes the right away, or an editor leaves. The owner stays. */
+export async function removeEditor(timeline: string, by: string, account: string): Promise<Failure | { removed: true }> {
+  const done = await db()`
+    delete from editor e
+    where e.timeline_id = ${timeline} and e.account_id = ${account} and e.role = 'editor'
+      and (${account} = ${by} or exists (select from editor o where o.timeline_id = e.timeline_id and o.account_id = ${by} and o.role = 'owner'))
+    returning account_id`;
+  if (done.length === 0) return fail("not_found");
+  await rightsChanged(account);
+  return { removed: true };
+}
