@@ -1,0 +1,7 @@
+import { memberRoute } from "@/server/http/route";
+import { join } from "@/server/timelines/invite";
+
+export const POST = memberRoute({}, async ({ user, params }) => {
+  const done = await join(params.token!, user.id);
+  return "failed" in done ? done : { id: done.id };
+});

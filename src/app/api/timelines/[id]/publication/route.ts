@@ -1,0 +1,20 @@
+import type { ValidateFunction } from "ajv";
+import { ajv, memberRoute } from "@/server/http/route";
+import { publish, takeBack, type Visibility } from "@/server/timelines/publish";
+
+const readPublish = ajv.compile({
+  type: "object",
+  properties: { visibility: { enum: ["only_me", "link", "everybody"] }, fresh: { type: "boolean" } },
+  required: ["visibility", "fresh"],
+  additionalProperties: false,
+}) as ValidateFunction<{ visibility: Visibility; fresh: boolean }>;
+
+export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
+  const done = await publish(params.id!, user.id, body.visibility, body.fresh);
+  return "failed" in done ? done : { publication: done.publication };
+});
+
+export const DELETE = memberRoute({}, async ({ user, params }) => {
+  const done = await takeBack(params.id!, user.id);
+  return "failed" in done ? done : { publication: done.publication };
+});

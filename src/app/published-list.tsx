@@ -1,0 +1,22 @@
+import type { ListedTimeline } from "@/server/timelines/publish";
+
+export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading: string }) {
+  if (listed.length === 0) return null;
+  return (
+    <section className="mt-12">
+      <h2 className="text-[20px]">{heading}</h2>
+      <ul className="mt-3 divide-y divide-line border-y border-line">
+        {listed.map((t) => (
+          <li key={t.address} className="py-2.5">
+            <a href={`/t/${t.address}`} className="text-[16px] font-bold text-verdigris underline">
+              {t.title || "Untitled"}
+            </a>
+            <span className="ml-3 text-[14px] text-quiet">
+              by {t.by} · {t.events} events
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

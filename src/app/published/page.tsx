@@ -1,0 +1,17 @@
+import { listedTimelines } from "@/server/timelines/publish";
+import { PlainBar } from "@/ui/plain-bar";
+import { ListOf } from "../published-list";
+
+export const metadata = { title: "Published for everybody" };
+
+export default async function PublishedPage() {
+  const listed = await listedTimelines(200);
+  return (
+    <>
+      <PlainBar />
+      <main className="mx-auto max-w-[880px] px-5 pb-12">
+        {listed.length === 0 ? <p className="mt-12">Nobody has published a timeline for everybody yet.</p> : <ListOf listed={listed} heading="Published for everybody" />}
+      </main>
+    </>
+  );
+}

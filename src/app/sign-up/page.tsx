@@ -1,0 +1,7 @@
+import { ownPath, SignPage } from "../sign-page";
+
+export const metadata = { title: "Sign up" };
+
+export default async function SignUpPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
+  return <SignPage mode="up" to={ownPath((await searchParams).to)} />;
+}

@@ -1,0 +1,28 @@
+import { toFrozen } from "@/core/formats/frozen";
+import { findUser } from "@/server/accounts/sessions";
+import { db } from "@/server/db/pool";
+import { openRoute } from "@/server/http/route";
+import { findRole } from "@/server/timelines/access";
+import { editorsOf, findTimeline } from "@/server/timelines/queries";
+import { makePage, plainPage, sendPage } from "../../../reader-response";
+
+export const dynamic = "force-dynamic";
+
+/** The draft as a reader will see it; for its editors only. */
+export const GET = openRoute({}, async ({ request, params }) => {
+  const id = params.id!;
+  const user = await findUser(request);
+  if (!user) return Response.redirect(new URL(`/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`, `http://${request.headers.get("host")}`), 303);
+  const found = (await findRole(db(), id, user.id)) ? await findTimeline(id) : null;
+  if (!found) return plainPage(404, "There is nothing here that you may see", "Ask its owner for a link, or sign in as somebody else.");
+  const owner = (await editorsOf(db(), id)).find((e) => e.role === "owner");
+  const page = makePage({
+    frozen: toFrozen(found.timeline),
+    by: owner?.displayName ?? "",
+    mediaPath: `/api/timelines/${id}/media`,
+    note: { text: "This is how a reader will see it. It is the draft, and only its editors can see this page.", link: { to: `/timelines/${id}`, text: "Back to the editor" } },
+    listed: false,
+    published: null,
+  });
+  return sendPage(request, page, "private, no-cache");
+});

@@ -1,0 +1,104 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { readWhen } from "../time/read-when";
+import { UNDATED } from "../time/when";
+import { inOrder } from "./order";
+import { placeAfter, placeAtEnd, placeBefore } from "./place";
+import { problems } from "./problems";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook, type TimelineEvent } from "./timeline";
+
+const make = (id: string, typed: string, more: Partial<TimelineEvent> = {}): TimelineEvent => ({ ...emptyEvent(id), when: readWhen(typed), ...more });
+const map = (list: TimelineEvent[]) => new Map(list.map((e) => [e.id, e]));
+const ids = (events: Iterable<TimelineEvent>) => inOrder(events).map((e) => e.id).join(" ");
+
+describe("the order", () => {
+  it("goes by start as written, the longer first, then by hand, then id", () => {
+    expect(ids([make("a", "1872"), make("b", "310 BC"), make("c", "1840 - 1900"), make("d", "1840"), make("e", "about 1604")])).toBe("b e c d a");
+    expect(ids([make("b", "1872"), make("a", "1872"), make("c", "1872", { byHand: "a0" })])).toBe("a b c");
+  });
+
+  it("leaves out what is deleted", () => {
+    expect(ids([make("a", "1872"), make("b", "1800", { deleted: true })])).toBe("a");
+  });
+
+  it("is total, and the same whatever the order of input", () => {
+    const date = fc.constantFrom("1872", "1840s", "about 1840", "1840 - 1850", "", "not a date", "310 BC");
+    const anchor = fc.constantFrom(null, "e0", "e1", "e2", "gone");
+    fc.assert(
+      fc.property(fc.array(fc.tuple(date, anchor, fc.constantFrom("a0", "a1", "a2")), { maxLength: 12 }), (list) => {
+        const events = list.map(([typed, after, key], i) => {
+          const e = make(`e${i}`, typed);
+          return e.when.readAs.kind === "undated" ? { ...e, when: { ...e.when, place: { after, key } } } : e;
+        });
+        const order = ids(events);
+        expect(ids([...events].reverse())).toBe(order);
+        expect(order === "" ? 0 : order.split(" ").length).toBe(events.length);
+      }),
+      { seed: 10, numRuns: 400 },
+    );
+  });
+});
+
+describe("a place for an undated event", () => {
+  it("is directly before or after the event it was asked for, again and again", () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 25 }), (inserts) => {
+        let events = map([make("a", "1600"), make("b", "1700"), make("c", "1800")]);
+        for (const [i, [n, before]] of inserts.entries()) {
+          const order = inOrder(events.values());
+          const at = order[n % order.length]!;
+          const id = `n${i}`;
+          const place = before ? placeBefore(events, at.id) : placeAfter(events, at.id);
+          events = new Map(events).set(id, { ...emptyEvent(id), when: { ...UNDATED, place } });
+          const now = inOrder(events.values()).map((e) => e.id);
+          expect(now.indexOf(id) - now.indexOf(at.id)).toBe(before ? -1 : 1);
+        }
+      }),
+      { seed: 11, numRuns: 200 },
+    );
+  });
+
+  it("at the end is the end", () => {
+    const events = map([make("a", "1600"), make("b", "1700")]);
+    const x = { ...emptyEvent("x"), when: { ...UNDATED, place: placeAtEnd(events) } };
+    expect(ids([...events.values(), x])).toBe("a b x");
+  });
+});
+
+describe("findings", () => {
+  const base = emptyTimeline("t");
+  it("name what lies outside the period, and cut nothing off", () => {
+    const t = { ...base, period: readWhen("1600 - 1900"), events: map([make("a", "1931"), make("b", "1700"), make("c", "310 BC")]) };
+    expect(problems(t)).toEqual([
+      { code: "outside_period", event: "a", side: "after" },
+      { code: "outside_period", event: "c", side: "before" },
+    ]);
+  });
+  it("name dates that were not understood", () => {
+    expect(problems({ ...base, events: map([make("a", "31 Feb 1900")]) })).toMatchObject([{ code: "date_not_understood", event: "a", typed: "31 Feb 1900" }]);
+  });
+  it("name a part outside its whole, and a circle", () => {
+    const t = { ...base, events: map([make("w", "1872"), make("p", "1873", { partOf: "w" }), make("x", "1800", { partOf: "y" }), make("y", "1800", { partOf: "x" })]) };
+    expect(problems(t)).toEqual([
+      { code: "part_outside_whole", event: "p", whole: "w" },
+      { code: "part_of_itself", event: "x" },
+      { code: "part_of_itself", event: "y" },
+    ]);
+  });
+  it("name a picture without a credit, unless its event is deleted", () => {
+    const picture = { ...emptyItem("i"), list: "media" as const, kind: "picture" as const, media: "m", of: "a" };
+    expect(problems({ ...base, events: map([make("a", "1872")]), items: new Map([["i", picture]]) })).toEqual([{ code: "no_credit", event: "a", item: "i" }]);
+    expect(problems({ ...base, events: map([make("a", "1872", { deleted: true })]), items: new Map([["i", picture]]) })).toEqual([]);
+  });
+});
+
+it("gives the next category a look that no other has", () => {
+  const used = [];
+  const seen = new Set<string>();
+  for (let i = 0; i < 16; i++) {
+    const look = nextLook(used);
+    seen.add(`${look.colour} ${look.pattern}`);
+    used.push({ ...emptyCategory(`c${i}`), ...look });
+  }
+  expect(seen.size).toBe(16);
+});

@@ -1,0 +1,23 @@
+"use client";
+
+import { createContext, useContext, useSyncExternalStore } from "react";
+import type { EditorState, TimelineStore } from "./timeline-store";
+
+export interface EditorTools {
+  store: TimelineStore;
+  /** Selects an event everywhere; `open` shows its sheet too. */
+  select: (id: string | null, open?: boolean) => void;
+}
+
+export const EditorContext = createContext<EditorTools | null>(null);
+
+export function useEditor(): EditorTools {
+  const tools = useContext(EditorContext);
+  if (!tools) throw new Error("useEditor is for components within the editor");
+  return tools;
+}
+
+export function useEditorState<T>(pick: (s: EditorState) => T): T {
+  const { store } = useEditor();
+  return useSyncExternalStore(store.subscribe, () => pick(store.getState()), () => pick(store.getState()));
+}

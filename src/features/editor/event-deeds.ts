@@ -1,0 +1,50 @@
+import { nanoid } from "nanoid";
+import type { Op } from "@/core/change/change";
+import { UNDATED, type Place } from "@/core/time/when";
+import { between, placeAfter, placeBefore } from "@/core/timeline/place";
+import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
+import { categoriesOf, itemsOf, type ItemList, nextLook, type Timeline } from "@/core/timeline/timeline";
+import type { TimelineStore } from "./timeline-store";
+
+/** The category a marker means, with the step that makes it when there is none yet. */
+export function categoryFor(t: Timeline, marker: string): { id: string; ops: Op[] } {
+  const known = categoriesOf(t).find((c) => isMeantBy(marker, c.name));
+  if (known) return { id: known.id, ops: [] };
+  return newCategory(t, marker.charAt(0).toUpperCase() + marker.slice(1).replaceAll(/[-_]/g, " "));
+}
+
+export function newCategory(t: Timeline, name: string): { id: string; ops: Op[] } {
+  const used = categoriesOf(t);
+  const id = nanoid(10);
+  const place = between(used.at(-1)?.place ?? null, null);
+  return { id, ops: [{ kind: "add_category", id, fields: { name, ...nextLook(used), place } }] };
+}
+
+/** Adds the event a line describes: one change, one undo. Gives the new id, or a sentence why not. */
+export function addLine(store: TimelineStore, read: ReadLine, place: Place): { id: string } | { problem: string } {
+  const id = nanoid(10);
+  const category = read.category ? categoryFor(store.getState().timeline, read.category) : null;
+  const dated = read.when.readAs.kind === "moment" || read.when.readAs.kind === "span";
+  const problem = store.edit([
+    ...(category?.ops ?? []),
+    {
+      kind: "add_event",
+      id,
+      fields: { title: read.title, when: dated ? read.when : { ...read.when, place }, category: category?.id ?? null, emphasis: read.emphasis },
+    },
+  ]);
+  return problem ? { problem } : { id };
+}
+
+/** An empty event in that place of the order. */
+export function insertBeside(store: TimelineStore, id: string, side: "before" | "after"): string {
+  const { timeline } = store.getState();
+  const place = side === "before" ? placeBefore(timeline.events, id) : placeAfter(timeline.events, id);
+  const made = nanoid(10);
+  store.edit([{ kind: "add_event", id: made, fields: { when: { ...UNDATED, place }, category: timeline.events.get(id)?.category ?? null } }]);
+  return made;
+}
+
+export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {
+  return between(itemsOf(t, of, list).at(-1)?.place ?? null, null);
+}

@@ -1,0 +1,215 @@
+"use client";
+
+import { ArrowLeft, ArrowRight, X } from "lucide-react";
+import dynamic from "next/dynamic";
+import { useEffect, useId, useMemo, useRef } from "react";
+import type { EventField, Value } from "@/core/change/change";
+import { whenLabel } from "@/core/time/write-when";
+import { inOrder } from "@/core/timeline/order";
+import { problems } from "@/core/timeline/problems";
+import { categoriesOf } from "@/core/timeline/timeline";
+import { CategoryMark } from "@/ui/category-mark";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useEditor, useEditorState } from "./editor-context";
+import { insertBeside, newCategory } from "./event-deeds";
+import { MediaField } from "./media-field";
+import { problemText } from "./problem-text";
+import { SourceField } from "./source-field";
+import { TextField } from "./text-field";
+import { WhenField } from "./when-field";
+import { wordsIn } from "./words";
+
+// The editor for formatted text is heavy and only needed here.
+const DescriptionField = dynamic(() => import("./description-field"), { ssr: false, loading: () => <div className="h-[150px] rounded-md border border-line" /> });
+
+/** Everything about one event. */
+export function EventSheet({ id, onClose }: { id: string; onClose: () => void }) {
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const overlaps = useEditorState((s) => s.overlaps);
+  const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
+  const event = timeline.events.get(id);
+  const at = order.findIndex((e) => e.id === id);
+  const heading = useRef<HTMLHeadingElement>(null);
+  const importantId = useId();
+  useEffect(() => {
+    heading.current?.focus({ preventScroll: true });
+  }, []);
+  if (!event) return null;
+  if (event.deleted)
+    return (
+      <Frame title="Deleted event" headingRef={heading} onClose={onClose}>
+        <p>“{event.title || "Untitled"}” was deleted. What was written in it is kept.</p>
+        <Button kind="main" className="mt-3" onClick={() => store.edit([{ kind: "restore_event", id }])}>
+          Put back
+        </Button>
+      </Frame>
+    );
+  const set = (field: EventField, group = true) => (value: Value) =>
+    store.edit([{ kind: "set_event", id, field, value }], group ? `${field}:${id}` : null);
+  const categories = categoriesOf(timeline);
+  const category = categories.find((c) => c.id === event.category);
+  const findings = problems(timeline).filter((p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit");
+  const mine = overlaps.filter((o) => o.key.startsWith(`event:${id}:`));
+  const moveTo = (step: 1 | -1) => {
+    const next = order[at + step];
+    if (next) select(next.id, true);
+  };
+  return (
+    <Frame title={`Event ${at + 1} of ${order.length}`} headingRef={heading} onClose={onClose} moveTo={moveTo} first={at === 0} last={at === order.length - 1}>
+      <div className="flex flex-col gap-3.5">
+        {mine.map((o) => (
+          <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+            {o.laterAuthor === store.account ? (
+              <>
+                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier)}” here at the same time. Yours stands; theirs is in the history.
+              </>
+            ) : (
+              <>
+                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later)}” here at the same time, and it stands. You had “{wordsFor(o.earlier)}”.
+              </>
+            )}
+            <div className="mt-1.5 flex gap-2">
+              <Button
+                size="small"
+                onClick={() => {
+                  const [, eventId, field] = o.key.split(":");
+                  store.edit([{ kind: "set_event", id: eventId!, field: field as EventField, value: o.earlier }]);
+                  store.dismissOverlap(o.key);
+                }}
+              >
+                Put “{wordsFor(o.earlier).slice(0, 30)}” back
+              </Button>
+              <Button size="small" onClick={() => store.dismissOverlap(o.key)}>
+                Leave it
+              </Button>
+            </div>
+          </div>
+        ))}
+        {findings.map((p) => (
+          <p key={p.code} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+            {problemText(p, timeline)}
+          </p>
+        ))}
+        <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
+        <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
+        <TextField key={`short-${id}`} label="Short title" value={event.shortTitle} hint="Stands on the chart when the title is long." onChange={set("shortTitle")} />
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="Category" note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}>
+            {(ids) => (
+              <select
+                id={ids.id}
+                className={INPUT}
+                value={category?.id ?? ""}
+                onChange={(e) => {
+                  if (e.target.value !== "+") {
+                    set("category", false)(e.target.value || null);
+                    return;
+                  }
+                  const made = newCategory(timeline, `Category ${categories.length + 1}`);
+                  store.edit([...made.ops, { kind: "set_event", id, field: "category", value: made.id }]);
+                }}
+              >
+                <option value="">none</option>
+                {categories.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.name}
+                  </option>
+                ))}
+                <option value="+">New category</option>
+              </select>
+            )}
+          </Field>
+          <Field label="Part of">
+            {(ids) => (
+              <select id={ids.id} className={INPUT} value={event.partOf ?? ""} onChange={(e) => set("partOf", false)(e.target.value || null)}>
+                <option value="">nothing</option>
+                {order
+                  .filter((e) => e.id !== id && (e.when.readAs.kind === "span" || e.id === event.partOf))
+                  .map((e) => (
+                    <option key={e.id} value={e.id}>
+                      {e.title || "Untitled"} ({whenLabel(e.when)})
+                    </option>
+                  ))}
+              </select>
+            )}
+          </Field>
+        </div>
+        <div className="flex items-center gap-2">
+          <input id={importantId} type="checkbox" className="size-4 accent-verdigris" checked={event.emphasis} onChange={(e) => set("emphasis", false)(e.target.checked)} />
+          <label htmlFor={importantId}>Important: stands out on the chart</label>
+        </div>
+        <DescriptionField key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
+        <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
+        <SourceField of={id} list="source" />
+        <SourceField of={id} list="link" />
+        <div className="flex flex-wrap gap-2 border-t border-line pt-3">
+          <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
+            Insert before
+          </Button>
+          <Button size="small" onClick={() => select(insertBeside(store, id, "after"), true)}>
+            Insert after
+          </Button>
+          <Button size="small" kind="danger" className="ml-auto" onClick={() => store.edit([{ kind: "delete_event", id }])}>
+            Delete
+          </Button>
+        </div>
+      </div>
+    </Frame>
+  );
+}
+
+function wordsFor(value: Value): string {
+  if (value && typeof value === "object") return value.typed || "no date";
+  return String(value ?? "nothing") || "nothing";
+}
+
+/** The panel at the right: event sheet, settings and history all use it. */
+export function Frame({
+  title,
+  children,
+  onClose,
+  moveTo,
+  first,
+  last,
+  headingRef,
+}: {
+  title: string;
+  children: React.ReactNode;
+  onClose: () => void;
+  moveTo?: (step: 1 | -1) => void;
+  first?: boolean;
+  last?: boolean;
+  headingRef?: React.RefObject<HTMLHeadingElement | null>;
+}) {
+  return (
+    <aside
+      aria-label={title}
+      className="flex h-full w-full flex-col border-l-2 border-slate bg-white"
+      onKeyDown={(e) => {
+        if (e.key === "Escape" && !e.defaultPrevented) onClose();
+      }}
+    >
+      <div className="flex h-[38px] shrink-0 items-center gap-3 border-b border-line bg-sun-wash px-4">
+        <h2 ref={headingRef} tabIndex={-1} className="font-sans text-[15px] font-bold outline-none">
+          {title}
+        </h2>
+        {moveTo ? (
+          <span className="flex rounded-md border border-edge bg-white">
+            <button type="button" aria-label="Earlier event" disabled={first} onClick={() => moveTo(-1)} className="px-1.5 py-1 disabled:opacity-35">
+              <ArrowLeft size={15} />
+            </button>
+            <button type="button" aria-label="Later event" disabled={last} onClick={() => moveTo(1)} className="px-1.5 py-1 disabled:opacity-35">
+              <ArrowRight size={15} />
+            </button>
+          </span>
+        ) : null}
+        <button type="button" aria-label="Close" title="Esc" onClick={onClose} className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash">
+          <X size={16} />
+        </button>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto p-4">{children}</div>
+    </aside>
+  );
+}

@@ -1,0 +1,240 @@
+"use client";
+
+import { MoreHorizontal } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { readWhen } from "@/core/time/read-when";
+import { whenLabel } from "@/core/time/write-when";
+import { inOrder } from "@/core/timeline/order";
+import { type Category, categoriesOf, type Item, type TimelineEvent } from "@/core/timeline/timeline";
+import { classes } from "@/ui/classes";
+import { CategoryMark } from "@/ui/category-mark";
+import { useEditor, useEditorState } from "./editor-context";
+import { insertBeside } from "./event-deeds";
+import { wordsIn } from "./words";
+
+const CELL = "w-full min-w-0 rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
+
+/** The events as a table that one can type in; as cards on a phone. */
+export function Ledger({ selected }: { selected: string | null }) {
+  const timeline = useEditorState((s) => s.timeline);
+  const events = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
+  const categories = useMemo(() => categoriesOf(timeline), [timeline]);
+  const items = useMemo(() => {
+    const of = new Map<string, Item[]>();
+    for (const i of timeline.items.values()) if (!i.deleted) of.set(i.of, [...(of.get(i.of) ?? []), i]);
+    return of;
+  }, [timeline.items]);
+  const body = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
+  }, [selected]);
+  return (
+    <div ref={body} role="table" aria-label="Ledger" aria-rowcount={events.length + 1} className="text-[14px]" data-testid="ledger">
+      <div role="row" className="sticky top-0 z-[2] grid grid-cols-[180px_minmax(160px,1fr)_180px_90px_90px_minmax(110px,0.6fr)_40px] gap-2 border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet max-lg:hidden">
+        {["When", "Title", "Category", "Media", "Description", "Source"].map((h) => (
+          <span key={h} role="columnheader" className="px-1">
+            {h}
+          </span>
+        ))}
+        <span role="columnheader" className="sr-only">
+          More
+        </span>
+      </div>
+      {events.map((e) => (
+        <Row key={e.id} event={e} categories={categories} items={items.get(e.id) ?? NONE} selected={e.id === selected} />
+      ))}
+    </div>
+  );
+}
+
+const NONE: Item[] = [];
+
+const Row = memo(function Row({ event: e, categories, items, selected }: { event: TimelineEvent; categories: readonly Category[]; items: readonly Item[]; selected: boolean }) {
+  const { store, select } = useEditor();
+  const category = categories.find((c) => c.id === e.category);
+  const media = items.filter((i) => i.list === "media");
+  const source = items.find((i) => i.list === "source");
+  const name = e.title || "Untitled";
+  const misread = e.when.readAs.kind === "not_understood";
+  return (
+    <div
+      role="row"
+      data-row={e.id}
+      aria-selected={selected}
+      onFocus={() => select(e.id)}
+      className={classes(
+        "grid grid-cols-[180px_minmax(160px,1fr)_180px_90px_90px_minmax(110px,0.6fr)_40px] items-center gap-2 border-b border-line px-[14px] py-0.5",
+        "max-lg:grid-cols-[minmax(0,1fr)_auto] max-lg:gap-y-0 max-lg:px-3 max-lg:py-2",
+        selected && "bg-sun-wash",
+      )}
+    >
+      <Cell className="font-bold max-lg:col-start-1">
+        <CellInput
+          label={`When, ${name}`}
+          value={e.when.typed}
+          shown={whenLabel(e.when)}
+          className={misread ? "text-copper-dark" : "text-slate"}
+          placeholder="no date yet"
+          onCommit={(typed) => {
+            const order = store.getState().timeline.dateOrder;
+            const when = readWhen(typed, { order, margin: e.when.margin });
+            store.edit([{ kind: "set_event", id: e.id, field: "when", value: e.when.place ? { ...when, place: e.when.place } : when }]);
+          }}
+        />
+        {misread ? (
+          <button type="button" className="ml-1 text-[12px] font-bold text-copper-dark underline" onClick={() => select(e.id, true)}>
+            not understood
+          </button>
+        ) : null}
+      </Cell>
+      <Cell className="font-bold max-lg:col-start-1">
+        <CellInput
+          label={`Title, ${whenLabel(e.when) || "no date"}`}
+          value={e.title}
+          live
+          placeholder="Untitled"
+          onCommit={(title) => store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)}
+        />
+      </Cell>
+      <Cell className="flex items-center gap-1.5 max-lg:col-start-1">
+        {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
+        <select
+          aria-label={`Category, ${name}`}
+          value={category?.id ?? ""}
+          className={classes(CELL, "max-w-[150px] truncate")}
+          onChange={(x) => store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])}
+        >
+          <option value="">none</option>
+          {categories.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.name}
+            </option>
+          ))}
+        </select>
+      </Cell>
+      <Cell className="max-lg:hidden px-1">{mediaWords(media)}</Cell>
+      <Cell className="max-lg:hidden px-1">{wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}</Cell>
+      <Cell className="truncate max-lg:hidden px-1">{source ? source.text || source.address : "–"}</Cell>
+      <Cell className="max-lg:col-start-2 max-lg:row-span-3 max-lg:row-start-1 flex items-center gap-1">
+        <button type="button" className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold lg:hidden" onClick={() => select(e.id, true)}>
+          Open
+        </button>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger aria-label={`More about ${name}`} className="rounded-md p-1.5 hover:bg-verdigris-wash">
+            <MoreHorizontal size={18} />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content align="end" className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]">
+              <Choice run={() => select(e.id, true)}>Open the event sheet</Choice>
+              <Choice run={() => select(insertBeside(store, e.id, "before"), true)}>Insert before</Choice>
+              <Choice run={() => select(insertBeside(store, e.id, "after"), true)}>Insert after</Choice>
+              <Choice run={() => store.edit([{ kind: "delete_event", id: e.id }])}>Delete</Choice>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </Cell>
+    </div>
+  );
+});
+
+function Choice({ run, children }: { run: () => void; children: ReactNode }) {
+  return (
+    <DropdownMenu.Item className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash" onSelect={run}>
+      {children}
+    </DropdownMenu.Item>
+  );
+}
+
+function Cell({ children, className }: { children: ReactNode; className?: string }) {
+  return (
+    <div role="cell" className={classes("min-w-0", className)}>
+      {children}
+    </div>
+  );
+}
+
+/** A cell one types in. It shows the value as understood, and as typed while it is being edited. */
+function CellInput({
+  label,
+  value,
+  shown,
+  placeholder,
+  className,
+  live,
+  onCommit,
+}: {
+  label: string;
+  value: string;
+  shown?: string;
+  placeholder?: string;
+  className?: string;
+  live?: boolean;
+  onCommit: (text: string) => string | null | undefined | void;
+}) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const commit = (text: string) => {
+    if (text !== value) setProblem(onCommit(text) || null);
+  };
+  const keys = (e: KeyboardEvent<HTMLInputElement>) => {
+    if (e.key === "Enter") {
+      commit(e.currentTarget.value);
+      moveRow(e.currentTarget, 1);
+    }
+    if (e.key === "Escape") {
+      setDraft(null);
+      setProblem(null);
+      e.currentTarget.blur();
+    }
+    if (e.key === "ArrowDown" || e.key === "ArrowUp") {
+      e.preventDefault();
+      moveRow(e.currentTarget, e.key === "ArrowDown" ? 1 : -1);
+    }
+  };
+  return (
+    <>
+      <input
+        aria-label={label}
+        className={classes(CELL, className)}
+        value={draft ?? shown ?? value}
+        placeholder={placeholder}
+        aria-invalid={problem !== null}
+        title={problem ?? undefined}
+        onFocus={() => setDraft(value)}
+        onChange={(e) => {
+          setDraft(e.target.value);
+          if (live) commit(e.target.value);
+        }}
+        onBlur={(e) => {
+          commit(e.target.value);
+          if (!problem) setDraft(null);
+        }}
+        onKeyDown={keys}
+      />
+      {problem ? (
+        <span role="alert" className="block px-1 text-[12px] font-bold text-copper-dark">
+          {problem}
+        </span>
+      ) : null}
+    </>
+  );
+}
+
+/** To the same column of a neighbouring row; from the last one to the line for the next event. */
+function moveRow(input: HTMLInputElement, step: 1 | -1): void {
+  const row = input.closest("[data-row]");
+  const next = step === 1 ? row?.nextElementSibling : row?.previousElementSibling;
+  const column = [...(row?.querySelectorAll("input") ?? [])].indexOf(input);
+  const target = next?.querySelectorAll("input")[column] ?? (step === 1 ? document.getElementById("next-event") : null);
+  (target as HTMLElement | null)?.focus();
+}
+
+function mediaWords(media: readonly Item[]): string {
+  const count = (kind: Item["kind"], one: string) => {
+    const n = media.filter((m) => m.kind === kind).length;
+    return n === 0 ? [] : [`${n} ${one}${n === 1 ? "" : "s"}`];
+  };
+  return [...count("picture", "picture"), ...count("video", "video"), ...count("sound", "sound")].join(", ") || "–";
+}
+

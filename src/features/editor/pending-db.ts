@@ -1,0 +1,90 @@
+import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import type { Change } from "@/core/change/change";
+
+interface Stored {
+  /** account/timeline/tab/number: a tab's changes in their order. */
+  key: string;
+  scope: string;
+  tab: string;
+  change: Change;
+}
+
+interface Schema extends DBSchema {
+  pending: { key: string; value: Stored; indexes: { scope: string } };
+  /** What the server refused for good, kept to be copied from. */
+  refused: { key: string; value: { key: string; scope: string; sentence: string; change: Change }; indexes: { scope: string } };
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | null = null;
+
+function open(): Promise<IDBPDatabase<Schema>> {
+  opened ??= openDB<Schema>("fastigo", 1, {
+    upgrade(db) {
+      db.createObjectStore("pending", { keyPath: "key" }).createIndex("scope", "scope");
+      db.createObjectStore("refused", { keyPath: "key" }).createIndex("scope", "scope");
+    },
+  });
+  return opened;
+}
+
+/**
+ * The changes of one tab that the server has not confirmed yet, kept on this device by account and timeline. Tabs hold
+ * a lock by their name; what a closed or crashed tab left behind is taken over by the next one to open.
+ */
+export class PendingDb {
+  readonly scope: string;
+  readonly tab: string;
+  private number = 0;
+  private keys = new Map<string, string>();
+
+  constructor(account: string, timeline: string, tab: string) {
+    this.scope = `${account}/${timeline}`;
+    this.tab = tab;
+  }
+
+  /** Changes left by tabs that are gone, oldest first; they belong to this tab from now on. */
+  async takeOver(): Promise<Change[]> {
+    const db = await open();
+    if (navigator.locks) void navigator.locks.request(lockName(this.tab), () => new Promise(() => {}));
+    const found = await db.getAllFromIndex("pending", "scope", this.scope);
+    const taken: Change[] = [];
+    for (const s of found.sort((a, b) => (a.key < b.key ? -1 : 1))) {
+      if (s.tab !== this.tab && (await isAlive(s.tab))) continue;
+      await this.put(s.change);
+      await db.delete("pending", s.key);
+      taken.push(s.change);
+    }
+    return taken;
+  }
+
+  /** Stores a change, or what it has become. Resolves when it is on the disk. */
+  async put(change: Change): Promise<void> {
+    let key = this.keys.get(change.id);
+    if (!key) {
+      key = `${this.scope}/${this.tab}/${String(this.number++).padStart(9, "0")}`;
+      this.keys.set(change.id, key);
+    }
+    const tx = (await open()).transaction("pending", "readwrite", { durability: "strict" });
+    await tx.store.put({ key, scope: this.scope, tab: this.tab, change });
+    await tx.done;
+  }
+
+  async remove(id: string): Promise<void> {
+    const key = this.keys.get(id);
+    if (!key) return;
+    this.keys.delete(id);
+    await (await open()).delete("pending", key);
+  }
+
+  async refuse(change: Change, sentence: string): Promise<void> {
+    await (await open()).put("refused", { key: `${this.scope}/${change.id}`, scope: this.scope, sentence, change });
+    await this.remove(change.id);
+  }
+}
+
+const lockName = (tab: string) => `fastigo-tab-${tab}`;
+
+async function isAlive(tab: string): Promise<boolean> {
+  if (!navigator.locks) return false;
+  return navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => lock === null);
+}

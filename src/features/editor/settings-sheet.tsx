@@ -1,0 +1,119 @@
+"use client";
+
+import { Plus, Trash2 } from "lucide-react";
+import dynamic from "next/dynamic";
+import { whenLabel } from "@/core/time/write-when";
+import { inOrder } from "@/core/timeline/order";
+import { problems } from "@/core/timeline/problems";
+import { COLOURS, categoriesOf, type Colour, PATTERNS, type Pattern } from "@/core/timeline/timeline";
+import { CategoryMark } from "@/ui/category-mark";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useEditor, useEditorState } from "./editor-context";
+import { newCategory } from "./event-deeds";
+import { Frame } from "./event-sheet";
+import { MediaField } from "./media-field";
+import { problemText } from "./problem-text";
+import { TextField } from "./text-field";
+import { WhenField } from "./when-field";
+import { wordsIn } from "./words";
+
+const DescriptionField = dynamic(() => import("./description-field"), { ssr: false, loading: () => <div className="h-[150px] rounded-md border border-line" /> });
+
+/** The opening page, the period, the scale and the categories of the whole timeline. */
+export function SettingsSheet({ onClose }: { onClose: () => void }) {
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const set = (field: "title" | "subject") => (value: string) => store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
+  const categories = categoriesOf(timeline);
+  const dated = inOrder(timeline.events.values()).filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span");
+  const found = problems(timeline).filter((p) => p.code !== "no_credit");
+  return (
+    <Frame title="About this timeline" onClose={onClose}>
+      <div className="flex flex-col gap-3.5">
+        <TextField label="Title" strong value={timeline.title} onChange={set("title")} />
+        <DescriptionField of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
+        <TextField label="Subject" value={timeline.subject} onChange={set("subject")} />
+        <MediaField of="timeline" label="Cover picture" most={1} />
+        <WhenField
+          label="Period"
+          value={timeline.period}
+          hint={dated.length > 0 ? `Worked out from the events: ${whenLabel(dated[0]!.when)} to ${whenLabel(dated.at(-1)!.when)}. Type another, such as 1600 - 1931, to set it.` : "Worked out from the events, or type it: 1600 - 1931."}
+          onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}
+        />
+        <Field
+          label="Scale"
+          hint={
+            {
+              balanced: "In date order; busy stretches get more room. Copper-yellow notches on the ridge say where time changes pace.",
+              true: "By date alone: equal times are equally wide.",
+              even: "One step an event, whatever the time between.",
+            }[timeline.scale]
+          }
+        >
+          {(ids) => (
+            <select id={ids.id} className={INPUT} value={timeline.scale} onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}>
+              <option value="balanced">Balanced</option>
+              <option value="true">True</option>
+              <option value="even">Even</option>
+            </select>
+          )}
+        </Field>
+        <Field label="03/04/1872 means">
+          {(ids) => (
+            <select id={ids.id} className={INPUT} value={timeline.dateOrder ?? ""} onChange={(e) => store.edit([{ kind: "set_timeline", field: "dateOrder", value: e.target.value || null }])}>
+              <option value="">not said yet: ask</option>
+              <option value="dmy">3 April (day first)</option>
+              <option value="mdy">4 March (month first)</option>
+            </select>
+          )}
+        </Field>
+        <section aria-label="Categories">
+          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
+          <ul className="flex flex-col gap-2">
+            {categories.map((c) => {
+              const change = (field: "name" | "colour" | "pattern", value: string) => store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
+              return (
+                <li key={c.id} className="grid grid-cols-[28px_minmax(0,1fr)_104px_96px_32px] items-center gap-1.5">
+                  <CategoryMark colour={c.colour} pattern={c.pattern} />
+                  <input aria-label="Name of the category" className={INPUT} value={c.name} maxLength={60} onChange={(e) => change("name", e.target.value)} />
+                  <select aria-label={`Colour of ${c.name}`} className={INPUT} value={c.colour} onChange={(e) => change("colour", e.target.value as Colour)}>
+                    {Object.keys(COLOURS).map((x) => (
+                      <option key={x}>{x}</option>
+                    ))}
+                  </select>
+                  <select aria-label={`Pattern of ${c.name}`} className={INPUT} value={c.pattern} onChange={(e) => change("pattern", e.target.value as Pattern)}>
+                    {PATTERNS.map((x) => (
+                      <option key={x}>{x}</option>
+                    ))}
+                  </select>
+                  <button type="button" aria-label={`Delete ${c.name}`} title="Delete (its events stay; undo puts it back)" className="rounded-md p-1.5 hover:bg-verdigris-wash" onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}>
+                    <Trash2 size={16} />
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+          <Button size="small" kind="quiet" className="mt-1.5" onClick={() => store.edit(newCategory(timeline, `Category ${categories.length + 1}`).ops)}>
+            <Plus size={15} /> Add a category
+          </Button>
+        </section>
+        {found.length > 0 ? (
+          <section aria-label="Findings">
+            <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Worth a look</h3>
+            <ul className="flex flex-col gap-1.5">
+              {found.map((p) => (
+                <li key={`${p.code}${p.event}`} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+                  <button type="button" className="font-bold underline" onClick={() => select(p.event, true)}>
+                    {timeline.events.get(p.event)?.title || "Untitled"}
+                  </button>
+                  : {problemText(p, timeline)}
+                </li>
+              ))}
+            </ul>
+          </section>
+        ) : null}
+      </div>
+    </Frame>
+  );
+}

@@ -1,0 +1,408 @@
+import { nanoid } from "nanoid";
+import * as Y from "yjs";
+import { ySyncPluginKey } from "@tiptap/y-tiptap";
+import { apply } from "@/core/change/apply";
+import type { Change, ConfirmedChange, Op } from "@/core/change/change";
+import { invert } from "@/core/change/invert";
+import { tooLong, tooLongText } from "@/core/change/limits";
+import { amend, edit, type LastSet, type Overlap, receive, type Replica, startReplica, withdraw } from "@/core/change/replica";
+import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
+import { fromBase64, toBase64 } from "@/core/text/base64";
+import { FRAGMENT } from "@/core/text/description";
+import type { Timeline } from "@/core/timeline/timeline";
+import { askServer } from "@/ui/ask-server";
+import { listenLive } from "./live";
+import { PendingDb } from "./pending-db";
+
+export interface EditorPerson {
+  id: string;
+  displayName: string;
+  role: "owner" | "editor";
+}
+export interface Publication {
+  address: string;
+  visibility: "only_me" | "link" | "everybody";
+  takenBack: boolean;
+  publishedAt: string;
+  laterChanges: number;
+}
+
+export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost";
+
+export interface EditorState {
+  timeline: Timeline;
+  saving: Saving;
+  /** How many changes the server has not confirmed. */
+  waiting: number;
+  canUndo: boolean;
+  canRedo: boolean;
+  overlaps: readonly Overlap[];
+  /** A sentence for the person, such as what an undo left alone; null when there is none. */
+  notice: string | null;
+  editors: readonly EditorPerson[];
+  publication: Publication | null;
+}
+
+type UndoEntry = { kind: "ops"; ops: Op[] } | { kind: "words"; of: string };
+
+/** How long keystrokes in one field are gathered into one change before it is sent, ms. */
+const GATHER_MS = 350;
+const FIRST_RETRY_MS = 500;
+const LAST_RETRY_MS = 8_000;
+const MOST_UNDO = 300;
+
+/**
+ * A timeline being edited: the replica, its traffic with the server, and undo. Holds no React; components subscribe.
+ * Every edit is on the disk of this device before it is sent, and stays there until the server has confirmed it.
+ */
+export class TimelineStore {
+  readonly account: string;
+  readonly timelineId: string;
+  private replica: Replica;
+  private state: EditorState;
+  private listeners = new Set<() => void>();
+  private pendingDb: PendingDb;
+  private lastSet: LastSet = new Map();
+  private undoStack: UndoEntry[] = [];
+  private redoStack: UndoEntry[] = [];
+  /** The last pending change while keystrokes still join it. */
+  private open: { id: string; group: string; before: Timeline; timer: ReturnType<typeof setTimeout> } | null = null;
+  private sending = false;
+  private retryMs = FIRST_RETRY_MS;
+  private retryTimer: ReturnType<typeof setTimeout> | null = null;
+  private docs = new Map<string, { doc: Y.Doc; undo: Y.UndoManager }>();
+  private fetching = false;
+  private fetchAgain = false;
+  private stopLive: (() => void) | null = null;
+
+  constructor(account: string, snapshot: Snapshot, editors: readonly EditorPerson[], publication: Publication | null) {
+    this.account = account;
+    this.timelineId = snapshot.timeline.id;
+    this.replica = startReplica(fromSnapshot(snapshot), snapshot.seq);
+    this.pendingDb = new PendingDb(account, this.timelineId, nanoid(8));
+    this.state = {
+      timeline: this.replica.current,
+      saving: "saved",
+      waiting: 0,
+      canUndo: false,
+      canRedo: false,
+      overlaps: [],
+      notice: null,
+      editors,
+      publication,
+    };
+  }
+
+  /** Takes up what an earlier tab left, and begins to listen. Gives the way to end. */
+  start(): () => void {
+    const online = () => this.pump(true);
+    const hidden = () => this.seal();
+    window.addEventListener("online", online);
+    window.addEventListener("pagehide", hidden);
+    this.stopLive = listenLive((m) => {
+      if (m.kind === "signed_out") this.set({ saving: "signed_out" });
+      else if (m.kind === "catch_up") void this.catchUp();
+      else if (m.timeline === this.timelineId) {
+        if (m.kind === "right_lost") this.set({ saving: "right_lost" });
+        else if (m.seq > this.replica.seq) void this.catchUp();
+      }
+    });
+    void this.pendingDb
+      .takeOver()
+      .then((changes) => {
+        for (const c of changes) {
+          this.replica = edit(this.replica, c);
+          this.feedDocs(c.ops);
+        }
+        if (changes.length > 0) this.publish();
+        this.pump();
+      })
+      .catch(() => this.set({ notice: "This browser does not let Fastigo keep unsaved work on the device. Everything is still sent at once; do not close the page while it says Saving." }));
+    return () => {
+      this.seal();
+      window.removeEventListener("online", online);
+      window.removeEventListener("pagehide", hidden);
+      this.stopLive?.();
+      if (this.retryTimer) clearTimeout(this.retryTimer);
+    };
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  getState = (): EditorState => this.state;
+
+  private set(part: Partial<EditorState>): void {
+    this.state = { ...this.state, ...part };
+    for (const l of this.listeners) l();
+  }
+
+  private publish(): void {
+    const waiting = this.replica.pending.length;
+    const { saving } = this.state;
+    this.set({
+      timeline: this.replica.current,
+      waiting,
+      saving: saving === "right_lost" || saving === "signed_out" ? saving : waiting === 0 ? "saved" : saving === "offline" ? "offline" : "saving",
+      canUndo: this.undoStack.length > 0,
+      canRedo: this.redoStack.length > 0,
+    });
+  }
+
+  /**
+   * Makes an edit. Edits of one `group` that follow each other closely become one change and one undo. Gives a sentence
+   * when a text does not fit; nothing is changed then.
+   */
+  edit(ops: Op[], group: string | null = null): string | null {
+    if (ops.length === 0) return null;
+    const long = tooLong(ops);
+    if (long) return tooLongText(long);
+    this.record(ops, group, true);
+    return null;
+  }
+
+  private record(ops: Op[], group: string | null, undoable: boolean): void {
+    const last = this.replica.pending.at(-1);
+    if (group && this.open && this.open.group === group && last?.id === this.open.id) {
+      const joined: Change = { ...last, ops: joinOps(last.ops, ops) };
+      this.replica = amend(this.replica, joined);
+      if (undoable && ops[0]!.kind !== "describe") this.undoStack[this.undoStack.length - 1] = { kind: "ops", ops: invert(this.open.before, joined.ops) };
+      clearTimeout(this.open.timer);
+      this.open.timer = setTimeout(() => this.seal(), GATHER_MS);
+      this.keep(joined);
+    } else {
+      this.seal();
+      const before = this.replica.current;
+      const change: Change = { id: nanoid(), author: this.account, base: this.replica.seq, ops };
+      this.replica = edit(this.replica, change);
+      if (undoable && ops[0]!.kind !== "describe") {
+        this.undoStack.push({ kind: "ops", ops: invert(before, ops) });
+        this.redoStack = [];
+        if (this.undoStack.length > MOST_UNDO) this.undoStack.shift();
+      }
+      if (group) this.open = { id: change.id, group, before, timer: setTimeout(() => this.seal(), GATHER_MS) };
+      this.keep(change);
+      if (!group) this.pump();
+    }
+    this.publish();
+  }
+
+  private keep(change: Change): void {
+    this.pendingDb.put(change).catch(() => {});
+  }
+
+  /** No more keystrokes join the last change: it may be sent. */
+  private seal(): void {
+    if (this.open) clearTimeout(this.open.timer);
+    this.open = null;
+    this.pump();
+  }
+
+  undo(): void {
+    this.seal();
+    this.step(this.undoStack, this.redoStack, "undo");
+  }
+
+  redo(): void {
+    this.seal();
+    this.step(this.redoStack, this.undoStack, "redo");
+  }
+
+  private step(from: UndoEntry[], to: UndoEntry[], way: "undo" | "redo"): void {
+    const entry = from.pop();
+    if (!entry) return;
+    if (entry.kind === "words") {
+      // The description's own undo leaves what others wrote. Its event below moves the entry across.
+      from.push(entry);
+      const { undo } = this.docOf(entry.of);
+      if (!(way === "undo" ? undo.undo() : undo.redo())) from.pop();
+      this.publish();
+      return;
+    }
+    const before = this.replica.current;
+    const { skipped } = apply(before, entry.ops);
+    const inverse = invert(before, entry.ops.filter((op) => !skipped.some((s) => s.op === op)));
+    if (inverse.length > 0) to.push({ kind: "ops", ops: inverse });
+    const left = skipped.filter((s) => s.why === "changed_since").length;
+    if (left > 0) this.set({ notice: "Someone else has changed this since, so theirs was left as it is." });
+    if (entry.ops.length > skipped.length) this.record(entry.ops, null, false);
+    this.publish();
+  }
+
+  dismissNotice(): void {
+    this.set({ notice: null });
+  }
+
+  say(notice: string): void {
+    this.set({ notice });
+  }
+
+  dismissOverlap(key: string): void {
+    this.set({ overlaps: this.state.overlaps.filter((o) => o.key !== key) });
+  }
+
+  setPublication(publication: Publication | null): void {
+    this.set({ publication });
+  }
+
+  setEditors(editors: readonly EditorPerson[]): void {
+    this.set({ editors });
+  }
+
+  nameOf(account: string): string {
+    return account === this.account ? "you" : (this.state.editors.find((e) => e.id === account)?.displayName ?? "someone who has left");
+  }
+
+  // ------------------------------------------------------------ descriptions
+
+  /** The living document of a description, and its undo. Kept for as long as the editor is open. */
+  docOf(of: string): { doc: Y.Doc; undo: Y.UndoManager } {
+    const known = this.docs.get(of);
+    if (known) return known;
+    const doc = new Y.Doc();
+    const t = this.replica.current;
+    const state = of === "introduction" ? t.introduction : t.events.get(of)?.description;
+    if (state && state.length > 0) Y.applyUpdate(doc, state, this);
+    const undo = new Y.UndoManager(doc.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
+    undo.on("stack-item-added", ({ type, origin }: { type: "undo" | "redo"; origin: unknown }) => {
+      if (type === "undo") {
+        this.undoStack.push({ kind: "words", of });
+        if (origin !== undo) this.redoStack = [];
+      } else this.redoStack.push({ kind: "words", of });
+      this.publish();
+    });
+    undo.on("stack-item-popped", ({ type }: { type: "undo" | "redo" }) => {
+      const stack = type === "undo" ? this.undoStack : this.redoStack;
+      const at = stack.findLastIndex((e) => e.kind === "words" && e.of === of);
+      if (at >= 0) stack.splice(at, 1);
+      this.publish();
+    });
+    doc.on("update", (update: Uint8Array, origin: unknown) => {
+      if (origin !== this) this.record([{ kind: "describe", of, update: toBase64(update) }], `describe:${of}`, false);
+    });
+    const made = { doc, undo };
+    this.docs.set(of, made);
+    return made;
+  }
+
+  private feedDocs(ops: readonly Op[]): void {
+    for (const op of ops) {
+      if (op.kind !== "describe") continue;
+      const open = this.docs.get(op.of);
+      if (open) Y.applyUpdate(open.doc, fromBase64(op.update), this);
+    }
+  }
+
+  // ------------------------------------------------------------ traffic
+
+  private take(changes: readonly ConfirmedChange[]): void {
+    const before = this.replica;
+    const { replica, overlaps, skipped } = receive(before, changes, this.lastSet);
+    this.replica = replica;
+    for (const c of changes) {
+      if (c.seq > before.seq && c.seq <= replica.seq) this.feedDocs(c.ops);
+      if (c.author === this.account) void this.pendingDb.remove(c.id).catch(() => {});
+    }
+    const mine = overlaps.filter((o) => o.earlierAuthor === this.account || o.laterAuthor === this.account);
+    if (mine.length > 0) this.set({ overlaps: [...this.state.overlaps.filter((o) => !mine.some((m) => m.key === o.key)), ...mine] });
+    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: "Someone else has changed this since, so theirs was left as it is." });
+    this.publish();
+  }
+
+  /** Sends the oldest pending change, then the next, until none is left. */
+  private pump(now = false): void {
+    if (now && this.retryTimer) {
+      clearTimeout(this.retryTimer);
+      this.retryTimer = null;
+    }
+    if (this.sending || this.retryTimer || this.state.saving === "right_lost" || this.state.saving === "signed_out") return;
+    const next = this.replica.pending[0];
+    if (!next || next.id === this.open?.id) return;
+    this.sending = true;
+    void this.send(next).finally(() => {
+      this.sending = false;
+      this.pump();
+    });
+  }
+
+  private async send(change: Change): Promise<void> {
+    const { author: _, ...body } = change;
+    const answer = await askServer<{ seq: number; changes: ConfirmedChange[] }>("POST", `/api/timelines/${this.timelineId}/changes`, body);
+    if (answer.ok) {
+      this.retryMs = FIRST_RETRY_MS;
+      if (this.state.saving === "offline") this.set({ saving: "saving" });
+      this.take(answer.value.changes);
+      // Where something in between is missing here, the rest is asked for.
+      if (this.replica.seq < answer.value.seq) await this.catchUp();
+      return;
+    }
+    if (answer.status === 401) return this.set({ saving: "signed_out" });
+    if (answer.failed === "not_found") return this.set({ saving: "right_lost" });
+    if (answer.failed === "change_taken") {
+      // Another tab of this account has sent a shorter form of it: the whole goes under a number of its own.
+      const renamed = { ...change, id: nanoid() };
+      this.replica = { ...this.replica, pending: this.replica.pending.map((p) => (p.id === change.id ? renamed : p)) };
+      await this.pendingDb.put(renamed).catch(() => {});
+      await this.pendingDb.remove(change.id).catch(() => {});
+      return;
+    }
+    if (answer.status >= 400 && answer.status < 500 && answer.status !== 429) {
+      await this.pendingDb.refuse(change, answer.sentence).catch(() => {});
+      this.replica = withdraw(this.replica, change.id);
+      this.set({ notice: answer.sentence });
+      this.publish();
+      return;
+    }
+    this.set({ saving: "offline" });
+    this.retryTimer = setTimeout(() => {
+      this.retryTimer = null;
+      this.pump();
+    }, this.retryMs);
+    this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2);
+  }
+
+  /** Asks for everything after what is known here. */
+  private async catchUp(): Promise<void> {
+    if (this.fetching) {
+      this.fetchAgain = true;
+      return;
+    }
+    this.fetching = true;
+    do {
+      this.fetchAgain = false;
+      const answer = await askServer<{ changes: ConfirmedChange[]; editors: EditorPerson[]; publication: Publication | null }>(
+        "GET",
+        `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`,
+      );
+      if (answer.ok) {
+        this.set({ editors: answer.value.editors, publication: answer.value.publication });
+        this.take(answer.value.changes);
+        this.pump(this.state.saving === "offline");
+      } else if (answer.failed === "not_found") this.set({ saving: "right_lost" });
+      else if (answer.status === 401) this.set({ saving: "signed_out" });
+    } while (this.fetchAgain);
+    this.fetching = false;
+  }
+}
+
+/** Steps of one group as one: a later value of a field replaces the earlier, updates of a description are merged. */
+function joinOps(before: readonly Op[], after: readonly Op[]): Op[] {
+  const ops = [...before];
+  for (const op of after) {
+    const at = ops.findIndex((o) => sameTarget(o, op));
+    if (at < 0) ops.push(op);
+    else if (op.kind === "describe") {
+      const old = ops[at] as Extract<Op, { kind: "describe" }>;
+      ops[at] = { ...op, update: toBase64(Y.mergeUpdates([fromBase64(old.update), fromBase64(op.update)])) };
+    } else ops[at] = op;
+  }
+  return ops;
+}
+
+function sameTarget(a: Op, b: Op): boolean {
+  if (a.kind !== b.kind) return false;
+  if (a.kind === "describe" && b.kind === "describe") return a.of === b.of;
+  if ("field" in a && "field" in b) return a.field === b.field && ("id" in a ? a.id : "") === ("id" in b ? b.id : "");
+  return false;
+}

@@ -1,0 +1,47 @@
+"use client";
+
+import { useForm } from "react-hook-form";
+import { LIMITS } from "@/core/change/limits";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+
+/** A title and, if wanted, a subject; everything else is written in the timeline itself. */
+export function NewForm() {
+  const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { title: "", subject: "" } });
+  const { errors, isSubmitting } = formState;
+  const submit = handleSubmit(async (v) => {
+    const answer = await askServer<{ id: string }>("POST", "/api/timelines", v);
+    if (answer.ok) window.location.assign(`/timelines/${answer.value.id}`);
+    else setError("root", { message: answer.sentence });
+  });
+  return (
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
+      <Field label="Title" hint="You can leave it empty and find one later." problem={errors.title?.message}>
+        {(ids) => <input id={ids.id} aria-describedby={ids.describedBy} maxLength={LIMITS.title} autoFocus className={INPUT} {...register("title")} />}
+      </Field>
+      <Field label="Subject" hint="What it is about, in a word or two. Optional.">
+        {(ids) => (
+          <>
+            <input id={ids.id} aria-describedby={ids.describedBy} maxLength={LIMITS.subject} list="subjects" className={INPUT} {...register("subject")} />
+            <datalist id="subjects">
+              {["History", "Local history", "Family history", "Science", "Literature", "Art", "A project", "A journey"].map((s) => (
+                <option key={s} value={s} />
+              ))}
+            </datalist>
+          </>
+        )}
+      </Field>
+      {errors.root ? (
+        <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
+          {errors.root.message}
+        </p>
+      ) : null}
+      <div>
+        <Button kind="main" type="submit" disabled={isSubmitting}>
+          Make it
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,192 @@
+import { makeAxis } from "@/core/chart/axis";
+import { drawChart } from "@/core/chart/draw-chart";
+import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
+import { escape, toSvg } from "@/core/chart/to-svg";
+import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
+import { gapText } from "@/core/time/gap";
+import { headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
+import { type Block, type Inline, safeAddress } from "@/core/text/description";
+import { COLOURS, type Item, type Timeline } from "@/core/timeline/timeline";
+import { READER_SCRIPT } from "./reader-script";
+import { READER_STYLE } from "./reader-style";
+
+export interface ReaderPage {
+  frozen: Frozen;
+  /** The display name that stands as its author. */
+  by: string;
+  /** Where a media file is: `${mediaPath}/${media}/${size}`. */
+  mediaPath: string;
+  /** A sentence over the page, such as that it is a draft; null for none. */
+  note: { text: string; link: { to: string; text: string } | null } | null;
+  /** Whether search engines may list it. */
+  listed: boolean;
+  /** The day it was published, in words; null for a draft. */
+  published: string | null;
+}
+
+type FrozenItem = Frozen["items"][number];
+
+/** Widths the chart is drawn for; the page shows the one that fits, without a script. */
+const WIDTHS = [
+  { width: 1240, height: 560 },
+  { width: 1000, height: 600 },
+  { width: 700, height: 720 },
+  { width: 380, height: 900 },
+];
+
+/** The whole page of a timeline as a reader sees it: one document, readable without a script. */
+export function renderReaderPage(p: ReaderPage): { html: string; style: string; script: string } {
+  const { frozen } = p;
+  const timeline = timelineFromFrozen(frozen);
+  const title = frozen.title || "Untitled";
+  const period = periodText(frozen);
+  const count = `${frozen.events.length} ${frozen.events.length === 1 ? "event" : "events"}`;
+  const facts = [count, period].filter(Boolean).join(", ");
+  const html = `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escape(title)} - Fastigo</title>${
+    p.listed ? "" : '<meta name="robots" content="noindex">'
+  }<meta name="description" content="${escape(`${title}. ${facts}. By ${p.by}.`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
+<body>
+<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escape(title)}</h1><p>by ${escape(p.by)} · ${escape(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
+${p.note ? `<p class="note">${escape(p.note.text)}${p.note.link ? ` <a href="${escape(p.note.link.to)}">${escape(p.note.link.text)}</a>` : ""}</p>` : ""}
+<main>
+<section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
+<section id="read" aria-label="Read">${opening(p, facts)}${stripSection(timeline)}${eventsSection(p, timeline)}</section>
+</main>
+<footer class="foot">${p.published ? `Published ${escape(p.published)} with` : "Made with"} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server.</footer>
+<script>${READER_SCRIPT}</script>
+</body></html>`;
+  return { html, style: READER_STYLE, script: READER_SCRIPT };
+}
+
+const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
+
+function periodText(f: Frozen): string {
+  if (f.period.readAs.kind === "span" || f.period.readAs.kind === "moment") return whenLabel(f.period);
+  const dated = f.events.filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span");
+  if (dated.length === 0) return "";
+  const [first, last] = [headlineLabel(dated[0]!.when), headlineLabel(dated.at(-1)!.when)];
+  return first === last ? first : `${first} – ${last}`;
+}
+
+function mediaOf(f: Frozen, of: string): FrozenItem[] {
+  return f.items.filter((i) => i.of === of && i.list === "media");
+}
+
+function chartSection(p: ReaderPage, timeline: Timeline): string {
+  if (p.frozen.events.length === 0) return `<p class="empty">Nothing has been written in this timeline yet.</p>`;
+  const items = new Map(p.frozen.items.map((i) => [i.id, i]));
+  const drawings = WIDTHS.map(({ width, height }) => {
+    const svg = toSvg(drawChart(timeline, { width, height }), {
+      pictureUrl: (id) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/small` : null),
+      link: (id) => `#e-${id}`,
+      prefix: `c${width}`,
+      label: `Chart of ${p.frozen.title || "the timeline"}`,
+    });
+    return `<div class="w${width}">${svg}</div>`;
+  });
+  const key = p.frozen.categories.length === 0 ? "" : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li>${mark(c)}${escape(c.name)}</li>`).join("")}</ul>`;
+  return `${key}<div class="chart">${drawings.join("")}</div>`;
+}
+
+function mark(c: Frozen["categories"][number]): string {
+  const tile = c.pattern === "solid" ? null : TILES[c.pattern];
+  const id = `k-${c.id}`;
+  const defs = tile
+    ? `<defs><pattern id="${escape(id)}" width="${tile.size}" height="${tile.size}" patternUnits="userSpaceOnUse">${tile.lines.map((l) => `<polyline points="${l.join(" ")}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY + 0.2}" stroke-width="${tile.width}"/>`).join("")}${tile.dots.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.3}"/>`).join("")}</pattern></defs>`
+    : "";
+  const points = "4,1 20,1 23.500,12.500 0.500,12.500";
+  return `<svg width="24" height="13" viewBox="0 0 24 13" aria-hidden="true">${defs}<polygon points="${points}" fill="${COLOURS[c.colour]}"/>${tile ? `<polygon points="${points}" fill="url(#${escape(id)})"/>` : ""}</svg>`;
+}
+
+function opening(p: ReaderPage, facts: string): string {
+  const cover = mediaOf(p.frozen, "timeline").find((i) => i.kind === "picture");
+  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escape(p.frozen.title || "Untitled")}</h2><p class="facts">${escape([p.frozen.subject, `by ${p.by}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
+}
+
+function stripSection(timeline: Timeline): string {
+  if (timeline.events.size === 0) return "";
+  const strips = WIDTHS.map(({ width }) => {
+    const scene = drawChart(timeline, { width, height: 60 }, { strip: true });
+    return `<div class="w${width}">${toSvg(scene, { pictureUrl: () => null, prefix: `s${width}`, label: "Where you are in the timeline" })}</div>`;
+  });
+  return `<div class="strip"><div class="hold">${strips.join("")}<div class="line"></div></div></div>`;
+}
+
+function eventsSection(p: ReaderPage, timeline: Timeline): string {
+  const { events } = p.frozen;
+  const axis = makeAxis(timeline, [...timeline.events.values()]);
+  return `<ol class="events">${events.map((e, i) => eventHtml(p, e, i, events[i - 1] ?? null, stripPercent(axis.apexOf(timeline.events.get(e.id)!)))).join("")}</ol>`;
+}
+
+/** Where the reading line stands, in percent of the strip: its ends are set in by margin and cap. */
+function stripPercent(u: number): string {
+  const inset = 38 / 1240;
+  return ((inset + u * (1 - 2 * inset)) * 100).toFixed(2);
+}
+
+function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenEvent | null, at: string): string {
+  const { frozen } = p;
+  const category = frozen.categories.find((c) => c.id === e.category);
+  const whole = frozen.events.find((o) => o.id === e.partOf);
+  const gap = before ? gapText(before.when, e.when) : null;
+  const head = headlineLabel(e.when);
+  const colour = category ? category.colour : "steel";
+  const media = mediaOf(frozen, e.id);
+  const sources = frozen.items.filter((i) => i.of === e.id && i.list === "source" && (i.text || i.address));
+  const links = frozen.items.filter((i) => i.of === e.id && i.list === "link" && (i.text || i.address));
+  const beside = (heading: string, list: readonly FrozenItem[]) =>
+    list.length === 0 ? "" : `<div><h4>${heading}</h4>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
+  return `<li class="event${whole ? " part" : ""}" id="e-${escape(e.id)}" tabindex="-1" data-at="${at}">
+${gap ? `<div class="gap">${escape(gap)} later</div>` : ""}
+<div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escape(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escape(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escape(whole.id)}">${escape(whole.title || "Untitled")}</a></p>` : ""}</div>
+<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escape(whenLongLabel(e.when))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escape(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
+<div class="beside">${beside(sources.length > 1 ? "Sources" : "Source", sources)}${beside("Find out more", links)}</div>
+</li>`;
+}
+
+function linked(i: Pick<Item, "text" | "address">): string {
+  const address = safeAddress(i.address);
+  const words = escape(i.text || i.address);
+  return address ? `<a href="${escape(address)}" rel="noopener nofollow">${words}</a>` : words;
+}
+
+function figure(p: ReaderPage, m: FrozenItem): string {
+  const url = (size: string) => escape(`${p.mediaPath}/${m.media}/${size}`);
+  const address = safeAddress(m.address);
+  const credit = [m.credit, m.licence].filter(Boolean).join(", ");
+  const caption = [
+    m.text && m.kind !== "picture" ? escape(m.text) : "",
+    credit ? escape(credit) : "",
+    address ? `<a href="${escape(address)}" rel="noopener nofollow">found here</a>` : "",
+  ]
+    .filter(Boolean)
+    .join(". ");
+  const body =
+    m.kind === "picture"
+      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escape(m.text)}" loading="lazy"${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
+      : m.kind === "video"
+        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escape(m.text || "Video")}"></video>`
+        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escape(m.text || "Sound")}"></audio>`;
+  return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
+}
+
+function blocksHtml(blocks: readonly Block[]): string {
+  return blocks
+    .map((b) => {
+      if (b.kind === "paragraph") return `<p>${b.content.map(inlineHtml).join("")}</p>`;
+      if (b.kind === "quote") return `<blockquote>${blocksHtml(b.blocks)}</blockquote>`;
+      const tag = b.ordered ? "ol" : "ul";
+      return `<${tag}>${b.items.map((i) => `<li>${blocksHtml(i)}</li>`).join("")}</${tag}>`;
+    })
+    .join("");
+}
+
+function inlineHtml(i: Inline): string {
+  if (i.kind === "break") return "<br>";
+  return i.marks.reduce((html, m) => {
+    if (m.kind === "bold") return `<strong>${html}</strong>`;
+    if (m.kind === "italic") return `<em>${html}</em>`;
+    return `<a href="${escape(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
+  }, escape(i.text));
+}

@@ -1,0 +1,69 @@
+import { COLOURS } from "@/core/timeline/timeline";
+
+/** The style sheet of the reader's page; it stands in the page, which loads nothing but fonts and media. */
+export const READER_STYLE = `
+@font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap;unicode-range:U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212}
+@font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap;unicode-range:U+0100-02BA,U+02BD-02C5,U+1E00-1E9F,U+1EF2-1EFF}
+@font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-wght-italic.woff2) format("woff2");font-weight:200 800;font-style:italic;font-display:swap}
+@font-face{font-family:"Bricolage Grotesque Variable";src:url(/fonts/bricolage-grotesque-latin-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap}
+*{box-sizing:border-box}
+html{color:#16323A;background:#fff;font:16px/1.5 "Atkinson Hyperlegible Next Variable",sans-serif;scroll-padding-top:150px}
+body{margin:0}
+h1,h2,h3{font-family:"Bricolage Grotesque Variable",sans-serif;font-weight:650;line-height:1.15;margin:0}
+a{color:#0B6E69}
+:focus-visible{outline:3px solid #F2B632;outline-offset:2px}
+.bar{display:flex;align-items:center;gap:14px;min-height:56px;padding:6px 18px;background:#16323A;color:#fff}
+.bar h1{font-size:19px}
+.bar p{margin:0;font-size:13px;color:#C5D3D3}
+.bar nav{margin-left:auto;display:flex;gap:10px;flex-shrink:0}
+.bar nav a{color:#fff;text-decoration:none;font-weight:700;border:1px solid #8BA3A6;border-radius:6px;padding:6px 14px}
+.bar nav a[aria-current]{background:#46606A}
+.note{background:#FFF4D6;border-bottom:1px solid #D5DEDC;padding:8px 18px;font-size:15px}
+.opening{display:grid;grid-template-columns:minmax(0,1fr) minmax(0,420px);gap:32px;max-width:1180px;margin:0 auto;padding:30px 28px}
+.opening.alone{grid-template-columns:minmax(0,720px)}
+.opening h2{font-size:38px}
+.opening .facts{color:#4A6572;margin:10px 0 14px}
+.opening img{width:100%;border-radius:8px;display:block}
+.text p{margin:0 0 .7em}.text ul,.text ol{margin:0 0 .7em 1.3em;padding:0}.text blockquote{margin:0 0 .7em;padding-left:.8em;border-left:3px solid #7FC4B8}
+.key{display:flex;flex-wrap:wrap;gap:6px 18px;list-style:none;margin:0;padding:10px 28px;font-size:14px;border-top:1px solid #D5DEDC;border-bottom:1px solid #D5DEDC;background:#F6F8F7}
+.key li,.cat{display:flex;align-items:center;gap:7px}
+.chart{padding:12px 20px 28px;overflow-x:auto}
+.chart svg,.strip svg{display:block;margin:0 auto;max-width:100%;height:auto}
+.hit{cursor:pointer}.chart a:hover .hit,.chart a:focus .hit{fill:rgba(242,182,50,.18)}
+.w380,.w700,.w1000{display:none}
+.strip{position:sticky;top:0;z-index:5;background:#F6F8F7;border-bottom:1px solid #D5DEDC;padding:4px 18px;overflow:hidden}
+.strip .hold{position:relative;max-width:1240px;margin:0 auto}
+.strip .line{position:absolute;top:0;bottom:0;width:2px;background:#F2B632;left:0;display:none}
+.events{max-width:1200px;margin:0 auto;padding:8px 28px 60px;list-style:none}
+.event{display:grid;grid-template-columns:200px minmax(0,600px) minmax(0,250px);gap:0 46px;padding:18px 0}
+.event.part .when{padding-left:16px;border-left:4px solid #D5DEDC}
+.gap{grid-column:2;display:flex;align-items:center;gap:12px;color:#4A6572;font-weight:700;font-size:14px;margin-bottom:14px}
+.gap:before,.gap:after{content:"";flex:1;border-top:2px dotted #A9BAB8}
+.when .year{font:650 38px/1.05 "Bricolage Grotesque Variable",sans-serif;margin:0 0 8px;overflow-wrap:anywhere}
+.when .year.long{font-size:24px}
+.when p{margin:0 0 8px;font-size:14px;color:#4A6572}
+.when .cat,.when .of{color:#16323A}
+.story .date{font-weight:700;font-size:17px;margin:0 0 4px}
+.story h3{font-size:29px;margin:0 0 10px}
+.story h3.important:after{content:"";display:block;width:56px;border-bottom:4px solid #F2B632;margin-top:6px}
+.story .text{font-size:18px}
+figure{margin:0 0 16px}
+figure img,figure video{display:block;max-width:100%;width:100%;height:auto;border-radius:8px;background:#EAF1EF}
+figure audio{width:100%}
+figcaption{font-size:13px;color:#4A6572;margin-top:5px}
+.beside{font-size:14px}
+.beside h4{font:inherit;font-weight:700;color:#4A6572;margin:0 0 2px}
+.beside div{margin-bottom:14px;overflow-wrap:anywhere}
+.foot{border-top:1px solid #D5DEDC;background:#F6F8F7;padding:16px 28px;font-size:14px;color:#4A6572}
+.empty{max-width:600px;margin:40px auto;padding:0 28px}
+${Object.entries(COLOURS)
+  .map(([name, value]) => `.${name}{color:${value}}`)
+  .join("")}
+[data-view=chart] #read{display:none}[data-view=read] #chart{display:none}
+@media (max-width:1100px){.w1240{display:none}.w1000{display:block}}
+@media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2}.opening{grid-template-columns:1fr}}
+@media (max-width:760px){.w1000{display:none}.w700{display:block}}
+@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px}.opening h2{font-size:29px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h3{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
+@media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
+@media print{.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
+`;

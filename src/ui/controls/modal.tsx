@@ -1,0 +1,28 @@
+"use client";
+
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+/** A dialog for something that is done and closed again. */
+export function Modal({ title, open, onOpenChange, children, wide }: { title: string; open: boolean; onOpenChange: (open: boolean) => void; children: ReactNode; wide?: boolean }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-slate/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className={`fixed left-1/2 top-[8vh] z-50 max-h-[84vh] w-[calc(100vw-24px)] ${wide ? "max-w-[720px]" : "max-w-[480px]"} -translate-x-1/2 overflow-y-auto rounded-lg border border-line bg-white`}
+        >
+          <div className="flex items-center justify-between border-b border-line px-5 py-3">
+            <Dialog.Title className="text-[19px]">{title}</Dialog.Title>
+            <Dialog.Close aria-label="Close" className="rounded-md p-1.5 hover:bg-verdigris-wash">
+              <X size={18} />
+            </Dialog.Close>
+          </div>
+          <div className="px-5 py-4">{children}</div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,110 @@
+import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
+import type { Scene, Shape } from "@/core/chart/scene";
+import { fontOf } from "@/core/chart/to-svg";
+import type { Pattern } from "@/core/timeline/timeline";
+
+export type PictureOf = (item: string) => CanvasImageSource | null;
+
+const patterns = new Map<string, CanvasPattern | null>();
+
+/** Paints a scene on a canvas of the scene's size; `ratio` is the device's pixels per CSS pixel. */
+export function paintCanvas(canvas: HTMLCanvasElement, scene: Scene, ratio: number, pictureOf: PictureOf): void {
+  const width = Math.round(scene.width * ratio);
+  const height = Math.round(scene.height * ratio);
+  if (canvas.width !== width) canvas.width = width;
+  if (canvas.height !== height) canvas.height = height;
+  const ctx = canvas.getContext("2d");
+  if (!ctx) return;
+  ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
+  ctx.clearRect(0, 0, scene.width, scene.height);
+  ctx.textBaseline = "alphabetic";
+  ctx.lineJoin = "round";
+  for (const s of scene.shapes) paint(ctx, s, pictureOf);
+}
+
+function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf): void {
+  switch (s.kind) {
+    case "area":
+      trace(ctx, s.points);
+      ctx.closePath();
+      ctx.globalAlpha = s.opacity ?? 1;
+      ctx.fillStyle = s.fill;
+      ctx.fill();
+      if (s.pattern && s.pattern !== "solid") {
+        const pattern = patternOf(ctx, s.pattern);
+        if (pattern) {
+          ctx.fillStyle = pattern;
+          ctx.fill();
+        }
+      }
+      if (s.stroke) {
+        ctx.strokeStyle = s.stroke;
+        ctx.lineWidth = s.strokeWidth ?? 1;
+        ctx.stroke();
+      }
+      ctx.globalAlpha = 1;
+      return;
+    case "line":
+      trace(ctx, s.points);
+      ctx.strokeStyle = s.stroke;
+      ctx.lineWidth = s.width;
+      ctx.setLineDash(s.dash ?? []);
+      ctx.stroke();
+      ctx.setLineDash([]);
+      return;
+    case "text":
+      ctx.font = fontOf(s.face, s.size);
+      ctx.fillStyle = s.fill;
+      ctx.textAlign = s.align === "middle" ? "center" : s.align;
+      ctx.fillText(s.text, s.x, s.y);
+      return;
+    case "picture": {
+      const picture = pictureOf(s.item);
+      if (picture) drawCovering(ctx, picture, s.x, s.y, s.w, s.h);
+      else {
+        ctx.fillStyle = "#D5DEDC";
+        ctx.fillRect(s.x, s.y, s.w, s.h);
+      }
+    }
+  }
+}
+
+function trace(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
+  ctx.beginPath();
+  for (let i = 0; i < points.length; i += 2) ctx.lineTo(points[i]!, points[i + 1]!);
+}
+
+function drawCovering(ctx: CanvasRenderingContext2D, picture: CanvasImageSource, x: number, y: number, w: number, h: number): void {
+  const { naturalWidth: pw, naturalHeight: ph } = picture as HTMLImageElement;
+  if (!pw || !ph) return;
+  const scale = Math.max(w / pw, h / ph);
+  const [sw, sh] = [w / scale, h / scale];
+  ctx.drawImage(picture, (pw - sw) / 2, (ph - sh) / 2, sw, sh, x, y, w, h);
+}
+
+function patternOf(ctx: CanvasRenderingContext2D, name: Exclude<Pattern, "solid">): CanvasPattern | null {
+  const known = patterns.get(name);
+  if (known !== undefined) return known;
+  const tile = TILES[name];
+  const SCALE = 2;
+  const canvas = document.createElement("canvas");
+  canvas.width = canvas.height = tile.size * SCALE;
+  const t = canvas.getContext("2d")!;
+  t.scale(SCALE, SCALE);
+  t.strokeStyle = `rgba(255,255,255,${PATTERN_OPACITY})`;
+  t.fillStyle = `rgba(255,255,255,${PATTERN_OPACITY + 0.15})`;
+  t.lineWidth = tile.width;
+  for (const l of tile.lines) {
+    trace(t, l);
+    t.stroke();
+  }
+  for (const [x, y, r] of tile.dots) {
+    t.beginPath();
+    t.arc(x, y, r, 0, Math.PI * 2);
+    t.fill();
+  }
+  const pattern = ctx.createPattern(canvas, "repeat");
+  pattern?.setTransform(new DOMMatrix().scale(1 / SCALE));
+  patterns.set(name, pattern);
+  return pattern;
+}
