@@ -20,7 +20,8 @@ function portIsFree() {
 }
 
 async function waitUntilServed(url, child) {
-  for (;;) {
+  for (const end = Date.now() + 60_000; ; ) {
+    if (Date.now() > end) throw new Stop("The server did not answer within a minute. Its messages are above.");
     if (child.exitCode !== null) throw new Stop("The server ended before it answered. Its messages are above.");
     try {
       if ((await fetch(`${url}/api/health`)).ok) return;

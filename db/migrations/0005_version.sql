@@ -45,8 +45,7 @@ create table publication (
 create table page (
   version_id text not null references version,
   build text not null,
-  -- Compressed with gzip, as it is sent.
-  html bytea not null,
+  html text not null,
   policy text not null,
   etag text not null,
   primary key (version_id, build)

@@ -1,6 +1,5 @@
 import "server-only";
 import { createHash } from "node:crypto";
-import { gzipSync } from "node:zlib";
 import { type ReaderPage, renderReaderPage } from "@/features/reader/reader-page";
 import type { StoredPage } from "@/server/timelines/publish";
 
@@ -8,7 +7,7 @@ export const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 
 const sha256 = (text: string) => `'sha256-${createHash("sha256").update(text).digest("base64")}'`;
 
-/** A reader's page ready to be stored and sent: compressed, with its ETag and the policy that allows just its own script and style. */
+/** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
 export function makePage(p: ReaderPage): StoredPage {
   const { html, style, script } = renderReaderPage(p);
   const policy = [
@@ -22,7 +21,7 @@ export function makePage(p: ReaderPage): StoredPage {
     "form-action 'none'",
     "frame-ancestors 'self'",
   ].join("; ");
-  return { html: new Uint8Array(gzipSync(html, { level: 9 })), etag: `"${createHash("sha256").update(html).digest("hex").slice(0, 32)}"`, policy };
+  return { html, etag: `"${createHash("sha256").update(html).digest("hex").slice(0, 32)}"`, policy };
 }
 
 /** Sends a page; a browser that has it already gets "not modified". */
@@ -33,11 +32,12 @@ export function sendPage(request: Request, page: StoredPage, cache: string): Res
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "same-origin",
     "Cache-Control": cache,
-    Vary: "Cookie, Accept-Encoding",
+    Vary: "Cookie",
     ETag: page.etag,
   };
   if (request.headers.get("if-none-match") === page.etag) return new Response(null, { status: 304, headers });
-  return new Response(new Uint8Array(page.html), { headers: { ...headers, "Content-Encoding": "gzip", "Content-Length": String(page.html.length) } });
+  // Next compresses on the way out; it takes no Content-Encoding of ours.
+  return new Response(page.html, { headers });
 }
 
 /** A short page that says one thing, for links that lead nowhere any more. */

@@ -18,10 +18,12 @@ export interface Axis {
 }
 
 /**
- * Balanced: of the room between two neighbouring dates this share is dealt out evenly, the rest by time. So the
- * order is kept, busy stretches get more, and no stretch is ever drawn narrower than (1 - share) of its true room.
+ * Balanced: of the room between two neighbouring dates this share goes by the time between them raised to PULL, the rest
+ * by the time itself. So the order is kept, busy stretches get more, an hour never gets as much as a century, and no
+ * stretch is ever drawn narrower than (1 - SHARE) of its true room.
  */
-export const EVEN_SHARE = 0.7;
+export const SHARE = 0.9;
+const PULL = 0.25;
 
 /** What is drawn of a date: its extent in days, with "about"; an unknown side reaches half a year beyond. */
 export function drawnExtent(m: Moment, event: TimelineEvent): [number, number] {
@@ -99,14 +101,16 @@ function balancedKnots(starts: readonly number[], from: number, to: number): Kno
   const days = [...new Set([from, ...starts, to])].filter((d) => d >= from && d <= to).sort((a, b) => a - b);
   const total = to - from;
   if (days.length < 3 || !(total > 0)) return trueKnots(from, to);
-  const share = EVEN_SHARE / (days.length - 1);
+  const gaps = days.slice(1).map((day, i) => day - days[i]!);
+  const pulled = gaps.map((g) => g ** PULL);
+  const sum = pulled.reduce((a, b) => a + b, 0);
   let u = 0;
   const knots = days.map((day, i) => {
-    if (i > 0) u += (1 - EVEN_SHARE) * ((day - days[i - 1]!) / total) + share;
+    if (i > 0) u += (1 - SHARE) * (gaps[i - 1]! / total) + SHARE * (pulled[i - 1]! / sum);
     return { day, u };
   });
-  const last = knots.at(-1)!.u;
-  for (const k of knots) k.u /= last;
+  // The last one is 1 by definition, whatever the rounding on the way.
+  knots[knots.length - 1]!.u = 1;
   return knots;
 }
 

@@ -3,7 +3,7 @@ import { cutToWidth, type Face, textWidth, wrap } from "../text/measure";
 import { inOrder } from "../timeline/order";
 import { COLOURS, categoriesOf, itemsOf, type Pattern, type Timeline, type TimelineEvent } from "../timeline/timeline";
 import { type Axis, drawnExtent, isRoof, makeAxis, roofEdges } from "./axis";
-import { type Hanging, type Placed, placeLabels } from "./place-labels";
+import { awayCost, type Hanging, type Placed, placeLabels } from "./place-labels";
 import type { Scene, Shape, Target } from "./scene";
 import { makeTicks, TICK_FACE, TICK_SIZE } from "./ticks";
 
@@ -17,8 +17,10 @@ export interface DrawOptions {
   selected?: string | null;
   /** Categories left out by the reader's filter. */
   hidden?: ReadonlySet<string>;
-  /** Ridge, roofs and bobs only, without labels, as the strip above the read view. */
+  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
   strip?: boolean;
+  /** No taller than what is drawn needs; the frame's height is then the most it may take. */
+  fit?: boolean;
 }
 
 const INK = "#16323A";
@@ -30,24 +32,32 @@ const BAND = "#F1F4F3";
 const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
 
 const RIDGE = 24;
-const ROOF = 24;
-const ROOF_GAP = 5;
+const FULL = { roof: 24, gap: 4, top: 14 };
+const STRIP = { roof: 9, gap: 2, top: 5 };
+type Measures = typeof FULL;
 const CAP = 14;
 const MARGIN = 20;
 const BOB = 15;
-const FAN = 14;
+const FAN = 18;
 const SLOPE = 5;
 const FOOT = 10;
 const MORE_ROW = 24;
 
 /** How labels are set, from the roomiest to the tightest; the first in which all find a place is used. */
 const SETTINGS = [
-  { most: 158, lines: 3, picture: 40, pitch: 56, oneLine: false },
-  { most: 140, lines: 2, picture: 0, pitch: 54, oneLine: false },
-  { most: 118, lines: 2, picture: 0, pitch: 54, oneLine: false },
-  { most: 170, lines: 1, picture: 0, pitch: 23, oneLine: true },
-  { most: 120, lines: 1, picture: 0, pitch: 23, oneLine: true },
+  { most: 158, lines: 3, picture: 40, oneLine: false },
+  { most: 150, lines: 2, picture: 36, oneLine: false },
+  { most: 140, lines: 2, picture: 0, oneLine: false },
+  { most: 118, lines: 2, picture: 0, oneLine: false },
+  { most: 190, lines: 1, picture: 0, oneLine: false },
+  { most: 260, lines: 1, picture: 0, oneLine: true },
+  { most: 190, lines: 1, picture: 0, oneLine: true },
+  { most: 120, lines: 1, picture: 0, oneLine: true },
 ] as const;
+/** What the next tighter setting costs, in the same measure as labels away from their moments. */
+const TIGHTER = 6;
+/** What a title cut short costs; a date twice as much. */
+const CUT = 5;
 type Setting = (typeof SETTINGS)[number];
 
 const DATE_FACE: Face = "text700";
@@ -77,20 +87,23 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
 
   const roofs = placeRoofs(timeline, events.filter(isRoof), axis, toPx, frame, options);
   const rows = roofs.reduce((n, r) => Math.max(n, r.row + 1), 0);
-  const ridgeTop = 14 + rows * (ROOF + ROOF_GAP) + (rows > 0 ? 4 : 0);
+  const sizes: Measures = options.strip ? STRIP : FULL;
+  const ridgeTop = sizes.top + rows * (sizes.roof + sizes.gap) + (rows > 0 ? 4 : 0);
   const moments = events.filter((e) => !isRoof(e));
   const labelsFrom = ridgeTop + RIDGE + BOB + FAN;
-  const height = options.strip ? ridgeTop + RIDGE + BOB + 10 : Math.max(frame.height, labelsFrom + 60 + FOOT);
+  const most = options.strip ? ridgeTop + RIDGE + BOB + 6 : Math.max(frame.height, labelsFrom + 60 + FOOT);
 
   const shapes: Shape[] = [];
   const targets: Target[] = [];
   const ends = endLabels(axis, events, inner);
   const ticks = makeTicks(axis, toPx, ends.map((e) => [e.from, e.to]));
-  if (!options.strip) drawBands(shapes, ticks, inner, height);
 
-  const chosen = options.strip ? NO_LABELS : chooseLabels(timeline, moments, axis, toPx, frame.width, height - labelsFrom - FOOT);
+  const chosen = options.strip ? NO_LABELS : chooseLabels(timeline, moments, axis, toPx, frame.width, most - labelsFrom - FOOT);
+  const needed = Math.max(labelsFrom, ...chosen.placed.map((p) => labelsFrom + (p.row + 1) * chosen.pitch)) + FOOT;
+  const height = options.fit && chosen.placed.length === chosen.labels.length ? Math.min(most, needed) : most;
+  if (!options.strip) drawBands(shapes, ticks, inner, height);
   drawRidge(shapes, frame.width, left, ridgeTop, ticks, ends, axis, toPx);
-  for (const roof of roofs) drawRoof(shapes, targets, roof, ridgeTop, look, options);
+  for (const roof of roofs) drawRoof(shapes, targets, roof, ridgeTop, sizes, look, options);
   const label = new Map(chosen.labels.map((l) => [l.id, l]));
   const placed = new Map(chosen.placed.map((p) => [p.id, p]));
   // Lines first: no label may be struck through by one that is painted later.
@@ -171,11 +184,11 @@ function placeRoofs(_t: Timeline, spans: readonly TimelineEvent[], axis: Axis, t
   });
 }
 
-function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: number, look: Look, options: DrawOptions): void {
+function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: number, sizes: Measures, look: Look, options: DrawOptions): void {
   const { event } = roof;
   const { colour, pattern } = look(event);
-  const bottom = ridgeTop - 4 - roof.row * (ROOF + ROOF_GAP);
-  const top = bottom - ROOF;
+  const bottom = ridgeTop - sizes.gap - roof.row * (sizes.roof + sizes.gap);
+  const top = bottom - sizes.roof;
   const [x0, x1] = roof.outer;
   const [i0, i1] = roof.inner;
   const selected = options.selected === event.id;
@@ -191,18 +204,18 @@ function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: numb
   for (let i = 0; i < SLICES; i++) {
     const w = run / SLICES;
     const opacity = 1 - (i + 1) / (SLICES + 1);
-    if (roof.open.end) area(rectangle(b + i * w, top, w, ROOF), opacity);
-    if (roof.open.start) area(rectangle(a - (i + 1) * w, top, w, ROOF), opacity);
+    if (roof.open.end) area(rectangle(b + i * w, top, w, sizes.roof), opacity);
+    if (roof.open.start) area(rectangle(a - (i + 1) * w, top, w, sizes.roof), opacity);
   }
   const { title } = roof;
   if (title.text) {
     const size = event.emphasis ? TITLE_SIZE + 1 : TITLE_SIZE;
     const w = textWidth(title.text, TITLE_FACE, size);
     // A plain ground behind the words, so that no pattern runs through them.
-    if (title.inside && !hollow && pattern !== "solid") shapes.push({ kind: "area", points: rectangle(title.x - 4, top + 2, w + 8, ROOF - 4), fill: colour });
+    if (title.inside && !hollow && pattern !== "solid") shapes.push({ kind: "area", points: rectangle(title.x - 4, top + 2, w + 8, sizes.roof - 4), fill: colour });
     shapes.push({ kind: "text", x: title.x, y: top + 17, text: title.text, face: TITLE_FACE, size, fill: title.inside && !hollow ? PAPER : INK, align: title.align });
   }
-  targets.push({ ids: [event.id], kind: "event", x: roof.taken[0], y: top, w: roof.taken[1] - roof.taken[0], h: ROOF, name: "" });
+  targets.push({ ids: [event.id], kind: "event", x: roof.taken[0], y: top, w: roof.taken[1] - roof.taken[0], h: sizes.roof, name: "" });
 }
 
 // ---------------------------------------------------------------- ridge
@@ -310,16 +323,25 @@ const NO_LABELS: Chosen = { labels: [], placed: [], pitch: 0, setting: SETTINGS[
 
 function chooseLabels(timeline: Timeline, moments: readonly TimelineEvent[], axis: Axis, toPx: (u: number) => number, width: number, roomHeight: number): Chosen {
   let best: Chosen | null = null;
-  for (const setting of SETTINGS) {
+  let bestCost = Number.POSITIVE_INFINITY;
+  for (const [tightness, setting] of SETTINGS.entries()) {
+    // Even perfectly placed, a tighter setting would cost more than what has been found.
+    if (bestCost <= tightness * TIGHTER) break;
     const labels = moments.map((e) => makeLabel(timeline, e, toPx(axis.apexOf(e)), setting, width));
-    const tallest = Math.max(setting.oneLine ? 0 : 36, ...labels.map((l) => l.h));
-    const pitch = setting.oneLine ? setting.pitch : tallest + 10;
+    const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
+    const pitch = tallest + (setting.oneLine ? 4 : 9);
     const rows = Math.max(1, Math.floor((roomHeight + 10) / pitch));
     let placed = placeLabels(labels, { from: 4, to: width - 4, rows, pitch });
     // What found no room is counted at the foot, which then belongs to the counts.
     if (placed.length < labels.length) placed = placed.filter((p) => p.row * pitch + tallest + LINE < roomHeight - MORE_ROW);
-    if (!best || placed.length > best.placed.length) best = { labels, placed, pitch, setting };
-    if (placed.length === labels.length) break;
+    const apex = new Map(labels.map((l) => [l.id, l.apex]));
+    const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex.get(p.id)!), 0);
+    const cut = labels.reduce((sum, l) => sum + (l.lines.at(-1)?.endsWith("…") ? CUT : 0) + (l.date.endsWith("…") ? 2 * CUT : 0), 0);
+    const cost = tightness * TIGHTER + away + cut + (labels.length - placed.length) * 1_000;
+    if (cost < bestCost) {
+      bestCost = cost;
+      best = { labels, placed, pitch, setting };
+    }
   }
   return best ?? NO_LABELS;
 }

@@ -34,12 +34,15 @@ const CLEARANCE = 7;
  */
 export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
-  const widest = Math.max(1, ...sorted.map((l) => l.w));
   let best: Placed[] = [];
   let bestCost = Number.POSITIVE_INFINITY;
   // Straight lines first; then lines spread apart a little, then as far as the fullest rows need.
-  for (const spread of [0, 6, 12, 20, (widest + FLAG_GAP + CLEARANCE) / Math.max(1, room.rows)]) {
-    const anchors = spreadOut(sorted, spread, room);
+  const ways = [
+    ...[0, 6, 12, 20].map((spread) => () => spreadOut(sorted, spread, room)),
+    ...[...Array(room.rows).keys()].slice(1).map((n) => () => inColumns(sorted, n + 1, room)),
+  ];
+  for (const way of ways) {
+    const anchors = way();
     for (const order of [rightToLeft, leftToRight, outwards]) {
       const placed = improve(sorted, anchors, room, squeeze(sorted, anchors, room, place(sorted, anchors, room, order(sorted.length))));
       const cost = costOf(sorted, anchors, placed);
@@ -48,9 +51,59 @@ export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
         best = placed.filter((p) => p !== null);
       }
     }
-    if (best.length === sorted.length) break;
+    // Straight lines for all: nothing further apart can be better.
+    if (best.length === sorted.length && way === ways[0]) break;
   }
   return best;
+}
+
+/** Between the lines of one column, px. */
+const STEP = 13;
+
+/**
+ * Lines gathered into columns of up to `most`, in which each label hangs above the one before it, like steps: the way
+ * that fills the rows. Columns stand as near to their moments as their widths allow.
+ */
+function inColumns(sorted: readonly Hanging[], most: number, room: Room): number[] {
+  const columns: { first: number; labels: Hanging[]; w: number; wanted: number }[] = [];
+  for (const [i, l] of sorted.entries()) {
+    const last = columns.at(-1);
+    // A label that is clear of the column begins a column of its own.
+    if (last && last.labels.length < most && l.apex < last.wanted + last.w) last.labels.push(l);
+    else columns.push({ first: i, labels: [l], w: 0, wanted: l.apex });
+    const c = columns.at(-1)!;
+    c.w = Math.max(...c.labels.map((x, k) => k * STEP + FLAG_GAP + x.w)) + CLEARANCE + 2;
+    c.wanted = c.labels.reduce((sum, x, k) => sum + x.apex - k * STEP, 0) / c.labels.length;
+  }
+  // Pool adjacent violators: columns that would meet move together to their common middle.
+  const blocks: { from: number; w: number; n: number; columns: typeof columns }[] = [];
+  for (const c of columns) {
+    blocks.push({ from: c.wanted, w: c.w, n: 1, columns: [c] });
+    while (blocks.length > 1) {
+      const [a, b] = [blocks.at(-2)!, blocks.at(-1)!];
+      if (a.from + a.w <= b.from) break;
+      const from = (a.from * a.n + (b.from - a.w) * b.n) / (a.n + b.n);
+      blocks.splice(-2, 2, { from, w: a.w + b.w, n: a.n + b.n, columns: [...a.columns, ...b.columns] });
+    }
+  }
+  // Back into the frame: from the right, then from the left.
+  let limit = room.to;
+  for (const b of [...blocks].reverse()) {
+    b.from = Math.min(b.from, limit - b.w);
+    limit = b.from;
+  }
+  let at = room.from;
+  const anchors: number[] = [];
+  for (const b of blocks) {
+    b.from = Math.max(b.from, at);
+    let x = b.from;
+    for (const c of b.columns) {
+      for (const k of c.labels.keys()) anchors.push(x + k * STEP);
+      x += c.w;
+    }
+    at = b.from + b.w;
+  }
+  return anchors;
 }
 
 type Slots = (Placed | null)[];
@@ -174,9 +227,14 @@ function fits(sorted: readonly Hanging[], anchors: readonly number[], room: Room
   return true;
 }
 
+/** What it costs to hang a label away from its moment: nothing to speak of at first, then more and more. */
+export function awayCost(distance: number): number {
+  return (Math.abs(distance) / 40) ** 2;
+}
+
 function costOf(sorted: readonly Hanging[], anchors: readonly number[], slots: Slots): number {
   let cost = 0;
   for (const [i, slot] of slots.entries())
-    cost += slot ? slot.row + (slot.side === 1 ? 0 : 0.2) + Math.abs(anchors[i]! - sorted[i]!.apex) / 100 : 1_000;
+    cost += slot ? slot.row * 0.5 + (slot.side === 1 ? 0 : 0.1) + awayCost(anchors[i]! - sorted[i]!.apex) : 1_000;
   return cost;
 }

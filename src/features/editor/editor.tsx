@@ -39,7 +39,7 @@ export function Editor(props: EditorProps) {
   const [sharing, setSharing] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
-  const [split, setSplit] = useState(0.56);
+  const [split, setSplit] = useState(0.6);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
 
@@ -289,10 +289,10 @@ function Divider({ split, setSplit, within }: { split: number; setSplit: (s: num
         }}
       />
       <div className="absolute right-4 flex rounded-md border border-edge bg-white">
-        <button type="button" aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"} disabled={folded === "chart"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "ledger" ? 0.56 : 0)}>
+        <button type="button" aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"} disabled={folded === "chart"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "ledger" ? 0.6 : 0)}>
           <ChevronUp size={14} />
         </button>
-        <button type="button" aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"} disabled={folded === "ledger"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "chart" ? 0.56 : 1)}>
+        <button type="button" aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"} disabled={folded === "ledger"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "chart" ? 0.6 : 1)}>
           <ChevronDown size={14} />
         </button>
       </div>

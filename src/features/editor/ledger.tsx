@@ -13,7 +13,10 @@ import { useEditor, useEditorState } from "./editor-context";
 import { insertBeside } from "./event-deeds";
 import { wordsIn } from "./words";
 
-const CELL = "w-full min-w-0 rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
+const CELL = "w-full min-w-0 truncate rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
+/** Columns by the room there is: all, without description and source beside an open sheet, cards on a phone. */
+const COLUMNS =
+  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_32px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_32px] @5xl:grid-cols-[190px_minmax(160px,1fr)_180px_110px_90px_minmax(110px,0.6fr)_36px]";
 
 /** The events as a table that one can type in; as cards on a phone. */
 export function Ledger({ selected }: { selected: string | null }) {
@@ -30,10 +33,10 @@ export function Ledger({ selected }: { selected: string | null }) {
     if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);
   return (
-    <div ref={body} role="table" aria-label="Ledger" aria-rowcount={events.length + 1} className="text-[14px]" data-testid="ledger">
-      <div role="row" className="sticky top-0 z-[2] grid grid-cols-[180px_minmax(160px,1fr)_180px_90px_90px_minmax(110px,0.6fr)_40px] gap-2 border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet max-lg:hidden">
-        {["When", "Title", "Category", "Media", "Description", "Source"].map((h) => (
-          <span key={h} role="columnheader" className="px-1">
+    <div ref={body} role="table" aria-label="Ledger" aria-rowcount={events.length + 1} className="@container text-[14px]" data-testid="ledger">
+      <div role="row" className={classes(COLUMNS, "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden")}>
+        {["When", "Title", "Category", "Media", "Description", "Source"].map((h, i) => (
+          <span key={h} role="columnheader" className={classes("px-1", i > 3 && "@max-5xl:hidden")}>
             {h}
           </span>
         ))}
@@ -64,12 +67,12 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
       aria-selected={selected}
       onFocus={() => select(e.id)}
       className={classes(
-        "grid grid-cols-[180px_minmax(160px,1fr)_180px_90px_90px_minmax(110px,0.6fr)_40px] items-center gap-2 border-b border-line px-[14px] py-0.5",
-        "max-lg:grid-cols-[minmax(0,1fr)_auto] max-lg:gap-y-0 max-lg:px-3 max-lg:py-2",
+        COLUMNS,
+        "items-center border-b border-line px-[14px] py-0.5 @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
         selected && "bg-sun-wash",
       )}
     >
-      <Cell className="font-bold max-lg:col-start-1">
+      <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
           label={`When, ${name}`}
           value={e.when.typed}
@@ -88,7 +91,7 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           </button>
         ) : null}
       </Cell>
-      <Cell className="font-bold max-lg:col-start-1">
+      <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
           label={`Title, ${whenLabel(e.when) || "no date"}`}
           value={e.title}
@@ -97,12 +100,12 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           onCommit={(title) => store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)}
         />
       </Cell>
-      <Cell className="flex items-center gap-1.5 max-lg:col-start-1">
+      <Cell className="flex items-center gap-1.5 @max-2xl:col-start-1">
         {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
         <select
           aria-label={`Category, ${name}`}
           value={category?.id ?? ""}
-          className={classes(CELL, "max-w-[150px] truncate")}
+          className={classes(CELL, "max-w-[150px]")}
           onChange={(x) => store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])}
         >
           <option value="">none</option>
@@ -113,11 +116,11 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           ))}
         </select>
       </Cell>
-      <Cell className="max-lg:hidden px-1">{mediaWords(media)}</Cell>
-      <Cell className="max-lg:hidden px-1">{wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}</Cell>
-      <Cell className="truncate max-lg:hidden px-1">{source ? source.text || source.address : "–"}</Cell>
-      <Cell className="max-lg:col-start-2 max-lg:row-span-3 max-lg:row-start-1 flex items-center gap-1">
-        <button type="button" className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold lg:hidden" onClick={() => select(e.id, true)}>
+      <Cell className="truncate px-1 @max-2xl:hidden">{mediaWords(media)}</Cell>
+      <Cell className="px-1 @max-5xl:hidden">{wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}</Cell>
+      <Cell className="truncate px-1 @max-5xl:hidden">{source ? source.text || source.address : "–"}</Cell>
+      <Cell className="flex items-center gap-1 @max-2xl:col-start-2 @max-2xl:row-span-3 @max-2xl:row-start-1">
+        <button type="button" className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold @2xl:hidden" onClick={() => select(e.id, true)}>
           Open
         </button>
         <DropdownMenu.Root>

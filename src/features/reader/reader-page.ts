@@ -28,10 +28,10 @@ type FrozenItem = Frozen["items"][number];
 
 /** Widths the chart is drawn for; the page shows the one that fits, without a script. */
 const WIDTHS = [
-  { width: 1240, height: 560 },
-  { width: 1000, height: 600 },
-  { width: 700, height: 720 },
-  { width: 380, height: 900 },
+  { width: 1240, height: 720 },
+  { width: 1000, height: 760 },
+  { width: 700, height: 860 },
+  { width: 380, height: 1100 },
 ];
 
 /** The whole page of a timeline as a reader sees it: one document, readable without a script. */
@@ -77,7 +77,7 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
   if (p.frozen.events.length === 0) return `<p class="empty">Nothing has been written in this timeline yet.</p>`;
   const items = new Map(p.frozen.items.map((i) => [i.id, i]));
   const drawings = WIDTHS.map(({ width, height }) => {
-    const svg = toSvg(drawChart(timeline, { width, height }), {
+    const svg = toSvg(drawChart(timeline, { width, height }, { fit: true }), {
       pictureUrl: (id) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/small` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,

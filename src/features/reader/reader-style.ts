@@ -7,7 +7,7 @@ export const READER_STYLE = `
 @font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-wght-italic.woff2) format("woff2");font-weight:200 800;font-style:italic;font-display:swap}
 @font-face{font-family:"Bricolage Grotesque Variable";src:url(/fonts/bricolage-grotesque-latin-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap}
 *{box-sizing:border-box}
-html{color:#16323A;background:#fff;font:16px/1.5 "Atkinson Hyperlegible Next Variable",sans-serif;scroll-padding-top:150px}
+html{color:#16323A;background:#fff;font:16px/1.5 "Atkinson Hyperlegible Next Variable",sans-serif;scroll-padding-top:120px}
 body{margin:0}
 h1,h2,h3{font-family:"Bricolage Grotesque Variable",sans-serif;font-weight:650;line-height:1.15;margin:0}
 a{color:#0B6E69}
@@ -37,8 +37,9 @@ a{color:#0B6E69}
 .events{max-width:1200px;margin:0 auto;padding:8px 28px 60px;list-style:none}
 .event{display:grid;grid-template-columns:200px minmax(0,600px) minmax(0,250px);gap:0 46px;padding:18px 0}
 .event.part .when{padding-left:16px;border-left:4px solid #D5DEDC}
-.gap{grid-column:2;display:flex;align-items:center;gap:12px;color:#4A6572;font-weight:700;font-size:14px;margin-bottom:14px}
+.gap{grid-column:2;grid-row:1;display:flex;align-items:center;gap:12px;color:#4A6572;font-weight:700;font-size:14px;margin-bottom:14px}
 .gap:before,.gap:after{content:"";flex:1;border-top:2px dotted #A9BAB8}
+.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
 .when .year{font:650 38px/1.05 "Bricolage Grotesque Variable",sans-serif;margin:0 0 8px;overflow-wrap:anywhere}
 .when .year.long{font-size:24px}
 .when p{margin:0 0 8px;font-size:14px;color:#4A6572}
@@ -53,17 +54,18 @@ figure audio{width:100%}
 figcaption{font-size:13px;color:#4A6572;margin-top:5px}
 .beside{font-size:14px}
 .beside h4{font:inherit;font-weight:700;color:#4A6572;margin:0 0 2px}
-.beside div{margin-bottom:14px;overflow-wrap:anywhere}
+.beside div{margin-bottom:14px;overflow-wrap:anywhere}.beside p{margin:0 0 4px}
 .foot{border-top:1px solid #D5DEDC;background:#F6F8F7;padding:16px 28px;font-size:14px;color:#4A6572}
 .empty{max-width:600px;margin:40px auto;padding:0 28px}
 ${Object.entries(COLOURS)
-  .map(([name, value]) => `.${name}{color:${value}}`)
+  .map(([name, value]) => `.event .${name}{color:${value}}`)
   .join("")}
 [data-view=chart] #read{display:none}[data-view=read] #chart{display:none}
 @media (max-width:1100px){.w1240{display:none}.w1000{display:block}}
-@media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2}.opening{grid-template-columns:1fr}}
+@media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2;grid-row:3}.opening{grid-template-columns:1fr}}
 @media (max-width:760px){.w1000{display:none}.w700{display:block}}
-@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px}.opening h2{font-size:29px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h3{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
+@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px}.opening h2{font-size:29px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
+.when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h3{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
 @media print{.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
 `;

@@ -31,10 +31,10 @@ export function memberRoute<Body = undefined>(options: Options<Body>, run: (give
 
 /** A route that anybody may ask; it decides by itself what to show. */
 export function openRoute<Body = undefined>(options: Options<Body>, run: (given: Given<Body>) => Promise<Answer>) {
-  return async (request: Request, context: { params: Promise<Record<string, string | string[] | undefined>> }): Promise<Response> => {
+  return async (request: Request, context: { params: Promise<Record<string, string | string[] | undefined> | undefined> }): Promise<Response> => {
     try {
       if (request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request)) return failureResponse(fail("other_origin"));
-      const raw = await context.params;
+      const raw = (await context.params) ?? {}; // a route without parameters has none
       const params = Object.fromEntries(Object.entries(raw).map(([k, v]) => [k, Array.isArray(v) ? v.join("/") : (v ?? "")]));
       let body = undefined as Body;
       if (options.body) {

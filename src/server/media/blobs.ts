@@ -55,12 +55,12 @@ export function blobResponse(request: Request, blob: BlobInfo, cache: string): R
   if (request.headers.get("if-none-match") === headers.ETag) return new Response(null, { status: 304, headers });
   const range = request.headers.get("range")?.match(/^bytes=(\d*)-(\d*)$/);
   if (!range || (range[1] === "" && range[2] === ""))
-    return new Response(streamBlob(blob, 0, blob.size), { headers: { ...headers, "Content-Length": String(blob.size) } });
+    return new Response(streamBlob(blob, 0, blob.size), { headers });
   const from = range[1] === "" ? Math.max(0, blob.size - Number(range[2])) : Number(range[1]);
   const to = range[1] === "" || range[2] === "" ? blob.size : Math.min(blob.size, Number(range[2]) + 1);
   if (from >= to) return new Response(null, { status: 416, headers: { ...headers, "Content-Range": `bytes */${blob.size}` } });
   return new Response(streamBlob(blob, from, to), {
     status: 206,
-    headers: { ...headers, "Content-Length": String(to - from), "Content-Range": `bytes ${from}-${to - 1}/${blob.size}` },
+    headers: { ...headers, "Content-Range": `bytes ${from}-${to - 1}/${blob.size}` },
   });
 }

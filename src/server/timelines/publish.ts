@@ -104,7 +104,7 @@ export async function findVersion(id: string): Promise<{ frozen: Frozen; by: str
 }
 
 export interface StoredPage {
-  html: Uint8Array;
+  html: string;
   etag: string;
   policy: string;
 }
@@ -117,7 +117,7 @@ export async function storedPage(version: string, build: string, render: () => P
   const made = await render();
   await db()`
     insert into page (version_id, build, html, etag, policy)
-    values (${version}, ${build}, ${Buffer.from(made.html)}, ${made.etag}, ${made.policy}) on conflict do nothing`;
+    values (${version}, ${build}, ${made.html}, ${made.etag}, ${made.policy}) on conflict do nothing`;
   return (await find()) ?? made;
 }
 

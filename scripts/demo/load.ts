@@ -1,0 +1,137 @@
+/**
+ * Loads the demo data into a running server, through the same routes and changes as a person's work. Does nothing when
+ * the demo's people are there already. usage: load-demo ADDRESS
+ */
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { nanoid } from "nanoid";
+import sharp from "sharp";
+import type { Op } from "@/core/change/change";
+import { toBase64 } from "@/core/text/base64";
+import { descriptionFrom } from "@/core/text/description";
+import { readWhen } from "@/core/time/read-when";
+import { UNDATED } from "@/core/time/when";
+import { between } from "@/core/timeline/place";
+import { PICTURES } from "./draw-pictures";
+import { bellWav } from "./make-bell";
+import { DEMO, type DemoTimeline } from "./world";
+
+const PASSWORD = "over-the-ambrel";
+const PEOPLE = {
+  nia: { displayName: "Nia", email: "nia@hollinbank.example" },
+  obi: { displayName: "Obi", email: "obi@hollinbank.example" },
+  ward: { displayName: "Ms Ward", email: "ward@hollinbank.example" },
+};
+const CREDIT = "Drawing: Hollin Bank School";
+const LICENCE = "CC BY 4.0";
+
+const address = process.argv[2] ?? "http://127.0.0.1:3000";
+
+/** One person at the server: their cookie goes with every request. */
+class Visitor {
+  private cookie = "";
+
+  async ask<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<T & { failed?: string }> {
+    const raw = body instanceof Uint8Array;
+    const response = await fetch(address + path, {
+      method,
+      headers: { cookie: this.cookie, ...(body === undefined || raw ? {} : { "Content-Type": "application/json" }) },
+      ...(body === undefined ? {} : { body: raw ? new Uint8Array(body) : JSON.stringify(body) }),
+    });
+    const set = response.headers.get("set-cookie");
+    if (set) this.cookie = set.split(";")[0]!;
+    return (await response.json()) as T & { failed?: string };
+  }
+
+  async must<T>(method: string, path: string, body?: unknown): Promise<T> {
+    const answer = await this.ask<T & { sentence?: string }>(method, path, body);
+    if (answer.failed) throw new Error(`${method} ${path}: ${answer.sentence ?? answer.failed}`);
+    return answer;
+  }
+
+  async upload(timeline: string, name: string, bytes: Uint8Array): Promise<{ id: string; kind: "picture" | "video" | "sound"; width: number | null; height: number | null }> {
+    const { upload, piece } = await this.must<{ upload: string; piece: number }>("POST", `/api/timelines/${timeline}/uploads`, { name, size: bytes.length });
+    for (let n = 0; n * piece < bytes.length; n++) await this.must("PUT", `/api/timelines/${timeline}/uploads/${upload}/${n}`, bytes.subarray(n * piece, (n + 1) * piece));
+    return (await this.must<{ media: { id: string; kind: "picture"; width: number | null; height: number | null } }>("POST", `/api/timelines/${timeline}/uploads/${upload}`)).media;
+  }
+}
+
+const visitors: Record<string, Visitor> = {};
+for (const [key, person] of Object.entries(PEOPLE)) {
+  const visitor = new Visitor();
+  const answer = await visitor.ask("POST", "/api/account", { ...person, password: PASSWORD });
+  if (answer.failed === "email_taken") process.exit(0); // loaded by an earlier start
+  if (answer.failed) throw new Error(`The demo's people could not sign up: ${JSON.stringify(answer)}`);
+  visitors[key] = visitor;
+}
+
+console.log("Loading the demo data ...");
+const nia = visitors.nia!;
+let clientId = 1;
+
+async function load(demo: DemoTimeline): Promise<string> {
+  const { id } = await nia.must<{ id: string }>("POST", "/api/timelines", { title: demo.title, subject: demo.subject });
+  let seq = 0;
+  const change = async (ops: Op[]) => {
+    seq = (await nia.must<{ seq: number }>("POST", `/api/timelines/${id}/changes`, { id: nanoid(), base: seq, ops })).seq;
+  };
+  const categories = new Map(demo.categories.map(([name]) => [name, nanoid(10)]));
+  let place: string | null = null;
+  await change([
+    { kind: "set_timeline", field: "scale", value: demo.scale ?? "balanced" },
+    ...demo.categories.map(([name, colour, pattern]): Op => {
+      place = between(place, null);
+      return { kind: "add_category", id: categories.get(name)!, fields: { name, colour: colour as "river", pattern: pattern as "dots", place } };
+    }),
+    { kind: "describe", of: "introduction", update: toBase64(descriptionFrom(demo.introduction, clientId++)) },
+  ]);
+
+  const ids = new Map<string, string>();
+  let before: string | null = null;
+  const ops: Op[] = [];
+  for (const e of demo.events) {
+    const event = nanoid(10);
+    ids.set(e.title, event);
+    const when = e.when ? readWhen(e.when) : { ...UNDATED, place: { after: before, key: "a0" } };
+    if (when.readAs.kind === "not_understood") throw new Error(`The demo's date "${e.when}" is not understood.`);
+    ops.push({
+      kind: "add_event",
+      id: event,
+      fields: {
+        title: e.title,
+        shortTitle: e.short ?? "",
+        when,
+        category: e.category ? categories.get(e.category)! : null,
+        partOf: e.partOf ? ids.get(e.partOf)! : null,
+        emphasis: e.important ?? false,
+      },
+    });
+    if (e.text) ops.push({ kind: "describe", of: event, update: toBase64(descriptionFrom(e.text, clientId++)) });
+    if (e.source) ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "source", place: "a0", text: e.source } });
+    if (e.link) ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "link", place: "a0", ...e.link } });
+    before = event;
+  }
+  await change(ops);
+
+  const attach = async (of: string, at: string, name: string, bytes: Uint8Array, text: string) => {
+    const media = await nia.upload(id, name, bytes);
+    await change([{ kind: "add_item", id: nanoid(10), fields: { of, list: "media", place: at, media: media.id, kind: media.kind, width: media.width, height: media.height, text, credit: CREDIT, licence: LICENCE } }]);
+  };
+  const drawn = async (name: string) => new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
+  if (demo.cover) await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
+  for (const e of demo.events) {
+    const of = ids.get(e.title)!;
+    if (e.film) await attach(of, "a0", e.film.file, new Uint8Array(readFileSync(join(process.cwd(), "scripts", "demo", "media", e.film.file))), e.film.title);
+    if (e.picture) await attach(of, "a1", `${e.picture.name}.png`, await drawn(e.picture.name), e.picture.shows);
+    if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title);
+  }
+  return id;
+}
+
+const made = new Map<string, string>();
+// The first of them last, so that it stands first among the timelines of the one who made it.
+for (const demo of [...DEMO].reverse()) made.set(demo.key, await load(demo));
+const ambrel = made.get("ambrel")!;
+const { token } = await nia.must<{ token: string }>("POST", `/api/timelines/${ambrel}/invitation`, { renew: false });
+await visitors.obi!.must("POST", `/api/join/${token}`);
+for (const demo of DEMO) if (demo.publish) await nia.must("PUT", `/api/timelines/${made.get(demo.key)}/publication`, { visibility: demo.publish, fresh: true });

@@ -1,0 +1,119 @@
+// Takes the pictures in docs/screenshots from the demo data of a running server.
+// usage: npm run screenshots -- [ADDRESS] [NAME ...]
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { chromium } from "@playwright/test";
+import { CHROMIUM, CHROMIUM_ARGS } from "./lib/chromium.mjs";
+import { ROOT } from "./lib/machine.mjs";
+
+const address = process.argv[2]?.startsWith("http") ? process.argv[2] : "http://localhost:3000";
+const wanted = process.argv.slice(2).filter((a) => !a.startsWith("http"));
+const folder = process.env.SHOTS ?? join(ROOT, "docs", "screenshots");
+mkdirSync(folder, { recursive: true });
+
+const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+
+const contexts = new Map();
+async function pageFor(size, person) {
+  const key = `${size.width}${person}`;
+  if (!contexts.has(key)) {
+    const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
+    if (person) {
+      const page = await context.newPage();
+      await page.goto(`${address}/sign-in`);
+      await page.getByLabel("E-mail or sign-in name").fill(`${person}@hollinbank.example`);
+      await page.getByLabel("Password").fill("over-the-ambrel");
+      await page.getByRole("button", { name: "Sign in" }).click();
+      await page.getByRole("heading", { name: "Your timelines" }).waitFor();
+      await page.close();
+    }
+    contexts.set(key, context);
+  }
+  return contexts.get(key).newPage();
+}
+
+async function openTimeline(page, title) {
+  await page.goto(address);
+  await page.getByRole("link", { name: title, exact: true }).click();
+  await page.getByTestId("chart").waitFor();
+}
+
+/** name: [size, who is signed in, what to do] */
+const VIEWS = {
+  "front-page": [LAPTOP, "", (p) => p.goto(address)],
+  home: [LAPTOP, "nia", (p) => p.goto(address)],
+  editor: [LAPTOP, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
+  "event-sheet": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("group", { name: "Chart" }).getByRole("button", { name: /The long night flood/ }).click();
+      await p.getByRole("textbox", { name: "Description" }).waitFor();
+    },
+  ],
+  share: [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Share" }).click();
+      await p.getByRole("dialog").waitFor();
+    },
+  ],
+  settings: [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "The making of the Ambrel valley");
+      await p.getByRole("button", { name: "About", exact: true }).click();
+      await p.getByRole("textbox", { name: "Introduction" }).waitFor();
+    },
+  ],
+  "reader-chart": [
+    LAPTOP,
+    "",
+    async (p) => {
+      await p.goto(address);
+      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await p.getByRole("link", { name: "Chart", exact: true }).waitFor();
+    },
+  ],
+  "reader-read": [
+    LAPTOP,
+    "",
+    async (p) => {
+      await p.goto(address);
+      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await p.getByRole("link", { name: "Read", exact: true }).click();
+      await p.getByRole("heading", { name: "The long night flood" }).scrollIntoViewIfNeeded();
+      await p.evaluate(() => document.querySelector('h3.important, .event')?.ownerDocument.querySelectorAll(".event")[16]?.scrollIntoView());
+    },
+  ],
+  "phone-read": [
+    PHONE,
+    "",
+    async (p) => {
+      await p.goto(address);
+      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await p.getByRole("link", { name: "Read", exact: true }).waitFor();
+    },
+  ],
+  "phone-editor": [PHONE, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
+  "editor-bees": [LAPTOP, "nia", (p) => openTimeline(p, "A year with the bees")],
+  "editor-play": [LAPTOP, "nia", (p) => openTimeline(p, "Play week")],
+};
+
+for (const [name, [size, person, act]] of Object.entries(VIEWS)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const page = await pageFor(size, person);
+  await act(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.close();
+  console.log(name);
+}
+await browser.close();
