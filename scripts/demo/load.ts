@@ -113,9 +113,9 @@ async function load(demo: DemoTimeline): Promise<string> {
   }
   await change(ops);
 
-  const attach = async (of: string, at: string, name: string, bytes: Uint8Array, text: string) => {
+  const attach = async (of: string, at: string, name: string, bytes: Uint8Array, text: string, credit = CREDIT) => {
     const media = await nia.upload(id, name, bytes);
-    await change([{ kind: "add_item", id: nanoid(10), fields: { of, list: "media", place: at, media: media.id, kind: media.kind, width: media.width, height: media.height, text, credit: CREDIT, licence: LICENCE } }]);
+    await change([{ kind: "add_item", id: nanoid(10), fields: { of, list: "media", place: at, media: media.id, kind: media.kind, width: media.width, height: media.height, text, credit, licence: LICENCE } }]);
   };
   const drawn = async (name: string) => new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
   if (demo.cover) await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
@@ -123,7 +123,7 @@ async function load(demo: DemoTimeline): Promise<string> {
     const of = ids.get(e.title)!;
     if (e.film) await attach(of, "a0", e.film.file, new Uint8Array(readFileSync(join(process.cwd(), "scripts", "demo", "media", e.film.file))), e.film.title);
     if (e.picture) await attach(of, "a1", `${e.picture.name}.png`, await drawn(e.picture.name), e.picture.shows);
-    if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title);
+    if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title, "Sound: Hollin Bank School");
   }
   return id;
 }

@@ -1,0 +1,1 @@
+export function migrate(url: string, folder?: string): Promise<string[]>;

@@ -1,0 +1,22 @@
+import { defineConfig } from "@playwright/test";
+import { CHROMIUM, CHROMIUM_ARGS } from "./scripts/lib/chromium.mjs";
+
+export default defineConfig({
+  testDir: "e2e",
+  testMatch: "*.spec.ts",
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  fullyParallel: false,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  reporter: [["list"], ["json"]],
+  globalSetup: "./e2e/harness/global-setup.ts",
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    actionTimeout: 15_000,
+    trace: "off",
+    contextOptions: { reducedMotion: "reduce" },
+  },
+});

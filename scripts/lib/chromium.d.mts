@@ -1,0 +1,2 @@
+export const CHROMIUM: string;
+export const CHROMIUM_ARGS: string[];

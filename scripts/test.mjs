@@ -1,0 +1,80 @@
+// npm test: everything, on a database cluster that is made for it and removed. Ends with one line that adds up all runners.
+// usage: npm test [-- unit|e2e] [-- names of e2e files]
+import { spawn, spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { startCluster } from "./lib/cluster.mjs";
+import { ensureBuilt, ensureDependencies, ensurePackages, hasProgram, ROOT } from "./lib/machine.mjs";
+import { run, say } from "./lib/say.mjs";
+
+const only = process.argv[2];
+const totals = { passed: 0, failed: 0, skipped: 0 };
+
+/** Runs a command to its end and gives its status. */
+function go(command, args, env) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"], env: { ...process.env, ...env } });
+    child.once("error", () => resolve(1));
+    child.once("exit", (code) => resolve(code ?? 1));
+  });
+}
+
+/** Counts what a runner wrote; a runner that broke off counts as one failure at least. */
+function count(file, status, read) {
+  let failed = 0;
+  try {
+    const part = read(JSON.parse(readFileSync(file, "utf8")));
+    totals.passed += part.passed;
+    totals.skipped += part.skipped;
+    failed = part.failed;
+  } catch {
+    failed = 1;
+  }
+  totals.failed += status !== 0 && failed === 0 ? 1 : failed;
+}
+
+await run(async () => {
+  ensureDependencies();
+  const { CHROMIUM } = await import("./lib/chromium.mjs");
+  if (only !== "unit") ensurePackages(["chromium"], () => hasProgram(CHROMIUM), "Or set CHROMIUM to the path of a Chromium you have.");
+  const reports = mkdtempSync(join(tmpdir(), "fastigo-reports-"));
+  const cluster = await startCluster({ temporary: true });
+  let ended = false;
+  const end = () => {
+    if (ended) return;
+    ended = true;
+    cluster.stop();
+    rmSync(reports, { recursive: true, force: true });
+  };
+  for (const signal of ["SIGINT", "SIGTERM"])
+    process.on(signal, () => {
+      end();
+      process.exit(1);
+    });
+  try {
+    const bin = (name) => join(ROOT, "node_modules", ".bin", name);
+    if (only !== "e2e") {
+      say("Types ...");
+      const types = spawnSync(bin("tsc"), ["--noEmit", "-p", "."], { cwd: ROOT, encoding: "utf8" });
+      if (types.status === 0) totals.passed++;
+      else {
+        say(types.stdout);
+        totals.failed++;
+      }
+      const file = join(reports, "vitest.json");
+      const status = await go(bin("vitest"), ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`], { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" });
+      count(file, status, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length, skipped: r.numPendingTests + r.numTodoTests }));
+    }
+    if (only !== "unit") {
+      const build = ensureBuilt();
+      const file = join(reports, "playwright.json");
+      const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], { TEST_CLUSTER: cluster.urlOf("{name}"), FASTIGO_BUILD: build, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+      count(file, status, (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.errors.length, skipped: r.stats.skipped }));
+    }
+  } finally {
+    end();
+  }
+  say(`\n${totals.passed} passed, ${totals.failed} failed${totals.skipped > 0 ? `, ${totals.skipped} skipped` : ""}`);
+  process.exit(totals.failed > 0 || totals.passed === 0 ? 1 : 0);
+});

@@ -1,0 +1,178 @@
+import fc from "fast-check";
+import { nanoid } from "nanoid";
+import { describe, expect, it } from "vitest";
+import { apply } from "@/core/change/apply";
+import type { Change, Op } from "@/core/change/change";
+import { readWhen } from "@/core/time/read-when";
+import { toBase64 } from "@/core/text/base64";
+import { blocksOf, descriptionFrom, plainTextOf } from "@/core/text/description";
+import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
+import { db } from "../db/pool";
+import { isFailure } from "../http/failure";
+import { makePerson, makeTimeline, useTestDatabase } from "../testing/test-database";
+import { readChange } from "./change-schema";
+import { join, openInvitation, removeEditor } from "./invite";
+import { changesAfter, findTimeline, historyOf } from "./queries";
+import { takeChange } from "./take-change";
+
+useTestDatabase("take_change");
+
+const change = (author: string, ops: Op[], base = 0, id = nanoid()): Change => ({ id, author, base, ops });
+const add = (id: string, title = ""): Op => ({ kind: "add_event", id, fields: { title } });
+const setTitle = (id: string, value: string, onlyIf?: string): Op => ({ kind: "set_event", id, field: "title", value, ...(onlyIf === undefined ? {} : { onlyIf }) });
+
+async function must(timeline: string, c: Change) {
+  const taken = await takeChange(timeline, c);
+  if (isFailure(taken)) throw new Error(taken.failed);
+  return taken;
+}
+
+describe("a change", () => {
+  it("gets the next number and everything since its base", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    await must(t, change(nia.id, [add("e1", "Ferry")], 1));
+    const taken = await must(t, change(nia.id, [setTitle("e1", "Rope ferry")], 1));
+    expect(taken.seq).toBe(3);
+    expect(taken.changes.map((c) => c.seq)).toEqual([2, 3]);
+    expect((await findTimeline(t))!.timeline.events.get("e1")!.title).toBe("Rope ferry");
+  });
+
+  it("sent again gets its first answer and is done once", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    const c = change(nia.id, [add("e1", "Ferry")], 1);
+    const first = await must(t, c);
+    await must(t, change(nia.id, [setTitle("e1", "Boat")], 2));
+    expect((await must(t, c)).seq).toBe(first.seq);
+    expect((await findTimeline(t))!.timeline.events.get("e1")!.title).toBe("Boat");
+    expect(await changesAfter(db(), t, 0)).toHaveLength(3);
+  });
+
+  it("with the same id and other content, or another author, is refused", async () => {
+    const [nia, obi] = [await makePerson(), await makePerson("Obi")];
+    const t = await makeTimeline(nia.id);
+    const invited = await openInvitation(t, nia.id, false);
+    if (isFailure(invited)) throw new Error(invited.failed);
+    await join(invited.token, obi.id);
+    const c = change(nia.id, [add("e1", "Ferry")], 1);
+    await must(t, c);
+    expect(await takeChange(t, { ...c, ops: [add("e1", "Boat")] })).toMatchObject({ failed: "change_taken" });
+    expect(await takeChange(t, { ...c, author: obi.id })).toMatchObject({ failed: "change_taken" });
+  });
+
+  it("to somebody else's timeline, and to one whose right was lost, is not found", async () => {
+    const [nia, obi] = [await makePerson(), await makePerson("Obi")];
+    const t = await makeTimeline(nia.id);
+    expect(await takeChange(t, change(obi.id, [add("e1")]))).toMatchObject({ failed: "not_found" });
+    const invited = await openInvitation(t, nia.id, false);
+    if (isFailure(invited)) throw new Error(invited.failed);
+    await join(invited.token, obi.id);
+    await must(t, change(obi.id, [add("e1")]));
+    await removeEditor(t, nia.id, obi.id);
+    expect(await takeChange(t, change(obi.id, [add("e2")]))).toMatchObject({ failed: "not_found" });
+  });
+
+  it("logs the value it replaced and leaves out an undo of what someone else changed", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    await must(t, change(nia.id, [add("e1", "Ferry")], 1));
+    await must(t, change(nia.id, [setTitle("e1", "Boat")], 2));
+    await must(t, change(nia.id, [setTitle("e1", "Ferry", "Raft")], 3));
+    expect((await findTimeline(t))!.timeline.events.get("e1")!.title).toBe("Boat");
+    const rows = await historyOf(t, 99, 2);
+    expect(rows.map((r) => r.was)).toEqual([[{ skipped: "changed_since" }], [{ value: "Ferry" }]]);
+  });
+
+  it("that does not fit is refused whole, with a sentence, and changes nothing", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    const long = await takeChange(t, change(nia.id, [add("e1"), setTitle("e1", "x".repeat(1_000_000))], 1));
+    expect(long).toMatchObject({ failed: "text_long", detail: expect.stringContaining("1,000,000 characters; 300 fit") });
+    expect(await takeChange(t, change(nia.id, [add("e1"), { kind: "describe", of: "e1", update: toBase64(new Uint8Array([9, 9, 9])) }], 1))).toMatchObject({ failed: "not_an_update" });
+    expect((await findTimeline(t))!.seq).toBe(1);
+    expect((await findTimeline(t))!.timeline.events.size).toBe(0);
+  });
+
+  it("may attach media of its own timeline only", async () => {
+    const [nia, obi] = [await makePerson(), await makePerson("Obi")];
+    const [t, other] = [await makeTimeline(nia.id), await makeTimeline(obi.id)];
+    await db()`insert into media (id, timeline_id, kind, name, created_by) values ('theirs', ${other}, 'picture', 'x', ${obi.id})`;
+    const steal: Op = { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: "theirs", kind: "picture" } };
+    expect(await takeChange(t, change(nia.id, [steal], 1))).toMatchObject({ failed: "no_such_media" });
+  });
+
+  it("keeps edits to a deleted event, and gives them back with it", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    await must(t, change(nia.id, [add("e1", "Ferry"), { kind: "delete_event", id: "e1" }], 1));
+    await must(t, change(nia.id, [setTitle("e1", "Rope ferry")], 1));
+    await must(t, change(nia.id, [{ kind: "restore_event", id: "e1" }], 1));
+    expect((await findTimeline(t))!.timeline.events.get("e1")).toMatchObject({ title: "Rope ferry", deleted: false });
+  });
+
+  it("is numbered without gaps when thirty come at once", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    const taken = await Promise.all(Array.from({ length: 30 }, (_, i) => must(t, change(nia.id, [add(`e${i}`)], 1))));
+    expect(taken.map((x) => x.seq).sort((a, b) => a - b)).toEqual(Array.from({ length: 30 }, (_, i) => i + 2));
+  });
+});
+
+describe("the shape of a change", () => {
+  it.each<[string, unknown, boolean]>([
+    ["an ordinary one", { id: "c1", base: 0, ops: [add("e1", "Ferry")] }, true],
+    ["a date", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("about 1840 - 1852") }] }, true],
+    ["a date that was not understood", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("31 Feb 1900") }] }, true],
+    ["an unknown step", { id: "c1", base: 0, ops: [{ kind: "drop_table", id: "e1" }] }, false],
+    ["an unknown field", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "password_hash", value: "x" }] }, false],
+    ["a value of the wrong kind", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "title", value: 7 }] }, false],
+    ["a file exchanged behind an item", { id: "c1", base: 0, ops: [{ kind: "set_item", id: "i1", field: "media", value: "m2" }] }, false],
+    ["an author of one's choosing", { id: "c1", base: 0, author: "obi", ops: [add("e1")] }, false],
+    ["nothing at all", { id: "c1", base: 0, ops: [] }, false],
+  ])("%s", (_, body, wanted) => expect(readChange(body)).toBe(wanted));
+});
+
+describe("histories of several editors", () => {
+  const EVENTS = ["e1", "e2", "e3"];
+  const id = fc.constantFrom(...EVENTS);
+  const text = fc.string({ maxLength: 6 }).map((s) => s.replaceAll("\u0000", ""));
+  const op = fc.oneof(
+    fc.tuple(id, text).map(([e, title]): Op => add(e, title)),
+    fc.tuple(id, text).map(([e, v]): Op => setTitle(e, v)),
+    fc.tuple(id, text, text).map(([e, v, was]): Op => setTitle(e, v, was)),
+    fc.tuple(id, fc.integer({ min: 100, max: 1900 })).map(([e, y]): Op => ({ kind: "set_event", id: e, field: "when", value: readWhen(`about ${y}`) })),
+    id.map((e): Op => ({ kind: "delete_event", id: e })),
+    id.map((e): Op => ({ kind: "restore_event", id: e })),
+    fc.tuple(id, fc.integer({ min: 1, max: 1e6 })).map(([e, n]): Op => ({ kind: "describe", of: e, update: toBase64(descriptionFrom([`word${n}`], n)) })),
+    fc.constantFrom("c1", "c2").map((c): Op => ({ kind: "add_category", id: c, fields: { name: c, colour: "river" } })),
+    fc.constantFrom("c1", "c2").map((c): Op => ({ kind: "delete_category", id: c })),
+    text.map((v): Op => ({ kind: "set_timeline", field: "subject", value: v })),
+  );
+
+  const plain = (t: Timeline) => ({
+    ...t,
+    introduction: blocksOf(t.introduction),
+    events: [...t.events.values()].map((e) => ({ ...e, description: plainTextOf(blocksOf(e.description)) })).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    categories: [...t.categories.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
+    items: [...t.items.values()],
+  });
+
+  it("leave the rows as the core says they must be, from the log alone", async () => {
+    const nia = await makePerson();
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.array(op, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 12 }), async (history) => {
+        const t = await makeTimeline(nia.id, "");
+        for (const ops of history) {
+          const c = change(nia.id, ops);
+          await must(t, c);
+          if (ops.length % 2 === 0) await must(t, c); // a repeated message
+        }
+        const log = await changesAfter(db(), t, 0);
+        const replayed = log.reduce((state, c) => apply(state, c.ops).timeline, emptyTimeline(t));
+        expect(plain((await findTimeline(t))!.timeline)).toEqual(plain(replayed));
+      }),
+      { seed: 12, numRuns: 60 },
+    );
+  });
+});
