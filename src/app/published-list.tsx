@@ -1,10 +1,10 @@
 import type { ListedTimeline } from "@/server/timelines/publish";
 
-export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading: string }) {
+export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?: string }) {
   if (listed.length === 0) return null;
   return (
-    <section className="mt-12">
-      <h2 className="text-[20px]">{heading}</h2>
+    <section className={heading ? "mt-12" : ""}>
+      {heading ? <h2 className="text-[20px]">{heading}</h2> : null}
       <ul className="mt-3 divide-y divide-line border-y border-line">
         {listed.map((t) => (
           <li key={t.address} className="py-2.5">

@@ -10,7 +10,8 @@ export default async function PublishedPage() {
     <>
       <PlainBar />
       <main className="mx-auto max-w-[880px] px-5 pb-12">
-        {listed.length === 0 ? <p className="mt-12">Nobody has published a timeline for everybody yet.</p> : <ListOf listed={listed} heading="Published for everybody" />}
+        <h1 className="mt-10 text-[26px]">Published for everybody</h1>
+        {listed.length === 0 ? <p className="mt-4">Nobody has published a timeline for everybody yet.</p> : <ListOf listed={listed} />}
       </main>
     </>
   );

@@ -5,6 +5,7 @@ import { useForm } from "react-hook-form";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { useReady } from "@/ui/use-ready";
 
 interface Values {
   displayName: string;
@@ -16,6 +17,7 @@ interface Values {
 export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
   const { register, handleSubmit, setError, formState } = useForm<Values>({ defaultValues: { displayName: "", email: "", password: "" } });
   const { errors, isSubmitting } = formState;
+  const ready = useReady();
   const submit = handleSubmit(async (v) => {
     const answer = mode === "up" ? await askServer("POST", "/api/account", v) : await askServer("POST", "/api/session", { name: v.email, password: v.password });
     if (answer.ok) {
@@ -26,7 +28,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
     setError(where[answer.failed] ?? "root", { message: answer.sentence });
   });
   return (
-    <form onSubmit={submit} noValidate method="post" className="flex flex-col gap-4">
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       {mode === "up" ? (
         <Field label="Display name" hint="What others see. It need not be your real name." problem={errors.displayName?.message}>
           {(ids) => <input id={ids.id} aria-describedby={ids.describedBy} autoComplete="nickname" className={INPUT} {...register("displayName")} />}
@@ -52,7 +54,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
           {errors.root.message}
         </p>
       ) : null}
-      <Button kind="main" type="submit" disabled={isSubmitting}>
+      <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
         {mode === "up" ? "Sign up" : "Sign in"}
       </Button>
       <p className="text-[14px]">

@@ -2,7 +2,7 @@
 
 import { ChevronDown, ChevronUp, History, Redo2, Settings2, Undo2 } from "lucide-react";
 import Link from "next/link";
-import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type PointerEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { inOrder } from "@/core/timeline/order";
 import { categoriesOf } from "@/core/timeline/timeline";
@@ -16,6 +16,7 @@ import { EditorContext, useEditor, useEditorState } from "./editor-context";
 import { insertBeside } from "./event-deeds";
 import { EventSheet } from "./event-sheet";
 import { HistoryPanel } from "./history-panel";
+import { loadDescriptionField } from "./lazy-description";
 import { Ledger } from "./ledger";
 import { LedgerLine } from "./ledger-line";
 import { SettingsSheet } from "./settings-sheet";
@@ -48,12 +49,17 @@ export function Editor(props: EditorProps) {
     if (open) setPanel("event");
   }, []);
   const tools = useMemo(() => ({ store, select }), [store, select]);
-  const closePanel = useCallback(() => {
-    setPanel(null);
-    main.current?.querySelector<HTMLElement>("[data-target][aria-current]")?.focus();
-  }, []);
+  const closePanel = useCallback(() => setPanel(null), []);
+  // After the panel has closed the focus goes back to what it was about.
+  const hadPanel = useRef(false);
+  useEffect(() => {
+    if (hadPanel.current && panel === null) main.current?.querySelector<HTMLElement>("[data-target][aria-current]")?.focus();
+    hadPanel.current = panel !== null;
+  }, [panel]);
 
+  // Keys count on the whole page, whatever has the focus, but not behind an open dialog.
   const keys = (e: KeyboardEvent) => {
+    if (e.defaultPrevented || (e.target instanceof Element && e.target.closest("[role=dialog],[role=menu]"))) return;
     const typing = e.target instanceof HTMLElement && (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName));
     const command = e.ctrlKey || e.metaKey;
     if (command && !e.altKey && e.key.toLowerCase() === "z" && !(e.target instanceof HTMLElement && e.target.isContentEditable)) {
@@ -73,9 +79,18 @@ export function Editor(props: EditorProps) {
       select(insertBeside(store, selected, e.key === "b" ? "before" : "after"), true);
     }
   };
+  const latestKeys = useRef(keys);
+  latestKeys.current = keys;
+  useEffect(() => {
+    const listen = (e: KeyboardEvent) => latestKeys.current(e);
+    document.addEventListener("keydown", listen);
+    // Fetched now, so that the sheet opens at once, also when the network has gone by then.
+    void loadDescriptionField().catch(() => {});
+    return () => document.removeEventListener("keydown", listen);
+  }, []);
   return (
     <EditorContext.Provider value={tools}>
-      <div className="flex h-dvh flex-col overflow-hidden" onKeyDown={keys}>
+      <div className="flex h-dvh flex-col overflow-hidden">
         <TopBar onShare={() => setSharing(true)} onTitle={() => setPanel("settings")} />
         <ToolBar hidden={hidden} setHidden={setHidden} panel={panel} setPanel={setPanel} onKeys={() => setKeysShown(true)} />
         <Notices />
@@ -174,9 +189,9 @@ function ToolBar({ hidden, setHidden, panel, setPanel, onKeys }: { hidden: Reado
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
   const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
-  const tool = "flex items-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+  const tool = "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
   return (
-    <div className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5">
+    <section aria-label="Tools" className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5">
       <div className="flex items-center">
         <button type="button" className={tool} disabled={!canUndo} onClick={() => store.undo()} aria-label="Undo" title="Undo (Ctrl+Z)">
           <Undo2 size={17} />
@@ -223,7 +238,7 @@ function ToolBar({ hidden, setHidden, panel, setPanel, onKeys }: { hidden: Reado
           ?
         </button>
       </div>
-    </div>
+    </section>
   );
 }
 

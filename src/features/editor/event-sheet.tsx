@@ -1,7 +1,6 @@
 "use client";
 
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
-import dynamic from "next/dynamic";
 import { useEffect, useId, useMemo, useRef } from "react";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -13,15 +12,13 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
 import { insertBeside, newCategory } from "./event-deeds";
+import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { problemText } from "./problem-text";
 import { SourceField } from "./source-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
-
-// The editor for formatted text is heavy and only needed here.
-const DescriptionField = dynamic(() => import("./description-field"), { ssr: false, loading: () => <div className="h-[150px] rounded-md border border-line" /> });
 
 /** Everything about one event. */
 export function EventSheet({ id, onClose }: { id: string; onClose: () => void }) {
@@ -140,7 +137,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           <input id={importantId} type="checkbox" className="size-4 accent-verdigris" checked={event.emphasis} onChange={(e) => set("emphasis", false)(e.target.checked)} />
           <label htmlFor={importantId}>Important: stands out on the chart</label>
         </div>
-        <DescriptionField key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
+        <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
         <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
         <SourceField of={id} list="source" />
         <SourceField of={id} list="link" />
@@ -188,7 +185,8 @@ export function Frame({
       aria-label={title}
       className="flex h-full w-full flex-col border-l-2 border-slate bg-white"
       onKeyDown={(e) => {
-        if (e.key === "Escape" && !e.defaultPrevented) onClose();
+        // The text editor marks Escape as handled although it does nothing with it.
+        if (e.key === "Escape") onClose();
       }}
     >
       <div className="flex h-[38px] shrink-0 items-center gap-3 border-b border-line bg-sun-wash px-4">

@@ -8,6 +8,7 @@ import { placeAtEnd } from "@/core/timeline/place";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
+import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./editor-context";
 import { addLine } from "./event-deeds";
 
@@ -15,6 +16,7 @@ import { addLine } from "./event-deeds";
 export function LedgerLine() {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  const ready = useReady();
   const draftKey = `fastigo-line-${store.account}-${store.timelineId}`;
   const [text, setText] = useState("");
   const [whole, setWhole] = useState(false);
@@ -79,6 +81,9 @@ export function LedgerLine() {
           data-testid="next-event"
           rows={Math.min(5, Math.max(1, lines.length))}
           value={text}
+          disabled={!ready}
+          // Breaking a book into lines takes a browser seconds.
+          wrap={text.length > 3_000 ? "off" : "soft"}
           onChange={(e) => write(e.target.value)}
           onKeyDown={onKeyDown}
           aria-describedby="next-event-read"
@@ -108,7 +113,7 @@ export function LedgerLine() {
             </span>
             {read.category ? (
               <span className="inline-flex items-center gap-1.5">
-                Category
+                Category{" "}
                 {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={18} /> : null}
                 <strong className="text-slate">{category?.name ?? `${read.category} (new)`}</strong>
               </span>

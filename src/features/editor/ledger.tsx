@@ -86,7 +86,7 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           }}
         />
         {misread ? (
-          <button type="button" className="ml-1 text-[12px] font-bold text-copper-dark underline" onClick={() => select(e.id, true)}>
+          <button type="button" className="ml-1 min-h-6 text-[12px] font-bold text-copper-dark underline" onClick={() => select(e.id, true)}>
             not understood
           </button>
         ) : null}
@@ -177,8 +177,17 @@ function CellInput({
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  // What was committed last: Enter commits and moves on, and leaving the cell must not commit once more.
+  const committed = useRef(value);
+  useEffect(() => {
+    committed.current = value;
+  }, [value]);
+  const leaving = useRef(false);
   const commit = (text: string) => {
-    if (text !== value) setProblem(onCommit(text) || null);
+    if (text === committed.current) return;
+    const refused = onCommit(text) || null;
+    setProblem(refused);
+    if (!refused) committed.current = text;
   };
   const keys = (e: KeyboardEvent<HTMLInputElement>) => {
     if (e.key === "Enter") {
@@ -186,9 +195,11 @@ function CellInput({
       moveRow(e.currentTarget, 1);
     }
     if (e.key === "Escape") {
+      leaving.current = true;
       setDraft(null);
       setProblem(null);
       e.currentTarget.blur();
+      leaving.current = false;
     }
     if (e.key === "ArrowDown" || e.key === "ArrowUp") {
       e.preventDefault();
@@ -210,7 +221,7 @@ function CellInput({
           if (live) commit(e.target.value);
         }}
         onBlur={(e) => {
-          commit(e.target.value);
+          if (!leaving.current) commit(e.target.value);
           if (!problem) setDraft(null);
         }}
         onKeyDown={keys}

@@ -4,6 +4,8 @@ export type LiveMessage =
   | { kind: "catch_up" }
   | { kind: "signed_out" };
 
+const RETRY_MS = 3_000;
+
 /**
  * One event stream a browser: the tab that gets the lock holds it and passes on what it hears; the others listen to that
  * tab. When it closes, the lock goes to the next. Where there are no locks (a page without HTTPS) each tab has its own.
@@ -14,8 +16,13 @@ export function listenLive(onMessage: (m: LiveMessage) => void): () => void {
   let source: EventSource | null = null;
   let release: (() => void) | null = null;
   const stop = new AbortController();
+  let retry: ReturnType<typeof setTimeout> | null = null;
   const hold = () => {
     source = new EventSource("/api/live");
+    // A refusal ends an EventSource for good; a lost connection it takes up again by itself.
+    source.onerror = () => {
+      if (source?.readyState === EventSource.CLOSED && !stop.signal.aborted) retry = setTimeout(hold, RETRY_MS);
+    };
     source.onmessage = (e: MessageEvent<string>) => {
       const message = JSON.parse(e.data) as LiveMessage;
       channel.postMessage(message);
@@ -35,6 +42,7 @@ export function listenLive(onMessage: (m: LiveMessage) => void): () => void {
   return () => {
     stop.abort();
     source?.close();
+    if (retry) clearTimeout(retry);
     release?.();
     channel.close();
   };

@@ -1,7 +1,6 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
-import dynamic from "next/dynamic";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
@@ -12,13 +11,12 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
 import { newCategory } from "./event-deeds";
 import { Frame } from "./event-sheet";
+import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { problemText } from "./problem-text";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
-
-const DescriptionField = dynamic(() => import("./description-field"), { ssr: false, loading: () => <div className="h-[150px] rounded-md border border-line" /> });
 
 /** The opening page, the period, the scale and the categories of the whole timeline. */
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
@@ -32,7 +30,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
     <Frame title="About this timeline" onClose={onClose}>
       <div className="flex flex-col gap-3.5">
         <TextField label="Title" strong value={timeline.title} onChange={set("title")} />
-        <DescriptionField of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
+        <LazyDescription of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
         <TextField label="Subject" value={timeline.subject} onChange={set("subject")} />
         <MediaField of="timeline" label="Cover picture" most={1} />
         <WhenField

@@ -158,6 +158,8 @@ export class TimelineStore {
     if (ops.length === 0) return null;
     const long = tooLong(ops);
     if (long) return tooLongText(long);
+    // What alters nothing is no change, and nothing to undo.
+    if (apply(this.replica.current, ops).timeline === this.replica.current) return null;
     this.record(ops, group, true);
     return null;
   }

@@ -5,11 +5,13 @@ import { LIMITS } from "@/core/change/limits";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { useReady } from "@/ui/use-ready";
 
 /** A title and, if wanted, a subject; everything else is written in the timeline itself. */
 export function NewForm() {
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { title: "", subject: "" } });
   const { errors, isSubmitting } = formState;
+  const ready = useReady();
   const submit = handleSubmit(async (v) => {
     const answer = await askServer<{ id: string }>("POST", "/api/timelines", v);
     if (answer.ok) window.location.assign(`/timelines/${answer.value.id}`);
@@ -38,7 +40,7 @@ export function NewForm() {
         </p>
       ) : null}
       <div>
-        <Button kind="main" type="submit" disabled={isSubmitting}>
+        <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
           Make it
         </Button>
       </div>

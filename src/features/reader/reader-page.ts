@@ -48,7 +48,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   }<meta name="description" content="${escape(`${title}. ${facts}. By ${p.by}.`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
 <body>
 <header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escape(title)}</h1><p>by ${escape(p.by)} · ${escape(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
-${p.note ? `<p class="note">${escape(p.note.text)}${p.note.link ? ` <a href="${escape(p.note.link.to)}">${escape(p.note.link.text)}</a>` : ""}</p>` : ""}
+${p.note ? `<aside class="note" aria-label="About this page">${escape(p.note.text)}${p.note.link ? ` <a href="${escape(p.note.link.to)}">${escape(p.note.link.text)}</a>` : ""}</aside>` : ""}
 <main>
 <section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
 <section id="read" aria-label="Read">${opening(p, facts)}${stripSection(timeline)}${eventsSection(p, timeline)}</section>

@@ -18,19 +18,22 @@ interface Hub {
   clients: Set<Client>;
   listening: Promise<unknown> | null;
   ping: ReturnType<typeof setInterval> | null;
+  /** The server is about to stop: browsers that come back at once would keep it from stopping. */
+  ending: boolean;
 }
 
 const holder = globalThis as { fastigoHub?: Hub };
-const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), listening: null, ping: null });
+const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), listening: null, ping: null, ending: false });
 const encoder = new TextEncoder();
 /** A client that has let this much wait does not read any more. */
 const MOST_WAITING = 64_000;
 
 /**
  * Opens the event stream of one browser: which timelines of theirs have changed, and which right was lost. The
- * contents are fetched by the catch-up route, so that nothing missed here is lost.
+ * contents are fetched by the catch-up route, so that nothing missed here is lost. Null while the server is stopping.
  */
-export async function openStream(account: string, session: string): Promise<ReadableStream<Uint8Array>> {
+export async function openStream(account: string, session: string): Promise<ReadableStream<Uint8Array> | null> {
+  if (hub.ending) return null;
   hub.listening ??= db().listen(
     "fastigo",
     (payload) => void deliver(JSON.parse(payload) as Notice).catch(console.error),
@@ -62,6 +65,7 @@ export async function openStream(account: string, session: string): Promise<Read
 
 /** Ends every stream, so that the server can stop. */
 export function closeAllStreams(): void {
+  hub.ending = true;
   for (const c of hub.clients) drop(c);
   if (hub.ping) clearInterval(hub.ping);
   hub.ping = null;

@@ -8,7 +8,9 @@ export const dynamic = "force-dynamic";
 export const GET = memberRoute({}, async ({ request, user }) => {
   const session = sessionKey(request);
   if (!session) return fail("sign_in_first");
-  return new Response(await openStream(user.id, session), {
+  const stream = await openStream(user.id, session);
+  if (!stream) return new Response(null, { status: 503, headers: { Connection: "close", "Retry-After": "5" } });
+  return new Response(stream, {
     headers: { "Content-Type": "text/event-stream", "Cache-Control": "no-cache, no-transform", "X-Accel-Buffering": "no" },
   });
 });

@@ -1,0 +1,127 @@
+import { expect, test } from "@playwright/test";
+import { startServer, type TestServer } from "./harness/server";
+import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+
+let server: TestServer;
+test.beforeAll(async () => {
+  server = await startServer("e2e_crash");
+});
+test.afterAll(async () => {
+  await server.stop();
+});
+
+const TYPED = "Rain fell on frozen ground for three days before the river rose, and by ten in the evening the quay was under water.";
+
+test("the server is killed in the middle of typing: every word is there afterwards", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  await newTimeline(page, "The long night");
+  await writeLines(page, ["14 Nov 1872 The long night flood"]);
+  await saved(page);
+  await chartButton(page, /The long night flood/).click();
+  const text = page.getByRole("textbox", { name: "Description" });
+  await text.click();
+  await page.keyboard.type(TYPED.slice(0, 40));
+  await server.kill();
+  await page.keyboard.type(TYPED.slice(40));
+  await page.getByRole("complementary").getByRole("textbox", { name: "Title", exact: true }).fill("The long night flood of 1872");
+  await writeLines(page, ["15 Nov 1872 01:45 Two boats out"]);
+  await expect(page.getByTestId("saving")).toHaveText(/Not connected – kept on this device/);
+  await server.restart();
+  await saved(page);
+
+  // As another browser of hers sees it.
+  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
+  const fresh = await other.newPage();
+  await fresh.goto(page.url());
+  await chartButton(fresh, /The long night flood of 1872/).click();
+  await expect(fresh.getByRole("textbox", { name: "Description" })).toHaveText(TYPED);
+  await expect(chartButton(fresh, /Two boats out/)).toBeVisible();
+});
+
+test("the network is cut and the tab closed: the next tab sends what was typed", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  const address = await newTimeline(page, "Ferries");
+  await writeLines(page, ["1604 Rope ferry"]);
+  await saved(page);
+  await nia.context.setOffline(true);
+  await writeLines(page, ["1931 Last crossing"]);
+  await chartButton(page, /Rope ferry/).click();
+  await page.getByRole("textbox", { name: "Description" }).click();
+  await page.keyboard.type("A farthing a head.");
+  await page.getByTestId("next-event").fill("1958 half a li");
+  await expect(page.getByTestId("saving")).toHaveText(/Not connected/);
+  await page.close();
+  await nia.context.setOffline(false);
+
+  const again = await nia.context.newPage();
+  await again.goto(address);
+  await expect(chartButton(again, /Last crossing/)).toBeVisible();
+  await expect(again.getByTestId("next-event")).toHaveValue("1958 half a li");
+  await saved(again);
+  await chartButton(again, /Rope ferry/).click();
+  await expect(again.getByRole("textbox", { name: "Description" })).toHaveText("A farthing a head.");
+
+  // And it has reached the server, not only this browser.
+  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
+  const fresh = await other.newPage();
+  await fresh.goto(address);
+  await expect(chartButton(fresh, /Last crossing/)).toBeVisible();
+});
+
+test("a lost answer is asked for again, and the change is done once", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  // Without the stream, nothing but the answers tells of what was taken.
+  await page.route("**/api/live", (route) => route.abort());
+  await newTimeline(page, "Ferries");
+  let lost = 0;
+  await page.route("**/changes", async (route) => {
+    if (route.request().method() !== "POST" || lost >= 2) return route.continue();
+    lost++;
+    await route.fetch(); // the server takes it ...
+    await route.abort(); // ... and its answer never arrives
+  });
+  await writeLines(page, ["1604 Rope ferry"]);
+  await saved(page);
+  expect(lost).toBe(2);
+  await page.reload();
+  await expect(page.getByTestId("ledger").getByRole("row")).toHaveCount(2);
+});
+
+test("a session that ended keeps what was typed until one has signed in again", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  await newTimeline(page, "Ferries");
+  const other = await nia.context.newPage();
+  await other.goto("/");
+  await other.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByText("You are signed out.")).toBeVisible();
+  await writeLines(page, ["1604 Rope ferry"]);
+  await page.getByRole("link", { name: "Sign in" }).click();
+  await page.getByLabel("E-mail or sign-in name").fill(nia.email);
+  await page.getByLabel("Password").fill("over-the-ambrel");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(chartButton(page, /Rope ferry/)).toBeVisible();
+  await saved(page);
+});
+
+test("two tabs of one browser share one event stream, and each sees the other's changes", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const address = await newTimeline(nia.page, "Ferries");
+  const second = await nia.context.newPage();
+  let streams = 0;
+  second.on("request", (r) => {
+    if (r.url().endsWith("/api/live")) streams++;
+  });
+  await second.goto(address);
+  await writeLines(nia.page, ["1604 Rope ferry"]);
+  await expect(chartButton(second, /Rope ferry/)).toBeVisible();
+  await writeLines(second, ["1931 Last crossing"]);
+  await expect(chartButton(nia.page, /Last crossing/)).toBeVisible();
+  expect(streams).toBe(0);
+  // The tab that held the stream closes: the other takes it over.
+  await nia.page.close();
+  await expect.poll(() => streams).toBe(1);
+});

@@ -1,0 +1,24 @@
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
+import sharp from "sharp";
+import { startServer } from "./server";
+
+/** One server for all files that do not need one of their own, and a small site with a picture to fetch. */
+export default async function globalSetup() {
+  const png = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#7FC4B8" } }).png().toBuffer();
+  const site = createServer((request, response) => {
+    if (request.url === "/ferry.png") response.end(png);
+    else if (request.url === "/to-loopback") response.writeHead(302, { Location: "http://127.0.0.1:1/x.png" }).end();
+    else response.writeHead(404).end();
+  });
+  await new Promise<void>((resolve) => site.listen(0, "127.0.0.1", resolve));
+  const host = `127.0.0.1:${(site.address() as AddressInfo).port}`;
+  process.env.E2E_PICTURE_SITE = `http://${host}`;
+  const server = await startServer("e2e", { PRIVATE_PICTURE_HOSTS: host });
+  process.env.E2E_URL = server.url;
+  return async () => {
+    site.closeAllConnections();
+    site.close();
+    await server.stop();
+  };
+}

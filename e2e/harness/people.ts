@@ -1,0 +1,52 @@
+import { type Browser, type BrowserContext, expect, type Page } from "@playwright/test";
+
+export const PASSWORD = "over-the-ambrel";
+export const serverUrl = () => process.env.E2E_URL ?? "http://localhost:3000";
+
+let number = 0;
+/** An address nobody else in this run has. */
+export const newEmail = (name: string) => `${name.toLowerCase()}-${process.pid}-${Date.now()}-${number++}@hollinbank.example`;
+
+export interface Person {
+  name: string;
+  email: string;
+  context: BrowserContext;
+  page: Page;
+}
+
+/** Signs a new person up in a browser of their own, through the form. */
+export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
+  const context = await browser.newContext({ baseURL: url, viewport: { width: 1280, height: 800 }, reducedMotion: "reduce", permissions: ["clipboard-read", "clipboard-write"] });
+  const page = await context.newPage();
+  const email = newEmail(name);
+  await page.goto("/sign-up");
+  await page.getByLabel("Display name").fill(name);
+  await page.getByLabel("E-mail").fill(email);
+  await page.getByLabel("Password").fill(PASSWORD);
+  await page.getByRole("button", { name: "Sign up" }).click();
+  await expect(page.getByRole("heading", { name: "Your timelines" })).toBeVisible();
+  return { name, email, context, page };
+}
+
+/** Makes a timeline through the form and waits for its editor. */
+export async function newTimeline(page: Page, title: string): Promise<string> {
+  await page.goto("/new");
+  await page.getByLabel("Title").fill(title);
+  await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByTestId("next-event")).toBeVisible();
+  return page.url();
+}
+
+/** Writes events in the ledger's line, one after the other. */
+export async function writeLines(page: Page, lines: string[]): Promise<void> {
+  const line = page.getByTestId("next-event");
+  for (const text of lines) {
+    await line.fill(text);
+    await line.press("Enter");
+    await expect(line).toHaveValue("");
+  }
+}
+
+export const saved = (page: Page) => expect(page.getByTestId("saving")).toHaveText("Saved");
+
+export const chartButton = (page: Page, name: RegExp) => page.getByRole("group", { name: "Chart" }).getByRole("button", { name });

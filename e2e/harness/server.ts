@@ -1,0 +1,63 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { join } from "node:path";
+import postgres from "postgres";
+import { migrate } from "../../db/migrate.mjs";
+import { freePort } from "../../scripts/lib/cluster.mjs";
+
+const ROOT = join(import.meta.dirname, "..", "..");
+
+export interface TestServer {
+  url: string;
+  databaseUrl: string;
+  /** As a power cut would: SIGKILL. */
+  kill(): Promise<void>;
+  /** The same server again, on the same port and database. */
+  restart(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+/** Makes a database of that name and serves the built application on it. */
+export async function startServer(name: string, env: Record<string, string> = {}): Promise<TestServer> {
+  const cluster = process.env.TEST_CLUSTER;
+  if (!cluster) throw new Error("Run these through `npm test`, which starts a database for them.");
+  const admin = postgres(cluster.replace("{name}", "postgres"), { max: 1, onnotice: () => {} });
+  await admin.unsafe(`drop database if exists ${name} with (force)`);
+  await admin.unsafe(`create database ${name}`);
+  await admin.end();
+  const databaseUrl = cluster.replace("{name}", name);
+  await migrate(databaseUrl);
+  const port = await freePort();
+  const url = `http://localhost:${port}`;
+  let child: ChildProcess | null = null;
+
+  const begin = async () => {
+    child = spawn(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "start", "-H", "127.0.0.1", "-p", String(port)], {
+      cwd: ROOT,
+      stdio: ["ignore", "ignore", "inherit"],
+      env: { ...process.env, NODE_ENV: "production", DATABASE_URL: databaseUrl, NEXT_TELEMETRY_DISABLED: "1", ...env },
+    });
+    const end = Date.now() + 60_000;
+    for (;;) {
+      if (await answers(`${url}/api/health`)) return;
+      if (Date.now() > end || child.exitCode !== null) throw new Error("The server for the tests did not answer.");
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  };
+  const end = async (signal: "SIGKILL" | "SIGTERM") => {
+    const running = child;
+    if (!running || running.exitCode !== null || running.signalCode !== null) return;
+    const gone = new Promise((resolve) => running.once("exit", resolve));
+    running.kill(signal);
+    await gone;
+  };
+  await begin();
+  return { url, databaseUrl, kill: () => end("SIGKILL"), restart: begin, stop: () => end("SIGTERM") };
+}
+
+async function answers(url: string): Promise<boolean> {
+  try {
+    return (await fetch(url)).ok;
+  } catch {
+    return false;
+  }
+}
