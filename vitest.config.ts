@@ -1,13 +1,36 @@
 import { defineConfig } from "vitest/config";
 
-const alias = { "@": new URL("./src", import.meta.url).pathname, "server-only": new URL("./scripts/lib/empty.mjs", import.meta.url).pathname };
+const alias = {
+  "@": new URL("./src", import.meta.url).pathname,
+  "server-only": new URL("./scripts/lib/empty.mjs", import.meta.url).pathname,
+};
 
 // "core" needs nothing; "server" needs the database that scripts/test.mjs starts.
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: "core", include: ["src/core/**/*.test.ts", "src/features/**/*.test.ts", "src/app/**/*.test.ts", "scripts/**/*.test.ts"] } },
-      { resolve: { alias }, test: { name: "server", include: ["src/server/**/*.test.ts"], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false } },
+      {
+        resolve: { alias },
+        test: {
+          name: "core",
+          include: [
+            "src/core/**/*.test.ts",
+            "src/features/**/*.test.ts",
+            "src/app/**/*.test.ts",
+            "scripts/**/*.test.ts",
+          ],
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: "server",
+          include: ["src/server/**/*.test.ts"],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

@@ -14,10 +14,15 @@ export async function migrate(url, folder = join(import.meta.dirname, "migration
     await sql`select pg_advisory_lock(${LOCK})`;
     await sql`create table if not exists migration (name text primary key, text text not null, at timestamptz not null default now())`;
     const known = new Map((await sql`select name, text from migration`).map((row) => [row.name, row.text]));
-    for (const name of readdirSync(folder).filter((f) => f.endsWith(".sql")).sort()) {
+    for (const name of readdirSync(folder)
+      .filter((f) => f.endsWith(".sql"))
+      .sort()) {
       const text = readFileSync(join(folder, name), "utf8");
       if (known.has(name)) {
-        if (known.get(name) !== text) throw new Error(`The migration ${name} was altered after it had been applied. Put it back and write a new one.`);
+        if (known.get(name) !== text)
+          throw new Error(
+            `The migration ${name} was altered after it had been applied. Put it back and write a new one.`,
+          );
         continue;
       }
       await sql.begin(async (tx) => {

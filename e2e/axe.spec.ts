@@ -3,7 +3,9 @@ import { expect, type Page, test } from "@playwright/test";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 async function nothingFound(page: Page, what: string) {
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
+    .analyze();
   const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
   expect({ [what]: found }).toEqual({ [what]: [] });
 }
@@ -22,7 +24,13 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await nothingFound(page, "new timeline");
   const address = await newTimeline(page, "How the Ambrel was crossed");
   await nothingFound(page, "editor, empty");
-  await writeLines(page, ["about 1604 Rope ferry #crossing", "1744 - 1783 Timber bridge #crossing", "1838 - present Barges #trade", "31 Feb 1900 Ice", "Fire!"]);
+  await writeLines(page, [
+    "about 1604 Rope ferry #crossing",
+    "1744 - 1783 Timber bridge #crossing",
+    "1838 - present Barges #trade",
+    "31 Feb 1900 Ice",
+    "Fire!",
+  ]);
   await saved(page);
   await nothingFound(page, "editor");
   await chartButton(page, /Rope ferry/).click();

@@ -55,9 +55,18 @@ test("files that are not what they say, or too much, are refused with a sentence
   await chartButton(page, /Ferry/).click();
   const media = page.getByRole("region", { name: "Pictures, video, sound" });
   const choose = media.getByLabel("Pictures, video, sound: choose a file");
-  await choose.setInputFiles({ name: "notes.png", mimeType: "image/png", buffer: Buffer.from("just some words, no picture ".repeat(30)) });
+  await choose.setInputFiles({
+    name: "notes.png",
+    mimeType: "image/png",
+    buffer: Buffer.from("just some words, no picture ".repeat(30)),
+  });
   await expect(media.getByText("This is not a picture, video or sound Fastigo can show")).toBeVisible();
-  const huge = await sharp({ create: { width: 30_000, height: 30_000, channels: 3, background: "#fff" }, limitInputPixels: false }).png({ compressionLevel: 9 }).toBuffer();
+  const huge = await sharp({
+    create: { width: 30_000, height: 30_000, channels: 3, background: "#fff" },
+    limitInputPixels: false,
+  })
+    .png({ compressionLevel: 9 })
+    .toBuffer();
   await choose.setInputFiles({ name: "huge.png", mimeType: "image/png", buffer: huge });
   await expect(media.getByText("more than 100 million pixels")).toBeVisible();
   await media.getByLabel("Web address of a picture").fill("http://localhost:1/secret.png");
@@ -81,10 +90,16 @@ test("an upload above 10 MB arrives whole, also when a part is cut off on its wa
     return route.continue();
   });
   // Noise hardly compresses: well over 10 MB.
-  const noise = Buffer.from(Uint32Array.from({ length: 3_200_000 }, (_, i) => Math.imul(i ^ (i >>> 7), 2_654_435_761)).buffer);
-  const picture = await sharp(noise, { raw: { width: 2000, height: 2133, channels: 3 } }).png({ compressionLevel: 0 }).toBuffer();
+  const noise = Buffer.from(
+    Uint32Array.from({ length: 3_200_000 }, (_, i) => Math.imul(i ^ (i >>> 7), 2_654_435_761)).buffer,
+  );
+  const picture = await sharp(noise, { raw: { width: 2000, height: 2133, channels: 3 } })
+    .png({ compressionLevel: 0 })
+    .toBuffer();
   expect(picture.length).toBeGreaterThan(10_500_000);
-  await media.getByLabel("Pictures, video, sound: choose a file").setInputFiles({ name: "large.png", mimeType: "image/png", buffer: picture });
+  await media
+    .getByLabel("Pictures, video, sound: choose a file")
+    .setInputFiles({ name: "large.png", mimeType: "image/png", buffer: picture });
   await expect(media.getByTestId("media-item")).toHaveCount(1, { timeout: 60_000 });
   await expect(media.getByText("1875 × 2000")).toBeVisible();
   expect(cut).toBeGreaterThan(1);
@@ -94,9 +109,16 @@ test("a request cut off half way, and nonsense, change nothing", async ({ browse
   const { page, context } = await newPerson(browser, "Nia");
   const address = await newTimeline(page, "Cut");
   const path = `${new URL(address).pathname.replace("/timelines", "/api/timelines")}/changes`;
-  const post = (data: string | object) => context.request.post(path, { data, headers: { "Content-Type": "application/json" } });
+  const post = (data: string | object) =>
+    context.request.post(path, { data, headers: { "Content-Type": "application/json" } });
   const half = '{"id":"c1","base":0,"ops":[{"kind":"add_event","id":"e1","fi';
-  for (const [body, status] of [[half, 400], ["", 400], ["[]", 400], [{ id: "c1", base: 0, ops: [{ kind: "nonsense" }] }, 400], [`"${"x".repeat(5_000_000)}"`, 413]] as const) {
+  for (const [body, status] of [
+    [half, 400],
+    ["", 400],
+    ["[]", 400],
+    [{ id: "c1", base: 0, ops: [{ kind: "nonsense" }] }, 400],
+    [`"${"x".repeat(5_000_000)}"`, 413],
+  ] as const) {
     const response = await post(body);
     expect(response.status()).toBe(status);
     expect(((await response.json()) as { sentence: string }).sentence).toMatch(/nothing was changed/i);

@@ -10,7 +10,8 @@ test.afterAll(async () => {
   await server.stop();
 });
 
-const TYPED = "Rain fell on frozen ground for three days before the river rose, and by ten in the evening the quay was under water.";
+const TYPED =
+  "Rain fell on frozen ground for three days before the river rose, and by ten in the evening the quay was under water.";
 
 test("the server is killed in the middle of typing: every word is there afterwards", async ({ browser }) => {
   const nia = await newPerson(browser, "Nia", server.url);
@@ -24,7 +25,10 @@ test("the server is killed in the middle of typing: every word is there afterwar
   await page.keyboard.type(TYPED.slice(0, 40));
   await server.kill();
   await page.keyboard.type(TYPED.slice(40));
-  await page.getByRole("complementary").getByRole("textbox", { name: "Title", exact: true }).fill("The long night flood of 1872");
+  await page
+    .getByRole("complementary")
+    .getByRole("textbox", { name: "Title", exact: true })
+    .fill("The long night flood of 1872");
   await writeLines(page, ["15 Nov 1872 01:45 Two boats out"]);
   await expect(page.getByTestId("saving")).toHaveText(/Not connected – kept on this device/);
   await server.restart();

@@ -26,7 +26,11 @@ test("a timeline is made, written, described and published by keyboard alone", a
   await expect(page.getByTestId("next-event")).toBeEnabled();
   await key("n");
   await expect(page.getByTestId("next-event")).toBeFocused();
-  for (const line of ["about 1604 Rope ferry #crossing", "1744 - 1783 Timber bridge #crossing", "14 Nov 1872 The long night flood"]) {
+  for (const line of [
+    "about 1604 Rope ferry #crossing",
+    "1744 - 1783 Timber bridge #crossing",
+    "14 Nov 1872 The long night flood",
+  ]) {
     await page.keyboard.type(line);
     await key("Enter");
   }

@@ -29,7 +29,9 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await page.getByLabel("E-mail or sign-in name").fill(nia.email);
     await page.getByLabel("Password").fill("not the password");
     await page.getByRole("button", { name: "Sign in" }).click();
-    await expect(page.getByRole("alert").filter({ hasText: "No account" })).toHaveText(/No account has this name and password/);
+    await expect(page.getByRole("alert").filter({ hasText: "No account" })).toHaveText(
+      /No account has this name and password/,
+    );
     await page.getByLabel("Password").fill(PASSWORD);
     await page.getByRole("button", { name: "Sign in" }).click();
     await expect(page.getByRole("heading", { name: "Your timelines" })).toBeVisible();
@@ -70,8 +72,12 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await page.getByLabel("Period").press("Enter");
     await expect(page.getByRole("region", { name: "Findings" })).toContainText("Ford stones laid");
     await expect(chartButton(page, /Ford stones laid/)).toBeVisible();
-    const cover = await sharp({ create: { width: 900, height: 500, channels: 3, background: "#1F5FA8" } }).png().toBuffer();
-    await page.getByLabel("Cover picture: choose a file").setInputFiles({ name: "cover.png", mimeType: "image/png", buffer: cover });
+    const cover = await sharp({ create: { width: 900, height: 500, channels: 3, background: "#1F5FA8" } })
+      .png()
+      .toBuffer();
+    await page
+      .getByLabel("Cover picture: choose a file")
+      .setInputFiles({ name: "cover.png", mimeType: "image/png", buffer: cover });
     await expect(page.getByTestId("media-item")).toHaveCount(1);
     await page.keyboard.press("Escape");
   });
@@ -108,19 +114,30 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await expect(sheet.getByText("This is not a web or mail address")).toBeVisible();
     await sheet.getByLabel("Web address", { exact: true }).fill("archive.example/licence");
     await sheet.getByRole("button", { name: "Set link" }).click();
-    await expect(text.getByRole("link", { name: "the licence" })).toHaveAttribute("href", "https://archive.example/licence");
+    await expect(text.getByRole("link", { name: "the licence" })).toHaveAttribute(
+      "href",
+      "https://archive.example/licence",
+    );
     await expect(sheet.getByText("17 words")).toBeVisible();
 
     const media = sheet.getByRole("region", { name: "Pictures, video, sound" });
-    const jpeg = await sharp({ create: { width: 1200, height: 800, channels: 3, background: "#B4481E" } }).jpeg().toBuffer();
-    await media.getByLabel("Pictures, video, sound: choose a file").setInputFiles({ name: "ferry.jpg", mimeType: "image/jpeg", buffer: jpeg });
+    const jpeg = await sharp({ create: { width: 1200, height: 800, channels: 3, background: "#B4481E" } })
+      .jpeg()
+      .toBuffer();
+    await media
+      .getByLabel("Pictures, video, sound: choose a file")
+      .setInputFiles({ name: "ferry.jpg", mimeType: "image/jpeg", buffer: jpeg });
     await expect(media.getByTestId("media-item")).toHaveCount(1);
     await media.getByLabel(/What it shows/).fill("A flat boat on a rope");
     await media.getByLabel("Credit").fill("Hollin Bank School");
     await media.getByLabel("Licence").fill("CC BY 4.0");
     await expect(media.getByText("no credit yet")).toHaveCount(0);
     // Paste a picture.
-    const png = (await sharp({ create: { width: 60, height: 40, channels: 3, background: "#5B7A1C" } }).png().toBuffer()).toString("base64");
+    const png = (
+      await sharp({ create: { width: 60, height: 40, channels: 3, background: "#5B7A1C" } })
+        .png()
+        .toBuffer()
+    ).toString("base64");
     await page.evaluate((data) => {
       const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0));
       const transfer = new DataTransfer();
@@ -133,9 +150,15 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await media.getByRole("button", { name: "Fetch" }).click();
     await expect(media.getByTestId("media-item")).toHaveCount(3);
     await expect(media.getByText(`looked up ${new Date().toISOString().slice(0, 10)}`)).toBeVisible();
-    await expect(media.getByLabel("Where it was found").nth(2)).toHaveValue(`${process.env.E2E_PICTURE_SITE}/ferry.png`);
+    await expect(media.getByLabel("Where it was found").nth(2)).toHaveValue(
+      `${process.env.E2E_PICTURE_SITE}/ferry.png`,
+    );
     // A film.
-    await media.getByLabel("Pictures, video, sound: choose a file").setInputFiles({ name: "flood.webm", mimeType: "video/webm", buffer: readFileSync("scripts/demo/media/spring-flood.webm") });
+    await media.getByLabel("Pictures, video, sound: choose a file").setInputFiles({
+      name: "flood.webm",
+      mimeType: "video/webm",
+      buffer: readFileSync("scripts/demo/media/spring-flood.webm"),
+    });
     await expect(media.locator("video")).toHaveCount(1);
 
     await sheet.getByRole("button", { name: "Add a source" }).click();
@@ -147,25 +170,37 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     const sheet = page.getByRole("complementary", { name: /^Event/ });
     await sheet.getByRole("button", { name: "Insert after" }).click();
     await sheet.getByRole("textbox", { name: "Title", exact: true }).fill("A second rope");
-    const titles = () => page.getByTestId("ledger").getByRole("textbox", { name: /^Title/ }).evaluateAll((all) => all.map((i) => (i as HTMLInputElement).value));
+    const titles = () =>
+      page
+        .getByTestId("ledger")
+        .getByRole("textbox", { name: /^Title/ })
+        .evaluateAll((all) => all.map((i) => (i as HTMLInputElement).value));
     expect((await titles()).slice(1, 3)).toEqual(["Rope ferry licensed to the Tolley family", "A second rope"]);
     await sheet.getByRole("button", { name: "Insert before" }).click();
     await sheet.getByRole("textbox", { name: "Title", exact: true }).fill("The first rope");
-    expect((await titles()).slice(1, 4)).toEqual(["Rope ferry licensed to the Tolley family", "The first rope", "A second rope"]);
+    expect((await titles()).slice(1, 4)).toEqual([
+      "Rope ferry licensed to the Tolley family",
+      "The first rope",
+      "A second rope",
+    ]);
     await sheet.getByRole("button", { name: "Delete", exact: true }).click();
     expect(await titles()).not.toContain("The first rope");
     await page.getByRole("button", { name: "Undo" }).click();
     expect(await titles()).toContain("The first rope");
     await page.getByRole("button", { name: "Redo" }).click();
     expect(await titles()).not.toContain("The first rope");
-    await expect(page.getByRole("complementary", { name: "Deleted event" }).getByRole("button", { name: "Put back" })).toBeVisible();
+    await expect(
+      page.getByRole("complementary", { name: "Deleted event" }).getByRole("button", { name: "Put back" }),
+    ).toBeVisible();
     await saved(page);
     const before = await titles();
     await page.reload();
     await expect(chartButton(page, /Rope ferry licensed/)).toBeVisible();
     expect(await titles()).toEqual(before);
     await chartButton(page, /Rope ferry licensed/).click();
-    await expect(page.getByRole("textbox", { name: "Description" })).toContainText("One boat of twenty feet. A farthing a head.");
+    await expect(page.getByRole("textbox", { name: "Description" })).toContainText(
+      "One boat of twenty feet. A farthing a head.",
+    );
     await expect(page.getByTestId("media-item")).toHaveCount(4);
     await page.keyboard.press("Escape");
   });
@@ -177,12 +212,20 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
   });
 
   await test.step("see it as a reader before anything is published", async () => {
-    const [reader] = await Promise.all([nia.context.waitForEvent("page"), page.getByRole("link", { name: "See it as a reader" }).click()]);
+    const [reader] = await Promise.all([
+      nia.context.waitForEvent("page"),
+      page.getByRole("link", { name: "See it as a reader" }).click(),
+    ]);
     await expect(reader.getByText("This is how a reader will see it")).toBeVisible();
     await expect(reader.getByRole("link", { name: /Rope ferry licensed/ }).first()).toBeVisible();
     await reader.getByRole("link", { name: "Read", exact: true }).click();
     await expect(reader.getByRole("heading", { name: "Rope ferry licensed to the Tolley family" })).toBeVisible();
-    await expect(reader.getByText("28 years later").or(reader.getByText(/\d+ to \d+ years later/)).first()).toBeVisible();
+    await expect(
+      reader
+        .getByText("28 years later")
+        .or(reader.getByText(/\d+ to \d+ years later/))
+        .first(),
+    ).toBeVisible();
     await reader.setViewportSize({ width: 390, height: 844 });
     await expect.poll(() => reader.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await reader.close();
@@ -212,13 +255,24 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await visitor.getByRole("link", { name: "Read", exact: true }).click();
     const ferry = visitor.getByRole("listitem").filter({ has: visitor.getByRole("heading", { name: /Rope ferry/ }) });
     await expect(ferry.getByRole("img", { name: "A flat boat on a rope" })).toBeVisible();
-    await expect.poll(() => ferry.getByRole("img", { name: "A flat boat on a rope" }).evaluate((i) => (i as HTMLImageElement).naturalWidth)).toBeGreaterThan(100);
+    await expect
+      .poll(() =>
+        ferry.getByRole("img", { name: "A flat boat on a rope" }).evaluate((i) => (i as HTMLImageElement).naturalWidth),
+      )
+      .toBeGreaterThan(100);
     await expect(ferry.getByText("Hollin Bank School, CC BY 4.0")).toBeVisible();
     await ferry.locator("video").evaluate((v) => (v as HTMLVideoElement).play());
-    await expect.poll(() => ferry.locator("video").evaluate((v) => (v as HTMLVideoElement).currentTime)).toBeGreaterThan(0);
-    await expect(ferry.getByRole("link", { name: "the licence" })).toHaveAttribute("href", "https://archive.example/licence");
+    await expect
+      .poll(() => ferry.locator("video").evaluate((v) => (v as HTMLVideoElement).currentTime))
+      .toBeGreaterThan(0);
+    await expect(ferry.getByRole("link", { name: "the licence" })).toHaveAttribute(
+      "href",
+      "https://archive.example/licence",
+    );
     expect(refused).toEqual([]);
-    expect((await stranger.request.get(link, { headers: { "If-None-Match": response!.headers().etag! } })).status()).toBe(304);
+    expect(
+      (await stranger.request.get(link, { headers: { "If-None-Match": response!.headers().etag! } })).status(),
+    ).toBe(304);
     await page.keyboard.press("Escape");
   });
 
@@ -274,7 +328,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     ]);
     for (const text of [mine, theirs])
       for (const w of [...words("nia"), ...words("obi")]) await expect(text).toContainText(w);
-    expect(await mine.innerText()).toBe(await theirs.innerText());
+    expect(await mine.textContent()).toBe(await theirs.textContent());
 
     // And the same short field: the later stands, the earlier is shown.
     await writeLines(obi.page, ["1889 Viaduct opens"]);
@@ -288,7 +342,9 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
   });
 });
 
-test("two people set one title at once: the later stands, the earlier is shown and can be put back", async ({ browser }) => {
+test("two people set one title at once: the later stands, the earlier is shown and can be put back", async ({
+  browser,
+}) => {
   const nia = await newPerson(browser, "Nia");
   const address = await newTimeline(nia.page, "Ferries");
   await writeLines(nia.page, ["1604 Ferry"]);
@@ -311,7 +367,9 @@ test("two people set one title at once: the later stands, the earlier is shown a
   await saved(nia.page);
   await obi.context.setOffline(false);
   await expect(obi.page.getByTestId("saving")).toHaveText("Saved");
-  await expect(nia.page.getByText("Obi wrote “Boat” here at the same time, and it stands. You had “Rope ferry”.")).toBeVisible();
+  await expect(
+    nia.page.getByText("Obi wrote “Boat” here at the same time, and it stands. You had “Rope ferry”."),
+  ).toBeVisible();
   await nia.page.getByRole("button", { name: /Put “Rope ferry” back/ }).click();
   await expect(chartButton(obi.page, /Rope ferry/)).toBeVisible();
 });

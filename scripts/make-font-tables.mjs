@@ -10,13 +10,22 @@ const FACES = {
   text700: ["atkinson-hyperlegible-next", 700],
   head650: ["bricolage-grotesque", 650],
 };
-const RANGES = [[0x20, 0x7e], [0xa0, 0x17f], [0x2010, 0x2026], [0x20ac, 0x20ac], [0x2190, 0x2193], [0x2212, 0x2212]];
+const RANGES = [
+  [0x20, 0x7e],
+  [0xa0, 0x17f],
+  [0x2010, 0x2026],
+  [0x20ac, 0x20ac],
+  [0x2190, 0x2193],
+  [0x2212, 0x2212],
+];
 
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 const page = await browser.newPage();
 const tables = {};
 for (const [name, [family, weight]] of Object.entries(FACES)) {
-  const files = ["latin-ext", "latin"].map((set) => readFileSync(`public/fonts/${family}-${set}-wght-normal.woff2`).toString("base64"));
+  const files = ["latin-ext", "latin"].map((set) =>
+    readFileSync(`public/fonts/${family}-${set}-wght-normal.woff2`).toString("base64"),
+  );
   tables[name] = await page.evaluate(
     async ([files, weight, ranges]) => {
       const names = files.map((_, i) => `face${i}`);
@@ -64,6 +73,8 @@ writeFileSync(
   "src/core/text/font-tables.ts",
   `// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit.
 // A face: runs of [first code point, advance widths in thousandths of the type size].
-export const FONT_TABLES: Record<${Object.keys(FACES).map((f) => `"${f}"`).join(" | ")}, [number, string][]> = ${JSON.stringify(packed, null, 1)};
+export const FONT_TABLES: Record<${Object.keys(FACES)
+    .map((f) => `"${f}"`)
+    .join(" | ")}, [number, string][]> = ${JSON.stringify(packed, null, 1)};
 `,
 );

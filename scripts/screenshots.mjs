@@ -50,7 +50,10 @@ const VIEWS = {
     "nia",
     async (p) => {
       await openTimeline(p, "How the Ambrel was crossed");
-      await p.getByRole("group", { name: "Chart" }).getByRole("button", { name: /The long night flood/ }).click();
+      await p
+        .getByRole("group", { name: "Chart" })
+        .getByRole("button", { name: /The long night flood/ })
+        .click();
       await p.getByRole("textbox", { name: "Description" }).waitFor();
     },
   ],
@@ -89,7 +92,9 @@ const VIEWS = {
       await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
       await p.getByRole("link", { name: "Read", exact: true }).click();
       await p.getByRole("heading", { name: "The long night flood" }).scrollIntoViewIfNeeded();
-      await p.evaluate(() => document.querySelector('h3.important, .event')?.ownerDocument.querySelectorAll(".event")[16]?.scrollIntoView());
+      await p.evaluate(() =>
+        document.querySelector("h3.important, .event")?.ownerDocument.querySelectorAll(".event")[16]?.scrollIntoView(),
+      );
     },
   ],
   "phone-read": [

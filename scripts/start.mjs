@@ -32,9 +32,14 @@ async function waitUntilServed(url, child) {
 
 await run(async () => {
   const [major, minor] = process.versions.node.split(".").map(Number);
-  if (major < 20 || (major === 20 && minor < 9)) throw new Stop(`Fastigo needs Node.js 20.9 or later; this is ${process.versions.node}.`);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Stop(`PORT must be a number from 1 to 65535, not "${process.env.PORT}".`);
-  if (!(await portIsFree())) throw new Stop(`Port ${port} on ${host} is taken by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`);
+  if (major < 20 || (major === 20 && minor < 9))
+    throw new Stop(`Fastigo needs Node.js 20.9 or later; this is ${process.versions.node}.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Stop(`PORT must be a number from 1 to 65535, not "${process.env.PORT}".`);
+  if (!(await portIsFree()))
+    throw new Stop(
+      `Port ${port} on ${host} is taken by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`,
+    );
   ensureDependencies();
 
   let cluster = null;
@@ -66,17 +71,38 @@ await run(async () => {
       await migrate(databaseUrl);
     } catch (error) {
       const where = databaseUrl.replace(/:[^:@/]*@/, ":...@");
-      if (["ECONNREFUSED", "ENOTFOUND", "CONNECT_TIMEOUT", "EHOSTUNREACH", "28P01", "28000", "3D000"].includes(error.code))
-        throw new Stop(`The database at ${where} does not answer (${error.code}). Check that it runs and that address, user and password are right, or unset DATABASE_URL to use one of Fastigo's own.`);
+      if (
+        ["ECONNREFUSED", "ENOTFOUND", "CONNECT_TIMEOUT", "EHOSTUNREACH", "28P01", "28000", "3D000"].includes(error.code)
+      )
+        throw new Stop(
+          `The database at ${where} does not answer (${error.code}). Check that it runs and that address, user and password are right, or unset DATABASE_URL to use one of Fastigo's own.`,
+        );
       throw error;
     }
     const build = dev ? "dev" : ensureBuilt();
-    child = spawn(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), dev ? "dev" : "start", "-H", host, "-p", String(port)], {
-      cwd: ROOT,
-      detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order
-      stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
-      env: { ...process.env, NODE_ENV: dev ? "development" : "production", DATABASE_URL: databaseUrl, FASTIGO_BUILD: build, NEXT_TELEMETRY_DISABLED: "1" },
-    });
+    child = spawn(
+      process.execPath,
+      [
+        join(ROOT, "node_modules", "next", "dist", "bin", "next"),
+        dev ? "dev" : "start",
+        "-H",
+        host,
+        "-p",
+        String(port),
+      ],
+      {
+        cwd: ROOT,
+        detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order
+        stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
+        env: {
+          ...process.env,
+          NODE_ENV: dev ? "development" : "production",
+          DATABASE_URL: databaseUrl,
+          FASTIGO_BUILD: build,
+          NEXT_TELEMETRY_DISABLED: "1",
+        },
+      },
+    );
     child.once("exit", (code) => end(code ?? 1));
     const local = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
     await waitUntilServed(local, child);
@@ -87,7 +113,9 @@ await run(async () => {
     }
     say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);
     if (process.env.DEMO !== "0")
-      say("Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with five timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher");
+      say(
+        "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with five timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher",
+      );
     say("Ctrl-C stops everything.");
   } catch (error) {
     if (child) {

@@ -14,7 +14,11 @@ const totals = { passed: 0, failed: 0, skipped: 0 };
 /** Runs a command to its end and gives its status. */
 function go(command, args, env) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"], env: { ...process.env, ...env } });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ["ignore", "inherit", "inherit"],
+      env: { ...process.env, ...env },
+    });
     child.once("error", () => resolve(1));
     child.once("exit", (code) => resolve(code ?? 1));
   });
@@ -37,7 +41,8 @@ function count(file, status, read) {
 await run(async () => {
   ensureDependencies();
   const { CHROMIUM } = await import("./lib/chromium.mjs");
-  if (only !== "unit") ensurePackages(["chromium"], () => hasProgram(CHROMIUM), "Or set CHROMIUM to the path of a Chromium you have.");
+  if (only !== "unit")
+    ensurePackages(["chromium"], () => hasProgram(CHROMIUM), "Or set CHROMIUM to the path of a Chromium you have.");
   const reports = mkdtempSync(join(tmpdir(), "fastigo-reports-"));
   const cluster = await startCluster({ temporary: true });
   let ended = false;
@@ -63,14 +68,32 @@ await run(async () => {
         totals.failed++;
       }
       const file = join(reports, "vitest.json");
-      const status = await go(bin("vitest"), ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`], { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" });
-      count(file, status, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length, skipped: r.numPendingTests + r.numTodoTests }));
+      const status = await go(
+        bin("vitest"),
+        ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`],
+        { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" },
+      );
+      count(file, status, (r) => ({
+        passed: r.numPassedTests,
+        failed:
+          r.numFailedTests +
+          r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length,
+        skipped: r.numPendingTests + r.numTodoTests,
+      }));
     }
     if (only !== "unit") {
       const build = ensureBuilt();
       const file = join(reports, "playwright.json");
-      const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], { TEST_CLUSTER: cluster.urlOf("{name}"), FASTIGO_BUILD: build, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
-      count(file, status, (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.errors.length, skipped: r.stats.skipped }));
+      const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], {
+        TEST_CLUSTER: cluster.urlOf("{name}"),
+        FASTIGO_BUILD: build,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+      });
+      count(file, status, (r) => ({
+        passed: r.stats.expected,
+        failed: r.stats.unexpected + r.stats.flaky + r.errors.length,
+        skipped: r.stats.skipped,
+      }));
     }
   } finally {
     end();

@@ -5,7 +5,9 @@ import { startServer } from "./server";
 
 /** One server for all files that do not need one of their own, and a small site with a picture to fetch. */
 export default async function globalSetup() {
-  const png = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#7FC4B8" } }).png().toBuffer();
+  const png = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#7FC4B8" } })
+    .png()
+    .toBuffer();
   const site = createServer((request, response) => {
     if (request.url === "/ferry.png") response.end(png);
     else if (request.url === "/to-loopback") response.writeHead(302, { Location: "http://127.0.0.1:1/x.png" }).end();

@@ -5,7 +5,8 @@ export const serverUrl = () => process.env.E2E_URL ?? "http://localhost:3000";
 
 let number = 0;
 /** An address nobody else in this run has. */
-export const newEmail = (name: string) => `${name.toLowerCase()}-${process.pid}-${Date.now()}-${number++}@hollinbank.example`;
+export const newEmail = (name: string) =>
+  `${name.toLowerCase()}-${process.pid}-${Date.now()}-${number++}@hollinbank.example`;
 
 export interface Person {
   name: string;
@@ -16,7 +17,12 @@ export interface Person {
 
 /** Signs a new person up in a browser of their own, through the form. */
 export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
-  const context = await browser.newContext({ baseURL: url, viewport: { width: 1280, height: 800 }, reducedMotion: "reduce", permissions: ["clipboard-read", "clipboard-write"] });
+  const context = await browser.newContext({
+    baseURL: url,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: "reduce",
+    permissions: ["clipboard-read", "clipboard-write"],
+  });
   const page = await context.newPage();
   const email = newEmail(name);
   await page.goto("/sign-up");
@@ -49,4 +55,5 @@ export async function writeLines(page: Page, lines: string[]): Promise<void> {
 
 export const saved = (page: Page) => expect(page.getByTestId("saving")).toHaveText("Saved");
 
-export const chartButton = (page: Page, name: RegExp) => page.getByRole("group", { name: "Chart" }).getByRole("button", { name });
+export const chartButton = (page: Page, name: RegExp) =>
+  page.getByRole("group", { name: "Chart" }).getByRole("button", { name });

@@ -31,11 +31,21 @@ export async function startServer(name: string, env: Record<string, string> = {}
   let child: ChildProcess | null = null;
 
   const begin = async () => {
-    child = spawn(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "start", "-H", "127.0.0.1", "-p", String(port)], {
-      cwd: ROOT,
-      stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, NODE_ENV: "production", DATABASE_URL: databaseUrl, NEXT_TELEMETRY_DISABLED: "1", ...env },
-    });
+    child = spawn(
+      process.execPath,
+      [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "start", "-H", "127.0.0.1", "-p", String(port)],
+      {
+        cwd: ROOT,
+        stdio: ["ignore", "ignore", "inherit"],
+        env: {
+          ...process.env,
+          NODE_ENV: "production",
+          DATABASE_URL: databaseUrl,
+          NEXT_TELEMETRY_DISABLED: "1",
+          ...env,
+        },
+      },
+    );
     const end = Date.now() + 60_000;
     for (;;) {
       if (await answers(`${url}/api/health`)) return;

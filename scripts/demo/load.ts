@@ -31,7 +31,11 @@ const address = process.argv[2] ?? "http://127.0.0.1:3000";
 class Visitor {
   private cookie = "";
 
-  async ask<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<T & { failed?: string }> {
+  async ask<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: unknown,
+  ): Promise<T & { failed?: string }> {
     const raw = body instanceof Uint8Array;
     const response = await fetch(address + path, {
       method,
@@ -49,10 +53,28 @@ class Visitor {
     return answer;
   }
 
-  async upload(timeline: string, name: string, bytes: Uint8Array): Promise<{ id: string; kind: "picture" | "video" | "sound"; width: number | null; height: number | null }> {
-    const { upload, piece } = await this.must<{ upload: string; piece: number }>("POST", `/api/timelines/${timeline}/uploads`, { name, size: bytes.length });
-    for (let n = 0; n * piece < bytes.length; n++) await this.must("PUT", `/api/timelines/${timeline}/uploads/${upload}/${n}`, bytes.subarray(n * piece, (n + 1) * piece));
-    return (await this.must<{ media: { id: string; kind: "picture"; width: number | null; height: number | null } }>("POST", `/api/timelines/${timeline}/uploads/${upload}`)).media;
+  async upload(
+    timeline: string,
+    name: string,
+    bytes: Uint8Array,
+  ): Promise<{ id: string; kind: "picture" | "video" | "sound"; width: number | null; height: number | null }> {
+    const { upload, piece } = await this.must<{ upload: string; piece: number }>(
+      "POST",
+      `/api/timelines/${timeline}/uploads`,
+      { name, size: bytes.length },
+    );
+    for (let n = 0; n * piece < bytes.length; n++)
+      await this.must(
+        "PUT",
+        `/api/timelines/${timeline}/uploads/${upload}/${n}`,
+        bytes.subarray(n * piece, (n + 1) * piece),
+      );
+    return (
+      await this.must<{ media: { id: string; kind: "picture"; width: number | null; height: number | null } }>(
+        "POST",
+        `/api/timelines/${timeline}/uploads/${upload}`,
+      )
+    ).media;
   }
 }
 
@@ -73,7 +95,8 @@ async function load(demo: DemoTimeline): Promise<string> {
   const { id } = await nia.must<{ id: string }>("POST", "/api/timelines", { title: demo.title, subject: demo.subject });
   let seq = 0;
   const change = async (ops: Op[]) => {
-    seq = (await nia.must<{ seq: number }>("POST", `/api/timelines/${id}/changes`, { id: nanoid(), base: seq, ops })).seq;
+    seq = (await nia.must<{ seq: number }>("POST", `/api/timelines/${id}/changes`, { id: nanoid(), base: seq, ops }))
+      .seq;
   };
   const categories = new Map(demo.categories.map(([name]) => [name, nanoid(10)]));
   let place: string | null = null;
@@ -81,7 +104,11 @@ async function load(demo: DemoTimeline): Promise<string> {
     { kind: "set_timeline", field: "scale", value: demo.scale ?? "balanced" },
     ...demo.categories.map(([name, colour, pattern]): Op => {
       place = between(place, null);
-      return { kind: "add_category", id: categories.get(name)!, fields: { name, colour: colour as "river", pattern: pattern as "dots", place } };
+      return {
+        kind: "add_category",
+        id: categories.get(name)!,
+        fields: { name, colour: colour as "river", pattern: pattern as "dots", place },
+      };
     }),
     { kind: "describe", of: "introduction", update: toBase64(descriptionFrom(demo.introduction, clientId++)) },
   ]);
@@ -107,21 +134,53 @@ async function load(demo: DemoTimeline): Promise<string> {
       },
     });
     if (e.text) ops.push({ kind: "describe", of: event, update: toBase64(descriptionFrom(e.text, clientId++)) });
-    if (e.source) ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "source", place: "a0", text: e.source } });
-    if (e.link) ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "link", place: "a0", ...e.link } });
+    if (e.source)
+      ops.push({
+        kind: "add_item",
+        id: nanoid(10),
+        fields: { of: event, list: "source", place: "a0", text: e.source },
+      });
+    if (e.link)
+      ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "link", place: "a0", ...e.link } });
     before = event;
   }
   await change(ops);
 
   const attach = async (of: string, at: string, name: string, bytes: Uint8Array, text: string, credit = CREDIT) => {
     const media = await nia.upload(id, name, bytes);
-    await change([{ kind: "add_item", id: nanoid(10), fields: { of, list: "media", place: at, media: media.id, kind: media.kind, width: media.width, height: media.height, text, credit, licence: LICENCE } }]);
+    await change([
+      {
+        kind: "add_item",
+        id: nanoid(10),
+        fields: {
+          of,
+          list: "media",
+          place: at,
+          media: media.id,
+          kind: media.kind,
+          width: media.width,
+          height: media.height,
+          text,
+          credit,
+          licence: LICENCE,
+        },
+      },
+    ]);
   };
-  const drawn = async (name: string) => new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
-  if (demo.cover) await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
+  const drawn = async (name: string) =>
+    new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
+  if (demo.cover)
+    await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
   for (const e of demo.events) {
     const of = ids.get(e.title)!;
-    if (e.film) await attach(of, "a0", e.film.file, new Uint8Array(readFileSync(join(process.cwd(), "scripts", "demo", "media", e.film.file))), e.film.title);
+    if (e.film)
+      await attach(
+        of,
+        "a0",
+        e.film.file,
+        new Uint8Array(readFileSync(join(process.cwd(), "scripts", "demo", "media", e.film.file))),
+        e.film.title,
+      );
     if (e.picture) await attach(of, "a1", `${e.picture.name}.png`, await drawn(e.picture.name), e.picture.shows);
     if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title, "Sound: Hollin Bank School");
   }
@@ -134,4 +193,9 @@ for (const demo of [...DEMO].reverse()) made.set(demo.key, await load(demo));
 const ambrel = made.get("ambrel")!;
 const { token } = await nia.must<{ token: string }>("POST", `/api/timelines/${ambrel}/invitation`, { renew: false });
 await visitors.obi!.must("POST", `/api/join/${token}`);
-for (const demo of DEMO) if (demo.publish) await nia.must("PUT", `/api/timelines/${made.get(demo.key)}/publication`, { visibility: demo.publish, fresh: true });
+for (const demo of DEMO)
+  if (demo.publish)
+    await nia.must("PUT", `/api/timelines/${made.get(demo.key)}/publication`, {
+      visibility: demo.publish,
+      fresh: true,
+    });

@@ -23,12 +23,17 @@ const data = await page.evaluate(async (svg) => {
     const zoom = 1 + 0.22 * k;
     ctx.drawImage(image, -480 * (zoom - 1), -300 * (zoom - 1) * 1.2, 960 * zoom, 600 * zoom);
     const level = 470 - 90 * k;
-    for (const [shade, dy, speed, opacity] of [["#8A7D63", 0, 90, 0.75], ["#6B5F4B", 36, 140, 0.7], ["#574C3A", 84, 200, 0.75]]) {
+    for (const [shade, dy, speed, opacity] of [
+      ["#8A7D63", 0, 90, 0.75],
+      ["#6B5F4B", 36, 140, 0.7],
+      ["#574C3A", 84, 200, 0.75],
+    ]) {
       ctx.globalAlpha = opacity;
       ctx.fillStyle = shade;
       ctx.beginPath();
       ctx.moveTo(0, 600);
-      for (let x = 0; x <= 960; x += 12) ctx.lineTo(x, level + dy + 7 * Math.sin((x + t * speed) / 38) + 4 * Math.sin((x - t * 60) / 17));
+      for (let x = 0; x <= 960; x += 12)
+        ctx.lineTo(x, level + dy + 7 * Math.sin((x + t * speed) / 38) + 4 * Math.sin((x - t * 60) / 17));
       ctx.lineTo(960, 600);
       ctx.fill();
     }
@@ -55,7 +60,10 @@ const data = await page.evaluate(async (svg) => {
     }
   };
   draw(0);
-  const recorder = new MediaRecorder(canvas.captureStream(20), { mimeType: "video/webm;codecs=vp8", videoBitsPerSecond: 900_000 });
+  const recorder = new MediaRecorder(canvas.captureStream(20), {
+    mimeType: "video/webm;codecs=vp8",
+    videoBitsPerSecond: 900_000,
+  });
   const parts = [];
   recorder.ondataavailable = (e) => parts.push(e.data);
   const ended = new Promise((resolve) => {

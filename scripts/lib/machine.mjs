@@ -1,7 +1,16 @@
 // What the machine must have: Debian's packages, and the npm packages of the lock file.
 import { execFileSync, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import { join } from "node:path";
 import { say, Stop } from "./say.mjs";
 
@@ -12,7 +21,8 @@ export function ensurePackages(names, present, otherwise) {
   if (present()) return;
   const list = names.join(" ");
   const byHand = `As an administrator run: apt-get install ${list}${otherwise ? `. ${otherwise}` : ""}`;
-  if (spawnSync("apt-get", ["--version"]).error) throw new Stop(`${list} is missing, and this machine has no apt-get to install it with. ${byHand}`);
+  if (spawnSync("apt-get", ["--version"]).error)
+    throw new Stop(`${list} is missing, and this machine has no apt-get to install it with. ${byHand}`);
   const root = process.getuid?.() === 0;
   const sudo = !root && spawnSync("sudo", ["-n", "true"]).status === 0;
   if (!root && !sudo) throw new Stop(`${list} is missing, and only an administrator can install it. ${byHand}`);
@@ -24,17 +34,28 @@ export function ensurePackages(names, present, otherwise) {
     });
   apt("update", "-qq");
   const done = apt("install", "-y", "-qq", "--no-install-recommends", ...names);
-  if (done.status !== 0 || !present()) throw new Stop(`Installing ${list} failed:\n${(done.stderr || done.stdout || "").trim().split("\n").slice(-4).join("\n")}\n${byHand}`);
+  if (done.status !== 0 || !present())
+    throw new Stop(
+      `Installing ${list} failed:\n${(done.stderr || done.stdout || "").trim().split("\n").slice(-4).join("\n")}\n${byHand}`,
+    );
 }
 
 /** Installs what the lock file says, when node_modules does not match it yet. */
 export function ensureDependencies() {
   const stamp = join(ROOT, "node_modules", ".fastigo-lock");
-  const lock = createHash("sha256").update(readFileSync(join(ROOT, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(ROOT, "package-lock.json")))
+    .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
   say("Installing the packages of the lock file ...");
-  const done = spawnSync("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error", "--include=dev"], { cwd: ROOT, stdio: ["ignore", "ignore", "inherit"] });
-  if (done.status !== 0) throw new Stop("npm could not install the packages of the lock file. See its message above; a network or a proxy setting is the usual cause.");
+  const done = spawnSync("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error", "--include=dev"], {
+    cwd: ROOT,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  if (done.status !== 0)
+    throw new Stop(
+      "npm could not install the packages of the lock file. See its message above; a network or a proxy setting is the usual cause.",
+    );
   writeFileSync(stamp, lock);
 }
 
@@ -51,7 +72,14 @@ export function hashOf(paths) {
 
 /** Builds the application when its sources changed since the last build; returns the build's name. */
 export function ensureBuilt() {
-  const build = hashOf(["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"]).slice(0, 16);
+  const build = hashOf([
+    "src",
+    "public",
+    "package-lock.json",
+    "next.config.ts",
+    "postcss.config.mjs",
+    "tsconfig.json",
+  ]).slice(0, 16);
   const stamp = join(ROOT, ".next", "fastigo-build");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === build) return build;
   say("Building (under a minute) ...");

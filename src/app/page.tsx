@@ -36,18 +36,29 @@ async function YourTimelines({ id, name }: { id: string; name: string }) {
           <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">
             <p>Nothing here yet. A new timeline starts empty: give it a title, then write its events one a line.</p>
             <p className="mt-2">
-              To see a finished one first, open one that <Link href="/published" className="font-bold text-verdigris underline">others have published</Link>.
+              To see a finished one first, open one that{" "}
+              <Link href="/published" className="font-bold text-verdigris underline">
+                others have published
+              </Link>
+              .
             </p>
           </div>
         ) : (
           <ul className="grid gap-4 [grid-template-columns:repeat(auto-fill,minmax(min(270px,100%),1fr))]">
             {cards.map((card, i) => (
               <li key={card.id} className="relative overflow-hidden rounded-lg border border-line">
-                {drawn[i] ? <ChartThumb timeline={drawn[i].timeline} /> : <div className="h-[104px] border-b border-line bg-panel" />}
+                {drawn[i] ? (
+                  <ChartThumb timeline={drawn[i].timeline} />
+                ) : (
+                  <div className="h-[104px] border-b border-line bg-panel" />
+                )}
                 <div className="flex items-start gap-2 px-3 pt-2.5 pb-3">
                   <div className="min-w-0 flex-1">
                     <h2 className="text-[16px]">
-                      <Link href={`/timelines/${card.id}`} className="rounded after:absolute after:inset-0 after:content-['']">
+                      <Link
+                        href={`/timelines/${card.id}`}
+                        className="rounded after:absolute after:inset-0 after:content-['']"
+                      >
                         {card.title || "Untitled"}
                       </Link>
                     </h2>
@@ -76,7 +87,11 @@ function StateOf({ card }: { card: TimelineCard }) {
     ? "Draft – only its editors can see this"
     : !live
       ? "Taken back – only its editors can see this"
-      : { only_me: "Published – only its editors", link: "Published – anyone with the link", everybody: "Published – everybody" }[card.visibility];
+      : {
+          only_me: "Published – only its editors",
+          link: "Published – anyone with the link",
+          everybody: "Published – everybody",
+        }[card.visibility];
   return (
     <p className={`mt-0.5 text-[14px] ${live ? "text-verdigris" : "text-quiet"}`}>
       {live ? (
@@ -102,8 +117,8 @@ async function FrontPage() {
       <main className="mx-auto max-w-[880px] px-5 py-12">
         <h1 className="text-[38px] leading-[1.1] max-sm:text-[29px]">Put what happened in order, and show it</h1>
         <p className="mt-4 max-w-[620px] text-[18px]">
-          Write events one a line, with the dates the way you know them – 14 Nov 1872, about 1604, 310 BC. Fastigo draws the timeline as you type,
-          keeps every word, and publishes it when you say so.
+          Write events one a line, with the dates the way you know them – 14 Nov 1872, about 1604, 310 BC. Fastigo draws
+          the timeline as you type, keeps every word, and publishes it when you say so.
         </p>
         <div className="mt-6 flex flex-wrap gap-3">
           <Link href="/sign-up" className={buttonLook("sun")}>

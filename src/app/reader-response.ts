@@ -42,10 +42,16 @@ export function sendPage(request: Request, page: StoredPage, cache: string): Res
 
 /** A short page that says one thing, for links that lead nowhere any more. */
 export function plainPage(status: number, title: string, text: string): Response {
-  const style = "body{font:18px/1.5 sans-serif;color:#16323A;max-width:560px;margin:12vh auto;padding:0 24px}h1{font-size:26px}a{color:#0B6E69}";
+  const style =
+    "body{font:18px/1.5 sans-serif;color:#16323A;max-width:560px;margin:12vh auto;padding:0 24px}h1{font-size:26px}a{color:#0B6E69}";
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><meta name="robots" content="noindex"><title>${title} - Fastigo</title><style>${style}</style></head><body><main><h1>${title}</h1><p>${text}</p><p><a href="/">Go to the start</a></p></main></body></html>`;
   return new Response(html, {
     status,
-    headers: { "Content-Type": "text/html; charset=utf-8", "Content-Security-Policy": `default-src 'none'; style-src ${sha256(style)}`, "X-Content-Type-Options": "nosniff", "Cache-Control": "no-store" },
+    headers: {
+      "Content-Type": "text/html; charset=utf-8",
+      "Content-Security-Policy": `default-src 'none'; style-src ${sha256(style)}`,
+      "X-Content-Type-Options": "nosniff",
+      "Cache-Control": "no-store",
+    },
   });
 }

@@ -1,22 +1,35 @@
 /** What a route answered: its value, a failure with a sentence to show, or no answer at all. */
-export type Answer<T> =
-  | { ok: true; value: T }
-  | { ok: false; failed: string; sentence: string; status: number };
+export type Answer<T> = { ok: true; value: T } | { ok: false; failed: string; sentence: string; status: number };
 
-const NO_ANSWER = "The server does not answer. What you typed is kept in this browser; it is sent as soon as the server is back.";
+const NO_ANSWER =
+  "The server does not answer. What you typed is kept in this browser; it is sent as soon as the server is back.";
 
 /** Asks one of Fastigo's own routes with JSON. Never throws. */
-export async function askServer<T>(method: "GET" | "POST" | "PUT" | "DELETE" | "PATCH", path: string, body?: unknown): Promise<Answer<T>> {
+export async function askServer<T>(
+  method: "GET" | "POST" | "PUT" | "DELETE" | "PATCH",
+  path: string,
+  body?: unknown,
+): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       method,
-      ...(body === undefined ? {} : body instanceof Blob ? { body } : { body: JSON.stringify(body), headers: { "Content-Type": "application/json" } }),
+      ...(body === undefined
+        ? {}
+        : body instanceof Blob
+          ? { body }
+          : { body: JSON.stringify(body), headers: { "Content-Type": "application/json" } }),
       cache: "no-store",
     });
     const value = (await response.json().catch(() => null)) as (T & { failed?: string; sentence?: string }) | null;
     if (response.ok && value) return { ok: true, value };
-    if (value?.failed && value.sentence) return { ok: false, failed: value.failed, sentence: value.sentence, status: response.status };
-    return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: response.status === 404 ? 503 : response.status };
+    if (value?.failed && value.sentence)
+      return { ok: false, failed: value.failed, sentence: value.sentence, status: response.status };
+    return {
+      ok: false,
+      failed: "no_answer",
+      sentence: NO_ANSWER,
+      status: response.status === 404 ? 503 : response.status,
+    };
   } catch {
     return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: 0 };
   }

@@ -2,7 +2,15 @@ import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import { COLOURS, type Colour, type Pattern } from "@/core/timeline/timeline";
 
 /** A category as a small roof in its colour and pattern; the key of the chart. */
-export function CategoryMark({ colour, pattern, width = 24 }: { colour: Colour | null; pattern: Pattern; width?: number }) {
+export function CategoryMark({
+  colour,
+  pattern,
+  width = 24,
+}: {
+  colour: Colour | null;
+  pattern: Pattern;
+  width?: number;
+}) {
   const id = `mark-${colour ?? "none"}-${pattern}`;
   const tile = pattern === "solid" ? null : TILES[pattern];
   return (
@@ -11,7 +19,14 @@ export function CategoryMark({ colour, pattern, width = 24 }: { colour: Colour |
         <defs>
           <pattern id={id} width={tile.size} height={tile.size} patternUnits="userSpaceOnUse">
             {tile.lines.map((l) => (
-              <polyline key={l.join()} points={l.join(" ")} fill="none" stroke="#fff" strokeOpacity={PATTERN_OPACITY + 0.2} strokeWidth={tile.width} />
+              <polyline
+                key={l.join()}
+                points={l.join(" ")}
+                fill="none"
+                stroke="#fff"
+                strokeOpacity={PATTERN_OPACITY + 0.2}
+                strokeWidth={tile.width}
+              />
             ))}
             {tile.dots.map(([x, y, r]) => (
               <circle key={`${x} ${y}`} cx={x} cy={y} r={r} fill="#fff" fillOpacity={PATTERN_OPACITY + 0.3} />

@@ -11,7 +11,11 @@ export default async function PublishedPage() {
       <PlainBar />
       <main className="mx-auto max-w-[880px] px-5 pb-12">
         <h1 className="mt-10 text-[26px]">Published for everybody</h1>
-        {listed.length === 0 ? <p className="mt-4">Nobody has published a timeline for everybody yet.</p> : <ListOf listed={listed} />}
+        {listed.length === 0 ? (
+          <p className="mt-4">Nobody has published a timeline for everybody yet.</p>
+        ) : (
+          <ListOf listed={listed} />
+        )}
       </main>
     </>
   );

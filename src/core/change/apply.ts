@@ -79,5 +79,8 @@ function alter(t: Timeline, op: AlterOp): Timeline | Skipped["why"] {
 }
 
 function withRecord(t: Timeline, collection: Collection, record: AnyRecord): Timeline {
-  return { ...t, [collection]: new Map<string, AnyRecord>(t[collection] as Map<string, AnyRecord>).set(record.id, record) };
+  return {
+    ...t,
+    [collection]: new Map<string, AnyRecord>(t[collection] as Map<string, AnyRecord>).set(record.id, record),
+  };
 }

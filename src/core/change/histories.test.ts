@@ -13,13 +13,21 @@ import { edit, type LastSet, receive, type Replica, startReplica } from "./repli
 const EVENTS = ["e1", "e2", "e3", "e4"];
 
 const op = fc.oneof(
-  fc.tuple(fc.constantFrom(...EVENTS), fc.string({ maxLength: 8 })).map(([id, title]): Op => ({ kind: "add_event", id, fields: { title } })),
-  fc.tuple(fc.constantFrom(...EVENTS), fc.string({ maxLength: 8 })).map(([id, value]): Op => ({ kind: "set_event", id, field: "title", value })),
-  fc.tuple(fc.constantFrom(...EVENTS), fc.integer({ min: 100, max: 1900 })).map(([id, y]): Op => ({ kind: "set_event", id, field: "when", value: readWhen(String(y)) })),
+  fc
+    .tuple(fc.constantFrom(...EVENTS), fc.string({ maxLength: 8 }))
+    .map(([id, title]): Op => ({ kind: "add_event", id, fields: { title } })),
+  fc
+    .tuple(fc.constantFrom(...EVENTS), fc.string({ maxLength: 8 }))
+    .map(([id, value]): Op => ({ kind: "set_event", id, field: "title", value })),
+  fc
+    .tuple(fc.constantFrom(...EVENTS), fc.integer({ min: 100, max: 1900 }))
+    .map(([id, y]): Op => ({ kind: "set_event", id, field: "when", value: readWhen(String(y)) })),
   fc.constantFrom(...EVENTS).map((id): Op => ({ kind: "delete_event", id })),
   fc.constantFrom(...EVENTS).map((id): Op => ({ kind: "restore_event", id })),
   fc.string({ maxLength: 8 }).map((value): Op => ({ kind: "set_timeline", field: "title", value })),
-  fc.tuple(fc.constantFrom("i1", "i2"), fc.constantFrom(...EVENTS)).map(([id, of]): Op => ({ kind: "add_item", id, fields: { of, list: "source", text: id } })),
+  fc
+    .tuple(fc.constantFrom("i1", "i2"), fc.constantFrom(...EVENTS))
+    .map(([id, of]): Op => ({ kind: "add_item", id, fields: { of, list: "source", text: id } })),
   fc.constantFrom("i1", "i2").map((id): Op => ({ kind: "delete_item", id })),
 );
 
@@ -34,8 +42,23 @@ type Step =
 
 const who = fc.integer({ min: 0, max: 2 });
 const step: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 5, arbitrary: fc.record({ kind: fc.constant("edit" as const), who, ops: fc.array(op, { minLength: 1, maxLength: 3 }) }) },
-  { weight: 3, arbitrary: fc.record({ kind: fc.constant("write" as const), who, event: fc.constantFrom(...EVENTS), word: fc.integer({ min: 0, max: 999_999 }) }) },
+  {
+    weight: 5,
+    arbitrary: fc.record({
+      kind: fc.constant("edit" as const),
+      who,
+      ops: fc.array(op, { minLength: 1, maxLength: 3 }),
+    }),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      kind: fc.constant("write" as const),
+      who,
+      event: fc.constantFrom(...EVENTS),
+      word: fc.integer({ min: 0, max: 999_999 }),
+    }),
+  },
   { weight: 2, arbitrary: fc.record({ kind: fc.constant("undo" as const), who }) },
   { weight: 4, arbitrary: fc.record({ kind: fc.constant("send" as const), who, answerLost: fc.boolean() }) },
   { weight: 3, arbitrary: fc.record({ kind: fc.constant("hear" as const), who, shuffled: fc.boolean() }) },
@@ -54,12 +77,20 @@ class Editor {
     this.replica = startReplica(start, 0);
   }
   change(ops: Op[]) {
-    this.replica = edit(this.replica, { id: `${this.name}${this.made++}`, author: this.name, base: this.replica.seq, ops });
+    this.replica = edit(this.replica, {
+      id: `${this.name}${this.made++}`,
+      author: this.name,
+      base: this.replica.seq,
+      ops,
+    });
   }
 }
 
 function play(steps: Step[]) {
-  const start: Timeline = { ...emptyTimeline("t"), events: new Map(EVENTS.slice(0, 2).map((id) => [id, emptyEvent(id)])) };
+  const start: Timeline = {
+    ...emptyTimeline("t"),
+    events: new Map(EVENTS.slice(0, 2).map((id) => [id, emptyEvent(id)])),
+  };
   const server = { timeline: start, log: [] as ConfirmedChange[] };
   const editors = ["a", "b", "c"].map((n) => new Editor(n, start));
   const words: { event: string; word: string }[] = [];
@@ -110,11 +141,16 @@ function play(steps: Step[]) {
       hear(e, s.shuffled ? [...list].reverse() : list);
     } else {
       // A closed tab: only the confirmed state and the pending changes are there afterwards.
-      e.replica = startReplica(server.timeline, server.log.length, e.replica.pending.filter((p) => !server.log.some((l) => l.id === p.id)));
+      e.replica = startReplica(
+        server.timeline,
+        server.log.length,
+        e.replica.pending.filter((p) => !server.log.some((l) => l.id === p.id)),
+      );
       e.lastSet = new Map();
     }
   }
-  for (let round = 0; round < 200 && editors.some((e) => e.replica.pending.length > 0); round++) for (const e of editors) send(e, false);
+  for (let round = 0; round < 200 && editors.some((e) => e.replica.pending.length > 0); round++)
+    for (const e of editors) send(e, false);
   for (const e of editors) hear(e, server.log);
   return { server, editors, words };
 }
@@ -124,7 +160,9 @@ const plain = (t: Timeline) => ({
   introduction: [],
   categories: [...t.categories],
   items: [...t.items].sort(),
-  events: [...t.events.values()].map((e) => ({ ...e, description: blocksOf(e.description) })).sort((a, b) => (a.id < b.id ? -1 : 1)),
+  events: [...t.events.values()]
+    .map((e) => ({ ...e, description: blocksOf(e.description) }))
+    .sort((a, b) => (a.id < b.id ? -1 : 1)),
 });
 
 describe("three editors, lost, repeated and late messages, undo, delete, restore, closed tabs", () => {
@@ -137,7 +175,8 @@ describe("three editors, lost, repeated and late messages, undo, delete, restore
           expect(e.replica.seq).toBe(server.log.length);
           expect(plain(e.replica.current)).toEqual(plain(server.timeline));
         }
-        for (const { event, word } of words) expect(plainTextOf(blocksOf(server.timeline.events.get(event)!.description))).toContain(word);
+        for (const { event, word } of words)
+          expect(plainTextOf(blocksOf(server.timeline.events.get(event)!.description))).toContain(word);
       }),
       { seed: 8, numRuns: 300 },
     );
@@ -151,7 +190,11 @@ describe("a change and its undo", () => {
         const before = apply(emptyTimeline("t"), history).timeline;
         const after = apply(before, ops).timeline;
         const back = apply(after, invert(before, ops)).timeline;
-        const living = (t: Timeline) => ({ ...plain(t), events: plain(t).events.filter((e) => !e.deleted), items: [...t.items.values()].filter((i) => !i.deleted) });
+        const living = (t: Timeline) => ({
+          ...plain(t),
+          events: plain(t).events.filter((e) => !e.deleted),
+          items: [...t.items.values()].filter((i) => !i.deleted),
+        });
         expect(living(back)).toEqual(living(before));
       }),
       { seed: 9, numRuns: 500 },
@@ -169,8 +212,21 @@ describe("a change and its undo", () => {
 
   it("notice two people setting one field unseen by each other", () => {
     const start = apply(emptyTimeline("t"), [{ kind: "add_event", id: "e1", fields: {} }]).timeline;
-    const set = (seq: number, author: string, base: number, value: string): ConfirmedChange => ({ id: `${author}${seq}`, author, base, seq, at: "", ops: [{ kind: "set_event", id: "e1", field: "title", value }] });
-    const { overlaps } = receive(startReplica(start, 0), [set(1, "nia", 0, "Ferry"), set(2, "obi", 0, "Boat"), set(3, "nia", 2, "Ship")], new Map());
-    expect(overlaps).toEqual([{ key: "event:e1:title", earlier: "Ferry", earlierAuthor: "nia", later: "Boat", laterAuthor: "obi" }]);
+    const set = (seq: number, author: string, base: number, value: string): ConfirmedChange => ({
+      id: `${author}${seq}`,
+      author,
+      base,
+      seq,
+      at: "",
+      ops: [{ kind: "set_event", id: "e1", field: "title", value }],
+    });
+    const { overlaps } = receive(
+      startReplica(start, 0),
+      [set(1, "nia", 0, "Ferry"), set(2, "obi", 0, "Boat"), set(3, "nia", 2, "Ship")],
+      new Map(),
+    );
+    expect(overlaps).toEqual([
+      { key: "event:e1:title", earlier: "Ferry", earlierAuthor: "nia", later: "Boat", laterAuthor: "obi" },
+    ]);
   });
 });

@@ -49,4 +49,9 @@ export function tooLongText(p: { field: string; length: number; most: number }):
   return `This ${FIELD_WORDS[p.field] ?? p.field} has ${p.length.toLocaleString("en")} characters; ${p.most.toLocaleString("en")} fit. It was not saved and is still in the field: shorten it, or put the rest into the description.`;
 }
 
-const FIELD_WORDS: Record<string, string> = { shortTitle: "short title", text: "text", address: "web address", name: "name" };
+const FIELD_WORDS: Record<string, string> = {
+  shortTitle: "short title",
+  text: "text",
+  address: "web address",
+  name: "name",
+};

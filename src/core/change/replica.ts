@@ -51,7 +51,10 @@ export function amend(r: Replica, change: Change): Replica {
 
 /** Takes a pending change away that the server refused for good. */
 export function withdraw(r: Replica, id: string): Replica {
-  return withPending(r, r.pending.filter((c) => c.id !== id));
+  return withPending(
+    r,
+    r.pending.filter((c) => c.id !== id),
+  );
 }
 
 /** Who set a field last, and with which change; kept beside a replica to notice overlaps. */
@@ -59,7 +62,8 @@ export type LastSet = Map<string, { seq: number; author: string; value: Value }>
 
 export function fieldKey(op: Op): string | null {
   if (op.kind === "set_timeline") return `timeline::${op.field}`;
-  if (op.kind === "set_event" || op.kind === "set_category" || op.kind === "set_item") return `${op.kind.slice(4)}:${op.id}:${op.field}`;
+  if (op.kind === "set_event" || op.kind === "set_category" || op.kind === "set_item")
+    return `${op.kind.slice(4)}:${op.id}:${op.field}`;
   return null;
 }
 
@@ -83,7 +87,13 @@ export function receive(r: Replica, changes: readonly ConfirmedChange[], lastSet
       if (!key || !("value" in op) || applied.skipped.some((s) => s.op === op)) continue;
       const before = lastSet.get(key);
       if (before && before.author !== c.author && before.seq > c.base && !sameValue(before.value, op.value))
-        overlaps.push({ key, earlier: before.value, earlierAuthor: before.author, later: op.value, laterAuthor: c.author });
+        overlaps.push({
+          key,
+          earlier: before.value,
+          earlierAuthor: before.author,
+          later: op.value,
+          laterAuthor: c.author,
+        });
       lastSet.set(key, { seq: c.seq, author: c.author, value: op.value });
     }
     pending = pending.filter((p) => p.id !== c.id);

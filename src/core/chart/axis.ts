@@ -135,7 +135,8 @@ function paceChanges(knots: Knots, datedEnd: number): Axis["changes"] {
     const [a, b] = [knots[i - 1]!, knots[i]!];
     if (b.u - a.u < 0.03) continue;
     const pace = (b.day - a.day) / (b.u - a.u);
-    if (before > 0 && (pace / before > 4 || before / pace > 4)) found.push({ at: a.u * datedEnd, factor: pace / before });
+    if (before > 0 && (pace / before > 4 || before / pace > 4))
+      found.push({ at: a.u * datedEnd, factor: pace / before });
     before = pace;
   }
   return found;
@@ -175,7 +176,12 @@ function trailingUndated(events: readonly TimelineEvent[]): number {
 }
 
 /** Undated events share the room between the dated ones on either side of them. */
-function placeUndated(events: readonly TimelineEvent[], at: (day: number) => number, datedEnd: number, places: Map<string, number>): void {
+function placeUndated(
+  events: readonly TimelineEvent[],
+  at: (day: number) => number,
+  datedEnd: number,
+  places: Map<string, number>,
+): void {
   let run: string[] = [];
   let before = 0;
   const settle = (after: number) => {
@@ -209,4 +215,3 @@ export function roofEdges(e: TimelineEvent): { start: [number, number] | null; e
   const end = r.end ? drawnExtent(r.end, e) : null;
   return { start, end };
 }
-

@@ -9,12 +9,27 @@ import type { Shape } from "./scene";
 import { toSvg } from "./to-svg";
 
 function timelineOf(lines: [string, string][], scale: Timeline["scale"] = "balanced"): Timeline {
-  const events = lines.map(([typed, title], i): TimelineEvent => ({ ...emptyEvent(`e${String(i).padStart(3, "0")}`), title, when: readWhen(typed) }));
+  const events = lines.map(
+    ([typed, title], i): TimelineEvent => ({
+      ...emptyEvent(`e${String(i).padStart(3, "0")}`),
+      title,
+      when: readWhen(typed),
+    }),
+  );
   return { ...emptyTimeline("t"), scale, events: new Map(events.map((e) => [e.id, e])) };
 }
 
-const title = fc.array(fc.constantFrom("flood", "bridge", "ferry", "of", "the", "Ambrel", "opens", "market", "licensed", "night", "a"), { minLength: 1, maxLength: 9 }).map((w) => w.join(" "));
-const year = fc.oneof(fc.integer({ min: 1600, max: 1931 }), fc.integer({ min: 1860, max: 1875 }), fc.integer({ min: 100, max: 1931 }));
+const title = fc
+  .array(
+    fc.constantFrom("flood", "bridge", "ferry", "of", "the", "Ambrel", "opens", "market", "licensed", "night", "a"),
+    { minLength: 1, maxLength: 9 },
+  )
+  .map((w) => w.join(" "));
+const year = fc.oneof(
+  fc.integer({ min: 1600, max: 1931 }),
+  fc.integer({ min: 1860, max: 1875 }),
+  fc.integer({ min: 100, max: 1931 }),
+);
 const date = fc.oneof(
   year.map(String),
   year.map((y) => `about ${y}`),
@@ -30,7 +45,8 @@ interface Box {
   w: number;
   h: number;
 }
-const meet = (a: Box, b: Box) => a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
+const meet = (a: Box, b: Box) =>
+  a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
 
 function textBoxes(shapes: readonly Shape[]): (Box & { text: string })[] {
   return shapes.flatMap((s) => {
@@ -65,7 +81,8 @@ describe("the drawing", () => {
         for (const [i, a] of boxes.entries()) {
           for (const b of boxes.slice(i + 1)) if (meet(a, b)) throw new Error(`"${a.text}" meets "${b.text}"`);
           if (a.x < -0.5 || a.x + a.w > width + 0.5) throw new Error(`"${a.text}" leaves the frame`);
-          for (const s of scene.shapes) if (s.kind === "line" && passes(s.points, a)) throw new Error(`a line strikes "${a.text}"`);
+          for (const s of scene.shapes)
+            if (s.kind === "line" && passes(s.points, a)) throw new Error(`a line strikes "${a.text}"`);
         }
       }),
       { seed: 3, numRuns: 250 },
@@ -110,23 +127,42 @@ describe("the drawing", () => {
   });
 
   it("writes the first and the last date on the ridge", () => {
-    const scene = drawChart(timelineOf([["about 1200 BC", "Ford stones"], ["1604", "Ferry"], ["27 Sep 1931", "Last crossing"]]), { width: 1280, height: 420 });
+    const scene = drawChart(
+      timelineOf([
+        ["about 1200 BC", "Ford stones"],
+        ["1604", "Ferry"],
+        ["27 Sep 1931", "Last crossing"],
+      ]),
+      { width: 1280, height: 420 },
+    );
     const texts = scene.shapes.flatMap((s) => (s.kind === "text" && s.y < scene.ridgeY + 12 ? [s.text] : []));
     expect(texts).toContain("about 1200 BC");
     expect(texts).toContain("27 Sep 1931");
   });
 
   it("survives nothing, one, all at one instant and nothing dated", () => {
-    for (const list of [[], [["1872", "Flood"]], Array(30).fill(["14 Nov 1872", "Flood"]), Array(12).fill(["", "Scene"]), [["4.6 Ga", "Earth"], ["14 Nov 1872 22:10", "Flood"]]] as [string, string][][])
+    for (const list of [
+      [],
+      [["1872", "Flood"]],
+      Array(30).fill(["14 Nov 1872", "Flood"]),
+      Array(12).fill(["", "Scene"]),
+      [
+        ["4.6 Ga", "Earth"],
+        ["14 Nov 1872 22:10", "Flood"],
+      ],
+    ] as [string, string][][])
       for (const scale of ["balanced", "true", "even"] as const) {
         const scene = drawChart(timelineOf(list, scale), { width: 1280, height: 420 });
-        for (const s of scene.shapes) for (const v of "points" in s ? s.points : [s.x, s.y]) expect(Number.isFinite(v)).toBe(true);
+        for (const s of scene.shapes)
+          for (const v of "points" in s ? s.points : [s.x, s.y]) expect(Number.isFinite(v)).toBe(true);
         expect(new Set(scene.targets.flatMap((t) => t.ids)).size).toBe(list.length);
       }
   });
 
   it("escapes what people typed", () => {
-    const svg = toSvg(drawChart(timelineOf([["1872", `<script>"&'`]]), { width: 800, height: 300 }), { pictureUrl: () => null });
+    const svg = toSvg(drawChart(timelineOf([["1872", `<script>"&'`]]), { width: 800, height: 300 }), {
+      pictureUrl: () => null,
+    });
     expect(svg).not.toContain("<script>");
     expect(svg).toContain("&lt;script&gt;");
   });

@@ -1,3 +1,4 @@
+import { isDated } from "../time/when";
 import { whenLabel } from "../time/write-when";
 import { cutToWidth, type Face, textWidth, wrap } from "../text/measure";
 import { inOrder } from "../timeline/order";
@@ -96,9 +97,15 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
   const shapes: Shape[] = [];
   const targets: Target[] = [];
   const ends = endLabels(axis, events, inner);
-  const ticks = makeTicks(axis, toPx, ends.map((e) => [e.from, e.to]));
+  const ticks = makeTicks(
+    axis,
+    toPx,
+    ends.map((e) => [e.from, e.to]),
+  );
 
-  const chosen = options.strip ? NO_LABELS : chooseLabels(timeline, moments, axis, toPx, frame.width, most - labelsFrom - FOOT);
+  const chosen = options.strip
+    ? NO_LABELS
+    : chooseLabels(timeline, moments, axis, toPx, frame.width, most - labelsFrom - FOOT);
   const needed = Math.max(labelsFrom, ...chosen.placed.map((p) => labelsFrom + (p.row + 1) * chosen.pitch)) + FOOT;
   const height = options.fit && chosen.placed.length === chosen.labels.length ? Math.min(most, needed) : most;
   if (!options.strip) drawBands(shapes, ticks, inner, height);
@@ -107,10 +114,21 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
   const label = new Map(chosen.labels.map((l) => [l.id, l]));
   const placed = new Map(chosen.placed.map((p) => [p.id, p]));
   // Lines first: no label may be struck through by one that is painted later.
-  for (const e of moments) drawLine(shapes, e, toPx(axis.apexOf(e)), placed.get(e.id), label.get(e.id), chosen.pitch, ridgeTop, look, options);
+  for (const e of moments)
+    drawLine(shapes, e, toPx(axis.apexOf(e)), placed.get(e.id), label.get(e.id), chosen.pitch, ridgeTop, look, options);
   for (const e of moments) drawBob(shapes, targets, e, axis, toPx, ridgeTop, look, options, placed.has(e.id));
-  for (const p of chosen.placed) drawLabel(shapes, targets, label.get(p.id)!, p, chosen.pitch, chosen.setting, labelsFrom, look, options);
-  if (!options.strip) drawMore(shapes, targets, moments.filter((e) => !placed.has(e.id)), axis, toPx, height, inner);
+  for (const p of chosen.placed)
+    drawLabel(shapes, targets, label.get(p.id)!, p, chosen.pitch, chosen.setting, labelsFrom, look, options);
+  if (!options.strip)
+    drawMore(
+      shapes,
+      targets,
+      moments.filter((e) => !placed.has(e.id)),
+      axis,
+      toPx,
+      height,
+      inner,
+    );
   nameTargets(targets, timeline, events);
   return { width: frame.width, height, shapes, targets, ridgeY: ridgeTop + RIDGE / 2 };
 }
@@ -139,7 +157,14 @@ interface Roof {
 }
 
 /** Lowest free row for each, in the order of the events; a title beside its roof counts as part of it. */
-function placeRoofs(_t: Timeline, spans: readonly TimelineEvent[], axis: Axis, toPx: (u: number) => number, frame: Frame, options: DrawOptions): Roof[] {
+function placeRoofs(
+  _t: Timeline,
+  spans: readonly TimelineEvent[],
+  axis: Axis,
+  toPx: (u: number) => number,
+  frame: Frame,
+  options: DrawOptions,
+): Roof[] {
   const rows: [number, number][][] = [];
   return spans.map((event) => {
     const { start, end } = roofEdges(event);
@@ -173,7 +198,12 @@ function placeRoofs(_t: Timeline, spans: readonly TimelineEvent[], axis: Axis, t
         taken = [x0 - 6 - w, right];
       } else {
         // No room on either side: what fits of it stays on the roof.
-        title = { text: cutToWidth(full, TITLE_FACE, size, Math.max(20, top[1] - top[0] - 12)), x: top[0] + 7, inside: true, align: "start" };
+        title = {
+          text: cutToWidth(full, TITLE_FACE, size, Math.max(20, top[1] - top[0] - 12)),
+          x: top[0] + 7,
+          inside: true,
+          align: "start",
+        };
         taken = [x0, right];
       }
     }
@@ -184,7 +214,15 @@ function placeRoofs(_t: Timeline, spans: readonly TimelineEvent[], axis: Axis, t
   });
 }
 
-function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: number, sizes: Measures, look: Look, options: DrawOptions): void {
+function drawRoof(
+  shapes: Shape[],
+  targets: Target[],
+  roof: Roof,
+  ridgeTop: number,
+  sizes: Measures,
+  look: Look,
+  options: DrawOptions,
+): void {
   const { event } = roof;
   const { colour, pattern } = look(event);
   const bottom = ridgeTop - sizes.gap - roof.row * (sizes.roof + sizes.gap);
@@ -195,7 +233,14 @@ function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: numb
   const r = event.when.readAs;
   const hollow = r.kind === "span" && (r.start?.uncertain || r.end?.uncertain);
   const area = (points: number[], opacity?: number) =>
-    shapes.push({ kind: "area", points, fill: hollow ? PAPER : colour, ...(hollow ? {} : { pattern }), ...(hollow || selected ? { stroke: selected ? SUN : colour, strokeWidth: selected ? 3 : 1.5 } : {}), ...(opacity === undefined ? {} : { opacity }) });
+    shapes.push({
+      kind: "area",
+      points,
+      fill: hollow ? PAPER : colour,
+      ...(hollow ? {} : { pattern }),
+      ...(hollow || selected ? { stroke: selected ? SUN : colour, strokeWidth: selected ? 3 : 1.5 } : {}),
+      ...(opacity === undefined ? {} : { opacity }),
+    });
   // An open end runs out in slices that grow fainter.
   const run = Math.min(48, (x1 - x0) / 3);
   const [a, b] = [roof.open.start ? x0 + run : x0, roof.open.end ? x1 - run : x1];
@@ -212,10 +257,28 @@ function drawRoof(shapes: Shape[], targets: Target[], roof: Roof, ridgeTop: numb
     const size = event.emphasis ? TITLE_SIZE + 1 : TITLE_SIZE;
     const w = textWidth(title.text, TITLE_FACE, size);
     // A plain ground behind the words, so that no pattern runs through them.
-    if (title.inside && !hollow && pattern !== "solid") shapes.push({ kind: "area", points: rectangle(title.x - 4, top + 2, w + 8, sizes.roof - 4), fill: colour });
-    shapes.push({ kind: "text", x: title.x, y: top + 17, text: title.text, face: TITLE_FACE, size, fill: title.inside && !hollow ? PAPER : INK, align: title.align });
+    if (title.inside && !hollow && pattern !== "solid")
+      shapes.push({ kind: "area", points: rectangle(title.x - 4, top + 2, w + 8, sizes.roof - 4), fill: colour });
+    shapes.push({
+      kind: "text",
+      x: title.x,
+      y: top + 17,
+      text: title.text,
+      face: TITLE_FACE,
+      size,
+      fill: title.inside && !hollow ? PAPER : INK,
+      align: title.align,
+    });
   }
-  targets.push({ ids: [event.id], kind: "event", x: roof.taken[0], y: top, w: roof.taken[1] - roof.taken[0], h: sizes.roof, name: "" });
+  targets.push({
+    ids: [event.id],
+    kind: "event",
+    x: roof.taken[0],
+    y: top,
+    w: roof.taken[1] - roof.taken[0],
+    h: sizes.roof,
+    name: "",
+  });
 }
 
 // ---------------------------------------------------------------- ridge
@@ -228,7 +291,7 @@ interface EndLabel {
 
 /** The first and the last date, always written; as one text when both do not fit. */
 function endLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from: number; to: number }): EndLabel[] {
-  const dated = events.filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span");
+  const dated = events.filter((e) => isDated(e.when));
   if (dated.length === 0 || axis.scale === "even") return axis.scale === "even" ? evenLabels(axis, events, inner) : [];
   const first = firstDate(dated[0]!);
   const last = lastDate(dated);
@@ -249,7 +312,7 @@ function endLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from: 
 /** On the even scale the ridge carries the events' own dates, as many as fit, first and last before others. */
 function evenLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from: number; to: number }): EndLabel[] {
   const made = events
-    .filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span")
+    .filter((e) => isDated(e.when))
     .map((e) => {
       const text = firstDate(e);
       const w = textWidth(text, TICK_FACE, TICK_SIZE);
@@ -286,7 +349,12 @@ function lastDate(dated: readonly TimelineEvent[]): string {
   return best;
 }
 
-function drawBands(shapes: Shape[], ticks: readonly { along: number; text: string }[], inner: { from: number; to: number }, height: number): void {
+function drawBands(
+  shapes: Shape[],
+  ticks: readonly { along: number; text: string }[],
+  inner: { from: number; to: number },
+  height: number,
+): void {
   const major = ticks.filter((t) => t.text);
   for (let i = 0; i < major.length; i += 2) {
     const to = major[i + 1]?.along ?? inner.to;
@@ -294,15 +362,48 @@ function drawBands(shapes: Shape[], ticks: readonly { along: number; text: strin
   }
 }
 
-function drawRidge(shapes: Shape[], width: number, left: number, top: number, ticks: ReturnType<typeof makeTicks>, ends: EndLabel[], axis: Axis, toPx: (u: number) => number): void {
+function drawRidge(
+  shapes: Shape[],
+  width: number,
+  left: number,
+  top: number,
+  ticks: ReturnType<typeof makeTicks>,
+  ends: EndLabel[],
+  axis: Axis,
+  toPx: (u: number) => number,
+): void {
   const mid = top + RIDGE / 2;
   const [a, b] = [left, width - left];
-  shapes.push({ kind: "area", points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, top + RIDGE, a + CAP, top + RIDGE], fill: INK });
+  shapes.push({
+    kind: "area",
+    points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, top + RIDGE, a + CAP, top + RIDGE],
+    fill: INK,
+  });
   for (const t of ticks) {
-    if (t.text) shapes.push({ kind: "text", x: t.along, y: top + 17, text: t.text, face: TICK_FACE, size: TICK_SIZE, fill: PAPER, align: "middle" });
+    if (t.text)
+      shapes.push({
+        kind: "text",
+        x: t.along,
+        y: top + 17,
+        text: t.text,
+        face: TICK_FACE,
+        size: TICK_SIZE,
+        fill: PAPER,
+        align: "middle",
+      });
     shapes.push({ kind: "line", points: [t.along, top, t.along, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
   }
-  for (const e of ends) shapes.push({ kind: "text", x: e.from, y: top + 17, text: e.text, face: TICK_FACE, size: TICK_SIZE, fill: SUN, align: "start" });
+  for (const e of ends)
+    shapes.push({
+      kind: "text",
+      x: e.from,
+      y: top + 17,
+      text: e.text,
+      face: TICK_FACE,
+      size: TICK_SIZE,
+      fill: SUN,
+      align: "start",
+    });
   // Where time changes pace a notch is cut into the foot of the ridge.
   for (const c of axis.changes) {
     const x = toPx(c.at);
@@ -321,7 +422,14 @@ interface Chosen {
 
 const NO_LABELS: Chosen = { labels: [], placed: [], pitch: 0, setting: SETTINGS[0] };
 
-function chooseLabels(timeline: Timeline, moments: readonly TimelineEvent[], axis: Axis, toPx: (u: number) => number, width: number, roomHeight: number): Chosen {
+function chooseLabels(
+  timeline: Timeline,
+  moments: readonly TimelineEvent[],
+  axis: Axis,
+  toPx: (u: number) => number,
+  width: number,
+  roomHeight: number,
+): Chosen {
   let best: Chosen | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
@@ -331,12 +439,19 @@ function chooseLabels(timeline: Timeline, moments: readonly TimelineEvent[], axi
     const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
     const pitch = tallest + (setting.oneLine ? 4 : 9);
     const rows = Math.max(1, Math.floor((roomHeight + 10) / pitch));
+    // More words than the rows hold in all: a tighter setting is needed, if there is one.
+    const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * width);
+    if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
     let placed = placeLabels(labels, { from: 4, to: width - 4, rows, pitch });
     // What found no room is counted at the foot, which then belongs to the counts.
-    if (placed.length < labels.length) placed = placed.filter((p) => p.row * pitch + tallest + LINE < roomHeight - MORE_ROW);
+    if (placed.length < labels.length)
+      placed = placed.filter((p) => p.row * pitch + tallest + LINE < roomHeight - MORE_ROW);
     const apex = new Map(labels.map((l) => [l.id, l.apex]));
     const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex.get(p.id)!), 0);
-    const cut = labels.reduce((sum, l) => sum + (l.lines.at(-1)?.endsWith("…") ? CUT : 0) + (l.date.endsWith("…") ? 2 * CUT : 0), 0);
+    const cut = labels.reduce(
+      (sum, l) => sum + (l.lines.at(-1)?.endsWith("…") ? CUT : 0) + (l.date.endsWith("…") ? 2 * CUT : 0),
+      0,
+    );
     const cost = tightness * TIGHTER + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
@@ -351,12 +466,22 @@ function makeLabel(timeline: Timeline, e: TimelineEvent, apex: number, s: Settin
   const most = Math.min(s.most, frameWidth * 0.42);
   const date = whenLabel(e.when);
   const title = chartTitle(e);
-  const picture = s.picture > 0 ? (itemsOf(timeline, e.id, "media").find((i) => i.kind === "picture")?.id ?? null) : null;
+  const picture =
+    s.picture > 0 ? (itemsOf(timeline, e.id, "media").find((i) => i.kind === "picture")?.id ?? null) : null;
   if (s.oneLine) {
     const dateCut = cutToWidth(date, DATE_FACE, DATE_SIZE, most * 0.6);
     const dateWidth = dateCut ? textWidth(dateCut, DATE_FACE, DATE_SIZE) + 6 : 0;
     const line = cutToWidth(title, TITLE_FACE, size, most - dateWidth);
-    return { id: e.id, event: e, apex, w: dateWidth + textWidth(line, TITLE_FACE, size), h: LINE + 2, date: dateCut, lines: [line], picture: null };
+    return {
+      id: e.id,
+      event: e,
+      apex,
+      w: dateWidth + textWidth(line, TITLE_FACE, size),
+      h: LINE + 2,
+      date: dateCut,
+      lines: [line],
+      picture: null,
+    };
   }
   const dateCut = cutToWidth(date, DATE_FACE, DATE_SIZE, Math.max(most, 150));
   const lines = wrap(title, TITLE_FACE, size, most, s.lines);
@@ -374,7 +499,17 @@ function makeLabel(timeline: Timeline, e: TimelineEvent, apex: number, s: Settin
   };
 }
 
-function drawLine(shapes: Shape[], e: TimelineEvent, apex: number, p: Placed | undefined, label: Label | undefined, pitch: number, ridgeTop: number, look: Look, options: DrawOptions): void {
+function drawLine(
+  shapes: Shape[],
+  e: TimelineEvent,
+  apex: number,
+  p: Placed | undefined,
+  label: Label | undefined,
+  pitch: number,
+  ridgeTop: number,
+  look: Look,
+  options: DrawOptions,
+): void {
   if (!p || !label) return;
   const y0 = ridgeTop + RIDGE + BOB - 2;
   const y1 = ridgeTop + RIDGE + BOB + FAN;
@@ -385,7 +520,17 @@ function drawLine(shapes: Shape[], e: TimelineEvent, apex: number, p: Placed | u
 }
 
 /** The tip in the middle of what is known, the top as wide as that; hollow when marked uncertain. */
-function drawBob(shapes: Shape[], targets: Target[], e: TimelineEvent, axis: Axis, toPx: (u: number) => number, ridgeTop: number, look: Look, options: DrawOptions, hasLabel: boolean): void {
+function drawBob(
+  shapes: Shape[],
+  targets: Target[],
+  e: TimelineEvent,
+  axis: Axis,
+  toPx: (u: number) => number,
+  ridgeTop: number,
+  look: Look,
+  options: DrawOptions,
+  hasLabel: boolean,
+): void {
   const { colour, pattern } = look(e);
   const y = ridgeTop + RIDGE;
   const apex = toPx(axis.apexOf(e));
@@ -400,7 +545,14 @@ function drawBob(shapes: Shape[], targets: Target[], e: TimelineEvent, axis: Axi
   const [x0, x1] = [Math.min(a, apex - half), Math.max(b, apex + half)];
   const hollow = r.kind === "moment" && r.at.uncertain;
   const undated = r.kind === "undated" || r.kind === "not_understood";
-  if (undated) shapes.push({ kind: "area", points: [apex, y + 1, apex + 6, y + 7, apex, y + 13, apex - 6, y + 7], fill: PAPER, stroke: colour, strokeWidth: 1.75 });
+  if (undated)
+    shapes.push({
+      kind: "area",
+      points: [apex, y + 1, apex + 6, y + 7, apex, y + 13, apex - 6, y + 7],
+      fill: PAPER,
+      stroke: colour,
+      strokeWidth: 1.75,
+    });
   else
     shapes.push({
       kind: "area",
@@ -412,25 +564,62 @@ function drawBob(shapes: Shape[], targets: Target[], e: TimelineEvent, axis: Axi
   if (!hasLabel) targets.push({ ids: [e.id], kind: "event", x: apex - 8, y, w: 16, h: BOB + 4, name: "" });
 }
 
-function drawLabel(shapes: Shape[], targets: Target[], l: Label, p: Placed, pitch: number, s: Setting, top: number, look: Look, options: DrawOptions): void {
+function drawLabel(
+  shapes: Shape[],
+  targets: Target[],
+  l: Label,
+  p: Placed,
+  pitch: number,
+  s: Setting,
+  top: number,
+  look: Look,
+  options: DrawOptions,
+): void {
   const e = l.event;
   const y = top + p.row * pitch;
   const x = p.side === 1 ? p.anchor + 6 : p.anchor - 6 - l.w;
   const selected = options.selected === e.id;
-  shapes.push({ kind: "area", points: rectangle(x - 4, y - 2, l.w + 8, l.h + 4), fill: selected ? WASH : PAPER, ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}) });
+  shapes.push({
+    kind: "area",
+    points: rectangle(x - 4, y - 2, l.w + 8, l.h + 4),
+    fill: selected ? WASH : PAPER,
+    ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
+  });
   const size = e.emphasis ? TITLE_SIZE + 1 : TITLE_SIZE;
   const align = p.side === 1 ? "start" : "end";
   let edge = p.side === 1 ? x : x + l.w;
   if (l.picture) {
-    shapes.push({ kind: "picture", x: p.side === 1 ? x : x + l.w - s.picture, y: y + 1, w: s.picture, h: s.picture, item: l.picture });
+    shapes.push({
+      kind: "picture",
+      x: p.side === 1 ? x : x + l.w - s.picture,
+      y: y + 1,
+      w: s.picture,
+      h: s.picture,
+      item: l.picture,
+    });
     edge += p.side * (s.picture + 8);
   }
   const colour = look(e).colour;
-  const put = (text: string, tx: number, ty: number, face: Face, at: number, fill: string, to: "start" | "end" = align) =>
-    shapes.push({ kind: "text", x: tx, y: ty, text, face, size: at, fill, align: to });
+  const put = (
+    text: string,
+    tx: number,
+    ty: number,
+    face: Face,
+    at: number,
+    fill: string,
+    to: "start" | "end" = align,
+  ) => shapes.push({ kind: "text", x: tx, y: ty, text, face, size: at, fill, align: to });
   if (s.oneLine) {
     if (l.date) put(l.date, x, y + 14, DATE_FACE, DATE_SIZE, colour, "start");
-    put(l.lines[0] ?? "", x + (l.date ? textWidth(l.date, DATE_FACE, DATE_SIZE) + 6 : 0), y + 14, TITLE_FACE, size, INK, "start");
+    put(
+      l.lines[0] ?? "",
+      x + (l.date ? textWidth(l.date, DATE_FACE, DATE_SIZE) + 6 : 0),
+      y + 14,
+      TITLE_FACE,
+      size,
+      INK,
+      "start",
+    );
   } else {
     let ty = y + 13;
     if (l.date) {
@@ -446,7 +635,15 @@ function drawLabel(shapes: Shape[], targets: Target[], l: Label, p: Placed, pitc
 }
 
 /** What found no room is counted at the foot of the drawing, in stretches as wide as a count needs. */
-function drawMore(shapes: Shape[], targets: Target[], left: readonly TimelineEvent[], axis: Axis, toPx: (u: number) => number, height: number, inner: { from: number; to: number }): void {
+function drawMore(
+  shapes: Shape[],
+  targets: Target[],
+  left: readonly TimelineEvent[],
+  axis: Axis,
+  toPx: (u: number) => number,
+  height: number,
+  inner: { from: number; to: number },
+): void {
   if (left.length === 0) return;
   const bins = new Map<number, TimelineEvent[]>();
   const count = Math.max(1, Math.floor((inner.to - inner.from) / 110));
@@ -461,8 +658,25 @@ function drawMore(shapes: Shape[], targets: Target[], left: readonly TimelineEve
     const x = inner.from + (bin + 0.5) * width - w / 2;
     const y = height - MORE_ROW;
     shapes.push({ kind: "area", points: rectangle(x, y, w, 21), fill: "#EAF1EF", stroke: QUIET, strokeWidth: 1 });
-    shapes.push({ kind: "text", x: x + w / 2, y: y + 15, text, face: TITLE_FACE, size: TITLE_SIZE, fill: INK, align: "middle" });
-    targets.push({ ids: events.map((e) => e.id), kind: "more", x, y, w, h: 21, name: `${text} events without room for a label` });
+    shapes.push({
+      kind: "text",
+      x: x + w / 2,
+      y: y + 15,
+      text,
+      face: TITLE_FACE,
+      size: TITLE_SIZE,
+      fill: INK,
+      align: "middle",
+    });
+    targets.push({
+      ids: events.map((e) => e.id),
+      kind: "more",
+      x,
+      y,
+      w,
+      h: 21,
+      name: `${text} events without room for a label`,
+    });
   }
 }
 

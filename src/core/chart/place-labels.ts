@@ -34,27 +34,210 @@ const CLEARANCE = 7;
  */
 export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
-  let best: Placed[] = [];
-  let bestCost = Number.POSITIVE_INFINITY;
-  // Straight lines first; then lines spread apart a little, then as far as the fullest rows need.
   const ways = [
     ...[0, 6, 12, 20].map((spread) => () => spreadOut(sorted, spread, room)),
     ...[...Array(room.rows).keys()].slice(1).map((n) => () => inColumns(sorted, n + 1, room)),
   ];
-  for (const way of ways) {
+  let best: Placed[] = [];
+  let bestCost = Number.POSITIVE_INFINITY;
+  for (const [n, way] of ways.entries()) {
     const anchors = way();
-    for (const order of [rightToLeft, leftToRight, outwards]) {
-      const placed = improve(sorted, anchors, room, squeeze(sorted, anchors, room, place(sorted, anchors, room, order(sorted.length))));
-      const cost = costOf(sorted, anchors, placed);
+    // Where the lines run is known: what that alone costs may already be too much.
+    const away = anchors.reduce((sum, x, i) => sum + awayCost(x - sorted[i]!.apex), 0);
+    if (away >= bestCost) continue;
+    for (const order of [rightToLeft, leftToRight]) {
+      const board = new Board(sorted, anchors, room);
+      board.place(order(sorted.length));
+      if (board.missing > 0) board.squeeze();
+      board.improve();
+      const cost = away + board.cost();
       if (cost < bestCost - 1e-9) {
         bestCost = cost;
-        best = placed.filter((p) => p !== null);
+        best = board.result();
       }
+      // The other direction seldom finds more than a tidier order of rows.
+      if (board.missing === 0 && n > 0) break;
     }
     // Straight lines for all: nothing further apart can be better.
-    if (best.length === sorted.length && way === ways[0]) break;
+    if (n === 0 && best.length === sorted.length) break;
   }
   return best;
+}
+
+const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
+const leftToRight = (n: number) => [...Array(n).keys()];
+
+/** What it costs to hang a label away from its moment: nothing to speak of at first, then more and more. */
+export function awayCost(distance: number): number {
+  return (Math.abs(distance) / 40) ** 2;
+}
+
+/** Labels on their lines while a place is being looked for; plain numbers, because this runs at every keystroke. */
+class Board {
+  missing: number;
+  private n: number;
+  private row: Int16Array;
+  private side: Int8Array;
+  private anchor: Float64Array;
+  private w: Float64Array;
+  private h: Float64Array;
+  /** Labels whose lines are further apart than this have nothing to do with each other. */
+  private reach: number;
+  private labels: readonly Hanging[];
+  private room: Room;
+
+  constructor(labels: readonly Hanging[], anchors: readonly number[], room: Room) {
+    this.labels = labels;
+    this.room = room;
+    this.n = labels.length;
+    this.missing = this.n;
+    this.row = new Int16Array(this.n).fill(-1);
+    this.side = new Int8Array(this.n).fill(1);
+    this.anchor = Float64Array.from(anchors);
+    this.w = Float64Array.from(labels, (l) => l.w);
+    this.h = Float64Array.from(labels, (l) => l.h);
+    this.reach = 2 * (Math.max(0, ...this.w) + FLAG_GAP + CLEARANCE) + 1;
+  }
+
+  place(order: readonly number[]): void {
+    for (const i of order) this.settle(i);
+  }
+
+  /** Hangs one label where it is best now, if anywhere. */
+  private settle(i: number): boolean {
+    const { rows } = this.room;
+    const shut = [0, this.shut(i, 1), this.shut(i, -1)];
+    for (let row = 0; row < rows; row++)
+      for (let side = 1; side >= -1; side -= 2) {
+        if (!this.inside(i, side)) continue;
+        if (row < rows - 1 && row < shut[side > 0 ? 1 : 2]!) continue;
+        if (this.clashes(i, row, side, 1) > 0) continue;
+        this.hang(i, row, side);
+        return true;
+      }
+    return false;
+  }
+
+  private hang(i: number, row: number, side: number): void {
+    this.row[i] = row;
+    this.side[i] = side;
+    this.missing--;
+  }
+
+  private take(i: number): void {
+    this.row[i] = -1;
+    this.missing++;
+  }
+
+  private left(i: number, side: number): number {
+    return side > 0 ? this.anchor[i]! + FLAG_GAP : this.anchor[i]! - FLAG_GAP - this.w[i]!;
+  }
+
+  private inside(i: number, side: number): boolean {
+    const left = this.left(i, side);
+    return left >= this.room.from && left + this.w[i]! <= this.room.to;
+  }
+
+  /** How many labels without a place yet would have to hang above this one, because it stands in their lines' way. */
+  private shut(i: number, side: number): number {
+    const left = this.left(i, side) - CLEARANCE;
+    const right = left + this.w[i]! + 2 * CLEARANCE;
+    const own = this.anchor[i]!;
+    let count = 0;
+    for (const step of [-1, 1])
+      for (let j = i + step; j >= 0 && j < this.n; j += step) {
+        const x = this.anchor[j]!;
+        if (step < 0 ? x < left : x > right) break;
+        if (this.row[j]! < 0 && x > left && x < right && x !== own) count++;
+      }
+    return count;
+  }
+
+  /** How many hung labels a place would meet, by their boxes or their lines; stops counting at `most`. */
+  private clashes(i: number, row: number, side: number, most: number, found?: number[]): number {
+    const { pitch } = this.room;
+    const a = this.left(i, side);
+    const b = a + this.w[i]!;
+    const top = row * pitch;
+    const bottom = top + this.h[i]!;
+    const own = this.anchor[i]!;
+    let count = 0;
+    for (let step = -1; step <= 1; step += 2)
+      for (let j = i + step; j >= 0 && j < this.n; j += step) {
+        const x = this.anchor[j]!;
+        if (Math.abs(x - own) > this.reach) break;
+        const otherRow = this.row[j]!;
+        if (otherRow < 0) continue;
+        const otherTop = otherRow * pitch;
+        const otherBottom = otherTop + this.h[j]!;
+        const c = this.left(j, this.side[j]!);
+        const d = c + this.w[j]!;
+        const boxes = top < otherBottom + 4 && otherTop < bottom + 4 && a < d + CLEARANCE && c < b + CLEARANCE;
+        // Each line runs from the ridge to its label's foot.
+        const itsLine = x !== own && otherBottom > top && x > a - CLEARANCE + 1 && x < b + CLEARANCE;
+        const myLine = x !== own && bottom > otherTop && own > c - CLEARANCE + 1 && own < d + CLEARANCE;
+        if (boxes || itsLine || myLine) {
+          found?.push(j);
+          if (++count >= most) return count;
+        }
+      }
+    return count;
+  }
+
+  /** Makes room for labels that found none: puts each in, takes out what is in its way, and places that anew. */
+  squeeze(): void {
+    for (let i = 0; i < this.n; i++) if (this.row[i]! < 0) this.forceIn(i);
+  }
+
+  private forceIn(i: number): void {
+    for (let row = 0; row < this.room.rows; row++)
+      for (let side = 1; side >= -1; side -= 2) {
+        if (!this.inside(i, side)) continue;
+        const out: number[] = [];
+        if (this.clashes(i, row, side, 4, out) > 3) continue;
+        const before = out.map((j) => [j, this.row[j]!, this.side[j]!] as const);
+        for (const j of out) this.take(j);
+        this.hang(i, row, side);
+        if (out.every((j) => this.settle(j))) return;
+        for (const j of out) if (this.row[j]! >= 0) this.take(j);
+        this.take(i);
+        for (const was of before) this.hang(...was);
+      }
+  }
+
+  /** Takes each label out and puts it back where it is best now, until nothing changes. */
+  improve(): void {
+    for (let pass = 0; pass < 6; pass++) {
+      let changed = false;
+      for (let i = 0; i < this.n; i++) {
+        const [row, side] = [this.row[i]!, this.side[i]!];
+        if (row >= 0) this.take(i);
+        if (!this.settle(i) && row >= 0) this.hang(i, row, side);
+        if (this.row[i] !== row || this.side[i] !== side) changed = true;
+      }
+      if (!changed) return;
+    }
+  }
+
+  cost(): number {
+    let cost = 0;
+    for (let i = 0; i < this.n; i++)
+      cost += this.row[i]! < 0 ? 1_000 : this.row[i]! * 0.5 + (this.side[i]! > 0 ? 0 : 0.1);
+    return cost;
+  }
+
+  result(): Placed[] {
+    const placed: Placed[] = [];
+    for (let i = 0; i < this.n; i++)
+      if (this.row[i]! >= 0)
+        placed.push({
+          id: this.labels[i]!.id,
+          anchor: this.anchor[i]!,
+          side: this.side[i]! > 0 ? 1 : -1,
+          row: this.row[i]!,
+        });
+    return placed;
+  }
 }
 
 /** Between the lines of one column, px. */
@@ -106,12 +289,6 @@ function inColumns(sorted: readonly Hanging[], most: number, room: Room): number
   return anchors;
 }
 
-type Slots = (Placed | null)[];
-
-const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
-const leftToRight = (n: number) => [...Array(n).keys()];
-const outwards = (n: number) => [...Array(n).keys()].sort((a, b) => Math.abs(a - n / 2) - Math.abs(b - n / 2) || a - b);
-
 /** The least movement that keeps lines `spread` apart and in their order (pool adjacent violators). */
 function spreadOut(sorted: readonly Hanging[], spread: number, room: Room): number[] {
   if (spread === 0) return sorted.map((l) => l.apex);
@@ -129,112 +306,4 @@ function spreadOut(sorted: readonly Hanging[], spread: number, room: Room): numb
   return blocks
     .flatMap((b) => Array<number>(b.n).fill(Math.min(Math.max(most, least), Math.max(least, b.sum / b.n))))
     .map((x, i) => x + i * spread);
-}
-
-function place(sorted: readonly Hanging[], anchors: readonly number[], room: Room, order: readonly number[]): Slots {
-  const slots: Slots = sorted.map(() => null);
-  for (const i of order) slots[i] = bestSlot(sorted, anchors, room, slots, i);
-  return slots;
-}
-
-/** Makes room for labels that found none: puts each in, takes out what is in its way, and places that anew. */
-function squeeze(sorted: readonly Hanging[], anchors: readonly number[], room: Room, slots: Slots): Slots {
-  let now = slots;
-  for (let i = 0; i < now.length; i++) {
-    if (now[i]) continue;
-    search: for (let row = 0; row < room.rows; row++)
-      for (const side of [1, -1] as const) {
-        const p: Placed = { id: sorted[i]!.id, anchor: anchors[i]!, side, row };
-        const trial: Slots = [...now];
-        const out: number[] = [];
-        for (let j = 0; j < trial.length; j++) {
-          if (!trial[j]) continue;
-          const alone: Slots = trial.map((s, k) => (k === j ? s : null));
-          if (!fits(sorted, anchors, room, alone, i, p)) {
-            trial[j] = null;
-            out.push(j);
-          }
-        }
-        if (out.length > 3 || !fits(sorted, anchors, room, trial, i, p)) continue;
-        trial[i] = p;
-        if (out.every((j) => (trial[j] = bestSlot(sorted, anchors, room, trial, j)))) {
-          now = trial;
-          break search;
-        }
-      }
-  }
-  return now;
-}
-
-/** Takes each label out and puts it back where it is best now, until nothing changes. */
-function improve(sorted: readonly Hanging[], anchors: readonly number[], room: Room, slots: Slots): Slots {
-  for (let pass = 0; pass < 6; pass++) {
-    let changed = false;
-    for (let i = 0; i < slots.length; i++) {
-      const before = slots[i]!;
-      slots[i] = null;
-      const now = bestSlot(sorted, anchors, room, slots, i);
-      slots[i] = now;
-      if (before?.row !== now?.row || before?.side !== now?.side) changed = true;
-    }
-    if (!changed) break;
-  }
-  return slots;
-}
-
-function bestSlot(sorted: readonly Hanging[], anchors: readonly number[], room: Room, slots: Slots, i: number): Placed | null {
-  const label = sorted[i]!;
-  for (let row = 0; row < room.rows; row++)
-    for (const side of [1, -1] as const) {
-      const candidate: Placed = { id: label.id, anchor: anchors[i]!, side, row };
-      if (row < Math.min(shut(sorted, anchors, slots, i, candidate), room.rows - 1)) continue;
-      if (fits(sorted, anchors, room, slots, i, candidate)) return candidate;
-    }
-  return null;
-}
-
-/** How many labels without a place yet would have to hang above this one, because it stands in their lines' way. */
-function shut(sorted: readonly Hanging[], anchors: readonly number[], slots: Slots, i: number, p: Placed): number {
-  const [a, b] = boxOf(sorted[i]!, p);
-  let n = 0;
-  for (let j = 0; j < slots.length; j++) if (j !== i && !slots[j] && anchors[j]! > a - CLEARANCE && anchors[j]! < b + CLEARANCE && anchors[j] !== p.anchor) n++;
-  return n;
-}
-
-function boxOf(label: Hanging, p: Placed): [number, number] {
-  return p.side === 1 ? [p.anchor + FLAG_GAP, p.anchor + FLAG_GAP + label.w] : [p.anchor - FLAG_GAP - label.w, p.anchor - FLAG_GAP];
-}
-
-function fits(sorted: readonly Hanging[], anchors: readonly number[], room: Room, slots: Slots, i: number, p: Placed): boolean {
-  const label = sorted[i]!;
-  const [a, b] = boxOf(label, p);
-  if (a < room.from || b > room.to) return false;
-  const top = p.row * room.pitch;
-  const bottom = top + label.h;
-  for (let j = 0; j < slots.length; j++) {
-    const other = slots[j];
-    if (!other) continue;
-    const otherTop = other.row * room.pitch;
-    const otherBottom = otherTop + sorted[j]!.h;
-    const [c, d] = boxOf(sorted[j]!, other);
-    const acrossMeets = top < otherBottom + 4 && otherTop < bottom + 4;
-    if (acrossMeets && a < d + CLEARANCE && c < b + CLEARANCE) return false;
-    // The other's line runs from the ridge to its label's foot; mine likewise.
-    const x = anchors[j]!;
-    if (otherBottom > top && x > a - CLEARANCE + 1 && x < b + CLEARANCE && x !== p.anchor) return false;
-    if (bottom > otherTop && p.anchor > c - CLEARANCE + 1 && p.anchor < d + CLEARANCE && x !== p.anchor) return false;
-  }
-  return true;
-}
-
-/** What it costs to hang a label away from its moment: nothing to speak of at first, then more and more. */
-export function awayCost(distance: number): number {
-  return (Math.abs(distance) / 40) ** 2;
-}
-
-function costOf(sorted: readonly Hanging[], anchors: readonly number[], slots: Slots): number {
-  let cost = 0;
-  for (const [i, slot] of slots.entries())
-    cost += slot ? slot.row * 0.5 + (slot.side === 1 ? 0 : 0.1) + awayCost(anchors[i]! - sorted[i]!.apex) : 1_000;
-  return cost;
 }

@@ -3,9 +3,26 @@ import type { Pattern } from "../timeline/timeline";
 
 /** What the painters draw, in this order. All lengths in px; points are x, y, x, y, ... */
 export type Shape =
-  | { kind: "area"; points: number[]; fill: string; pattern?: Pattern; stroke?: string; strokeWidth?: number; opacity?: number }
+  | {
+      kind: "area";
+      points: number[];
+      fill: string;
+      pattern?: Pattern;
+      stroke?: string;
+      strokeWidth?: number;
+      opacity?: number;
+    }
   | { kind: "line"; points: number[]; stroke: string; width: number; dash?: [number, number] }
-  | { kind: "text"; x: number; y: number; text: string; face: Face; size: number; fill: string; align: "start" | "middle" | "end" }
+  | {
+      kind: "text";
+      x: number;
+      y: number;
+      text: string;
+      face: Face;
+      size: number;
+      fill: string;
+      align: "start" | "middle" | "end";
+    }
   | { kind: "picture"; x: number; y: number; w: number; h: number; item: string };
 
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */

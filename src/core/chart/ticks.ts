@@ -12,13 +12,21 @@ export interface Tick {
   width: number;
 }
 
-type Level = { kind: "years"; step: number } | { kind: "months"; step: number } | { kind: "days"; step: number } | { kind: "seconds"; step: number };
+type Level =
+  | { kind: "years"; step: number }
+  | { kind: "months"; step: number }
+  | { kind: "days"; step: number }
+  | { kind: "seconds"; step: number };
 
 const LEVELS: Level[] = [
-  ...[...Array(11).keys()].reverse().flatMap((k): Level[] => [5, 2, 1].map((m) => ({ kind: "years", step: m * 10 ** k }))),
+  ...[...Array(11).keys()]
+    .reverse()
+    .flatMap((k): Level[] => [5, 2, 1].map((m) => ({ kind: "years", step: m * 10 ** k }))),
   ...[6, 3, 1].map((step): Level => ({ kind: "months", step })),
   ...[7, 1].map((step): Level => ({ kind: "days", step })),
-  ...[43_200, 21_600, 10_800, 3_600, 1_800, 900, 300, 60, 30, 15, 5, 1].map((step): Level => ({ kind: "seconds", step })),
+  ...[43_200, 21_600, 10_800, 3_600, 1_800, 900, 300, 60, 30, 15, 5, 1].map(
+    (step): Level => ({ kind: "seconds", step }),
+  ),
 ];
 const MOST_OF_A_LEVEL = 2_000;
 
@@ -46,15 +54,19 @@ export function makeTicks(axis: Axis, toPx: (u: number) => number, taken: readon
       return { along: toPx(axis.at(day)), text, width: textWidth(text, TICK_FACE, TICK_SIZE) };
     });
     if (axis.scale === "true") {
-      const crowded = made.some((t, i) => i > 0 && t.along - made[i - 1]!.along < Math.max(90, (t.width + made[i - 1]!.width) / 2 + GAP));
+      const crowded = made.some(
+        (t, i) => i > 0 && t.along - made[i - 1]!.along < Math.max(90, (t.width + made[i - 1]!.width) / 2 + GAP),
+      );
       if (crowded) {
         const marks = made.map((t) => t.along);
         if (!marks.some((x, i) => i > 0 && x - marks[i - 1]! < MINOR_GAP))
-          for (const along of marks) if (!ticks.some((t) => Math.abs(t.along - along) < 0.5)) ticks.push({ along, text: "", width: 0 });
+          for (const along of marks)
+            if (!ticks.some((t) => Math.abs(t.along - along) < 0.5)) ticks.push({ along, text: "", width: 0 });
         break;
       }
       ticks.length = 0;
-      for (const t of made) ticks.push(free(t.along - t.width / 2, t.along + t.width / 2) ? t : { ...t, text: "", width: 0 });
+      for (const t of made)
+        ticks.push(free(t.along - t.width / 2, t.along + t.width / 2) ? t : { ...t, text: "", width: 0 });
     } else {
       let placed = 0;
       for (const t of made) {

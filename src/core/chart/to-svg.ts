@@ -37,18 +37,22 @@ export function toSvg(scene: Scene, options: SvgOptions): string {
         .map((t) => {
           const to = t.kind === "event" ? options.link!(t.ids[0]!) : options.link!(t.ids[0]!);
           const box = `x="${n(t.x)}" y="${n(t.y)}" width="${n(t.w)}" height="${n(t.h)}" rx="4"`;
-          return to ? `<a href="${escape(to)}" aria-label="${escape(t.name)}"><rect ${box} class="hit" fill="transparent"/></a>` : "";
+          return to
+            ? `<a href="${escapeXml(to)}" aria-label="${escapeXml(t.name)}"><rect ${box} class="hit" fill="transparent"/></a>`
+            : "";
         })
         .join("")
     : "";
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escape(options.label ?? "Timeline")}"><defs>${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${body}${links}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${body}${links}</svg>`;
 }
 
 function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions): string {
   switch (s.kind) {
     case "area": {
       const points = pairs(s.points);
-      const stroke = s.stroke ? ` stroke="${s.stroke}" stroke-width="${n(s.strokeWidth ?? 1)}" stroke-linejoin="round"` : "";
+      const stroke = s.stroke
+        ? ` stroke="${s.stroke}" stroke-width="${n(s.strokeWidth ?? 1)}" stroke-linejoin="round"`
+        : "";
       const opacity = s.opacity === undefined ? "" : ` opacity="${n(s.opacity)}"`;
       const base = `<polygon points="${points}" fill="${s.fill}"${stroke}${opacity}/>`;
       if (!s.pattern || s.pattern === "solid") return base;
@@ -59,12 +63,14 @@ function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions
       return `<polyline points="${pairs(s.points)}" fill="none" stroke="${s.stroke}" stroke-width="${n(s.width)}"${s.dash ? ` stroke-dasharray="${s.dash.join(" ")}"` : ""}/>`;
     case "text": {
       const [family, weight] = FACES[s.face];
-      return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}">${escape(s.text)}</text>`;
+      return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}">${escapeXml(s.text)}</text>`;
     }
     case "picture": {
       const url = options.pictureUrl(s.item);
       const box = `x="${n(s.x)}" y="${n(s.y)}" width="${n(s.w)}" height="${n(s.h)}"`;
-      return url ? `<image ${box} href="${escape(url)}" preserveAspectRatio="xMidYMid slice"/>` : `<rect ${box} fill="#D5DEDC"/>`;
+      return url
+        ? `<image ${box} href="${escapeXml(url)}" preserveAspectRatio="xMidYMid slice"/>`
+        : `<rect ${box} fill="#D5DEDC"/>`;
     }
   }
 }
@@ -72,8 +78,13 @@ function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions
 function patternDef(pattern: Pattern, prefix: string): string {
   if (pattern === "solid") return "";
   const t = TILES[pattern];
-  const lines = t.lines.map((l) => `<polyline points="${pairs(l)}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY}" stroke-width="${t.width}"/>`);
-  const dots = t.dots.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.15}"/>`);
+  const lines = t.lines.map(
+    (l) =>
+      `<polyline points="${pairs(l)}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY}" stroke-width="${t.width}"/>`,
+  );
+  const dots = t.dots.map(
+    ([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.15}"/>`,
+  );
   return `<pattern id="${prefix}-${pattern}" width="${t.size}" height="${t.size}" patternUnits="userSpaceOnUse">${lines.join("")}${dots.join("")}</pattern>`;
 }
 
@@ -88,12 +99,15 @@ function n(value: number): string {
 }
 
 /** Text made safe for XML and HTML, in elements and in quoted attributes. */
-export function escape(text: string): string {
-  return text
-    .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "")
-    .replaceAll("&", "&amp;")
-    .replaceAll("<", "&lt;")
-    .replaceAll(">", "&gt;")
-    .replaceAll('"', "&quot;")
-    .replaceAll("'", "&#39;");
+export function escapeXml(text: string): string {
+  return (
+    text
+      // biome-ignore lint/suspicious/noControlCharactersInRegex: XML 1.0 has no place for them, not even escaped
+      .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "")
+      .replaceAll("&", "&amp;")
+      .replaceAll("<", "&lt;")
+      .replaceAll(">", "&gt;")
+      .replaceAll('"', "&quot;")
+      .replaceAll("'", "&#39;")
+  );
 }

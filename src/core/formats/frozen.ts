@@ -47,13 +47,16 @@ export function toFrozen(t: Timeline): Frozen {
     dateOrder: t.dateOrder,
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({ ...without(e), description: blocksOf(e.description) })),
-    items: owners.flatMap((of) => (["media", "source", "link"] as const).flatMap((list) => itemsOf(t, of, list).map(without))),
+    items: owners.flatMap((of) =>
+      (["media", "source", "link"] as const).flatMap((list) => itemsOf(t, of, list).map(without)),
+    ),
   };
 }
 
 /** A frozen timeline as the chart takes it (the chart needs no descriptions). */
 export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
-  const living = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((r) => [r.id, { ...r, deleted: false }]));
+  const living = <T extends { id: string }>(list: readonly T[]) =>
+    new Map(list.map((r) => [r.id, { ...r, deleted: false }]));
   return {
     ...emptyTimeline(id),
     title: f.title,

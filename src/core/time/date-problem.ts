@@ -60,5 +60,7 @@ export function offeredReadings(p: DateProblem): string[] {
 }
 
 function either(readings: readonly string[]): string {
-  return readings.length < 2 ? (readings[0] ?? "another date") : `${readings.slice(0, -1).join(", ")} or ${readings.at(-1)}`;
+  return readings.length < 2
+    ? (readings[0] ?? "another date")
+    : `${readings.slice(0, -1).join(", ")} or ${readings.at(-1)}`;
 }

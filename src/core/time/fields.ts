@@ -92,7 +92,10 @@ export function readFields(text: string): Fields | null {
   take(/\s*\((?:gregorian|new style|n\.?s\.?)\)$/, () => {});
   take(/^(?:probably|perhaps|possibly|maybe)\s+/, () => (f.uncertain = true));
   take(/\s*\(?\?\)?$/, () => (f.uncertain = true));
-  take(/^(?:c(?:irc)?a\.?\s*(?=\d)|c\.?\s*(?=\d)|ca\.?\s+|circa\s+|about\s+|around\s+|approx(?:\.|imately)?\s+|roughly\s+|some\s+|~\s*)/, () => (f.about = true));
+  take(
+    /^(?:c(?:irc)?a\.?\s*(?=\d)|c\.?\s*(?=\d)|ca\.?\s+|circa\s+|about\s+|around\s+|approx(?:\.|imately)?\s+|roughly\s+|some\s+|~\s*)/,
+    () => (f.about = true),
+  );
   take(/(?:~|\s*\((?:about|circa|approx\.?)\))$/, () => (f.about = true));
   take(/^(?:before|by|pre-?)\s+/, () => (f.bound = "before"));
   take(/^(?:after|post-?)\s+/, () => (f.bound = "after"));
@@ -227,11 +230,13 @@ function readTime(text: string, f: Fields, besideDate = false): boolean {
     return true;
   }
   const m = text.match(RE.time);
-  if (!m || !(m[2] || m[4]) || (m[2] && /^\d{1,2}\.\d/.test(text.replace("at ", "")) && !m[4] && !besideDate)) return false;
+  if (!m || !(m[2] || m[4]) || (m[2] && /^\d{1,2}\.\d/.test(text.replace("at ", "")) && !m[4] && !besideDate))
+    return false;
   let hour = Number(m[1]);
   const half = m[4]?.[0];
   if (half === "a" || half === "p") {
-    if (hour < 1 || hour > 12) hour = 99; // no such time; said by the checker
+    if (hour < 1 || hour > 12)
+      hour = 99; // no such time; said by the checker
     else hour = (hour % 12) + (half === "p" ? 12 : 0);
   }
   f.hour = hour;

@@ -122,7 +122,10 @@ describe("reading", () => {
 
   it("asks about the order once and follows it", () => {
     const asked = readWhen("03/04/1872").readAs;
-    expect(asked).toEqual({ kind: "not_understood", problem: { code: "two_orders", readings: ["3 Apr 1872", "4 Mar 1872"] } });
+    expect(asked).toEqual({
+      kind: "not_understood",
+      problem: { code: "two_orders", readings: ["3 Apr 1872", "4 Mar 1872"] },
+    });
     expect(readWhen("03/04/1872", { order: "dmy" }).edtf).toBe("1872-04-03");
     expect(readWhen("03/04/1872", { order: "mdy" }).edtf).toBe("1872-03-04");
   });
@@ -148,17 +151,47 @@ describe("reading", () => {
   });
 
   it("never throws, whatever is typed, and keeps it", () => {
-    const piece = fc.constantFrom("14", "Nov", "1872", "-", "to", "about", "BC", "/", "03", "century", "s", "?", "early", "22:10", "pm", " ", ",", "0", "ago", "million", "\u0000", "🌉");
+    const piece = fc.constantFrom(
+      "14",
+      "Nov",
+      "1872",
+      "-",
+      "to",
+      "about",
+      "BC",
+      "/",
+      "03",
+      "century",
+      "s",
+      "?",
+      "early",
+      "22:10",
+      "pm",
+      " ",
+      ",",
+      "0",
+      "ago",
+      "million",
+      "\u0000",
+      "🌉",
+    );
     fc.assert(
-      fc.property(fc.oneof(fc.string(), fc.array(piece, { maxLength: 8 }).map((p) => p.join(" "))), (typed) => {
-        const when = readWhen(typed);
-        expect(when.typed).toBe(typed);
-        if (when.readAs.kind === "moment") {
-          const { from, to } = extent(when.readAs.at);
-          if (from && to) expect(inDays(from)).toBeLessThan(inDays(to));
-        }
-        if (when.readAs.kind === "moment" || when.readAs.kind === "span") expect(Number.isFinite(startDay(when))).toBe(true);
-      }),
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.array(piece, { maxLength: 8 }).map((p) => p.join(" ")),
+        ),
+        (typed) => {
+          const when = readWhen(typed);
+          expect(when.typed).toBe(typed);
+          if (when.readAs.kind === "moment") {
+            const { from, to } = extent(when.readAs.at);
+            if (from && to) expect(inDays(from)).toBeLessThan(inDays(to));
+          }
+          if (when.readAs.kind === "moment" || when.readAs.kind === "span")
+            expect(Number.isFinite(startDay(when))).toBe(true);
+        },
+      ),
       { seed: 2, numRuns: 3_000 },
     );
   });

@@ -109,7 +109,9 @@ function isBackwards(start: Moment, end: Moment): boolean {
 }
 
 function readOpenSpan(text: string, options: ReadOptions): { reading: Reading; calendar: Calendar } | null {
-  const tail = text.match(/^(?:from |since )(.+)$/) ?? text.match(/^(?:from )?(.+?)\s*(?:-|to|until)\s*(?:present|now|today|the present|ongoing)?$/);
+  const tail =
+    text.match(/^(?:from |since )(.+)$/) ??
+    text.match(/^(?:from )?(.+?)\s*(?:-|to|until)\s*(?:present|now|today|the present|ongoing)?$/);
   const head = text.match(/^(?:until |till |up to |to )(.+)$/) ?? text.match(/^- ?(?=[a-z])(.+)$/);
   const inner = (head ?? tail)?.[1];
   if (!inner) return null;
@@ -140,13 +142,26 @@ function* splits(text: string): Generator<[string, string, boolean]> {
 /** Completes each end of a range from the other: "2-5 Feb 1900", "310-281 BC", "1872-73", "22:10 - 23:40". */
 function share(a: Fields, b: Fields): void {
   // "2-5 Feb 1900": a bare number at the left is a day when the right has one.
-  if (a.year !== undefined && a.month === undefined && b.day !== undefined && (a.yearDigits ?? 9) <= 2 && !a.era && a.hour === undefined) {
+  if (
+    a.year !== undefined &&
+    a.month === undefined &&
+    b.day !== undefined &&
+    (a.yearDigits ?? 9) <= 2 &&
+    !a.era &&
+    a.hour === undefined
+  ) {
     a.day = a.year;
     delete a.year;
     delete a.yearDigits;
   }
   // "Nov 14-16, 1872" reads its right end as "16, 1872".
-  if (a.month !== undefined && a.day !== undefined && a.year === undefined && b.year !== undefined && b.month === undefined)
+  if (
+    a.month !== undefined &&
+    a.day !== undefined &&
+    a.year === undefined &&
+    b.year !== undefined &&
+    b.month === undefined
+  )
     a.year = b.year;
   if (a.day !== undefined && a.month === undefined && b.month !== undefined) a.month = b.month;
   const bare = (f: Fields) => f.year === undefined && f.century === undefined && !f.ago;
@@ -167,12 +182,21 @@ function share(a: Fields, b: Fields): void {
     } else if (b.month === undefined && b.day === undefined && a.month !== undefined) b.month = a.month;
   }
   // "1872-73"
-  if (a.year !== undefined && b.year !== undefined && a.yearDigits === 4 && (b.yearDigits ?? 9) === 2 && !b.era && !b.month && b.year > a.year % 100) {
+  if (
+    a.year !== undefined &&
+    b.year !== undefined &&
+    a.yearDigits === 4 &&
+    (b.yearDigits ?? 9) === 2 &&
+    !b.era &&
+    !b.month &&
+    b.year > a.year % 100
+  ) {
     b.year += Math.floor(a.year / 100) * 100;
     b.yearDigits = 4;
   }
   // "310-281 BC"
-  if (b.era === "bc" && !a.era && !a.astronomical && a.year !== undefined && b.year !== undefined && a.year >= b.year) a.era = "bc";
+  if (b.era === "bc" && !a.era && !a.astronomical && a.year !== undefined && b.year !== undefined && a.year >= b.year)
+    a.era = "bc";
   if (a.century !== undefined && b.century !== undefined && b.era === "bc" && !a.era) a.era = "bc";
   // "10-11:30 pm" reaches here with its morning or evening on the right only.
   if (a.ago === undefined && b.ago && a.year !== undefined) {
@@ -214,7 +238,10 @@ function plainMoment(f: Fields, options: ReadOptions): Result<Moment> {
       if (options.day === undefined || options.day === null) return no({ code: "no_day_for_time" });
       return timed({ day: options.day, second: 0 }, f);
     }
-    return no({ code: "no_year", part: f.day !== undefined && f.month ? `${f.day} ${monthName(f.month)}` : f.month ? monthName(f.month) : "it" });
+    return no({
+      code: "no_year",
+      part: f.day !== undefined && f.month ? `${f.day} ${monthName(f.month)}` : f.month ? monthName(f.month) : "it",
+    });
   }
   let year = f.year;
   if (!f.astronomical) {
@@ -262,7 +289,13 @@ function plainMoment(f: Fields, options: ReadOptions): Result<Moment> {
       year,
       month,
       days,
-      readings: day === 0 || day > 60 ? [`${monthName(month)} ${y}`] : [`${days} ${monthName(month)} ${y}`, `${over.day} ${monthName(over.month)} ${over.year < 1 ? `${1 - over.year} BC` : over.year}`],
+      readings:
+        day === 0 || day > 60
+          ? [`${monthName(month)} ${y}`]
+          : [
+              `${days} ${monthName(month)} ${y}`,
+              `${over.day} ${monthName(over.month)} ${over.year < 1 ? `${1 - over.year} BC` : over.year}`,
+            ],
     });
   }
   const at = start(year, month, day);
@@ -294,7 +327,12 @@ function orderOf([a, b]: [number, number], said: DateOrder | null): "dmy" | "mdy
 const SEASON_MONTH = { spring: 3, summer: 6, autumn: 9, winter: 12 } as const;
 
 /** Whole months; winter 1783 runs from December 1783 to February 1784. In the south half a year later. */
-function seasonMoment(season: keyof typeof SEASON_MONTH, year: number, where: "north" | "south", calendar: Calendar): Result<Moment> {
+function seasonMoment(
+  season: keyof typeof SEASON_MONTH,
+  year: number,
+  where: "north" | "south",
+  calendar: Calendar,
+): Result<Moment> {
   let month: number = SEASON_MONTH[season];
   if (where === "south") month = month > 6 ? month - 6 : month + 6;
   const day = (m: number) => ({ day: dayFrom(calendar, m > 12 ? year + 1 : year, m > 12 ? m - 12 : m, 1), second: 0 });
@@ -348,7 +386,16 @@ function partOf(m: Moment, part: "early" | "mid" | "late"): Moment {
   const cut = (i: number): Instant => {
     const [a, b] = [civilFrom("gregorian", m.from!.day).year, civilFrom("gregorian", m.to!.day).year];
     if (m.precision === "decade") return { day: dayFrom("gregorian", a + [0, 4, 7, 10][i]!, 1, 1), second: 0 };
-    if (m.precision === "century") return { day: dayFrom("gregorian", i === 3 ? b : a + Math.floor(((b - a) * i) / 3) + (i > 0 && a % 100 === 0 ? 1 : 0), 1, 1), second: 0 };
+    if (m.precision === "century")
+      return {
+        day: dayFrom(
+          "gregorian",
+          i === 3 ? b : a + Math.floor(((b - a) * i) / 3) + (i > 0 && a % 100 === 0 ? 1 : 0),
+          1,
+          1,
+        ),
+        second: 0,
+      };
     return { day: m.from!.day + Math.round(((m.to!.day - m.from!.day) * i) / 3), second: 0 };
   };
   const i = part === "early" ? 0 : part === "mid" ? 1 : 2;
@@ -357,7 +404,8 @@ function partOf(m: Moment, part: "early" | "mid" | "late"): Moment {
 
 function twoDigitReadings(f: Fields): string[] {
   const n = String(f.year).padStart(2, "0");
-  const before = f.day !== undefined && f.month ? `${f.day} ${monthName(f.month)} ` : f.month ? `${monthName(f.month)} ` : "";
+  const before =
+    f.day !== undefined && f.month ? `${f.day} ${monthName(f.month)} ` : f.month ? `${monthName(f.month)} ` : "";
   return [`${before}18${n}`, `${before}19${n}`, `${before}20${n}`, ...(f.year === 0 ? [] : [`${before}AD ${f.year}`])];
 }
 
@@ -377,4 +425,3 @@ export function normalise(text: string): string {
     .trim()
     .toLowerCase();
 }
-

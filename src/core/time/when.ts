@@ -155,7 +155,8 @@ export function middle(m: Moment): number {
 /** Where an event begins as written (no margin), in days; null without a date. */
 export function startDay(when: When): number | null {
   const r = when.readAs;
-  if (r.kind === "moment") return r.at.from ? inDays(r.at.from) : r.at.to ? inDays(r.at.to) - 1 / SECONDS_PER_DAY : null;
+  if (r.kind === "moment")
+    return r.at.from ? inDays(r.at.from) : r.at.to ? inDays(r.at.to) - 1 / SECONDS_PER_DAY : null;
   if (r.kind === "span") {
     const m = r.start ?? r.end;
     if (!m) return null;

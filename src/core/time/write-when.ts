@@ -102,9 +102,15 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
     case "season":
       return `${monthWord} ${yearText(year)}`;
     case "decade":
-      return year < 1 ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year)}`.replace(/^(\d+)/, "$1s") : `${yearText(year)}s`;
+      return year < 1
+        ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year)}`.replace(/^(\d+)/, "$1s")
+        : `${yearText(year)}s`;
     case "century":
-      return year % 100 === 0 && year > 0 ? `${yearText(year)}s` : isHundreds(year) ? hundredsBc(year) : centuryText(year);
+      return year % 100 === 0 && year > 0
+        ? `${yearText(year)}s`
+        : isHundreds(year)
+          ? hundredsBc(year)
+          : centuryText(year);
     case "digits": {
       if (!last) return yearText(year);
       const end = civilFrom(style.calendar, last.day).year;
@@ -185,7 +191,7 @@ export function edtfOf(r: Reading): string | undefined {
 /** An interval's ends may not be sets: a set's outer edge stands for it. */
 function edgeEdtf(m: Moment): string {
   const text = momentEdtf(m);
-  return text.startsWith("[") ? (isoEdge(m.from ?? m.to!, m) + mark(m)) : text;
+  return text.startsWith("[") ? isoEdge(m.from ?? m.to!, m) + mark(m) : text;
 }
 
 function momentEdtf(m: Moment): string {
@@ -213,8 +219,10 @@ function plainEdtf(m: Moment): string {
     return `${isoYear(m.wording.year)}-${code}`;
   }
   if (oneYear && a.year === z.year) return isoYear(a.year);
-  if (m.precision === "decade" && !m.wording && a.year >= 0 && a.year % 10 === 0) return `${isoYear(a.year).slice(0, -1)}X`;
-  if (m.precision === "century" && !m.wording && a.year >= 0 && a.year % 100 === 0) return `${isoYear(a.year).slice(0, -2)}XX`;
+  if (m.precision === "decade" && !m.wording && a.year >= 0 && a.year % 10 === 0)
+    return `${isoYear(a.year).slice(0, -1)}X`;
+  if (m.precision === "century" && !m.wording && a.year >= 0 && a.year % 100 === 0)
+    return `${isoYear(a.year).slice(0, -2)}XX`;
   if (oneYear) return `[${isoYear(a.year)}..${isoYear(z.year)}]`;
   switch (m.precision) {
     case "month":
@@ -256,6 +264,7 @@ export function headlineLabel(when: When): string {
   const m = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
   if (!m) return "";
   const at = m.from ?? m.to!;
-  if (["second", "minute", "hour", "day", "month"].includes(m.precision)) return yearText(civilFrom("gregorian", at.day).year);
+  if (["second", "minute", "hour", "day", "month"].includes(m.precision))
+    return yearText(civilFrom("gregorian", at.day).year);
   return momentLabel({ ...m, uncertain: false });
 }

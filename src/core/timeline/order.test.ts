@@ -7,13 +7,28 @@ import { placeAfter, placeAtEnd, placeBefore } from "./place";
 import { problems } from "./problems";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook, type TimelineEvent } from "./timeline";
 
-const make = (id: string, typed: string, more: Partial<TimelineEvent> = {}): TimelineEvent => ({ ...emptyEvent(id), when: readWhen(typed), ...more });
+const make = (id: string, typed: string, more: Partial<TimelineEvent> = {}): TimelineEvent => ({
+  ...emptyEvent(id),
+  when: readWhen(typed),
+  ...more,
+});
 const map = (list: TimelineEvent[]) => new Map(list.map((e) => [e.id, e]));
-const ids = (events: Iterable<TimelineEvent>) => inOrder(events).map((e) => e.id).join(" ");
+const ids = (events: Iterable<TimelineEvent>) =>
+  inOrder(events)
+    .map((e) => e.id)
+    .join(" ");
 
 describe("the order", () => {
   it("goes by start as written, the longer first, then by hand, then id", () => {
-    expect(ids([make("a", "1872"), make("b", "310 BC"), make("c", "1840 - 1900"), make("d", "1840"), make("e", "about 1604")])).toBe("b e c d a");
+    expect(
+      ids([
+        make("a", "1872"),
+        make("b", "310 BC"),
+        make("c", "1840 - 1900"),
+        make("d", "1840"),
+        make("e", "about 1604"),
+      ]),
+    ).toBe("b e c d a");
     expect(ids([make("b", "1872"), make("a", "1872"), make("c", "1872", { byHand: "a0" })])).toBe("a b c");
   });
 
@@ -68,17 +83,31 @@ describe("a place for an undated event", () => {
 describe("findings", () => {
   const base = emptyTimeline("t");
   it("name what lies outside the period, and cut nothing off", () => {
-    const t = { ...base, period: readWhen("1600 - 1900"), events: map([make("a", "1931"), make("b", "1700"), make("c", "310 BC")]) };
+    const t = {
+      ...base,
+      period: readWhen("1600 - 1900"),
+      events: map([make("a", "1931"), make("b", "1700"), make("c", "310 BC")]),
+    };
     expect(problems(t)).toEqual([
       { code: "outside_period", event: "a", side: "after" },
       { code: "outside_period", event: "c", side: "before" },
     ]);
   });
   it("name dates that were not understood", () => {
-    expect(problems({ ...base, events: map([make("a", "31 Feb 1900")]) })).toMatchObject([{ code: "date_not_understood", event: "a", typed: "31 Feb 1900" }]);
+    expect(problems({ ...base, events: map([make("a", "31 Feb 1900")]) })).toMatchObject([
+      { code: "date_not_understood", event: "a", typed: "31 Feb 1900" },
+    ]);
   });
   it("name a part outside its whole, and a circle", () => {
-    const t = { ...base, events: map([make("w", "1872"), make("p", "1873", { partOf: "w" }), make("x", "1800", { partOf: "y" }), make("y", "1800", { partOf: "x" })]) };
+    const t = {
+      ...base,
+      events: map([
+        make("w", "1872"),
+        make("p", "1873", { partOf: "w" }),
+        make("x", "1800", { partOf: "y" }),
+        make("y", "1800", { partOf: "x" }),
+      ]),
+    };
     expect(problems(t)).toEqual([
       { code: "part_outside_whole", event: "p", whole: "w" },
       { code: "part_of_itself", event: "x" },
@@ -87,8 +116,12 @@ describe("findings", () => {
   });
   it("name a picture without a credit, unless its event is deleted", () => {
     const picture = { ...emptyItem("i"), list: "media" as const, kind: "picture" as const, media: "m", of: "a" };
-    expect(problems({ ...base, events: map([make("a", "1872")]), items: new Map([["i", picture]]) })).toEqual([{ code: "no_credit", event: "a", item: "i" }]);
-    expect(problems({ ...base, events: map([make("a", "1872", { deleted: true })]), items: new Map([["i", picture]]) })).toEqual([]);
+    expect(problems({ ...base, events: map([make("a", "1872")]), items: new Map([["i", picture]]) })).toEqual([
+      { code: "no_credit", event: "a", item: "i" },
+    ]);
+    expect(
+      problems({ ...base, events: map([make("a", "1872", { deleted: true })]), items: new Map([["i", picture]]) }),
+    ).toEqual([]);
   });
 });
 

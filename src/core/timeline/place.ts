@@ -22,14 +22,17 @@ export function placeAfter(events: Events, id: string): Place {
 /** The place directly before an event, for an undated one. */
 export function placeBefore(events: Events, id: string): Place {
   const own = events.get(id)?.when.place;
-  const isUndated = events.get(id)?.when.readAs.kind === "undated" || events.get(id)?.when.readAs.kind === "not_understood";
+  const isUndated =
+    events.get(id)?.when.readAs.kind === "undated" || events.get(id)?.when.readAs.kind === "not_understood";
   if (own && isUndated) {
     const before = followers(events, own.after).filter((k) => k < own.key);
     return { after: own.after, key: between(before.at(-1) ?? null, own.key) };
   }
   const order = inOrder(events.values());
   const at = order.findIndex((e) => e.id === id);
-  return at > 0 ? { after: order[at - 1]!.id, key: between(null, null) } : { after: null, key: between(followers(events, null).at(-1) ?? null, null) };
+  return at > 0
+    ? { after: order[at - 1]!.id, key: between(null, null) }
+    : { after: null, key: between(followers(events, null).at(-1) ?? null, null) };
 }
 
 /** The place after everything. */

@@ -35,7 +35,8 @@ export function problems(timeline: Timeline): Problem[] {
   for (const item of timeline.items.values()) {
     const owner = timeline.events.get(item.of);
     if (item.deleted || item.list !== "media" || (item.of !== "timeline" && (!owner || owner.deleted))) continue;
-    if (item.kind !== "sound" && item.credit.trim() === "") found.push({ code: "no_credit", event: item.of, item: item.id });
+    if (item.kind !== "sound" && item.credit.trim() === "")
+      found.push({ code: "no_credit", event: item.of, item: item.id });
   }
   return found;
 }

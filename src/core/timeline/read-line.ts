@@ -12,7 +12,14 @@ export interface ReadLine {
 }
 
 /** A date text that is plainly meant as a date although it cannot be one, or could be two. */
-const MEANT_AS_DATE = new Set(["two_orders", "no_such_day", "no_such_month", "end_before_start", "year_nought", "no_such_time"]);
+const MEANT_AS_DATE = new Set([
+  "two_orders",
+  "no_such_day",
+  "no_such_month",
+  "end_before_start",
+  "year_nought",
+  "no_such_time",
+]);
 /** No date is longer than this many words. */
 const MOST_WORDS = 14;
 
@@ -40,9 +47,13 @@ function dateInFront(words: string[], options: ReadOptions): { when: When; title
     const text = words.slice(0, n).join(" ");
     if (/(?:^|\s)(?:[-\u2010-\u2015\u2212]|to|and|at|on|of)$/i.test(text) || /[-\u2010-\u2015]$/.test(text)) continue;
     const when = readWhen(text.replace(/[:;,]$/, ""), options);
-    const title = words.slice(n).join(" ").replace(/^[-\u2010-\u2015:;,|]+\s*/, "");
+    const title = words
+      .slice(n)
+      .join(" ")
+      .replace(/^[-\u2010-\u2015:;,|]+\s*/, "");
     if (when.readAs.kind === "moment" || when.readAs.kind === "span") return { when, title };
-    if (!meant && when.readAs.kind === "not_understood" && MEANT_AS_DATE.has(when.readAs.problem.code)) meant = { when, title };
+    if (!meant && when.readAs.kind === "not_understood" && MEANT_AS_DATE.has(when.readAs.problem.code))
+      meant = { when, title };
   }
   return meant;
 }
@@ -53,7 +64,13 @@ function dateAtEnd(words: string[], options: ReadOptions): { when: When; title: 
     if (/^(?:[-\u2010-\u2015]|to|by|before|after|until|from|since|and)(?:\s|$)/i.test(text)) continue;
     const when = readWhen(text.replace(/^\(|\)$/g, ""), options);
     if (when.readAs.kind === "moment" || when.readAs.kind === "span")
-      return { when, title: words.slice(0, from).join(" ").replace(/\s*[-\u2010-\u2015:;,]$/, "") };
+      return {
+        when,
+        title: words
+          .slice(0, from)
+          .join(" ")
+          .replace(/\s*[-\u2010-\u2015:;,]$/, ""),
+      };
   }
   return null;
 }

@@ -155,8 +155,8 @@ export function categoriesOf(timeline: Pick<Timeline, "categories">): Category[]
 /** The colour and pattern the next category gets: the first pair not in use, then pairs in turn. */
 export function nextLook(used: readonly Category[]): { colour: Colour; pattern: Pattern } {
   const colours = Object.keys(COLOURS) as Colour[];
-  const free = colours.findIndex((c) => !used.some((u) => u.colour === c));
-  const i = free >= 0 ? free : used.length % colours.length;
-  const shift = free >= 0 ? 0 : Math.floor(used.length / colours.length);
+  const free = colours.find((c) => !used.some((u) => u.colour === c));
+  const i = free ? colours.indexOf(free) : used.length % colours.length;
+  const shift = free ? 0 : Math.floor(used.length / colours.length);
   return { colour: colours[i]!, pattern: PATTERNS[(i + shift) % PATTERNS.length]! };
 }

@@ -15,29 +15,65 @@ interface Values {
 
 /** Signing up or in. Afterwards the whole page is loaded anew, so that nothing of another account is left in it. */
 export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
-  const { register, handleSubmit, setError, formState } = useForm<Values>({ defaultValues: { displayName: "", email: "", password: "" } });
+  const { register, handleSubmit, setError, formState } = useForm<Values>({
+    defaultValues: { displayName: "", email: "", password: "" },
+  });
   const { errors, isSubmitting } = formState;
   const ready = useReady();
   const submit = handleSubmit(async (v) => {
-    const answer = mode === "up" ? await askServer("POST", "/api/account", v) : await askServer("POST", "/api/session", { name: v.email, password: v.password });
+    const answer =
+      mode === "up"
+        ? await askServer("POST", "/api/account", v)
+        : await askServer("POST", "/api/session", { name: v.email, password: v.password });
     if (answer.ok) {
       window.location.assign(to);
       return;
     }
-    const where: Record<string, keyof Values> = { display_name_missing: "displayName", email_malformed: "email", email_taken: "email", password_short: "password", password_long: "password" };
+    const where: Record<string, keyof Values> = {
+      display_name_missing: "displayName",
+      email_malformed: "email",
+      email_taken: "email",
+      password_short: "password",
+      password_long: "password",
+    };
     setError(where[answer.failed] ?? "root", { message: answer.sentence });
   });
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       {mode === "up" ? (
-        <Field label="Display name" hint="What others see. It need not be your real name." problem={errors.displayName?.message}>
-          {(ids) => <input id={ids.id} aria-describedby={ids.describedBy} autoComplete="nickname" className={INPUT} {...register("displayName")} />}
+        <Field
+          label="Display name"
+          hint="What others see. It need not be your real name."
+          problem={errors.displayName?.message}
+        >
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              autoComplete="nickname"
+              className={INPUT}
+              {...register("displayName")}
+            />
+          )}
         </Field>
       ) : null}
       <Field label={mode === "up" ? "E-mail" : "E-mail or sign-in name"} problem={errors.email?.message}>
-        {(ids) => <input id={ids.id} aria-describedby={ids.describedBy} type={mode === "up" ? "email" : "text"} autoComplete="username" className={INPUT} {...register("email")} />}
+        {(ids) => (
+          <input
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            type={mode === "up" ? "email" : "text"}
+            autoComplete="username"
+            className={INPUT}
+            {...register("email")}
+          />
+        )}
       </Field>
-      <Field label="Password" hint={mode === "up" ? "At least 8 characters. Several words are easy to remember." : undefined} problem={errors.password?.message}>
+      <Field
+        label="Password"
+        hint={mode === "up" ? "At least 8 characters. Several words are easy to remember." : undefined}
+        problem={errors.password?.message}
+      >
         {(ids) => (
           <input
             id={ids.id}
@@ -59,7 +95,10 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       </Button>
       <p className="text-[14px]">
         {mode === "up" ? "You have an account? " : "New here? "}
-        <Link className="font-bold text-verdigris underline" href={`${mode === "up" ? "/sign-in" : "/sign-up"}?to=${encodeURIComponent(to)}`}>
+        <Link
+          className="font-bold text-verdigris underline"
+          href={`${mode === "up" ? "/sign-in" : "/sign-up"}?to=${encodeURIComponent(to)}`}
+        >
           {mode === "up" ? "Sign in" : "Sign up"}
         </Link>
       </p>

@@ -22,7 +22,9 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
   useEffect(() => {
     const element = box.current;
     if (!element) return;
-    const watch = new ResizeObserver(() => setFrame({ width: Math.max(280, element.clientWidth), height: Math.max(160, element.clientHeight) }));
+    const watch = new ResizeObserver(() =>
+      setFrame({ width: Math.max(280, element.clientWidth), height: Math.max(160, element.clientHeight) }),
+    );
     watch.observe(element);
     const again = () => setPainted((n) => n + 1);
     document.fonts.addEventListener("loadingdone", again);
@@ -32,7 +34,10 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
     };
   }, []);
 
-  const scene = useMemo(() => (frame ? drawChart(timeline, frame, { selected, hidden }) : null), [timeline, frame, selected, hidden]);
+  const scene = useMemo(
+    () => (frame ? drawChart(timeline, frame, { selected, hidden }) : null),
+    [timeline, frame, selected, hidden],
+  );
   // biome-ignore lint/correctness/useExhaustiveDependencies: `painted` says that fonts or pictures have arrived
   useEffect(() => {
     if (!scene || !canvas.current) return;
@@ -61,6 +66,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
     <div ref={box} className="absolute inset-0 overflow-y-auto overflow-x-hidden bg-white" data-testid="chart">
       {scene ? (
         <div className="relative" style={{ width: scene.width, height: scene.height }} role="group" aria-label="Chart">
+          {/* biome-ignore lint/a11y/noAriaHiddenOnFocusable: a canvas without a tabindex takes no focus */}
           <canvas ref={canvas} style={{ width: scene.width, height: scene.height }} aria-hidden="true" />
           {scene.targets.map((t) => (
             <button
@@ -88,10 +94,15 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       ) : null}
       {empty ? (
         <p className="pointer-events-none absolute inset-x-0 bottom-6 px-6 text-center text-quiet">
-          The chart draws itself as you write events below – for example <strong>about 1840 - 1852 Steam mill #trade</strong>.
+          The chart draws itself as you write events below – for example{" "}
+          <strong>about 1840 - 1852 Steam mill #trade</strong>.
         </p>
       ) : null}
-      <Modal title={`${more?.length ?? 0} events without room for a label`} open={more !== null} onOpenChange={() => setMore(null)}>
+      <Modal
+        title={`${more?.length ?? 0} events without room for a label`}
+        open={more !== null}
+        onOpenChange={() => setMore(null)}
+      >
         <ul className="divide-y divide-line">
           {(more ?? []).map((id) => {
             const e = timeline.events.get(id);

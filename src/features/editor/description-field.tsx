@@ -28,9 +28,18 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
           strike: false,
           underline: false,
           horizontalRule: false,
-          link: { openOnClick: false, autolink: true, defaultProtocol: "https", isAllowedUri: (url) => safeAddress(url) !== null },
+          link: {
+            openOnClick: false,
+            autolink: true,
+            defaultProtocol: "https",
+            isAllowedUri: (url) => safeAddress(url) !== null,
+          },
         }),
-        Collaboration.configure({ document: store.docOf(of).doc, field: FRAGMENT, yUndoOptions: { undoManager: store.docOf(of).undo } as never }),
+        Collaboration.configure({
+          document: store.docOf(of).doc,
+          field: FRAGMENT,
+          yUndoOptions: { undoManager: store.docOf(of).undo } as never,
+        }),
       ],
       editorProps: {
         attributes: {
@@ -60,14 +69,21 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       tiptap.chain().focus().extendMarkRange("link").run();
     }
     const { from, to } = tiptap.state.selection;
-    setLinking({ text: tiptap.state.doc.textBetween(from, to), address: String(tiptap.getAttributes("link").href ?? ""), problem: null });
+    setLinking({
+      text: tiptap.state.doc.textBetween(from, to),
+      address: String(tiptap.getAttributes("link").href ?? ""),
+      problem: null,
+    });
   };
   const finishLink = () => {
     if (!tiptap || !linking) return;
     const typed = linking.address.trim();
     const href = safeAddress(/^[a-z]+:/i.test(typed) ? typed : typed ? `https://${typed}` : "");
     if (!href) {
-      setLinking({ ...linking, problem: "This is not a web or mail address. It looks like https://school.example/page." });
+      setLinking({
+        ...linking,
+        problem: "This is not a web or mail address. It looks like https://school.example/page.",
+      });
       return;
     }
     tiptap
@@ -87,15 +103,48 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
         </span>
       </div>
       <div className="rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun">
-        <div role="toolbar" aria-label={`${label}: formatting`} className="flex flex-wrap gap-0.5 border-b border-line px-1.5 py-1">
-          <Tool label="Bold" on={marks?.bold} run={() => tiptap?.chain().focus().toggleBold().run()} icon={<Bold size={16} />} />
-          <Tool label="Italic" on={marks?.italic} run={() => tiptap?.chain().focus().toggleItalic().run()} icon={<Italic size={16} />} />
-          <Tool label="Quote" on={marks?.blockquote} run={() => tiptap?.chain().focus().toggleBlockquote().run()} icon={<Quote size={16} />} />
-          <Tool label="List" on={marks?.bulletList} run={() => tiptap?.chain().focus().toggleBulletList().run()} icon={<List size={16} />} />
-          <Tool label="Numbered list" on={marks?.orderedList} run={() => tiptap?.chain().focus().toggleOrderedList().run()} icon={<ListOrdered size={16} />} />
+        <div
+          role="toolbar"
+          aria-label={`${label}: formatting`}
+          className="flex flex-wrap gap-0.5 border-b border-line px-1.5 py-1"
+        >
+          <Tool
+            label="Bold"
+            on={marks?.bold}
+            run={() => tiptap?.chain().focus().toggleBold().run()}
+            icon={<Bold size={16} />}
+          />
+          <Tool
+            label="Italic"
+            on={marks?.italic}
+            run={() => tiptap?.chain().focus().toggleItalic().run()}
+            icon={<Italic size={16} />}
+          />
+          <Tool
+            label="Quote"
+            on={marks?.blockquote}
+            run={() => tiptap?.chain().focus().toggleBlockquote().run()}
+            icon={<Quote size={16} />}
+          />
+          <Tool
+            label="List"
+            on={marks?.bulletList}
+            run={() => tiptap?.chain().focus().toggleBulletList().run()}
+            icon={<List size={16} />}
+          />
+          <Tool
+            label="Numbered list"
+            on={marks?.orderedList}
+            run={() => tiptap?.chain().focus().toggleOrderedList().run()}
+            icon={<ListOrdered size={16} />}
+          />
           <Tool label="Link" on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
           {marks?.link ? (
-            <Button size="small" kind="quiet" onClick={() => tiptap?.chain().focus().extendMarkRange("link").unsetLink().run()}>
+            <Button
+              size="small"
+              kind="quiet"
+              onClick={() => tiptap?.chain().focus().extendMarkRange("link").unsetLink().run()}
+            >
               Remove link
             </Button>
           ) : null}
@@ -105,7 +154,12 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
             <label className="text-[13px] text-quiet" htmlFor={`${id}-text`}>
               Text of the link
             </label>
-            <input id={`${id}-text`} className={INPUT} value={linking.text} onChange={(e) => setLinking({ ...linking, text: e.target.value })} />
+            <input
+              id={`${id}-text`}
+              className={INPUT}
+              value={linking.text}
+              onChange={(e) => setLinking({ ...linking, text: e.target.value })}
+            />
             <label className="text-[13px] text-quiet" htmlFor={`${id}-address`}>
               Web address
             </label>

@@ -19,5 +19,9 @@ export function useEditor(): EditorTools {
 
 export function useEditorState<T>(pick: (s: EditorState) => T): T {
   const { store } = useEditor();
-  return useSyncExternalStore(store.subscribe, () => pick(store.getState()), () => pick(store.getState()));
+  return useSyncExternalStore(
+    store.subscribe,
+    () => pick(store.getState()),
+    () => pick(store.getState()),
+  );
 }

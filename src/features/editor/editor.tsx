@@ -53,27 +53,40 @@ export function Editor(props: EditorProps) {
   // After the panel has closed the focus goes back to what it was about.
   const hadPanel = useRef(false);
   useEffect(() => {
-    if (hadPanel.current && panel === null) main.current?.querySelector<HTMLElement>("[data-target][aria-current]")?.focus();
+    if (hadPanel.current && panel === null)
+      main.current?.querySelector<HTMLElement>("[data-target][aria-current]")?.focus();
     hadPanel.current = panel !== null;
   }, [panel]);
 
   // Keys count on the whole page, whatever has the focus, but not behind an open dialog.
   const keys = (e: KeyboardEvent) => {
     if (e.defaultPrevented || (e.target instanceof Element && e.target.closest("[role=dialog],[role=menu]"))) return;
-    const typing = e.target instanceof HTMLElement && (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName));
+    const typing =
+      e.target instanceof HTMLElement &&
+      (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName));
     const command = e.ctrlKey || e.metaKey;
-    if (command && !e.altKey && e.key.toLowerCase() === "z" && !(e.target instanceof HTMLElement && e.target.isContentEditable)) {
+    if (
+      command &&
+      !e.altKey &&
+      e.key.toLowerCase() === "z" &&
+      !(e.target instanceof HTMLElement && e.target.isContentEditable)
+    ) {
       e.preventDefault();
       if (e.shiftKey) store.redo();
       else store.undo();
-    } else if (command && e.key.toLowerCase() === "y" && !(e.target instanceof HTMLElement && e.target.isContentEditable)) {
+    } else if (
+      command &&
+      e.key.toLowerCase() === "y" &&
+      !(e.target instanceof HTMLElement && e.target.isContentEditable)
+    ) {
       e.preventDefault();
       store.redo();
     } else if (!typing && !command && e.key === "?") setKeysShown(true);
     else if (!typing && !command && e.key === "n") {
       e.preventDefault();
       document.getElementById("next-event")?.focus();
-    } else if (!typing && !command && selected && e.key === "Delete") store.edit([{ kind: "delete_event", id: selected }]);
+    } else if (!typing && !command && selected && e.key === "Delete")
+      store.edit([{ kind: "delete_event", id: selected }]);
     else if (!typing && e.altKey && selected && (e.key === "b" || e.key === "a")) {
       e.preventDefault();
       select(insertBeside(store, selected, e.key === "b" ? "before" : "after"), true);
@@ -92,7 +105,13 @@ export function Editor(props: EditorProps) {
     <EditorContext.Provider value={tools}>
       <div className="flex h-dvh flex-col overflow-hidden">
         <TopBar onShare={() => setSharing(true)} onTitle={() => setPanel("settings")} />
-        <ToolBar hidden={hidden} setHidden={setHidden} panel={panel} setPanel={setPanel} onKeys={() => setKeysShown(true)} />
+        <ToolBar
+          hidden={hidden}
+          setHidden={setHidden}
+          panel={panel}
+          setPanel={setPanel}
+          onKeys={() => setKeysShown(true)}
+        />
         <Notices />
         <div className="flex min-h-0 flex-1">
           <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>
@@ -144,33 +163,60 @@ function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void
   const saving = useEditorState((s) => s.saving);
   const editors = useEditorState((s) => s.editors);
   const publication = useEditorState((s) => s.publication);
-  const state = !publication ? "Draft" : publication.takenBack ? "Taken back" : publication.laterChanges > 0 ? `Published, ${publication.laterChanges} later ${publication.laterChanges === 1 ? "change" : "changes"} not shown` : "Published";
+  const state = !publication
+    ? "Draft"
+    : publication.takenBack
+      ? "Taken back"
+      : publication.laterChanges > 0
+        ? `Published, ${publication.laterChanges} later ${publication.laterChanges === 1 ? "change" : "changes"} not shown`
+        : "Published";
   return (
     <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
       <Link href="/" aria-label="Your timelines" className="rounded-md">
         <Logo />
       </Link>
       <div className="min-w-0">
-        <button type="button" onClick={onTitle} title="About this timeline" className="block max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]">
+        <button
+          type="button"
+          onClick={onTitle}
+          title="About this timeline"
+          className="block max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]"
+        >
           <TitleText />
         </button>
         <p className="truncate text-[13px] text-[#c5d3d3]">{state}</p>
       </div>
       <div className="ml-auto flex shrink-0 items-center gap-3 max-sm:gap-1.5">
-        <span role="status" data-testid="saving" className={classes("text-[13px] max-sm:max-w-[84px] max-sm:text-[12px]", saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun")}>
+        <span
+          role="status"
+          data-testid="saving"
+          className={classes(
+            "text-[13px] max-sm:max-w-[84px] max-sm:text-[12px]",
+            saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
+          )}
+        >
           {SAVING[saving]}
         </span>
         {editors.length > 1 ? (
           <ul className="flex max-md:hidden" aria-label="Who can edit">
             {editors.slice(0, 5).map((e) => (
-              <li key={e.id} title={e.displayName} className="-ml-1.5 flex size-8 items-center justify-center rounded-full border-2 border-slate bg-verdigris-light text-[12px] font-bold text-slate first:ml-0">
+              <li
+                key={e.id}
+                title={e.displayName}
+                className="-ml-1.5 flex size-8 items-center justify-center rounded-full border-2 border-slate bg-verdigris-light text-[12px] font-bold text-slate first:ml-0"
+              >
                 <span className="sr-only">{e.displayName}</span>
                 <span aria-hidden="true">{e.displayName.slice(0, 2).toUpperCase()}</span>
               </li>
             ))}
           </ul>
         ) : null}
-        <a href={`/timelines/${store.timelineId}/reader`} target="_blank" rel="noreferrer" className={classes(buttonLook("dark"), "max-sm:px-2")}>
+        <a
+          href={`/timelines/${store.timelineId}/reader`}
+          target="_blank"
+          rel="noreferrer"
+          className={classes(buttonLook("dark"), "max-sm:px-2")}
+        >
           <span className="max-sm:hidden">See it as a reader</span>
           <span className="sm:hidden">Read</span>
         </a>
@@ -182,21 +228,51 @@ function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void
   );
 }
 
-function ToolBar({ hidden, setHidden, panel, setPanel, onKeys }: { hidden: ReadonlySet<string>; setHidden: (h: ReadonlySet<string>) => void; panel: Panel; setPanel: (p: Panel) => void; onKeys: () => void }) {
+function ToolBar({
+  hidden,
+  setHidden,
+  panel,
+  setPanel,
+  onKeys,
+}: {
+  hidden: ReadonlySet<string>;
+  setHidden: (h: ReadonlySet<string>) => void;
+  panel: Panel;
+  setPanel: (p: Panel) => void;
+  onKeys: () => void;
+}) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const canUndo = useEditorState((s) => s.canUndo);
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
   const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
-  const tool = "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+  const tool =
+    "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
   return (
-    <section aria-label="Tools" className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5">
+    <section
+      aria-label="Tools"
+      className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5"
+    >
       <div className="flex items-center">
-        <button type="button" className={tool} disabled={!canUndo} onClick={() => store.undo()} aria-label="Undo" title="Undo (Ctrl+Z)">
+        <button
+          type="button"
+          className={tool}
+          disabled={!canUndo}
+          onClick={() => store.undo()}
+          aria-label="Undo"
+          title="Undo (Ctrl+Z)"
+        >
           <Undo2 size={17} />
         </button>
-        <button type="button" className={tool} disabled={!canRedo} onClick={() => store.redo()} aria-label="Redo" title="Redo (Ctrl+Shift+Z)">
+        <button
+          type="button"
+          className={tool}
+          disabled={!canRedo}
+          onClick={() => store.redo()}
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+        >
           <Redo2 size={17} />
         </button>
       </div>
@@ -212,7 +288,10 @@ function ToolBar({ hidden, setHidden, panel, setPanel, onKeys }: { hidden: Reado
                 type="button"
                 aria-pressed={on}
                 title={on ? `Hide ${c.name} on the chart` : `Show ${c.name} on the chart`}
-                className={classes("flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash", !on && "text-quiet line-through")}
+                className={classes(
+                  "flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash",
+                  !on && "text-quiet line-through",
+                )}
                 onClick={() => {
                   const next = new Set(hidden);
                   if (on) next.add(c.id);
@@ -228,10 +307,20 @@ function ToolBar({ hidden, setHidden, panel, setPanel, onKeys }: { hidden: Reado
         })}
       </ul>
       <div className="flex items-center">
-        <button type="button" className={tool} aria-pressed={panel === "settings"} onClick={() => setPanel(panel === "settings" ? null : "settings")}>
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "settings"}
+          onClick={() => setPanel(panel === "settings" ? null : "settings")}
+        >
           <Settings2 size={16} /> About
         </button>
-        <button type="button" className={tool} aria-pressed={panel === "history"} onClick={() => setPanel(panel === "history" ? null : "history")}>
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "history"}
+          onClick={() => setPanel(panel === "history" ? null : "history")}
+        >
           <History size={16} /> History
         </button>
         <button type="button" className={tool} onClick={onKeys} aria-label="Keys" title="Keys (?)">
@@ -250,14 +339,22 @@ function Notices() {
   if (saving === "signed_out")
     return (
       <Banner>
-        You are signed out. {waiting > 0 ? `${waiting} ${waiting === 1 ? "change is" : "changes are"} kept in this browser and sent when you have signed in again.` : ""}{" "}
+        You are signed out.{" "}
+        {waiting > 0
+          ? `${waiting} ${waiting === 1 ? "change is" : "changes are"} kept in this browser and sent when you have signed in again.`
+          : ""}{" "}
         <a className="font-bold underline" href={`/sign-in?to=${encodeURIComponent(`/timelines/${store.timelineId}`)}`}>
           Sign in
         </a>
       </Banner>
     );
   if (saving === "right_lost")
-    return <Banner>You can no longer edit this timeline: it was deleted, or its owner has taken the right away. {waiting > 0 ? "What was not sent is kept in this browser; copy what you need." : ""}</Banner>;
+    return (
+      <Banner>
+        You can no longer edit this timeline: it was deleted, or its owner has taken the right away.{" "}
+        {waiting > 0 ? "What was not sent is kept in this browser; copy what you need." : ""}
+      </Banner>
+    );
   if (!notice) return null;
   return (
     <Banner>
@@ -278,7 +375,15 @@ function Banner({ children }: { children: React.ReactNode }) {
 }
 
 /** Between chart and ledger: dragged, moved by keys, or folded to either side. */
-function Divider({ split, setSplit, within }: { split: number; setSplit: (s: number) => void; within: React.RefObject<HTMLDivElement | null> }) {
+function Divider({
+  split,
+  setSplit,
+  within,
+}: {
+  split: number;
+  setSplit: (s: number) => void;
+  within: React.RefObject<HTMLDivElement | null>;
+}) {
   const drag = (e: PointerEvent<HTMLDivElement>) => {
     if (!e.currentTarget.hasPointerCapture(e.pointerId)) return;
     const box = within.current!.getBoundingClientRect();
@@ -304,10 +409,22 @@ function Divider({ split, setSplit, within }: { split: number; setSplit: (s: num
         }}
       />
       <div className="absolute right-4 flex rounded-md border border-edge bg-white">
-        <button type="button" aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"} disabled={folded === "chart"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "ledger" ? 0.6 : 0)}>
+        <button
+          type="button"
+          aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"}
+          disabled={folded === "chart"}
+          className="px-1.5 py-0.5 disabled:opacity-30"
+          onClick={() => setSplit(folded === "ledger" ? 0.6 : 0)}
+        >
           <ChevronUp size={14} />
         </button>
-        <button type="button" aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"} disabled={folded === "ledger"} className="px-1.5 py-0.5 disabled:opacity-30" onClick={() => setSplit(folded === "chart" ? 0.6 : 1)}>
+        <button
+          type="button"
+          aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"}
+          disabled={folded === "ledger"}
+          className="px-1.5 py-0.5 disabled:opacity-30"
+          onClick={() => setSplit(folded === "chart" ? 0.6 : 1)}
+        >
           <ChevronDown size={14} />
         </button>
       </div>
@@ -341,4 +458,3 @@ function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open
     </Modal>
   );
 }
-

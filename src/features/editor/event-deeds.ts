@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
-import { UNDATED, type Place } from "@/core/time/when";
+import { isDated, UNDATED, type Place } from "@/core/time/when";
 import { between, placeAfter, placeBefore } from "@/core/timeline/place";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
 import { categoriesOf, itemsOf, type ItemList, nextLook, type Timeline } from "@/core/timeline/timeline";
@@ -24,13 +24,18 @@ export function newCategory(t: Timeline, name: string): { id: string; ops: Op[] 
 export function addLine(store: TimelineStore, read: ReadLine, place: Place): { id: string } | { problem: string } {
   const id = nanoid(10);
   const category = read.category ? categoryFor(store.getState().timeline, read.category) : null;
-  const dated = read.when.readAs.kind === "moment" || read.when.readAs.kind === "span";
+  const dated = isDated(read.when);
   const problem = store.edit([
     ...(category?.ops ?? []),
     {
       kind: "add_event",
       id,
-      fields: { title: read.title, when: dated ? read.when : { ...read.when, place }, category: category?.id ?? null, emphasis: read.emphasis },
+      fields: {
+        title: read.title,
+        when: dated ? read.when : { ...read.when, place },
+        category: category?.id ?? null,
+        emphasis: read.emphasis,
+      },
     },
   ]);
   return problem ? { problem } : { id };
@@ -41,7 +46,13 @@ export function insertBeside(store: TimelineStore, id: string, side: "before" | 
   const { timeline } = store.getState();
   const place = side === "before" ? placeBefore(timeline.events, id) : placeAfter(timeline.events, id);
   const made = nanoid(10);
-  store.edit([{ kind: "add_event", id: made, fields: { when: { ...UNDATED, place }, category: timeline.events.get(id)?.category ?? null } }]);
+  store.edit([
+    {
+      kind: "add_event",
+      id: made,
+      fields: { when: { ...UNDATED, place }, category: timeline.events.get(id)?.category ?? null },
+    },
+  ]);
   return made;
 }
 

@@ -43,28 +43,41 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
         </Button>
       </Frame>
     );
-  const set = (field: EventField, group = true) => (value: Value) =>
-    store.edit([{ kind: "set_event", id, field, value }], group ? `${field}:${id}` : null);
+  const set =
+    (field: EventField, group = true) =>
+    (value: Value) =>
+      store.edit([{ kind: "set_event", id, field, value }], group ? `${field}:${id}` : null);
   const categories = categoriesOf(timeline);
   const category = categories.find((c) => c.id === event.category);
-  const findings = problems(timeline).filter((p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit");
+  const findings = problems(timeline).filter(
+    (p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit",
+  );
   const mine = overlaps.filter((o) => o.key.startsWith(`event:${id}:`));
   const moveTo = (step: 1 | -1) => {
     const next = order[at + step];
     if (next) select(next.id, true);
   };
   return (
-    <Frame title={`Event ${at + 1} of ${order.length}`} headingRef={heading} onClose={onClose} moveTo={moveTo} first={at === 0} last={at === order.length - 1}>
+    <Frame
+      title={`Event ${at + 1} of ${order.length}`}
+      headingRef={heading}
+      onClose={onClose}
+      moveTo={moveTo}
+      first={at === 0}
+      last={at === order.length - 1}
+    >
       <div className="flex flex-col gap-3.5">
         {mine.map((o) => (
           <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
             {o.laterAuthor === store.account ? (
               <>
-                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier)}” here at the same time. Yours stands; theirs is in the history.
+                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier)}” here at the same time. Yours stands;
+                theirs is in the history.
               </>
             ) : (
               <>
-                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later)}” here at the same time, and it stands. You had “{wordsFor(o.earlier)}”.
+                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later)}” here at the same time, and it stands. You had
+                “{wordsFor(o.earlier)}”.
               </>
             )}
             <div className="mt-1.5 flex gap-2">
@@ -91,9 +104,18 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
         ))}
         <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
         <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
-        <TextField key={`short-${id}`} label="Short title" value={event.shortTitle} hint="Stands on the chart when the title is long." onChange={set("shortTitle")} />
+        <TextField
+          key={`short-${id}`}
+          label="Short title"
+          value={event.shortTitle}
+          hint="Stands on the chart when the title is long."
+          onChange={set("shortTitle")}
+        />
         <div className="grid grid-cols-2 gap-3">
-          <Field label="Category" note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}>
+          <Field
+            label="Category"
+            note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
+          >
             {(ids) => (
               <select
                 id={ids.id}
@@ -120,7 +142,12 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           </Field>
           <Field label="Part of">
             {(ids) => (
-              <select id={ids.id} className={INPUT} value={event.partOf ?? ""} onChange={(e) => set("partOf", false)(e.target.value || null)}>
+              <select
+                id={ids.id}
+                className={INPUT}
+                value={event.partOf ?? ""}
+                onChange={(e) => set("partOf", false)(e.target.value || null)}
+              >
                 <option value="">nothing</option>
                 {order
                   .filter((e) => e.id !== id && (e.when.readAs.kind === "span" || e.id === event.partOf))
@@ -134,7 +161,13 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           </Field>
         </div>
         <div className="flex items-center gap-2">
-          <input id={importantId} type="checkbox" className="size-4 accent-verdigris" checked={event.emphasis} onChange={(e) => set("emphasis", false)(e.target.checked)} />
+          <input
+            id={importantId}
+            type="checkbox"
+            className="size-4 accent-verdigris"
+            checked={event.emphasis}
+            onChange={(e) => set("emphasis", false)(e.target.checked)}
+          />
           <label htmlFor={importantId}>Important: stands out on the chart</label>
         </div>
         <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
@@ -148,7 +181,12 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           <Button size="small" onClick={() => select(insertBeside(store, id, "after"), true)}>
             Insert after
           </Button>
-          <Button size="small" kind="danger" className="ml-auto" onClick={() => store.edit([{ kind: "delete_event", id }])}>
+          <Button
+            size="small"
+            kind="danger"
+            className="ml-auto"
+            onClick={() => store.edit([{ kind: "delete_event", id }])}
+          >
             Delete
           </Button>
         </div>
@@ -195,15 +233,33 @@ export function Frame({
         </h2>
         {moveTo ? (
           <span className="flex rounded-md border border-edge bg-white">
-            <button type="button" aria-label="Earlier event" disabled={first} onClick={() => moveTo(-1)} className="px-1.5 py-1 disabled:opacity-35">
+            <button
+              type="button"
+              aria-label="Earlier event"
+              disabled={first}
+              onClick={() => moveTo(-1)}
+              className="px-1.5 py-1 disabled:opacity-35"
+            >
               <ArrowLeft size={15} />
             </button>
-            <button type="button" aria-label="Later event" disabled={last} onClick={() => moveTo(1)} className="px-1.5 py-1 disabled:opacity-35">
+            <button
+              type="button"
+              aria-label="Later event"
+              disabled={last}
+              onClick={() => moveTo(1)}
+              className="px-1.5 py-1 disabled:opacity-35"
+            >
               <ArrowRight size={15} />
             </button>
           </span>
         ) : null}
-        <button type="button" aria-label="Close" title="Esc" onClick={onClose} className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash">
+        <button
+          type="button"
+          aria-label="Close"
+          title="Esc"
+          onClick={onClose}
+          className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
+        >
           <X size={16} />
         </button>
       </div>

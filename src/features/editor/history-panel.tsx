@@ -26,7 +26,10 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   const [problem, setProblem] = useState<string | null>(null);
   const load = useCallback(
     async (before?: number) => {
-      const answer = await askServer<{ rows: Row[] }>("GET", `/api/timelines/${store.timelineId}/history${before ? `?before=${before}` : ""}`);
+      const answer = await askServer<{ rows: Row[] }>(
+        "GET",
+        `/api/timelines/${store.timelineId}/history${before ? `?before=${before}` : ""}`,
+      );
       if (!answer.ok) return setProblem(answer.sentence);
       setMore(answer.value.rows.length === 100);
       setRows((old) => (before && old ? [...old, ...answer.value.rows] : answer.value.rows));
@@ -45,10 +48,17 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
         {(rows ?? []).map((r) => (
           <li key={r.seq} className="py-2">
             <p className="text-[13px] text-quiet">
-              {new Date(r.at).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" })} · <strong className="text-slate">{r.author}</strong>
+              {new Date(r.at).toLocaleString("en-GB", {
+                day: "numeric",
+                month: "short",
+                hour: "2-digit",
+                minute: "2-digit",
+              })}{" "}
+              · <strong className="text-slate">{r.author}</strong>
             </p>
             <ul>
               {r.ops.slice(0, 5).map((op, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: the steps of a confirmed change never move
                 <li key={`${r.seq}-${i}`}>{inWords(op, r.was[i] ?? null, timeline)}</li>
               ))}
               {r.ops.length > 5 ? <li>and {r.ops.length - 5} more steps</li> : null}
@@ -65,7 +75,15 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
   );
 }
 
-const FIELD: Record<string, string> = { shortTitle: "short title", partOf: "part of", byHand: "order", dateOrder: "order of day and month", when: "date", foundOn: "day it was looked up", text: "words" };
+const FIELD: Record<string, string> = {
+  shortTitle: "short title",
+  partOf: "part of",
+  byHand: "order",
+  dateOrder: "order of day and month",
+  when: "date",
+  foundOn: "day it was looked up",
+  text: "words",
+};
 
 function inWords(op: Op, was: Row["was"][number], t: Timeline): string {
   const left = was?.skipped ? " (had no effect: changed by someone else first)" : "";
@@ -88,7 +106,10 @@ function inWords(op: Op, was: Row["was"][number], t: Timeline): string {
       return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value)} to ${value(op.value)}${left}`;
     default: {
       const [verb, what] = op.kind.split("_");
-      const name = what === "category" ? `category “${t.categories.get(op.id)?.name ?? ""}”` : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
+      const name =
+        what === "category"
+          ? `category “${t.categories.get(op.id)?.name ?? ""}”`
+          : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
       return `${verb === "add" ? "added" : verb === "delete" ? "deleted" : "put back"} ${name}`;
     }
   }

@@ -36,7 +36,10 @@ export function LedgerLine() {
       else localStorage.removeItem(draftKey);
     } catch {}
   };
-  const read = useMemo(() => readLine(text.slice(0, 5_000), { order: timeline.dateOrder }, whole), [text, timeline.dateOrder, whole]);
+  const read = useMemo(
+    () => readLine(text.slice(0, 5_000), { order: timeline.dateOrder }, whole),
+    [text, timeline.dateOrder, whole],
+  );
   const lines = text.split(/\r?\n/).filter((l) => l.trim() !== "");
 
   const add = () => {
@@ -90,11 +93,19 @@ export function LedgerLine() {
           placeholder="Write the next event on one line – about 1840 - 1852 Steam mill #trade"
           className="min-h-9 flex-1 resize-none rounded-md border border-edge bg-white px-2.5 py-1.5 text-[15px] placeholder:text-[#5d7479]"
         />
-        <button type="button" onClick={add} className="h-9 rounded-md border border-edge bg-white px-3 font-bold hover:bg-verdigris-wash">
+        <button
+          type="button"
+          onClick={add}
+          className="h-9 rounded-md border border-edge bg-white px-3 font-bold hover:bg-verdigris-wash"
+        >
           Enter
         </button>
       </div>
-      <div id="next-event-read" aria-live="polite" className="mt-1 flex min-h-5 flex-wrap items-center gap-x-3 text-[13px] text-quiet">
+      <div
+        id="next-event-read"
+        aria-live="polite"
+        className="mt-1 flex min-h-5 flex-wrap items-center gap-x-3 text-[13px] text-quiet"
+      >
         {problem ? (
           <span role="alert" className="font-bold text-copper-dark">
             {problem}
@@ -106,7 +117,10 @@ export function LedgerLine() {
         ) : (
           <>
             <span>
-              Date <strong className={readAs.kind === "not_understood" ? "text-copper-dark" : "text-verdigris"}>{whenLabel(read.when) || "none yet"}</strong>
+              Date{" "}
+              <strong className={readAs.kind === "not_understood" ? "text-copper-dark" : "text-verdigris"}>
+                {whenLabel(read.when) || "none yet"}
+              </strong>
             </span>
             <span>
               Title <strong className="text-slate">{read.title.slice(0, 80) || "none yet"}</strong>
@@ -119,7 +133,9 @@ export function LedgerLine() {
               </span>
             ) : null}
             {read.emphasis ? <strong className="text-slate">Important</strong> : null}
-            {readAs.kind === "not_understood" ? <span className="text-copper-dark">{dateProblemText(readAs.problem)}</span> : null}
+            {readAs.kind === "not_understood" ? (
+              <span className="text-copper-dark">{dateProblemText(readAs.problem)}</span>
+            ) : null}
             {whole || read.when.typed ? (
               <button type="button" className="font-bold text-verdigris underline" onClick={() => setWhole(!whole)}>
                 {whole ? "Take the date out of it" : "All of it is the title"}

@@ -33,8 +33,21 @@ export function Ledger({ selected }: { selected: string | null }) {
     if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);
   return (
-    <div ref={body} role="table" aria-label="Ledger" aria-rowcount={events.length + 1} className="@container text-[14px]" data-testid="ledger">
-      <div role="row" className={classes(COLUMNS, "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden")}>
+    <div
+      ref={body}
+      role="table"
+      aria-label="Ledger"
+      aria-rowcount={events.length + 1}
+      className="@container text-[14px]"
+      data-testid="ledger"
+    >
+      <div
+        role="row"
+        className={classes(
+          COLUMNS,
+          "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
+        )}
+      >
         {["When", "Title", "Category", "Media", "Description", "Source"].map((h, i) => (
           <span key={h} role="columnheader" className={classes("px-1", i > 3 && "@max-5xl:hidden")}>
             {h}
@@ -45,7 +58,13 @@ export function Ledger({ selected }: { selected: string | null }) {
         </span>
       </div>
       {events.map((e) => (
-        <Row key={e.id} event={e} categories={categories} items={items.get(e.id) ?? NONE} selected={e.id === selected} />
+        <Row
+          key={e.id}
+          event={e}
+          categories={categories}
+          items={items.get(e.id) ?? NONE}
+          selected={e.id === selected}
+        />
       ))}
     </div>
   );
@@ -53,7 +72,17 @@ export function Ledger({ selected }: { selected: string | null }) {
 
 const NONE: Item[] = [];
 
-const Row = memo(function Row({ event: e, categories, items, selected }: { event: TimelineEvent; categories: readonly Category[]; items: readonly Item[]; selected: boolean }) {
+const Row = memo(function Row({
+  event: e,
+  categories,
+  items,
+  selected,
+}: {
+  event: TimelineEvent;
+  categories: readonly Category[];
+  items: readonly Item[];
+  selected: boolean;
+}) {
   const { store, select } = useEditor();
   const category = categories.find((c) => c.id === e.category);
   const media = items.filter((i) => i.list === "media");
@@ -82,11 +111,22 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           onCommit={(typed) => {
             const order = store.getState().timeline.dateOrder;
             const when = readWhen(typed, { order, margin: e.when.margin });
-            store.edit([{ kind: "set_event", id: e.id, field: "when", value: e.when.place ? { ...when, place: e.when.place } : when }]);
+            return store.edit([
+              {
+                kind: "set_event",
+                id: e.id,
+                field: "when",
+                value: e.when.place ? { ...when, place: e.when.place } : when,
+              },
+            ]);
           }}
         />
         {misread ? (
-          <button type="button" className="ml-1 min-h-6 text-[12px] font-bold text-copper-dark underline" onClick={() => select(e.id, true)}>
+          <button
+            type="button"
+            className="ml-1 min-h-6 text-[12px] font-bold text-copper-dark underline"
+            onClick={() => select(e.id, true)}
+          >
             not understood
           </button>
         ) : null}
@@ -97,7 +137,9 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           value={e.title}
           live
           placeholder="Untitled"
-          onCommit={(title) => store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)}
+          onCommit={(title) =>
+            store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)
+          }
         />
       </Cell>
       <Cell className="flex items-center gap-1.5 @max-2xl:col-start-1">
@@ -106,7 +148,9 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
           aria-label={`Category, ${name}`}
           value={category?.id ?? ""}
           className={classes(CELL, "max-w-[150px]")}
-          onChange={(x) => store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])}
+          onChange={(x) =>
+            store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])
+          }
         >
           <option value="">none</option>
           {categories.map((c) => (
@@ -117,10 +161,16 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
         </select>
       </Cell>
       <Cell className="truncate px-1 @max-2xl:hidden">{mediaWords(media)}</Cell>
-      <Cell className="px-1 @max-5xl:hidden">{wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}</Cell>
+      <Cell className="px-1 @max-5xl:hidden">
+        {wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}
+      </Cell>
       <Cell className="truncate px-1 @max-5xl:hidden">{source ? source.text || source.address : "–"}</Cell>
       <Cell className="flex items-center gap-1 @max-2xl:col-start-2 @max-2xl:row-span-3 @max-2xl:row-start-1">
-        <button type="button" className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold @2xl:hidden" onClick={() => select(e.id, true)}>
+        <button
+          type="button"
+          className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold @2xl:hidden"
+          onClick={() => select(e.id, true)}
+        >
           Open
         </button>
         <DropdownMenu.Root>
@@ -128,7 +178,10 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
             <MoreHorizontal size={18} />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
-            <DropdownMenu.Content align="end" className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]">
+            <DropdownMenu.Content
+              align="end"
+              className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]"
+            >
               <Choice run={() => select(e.id, true)}>Open the event sheet</Choice>
               <Choice run={() => select(insertBeside(store, e.id, "before"), true)}>Insert before</Choice>
               <Choice run={() => select(insertBeside(store, e.id, "after"), true)}>Insert after</Choice>
@@ -143,7 +196,10 @@ const Row = memo(function Row({ event: e, categories, items, selected }: { event
 
 function Choice({ run, children }: { run: () => void; children: ReactNode }) {
   return (
-    <DropdownMenu.Item className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash" onSelect={run}>
+    <DropdownMenu.Item
+      className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
+      onSelect={run}
+    >
       {children}
     </DropdownMenu.Item>
   );
@@ -173,7 +229,7 @@ function CellInput({
   placeholder?: string;
   className?: string;
   live?: boolean;
-  onCommit: (text: string) => string | null | undefined | void;
+  onCommit: (text: string) => string | null;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -251,4 +307,3 @@ function mediaWords(media: readonly Item[]): string {
   };
   return [...count("picture", "picture"), ...count("video", "video"), ...count("sound", "sound")].join(", ") || "–";
 }
-

@@ -39,14 +39,24 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
       {
         kind: "add_item",
         id: nanoid(10),
-        fields: { of, list: "media", place: placeForNewItem(store.getState().timeline, of, "media"), media: media.id, kind: media.kind, width: media.width, height: media.height, ...found },
+        fields: {
+          of,
+          list: "media",
+          place: placeForNewItem(store.getState().timeline, of, "media"),
+          media: media.id,
+          kind: media.kind,
+          width: media.width,
+          height: media.height,
+          ...found,
+        },
       },
     ]);
   };
   const send = async (file: File) => {
     const key = nanoid(6);
     const stop = new AbortController();
-    const update = (part: Partial<Running>) => setRunning((list) => list.map((r) => (r.key === key ? { ...r, ...part } : r)));
+    const update = (part: Partial<Running>) =>
+      setRunning((list) => list.map((r) => (r.key === key ? { ...r, ...part } : r)));
     setRunning((list) => [...list, { key, name: file.name || "pasted picture", share: 0, problem: null, stop }]);
     const media = await uploadFile(store.timelineId, file, (share) => update({ share }), stop.signal);
     if (typeof media === "string") return update({ problem: media });
@@ -59,7 +69,11 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
   const fetchAddress = async () => {
     setFetching(true);
     setProblem(null);
-    const answer = await askServer<{ media: UploadedMedia; address: string; foundOn: string }>("POST", `/api/timelines/${store.timelineId}/pictures`, { address });
+    const answer = await askServer<{ media: UploadedMedia; address: string; foundOn: string }>(
+      "POST",
+      `/api/timelines/${store.timelineId}/pictures`,
+      { address },
+    );
     setFetching(false);
     if (!answer.ok) return setProblem(answer.sentence);
     attach(answer.value.media, { address: answer.value.address, foundOn: answer.value.foundOn });
@@ -161,7 +175,8 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
 
 function MediaItem({ item }: { item: Item }) {
   const { store } = useEditor();
-  const set = (field: "text" | "credit" | "licence" | "address") => (value: string) => store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
+  const set = (field: "text" | "credit" | "licence" | "address") => (value: string) =>
+    store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
   const url = (size: string) => `/api/timelines/${store.timelineId}/media/${item.media}/${size}`;
   return (
     <div className="rounded-md border border-line p-2.5" data-testid="media-item">
@@ -183,7 +198,9 @@ function MediaItem({ item }: { item: Item }) {
               {item.width} × {item.height}
             </p>
           ) : null}
-          {item.credit.trim() === "" && item.kind !== "sound" ? <p className="font-bold text-copper-dark">no credit yet</p> : null}
+          {item.credit.trim() === "" && item.kind !== "sound" ? (
+            <p className="font-bold text-copper-dark">no credit yet</p>
+          ) : null}
           {item.foundOn ? <p>looked up {item.foundOn}</p> : null}
         </div>
         <button
@@ -197,7 +214,11 @@ function MediaItem({ item }: { item: Item }) {
         </button>
       </div>
       <div className="flex flex-col gap-2">
-        <TextField label={item.kind === "picture" ? "What it shows (for those who cannot see it)" : "Title"} value={item.text} onChange={set("text")} />
+        <TextField
+          label={item.kind === "picture" ? "What it shows (for those who cannot see it)" : "Title"}
+          value={item.text}
+          onChange={set("text")}
+        />
         <div className="grid grid-cols-2 gap-2">
           <TextField label="Credit" value={item.credit} onChange={set("credit")} placeholder="who made it" />
           <TextField label="Licence" value={item.licence} onChange={set("licence")} list="licences" />

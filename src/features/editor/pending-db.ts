@@ -12,7 +12,11 @@ interface Stored {
 interface Schema extends DBSchema {
   pending: { key: string; value: Stored; indexes: { scope: string } };
   /** What the server refused for good, kept to be copied from. */
-  refused: { key: string; value: { key: string; scope: string; sentence: string; change: Change }; indexes: { scope: string } };
+  refused: {
+    key: string;
+    value: { key: string; scope: string; sentence: string; change: Change };
+    indexes: { scope: string };
+  };
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null;

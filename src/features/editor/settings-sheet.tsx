@@ -1,5 +1,6 @@
 "use client";
 
+import { isDated } from "@/core/time/when";
 import { Plus, Trash2 } from "lucide-react";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
@@ -22,9 +23,10 @@ import { wordsIn } from "./words";
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const set = (field: "title" | "subject") => (value: string) => store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
+  const set = (field: "title" | "subject") => (value: string) =>
+    store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
   const categories = categoriesOf(timeline);
-  const dated = inOrder(timeline.events.values()).filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span");
+  const dated = inOrder(timeline.events.values()).filter((e) => isDated(e.when));
   const found = problems(timeline).filter((p) => p.code !== "no_credit");
   return (
     <Frame title="About this timeline" onClose={onClose}>
@@ -36,21 +38,31 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
         <WhenField
           label="Period"
           value={timeline.period}
-          hint={dated.length > 0 ? `Worked out from the events: ${whenLabel(dated[0]!.when)} to ${whenLabel(dated.at(-1)!.when)}. Type another, such as 1600 - 1931, to set it.` : "Worked out from the events, or type it: 1600 - 1931."}
+          hint={
+            dated.length > 0
+              ? `Worked out from the events: ${whenLabel(dated[0]!.when)} to ${whenLabel(dated.at(-1)!.when)}. Type another, such as 1600 - 1931, to set it.`
+              : "Worked out from the events, or type it: 1600 - 1931."
+          }
           onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}
         />
         <Field
           label="Scale"
           hint={
             {
-              balanced: "In date order; busy stretches get more room. Copper-yellow notches on the ridge say where time changes pace.",
+              balanced:
+                "In date order; busy stretches get more room. Copper-yellow notches on the ridge say where time changes pace.",
               true: "By date alone: equal times are equally wide.",
               even: "One step an event, whatever the time between.",
             }[timeline.scale]
           }
         >
           {(ids) => (
-            <select id={ids.id} className={INPUT} value={timeline.scale} onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}>
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={timeline.scale}
+              onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
+            >
               <option value="balanced">Balanced</option>
               <option value="true">True</option>
               <option value="even">Even</option>
@@ -59,7 +71,14 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
         </Field>
         <Field label="03/04/1872 means">
           {(ids) => (
-            <select id={ids.id} className={INPUT} value={timeline.dateOrder ?? ""} onChange={(e) => store.edit([{ kind: "set_timeline", field: "dateOrder", value: e.target.value || null }])}>
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={timeline.dateOrder ?? ""}
+              onChange={(e) =>
+                store.edit([{ kind: "set_timeline", field: "dateOrder", value: e.target.value || null }])
+              }
+            >
               <option value="">not said yet: ask</option>
               <option value="dmy">3 April (day first)</option>
               <option value="mdy">4 March (month first)</option>
@@ -70,29 +89,57 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
           <ul className="flex flex-col gap-2">
             {categories.map((c) => {
-              const change = (field: "name" | "colour" | "pattern", value: string) => store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
+              const change = (field: "name" | "colour" | "pattern", value: string) =>
+                store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
               return (
                 <li key={c.id} className="grid grid-cols-[28px_minmax(0,1fr)_104px_96px_32px] items-center gap-1.5">
                   <CategoryMark colour={c.colour} pattern={c.pattern} />
-                  <input aria-label="Name of the category" className={INPUT} value={c.name} maxLength={60} onChange={(e) => change("name", e.target.value)} />
-                  <select aria-label={`Colour of ${c.name}`} className={INPUT} value={c.colour} onChange={(e) => change("colour", e.target.value as Colour)}>
+                  <input
+                    aria-label="Name of the category"
+                    className={INPUT}
+                    value={c.name}
+                    maxLength={60}
+                    onChange={(e) => change("name", e.target.value)}
+                  />
+                  <select
+                    aria-label={`Colour of ${c.name}`}
+                    className={INPUT}
+                    value={c.colour}
+                    onChange={(e) => change("colour", e.target.value as Colour)}
+                  >
                     {Object.keys(COLOURS).map((x) => (
                       <option key={x}>{x}</option>
                     ))}
                   </select>
-                  <select aria-label={`Pattern of ${c.name}`} className={INPUT} value={c.pattern} onChange={(e) => change("pattern", e.target.value as Pattern)}>
+                  <select
+                    aria-label={`Pattern of ${c.name}`}
+                    className={INPUT}
+                    value={c.pattern}
+                    onChange={(e) => change("pattern", e.target.value as Pattern)}
+                  >
                     {PATTERNS.map((x) => (
                       <option key={x}>{x}</option>
                     ))}
                   </select>
-                  <button type="button" aria-label={`Delete ${c.name}`} title="Delete (its events stay; undo puts it back)" className="rounded-md p-1.5 hover:bg-verdigris-wash" onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}>
+                  <button
+                    type="button"
+                    aria-label={`Delete ${c.name}`}
+                    title="Delete (its events stay; undo puts it back)"
+                    className="rounded-md p-1.5 hover:bg-verdigris-wash"
+                    onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
+                  >
                     <Trash2 size={16} />
                   </button>
                 </li>
               );
             })}
           </ul>
-          <Button size="small" kind="quiet" className="mt-1.5" onClick={() => store.edit(newCategory(timeline, `Category ${categories.length + 1}`).ops)}>
+          <Button
+            size="small"
+            kind="quiet"
+            className="mt-1.5"
+            onClick={() => store.edit(newCategory(timeline, `Category ${categories.length + 1}`).ops)}
+          >
             <Plus size={15} /> Add a category
           </Button>
         </section>

@@ -31,7 +31,11 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
 
   const act = async (method: "PUT" | "DELETE", body?: object) => {
     setBusy(true);
-    const answer = await askServer<{ publication: Publication | null }>(method, `/api/timelines/${store.timelineId}/publication`, body);
+    const answer = await askServer<{ publication: Publication | null }>(
+      method,
+      `/api/timelines/${store.timelineId}/publication`,
+      body,
+    );
     setBusy(false);
     setProblem(answer.ok ? null : answer.sentence);
     if (answer.ok) store.setPublication(answer.value.publication);
@@ -66,13 +70,21 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
             </fieldset>
             <div className="flex flex-wrap gap-2">
               {!live ? (
-                <Button kind="main" disabled={busy || waiting > 0} onClick={() => void act("PUT", { visibility, fresh: true })}>
+                <Button
+                  kind="main"
+                  disabled={busy || waiting > 0}
+                  onClick={() => void act("PUT", { visibility, fresh: true })}
+                >
                   Publish
                 </Button>
               ) : (
                 <>
                   {publication.laterChanges > 0 ? (
-                    <Button kind="main" disabled={busy || waiting > 0} onClick={() => void act("PUT", { visibility, fresh: true })}>
+                    <Button
+                      kind="main"
+                      disabled={busy || waiting > 0}
+                      onClick={() => void act("PUT", { visibility, fresh: true })}
+                    >
                       Publish the changes
                     </Button>
                   ) : null}
@@ -84,7 +96,9 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
             </div>
           </>
         ) : (
-          <p className="text-[14px]">Only {editors.find((e) => e.role === "owner")?.displayName ?? "its owner"} can publish it.</p>
+          <p className="text-[14px]">
+            Only {editors.find((e) => e.role === "owner")?.displayName ?? "its owner"} can publish it.
+          </p>
         )}
         {live ? <CopyLine label="Link to the published page" path={`/t/${publication.address}`} open /> : null}
         {problem ? (
@@ -100,9 +114,17 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
 
 function stateInWords(p: Publication | null): string {
   if (!p) return "Draft – only its editors can see this.";
-  const day = new Date(p.publishedAt).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+  const day = new Date(p.publishedAt).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
   if (p.takenBack) return "Taken back – its link says so. Publish it again at any time; the link stays the same.";
-  const later = p.laterChanges === 0 ? "nothing has changed since" : `${p.laterChanges} later ${p.laterChanges === 1 ? "change" : "changes"} not shown yet`;
+  const later =
+    p.laterChanges === 0
+      ? "nothing has changed since"
+      : `${p.laterChanges} later ${p.laterChanges === 1 ? "change" : "changes"} not shown yet`;
   return `Published – version of ${day}; ${later}.`;
 }
 

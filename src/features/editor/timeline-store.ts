@@ -5,7 +5,16 @@ import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { invert } from "@/core/change/invert";
 import { tooLong, tooLongText } from "@/core/change/limits";
-import { amend, edit, type LastSet, type Overlap, receive, type Replica, startReplica, withdraw } from "@/core/change/replica";
+import {
+  amend,
+  edit,
+  type LastSet,
+  type Overlap,
+  receive,
+  type Replica,
+  startReplica,
+  withdraw,
+} from "@/core/change/replica";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
 import { fromBase64, toBase64 } from "@/core/text/base64";
 import { FRAGMENT } from "@/core/text/description";
@@ -117,7 +126,12 @@ export class TimelineStore {
         if (changes.length > 0) this.publish();
         this.pump();
       })
-      .catch(() => this.set({ notice: "This browser does not let Fastigo keep unsaved work on the device. Everything is still sent at once; do not close the page while it says Saving." }));
+      .catch(() =>
+        this.set({
+          notice:
+            "This browser does not let Fastigo keep unsaved work on the device. Everything is still sent at once; do not close the page while it says Saving.",
+        }),
+      );
     return () => {
       this.seal();
       window.removeEventListener("online", online);
@@ -144,7 +158,14 @@ export class TimelineStore {
     this.set({
       timeline: this.replica.current,
       waiting,
-      saving: saving === "right_lost" || saving === "signed_out" ? saving : waiting === 0 ? "saved" : saving === "offline" ? "offline" : "saving",
+      saving:
+        saving === "right_lost" || saving === "signed_out"
+          ? saving
+          : waiting === 0
+            ? "saved"
+            : saving === "offline"
+              ? "offline"
+              : "saving",
       canUndo: this.undoStack.length > 0,
       canRedo: this.redoStack.length > 0,
     });
@@ -169,7 +190,8 @@ export class TimelineStore {
     if (group && this.open && this.open.group === group && last?.id === this.open.id) {
       const joined: Change = { ...last, ops: joinOps(last.ops, ops) };
       this.replica = amend(this.replica, joined);
-      if (undoable && ops[0]!.kind !== "describe") this.undoStack[this.undoStack.length - 1] = { kind: "ops", ops: invert(this.open.before, joined.ops) };
+      if (undoable && ops[0]!.kind !== "describe")
+        this.undoStack[this.undoStack.length - 1] = { kind: "ops", ops: invert(this.open.before, joined.ops) };
       clearTimeout(this.open.timer);
       this.open.timer = setTimeout(() => this.seal(), GATHER_MS);
       this.keep(joined);
@@ -224,7 +246,10 @@ export class TimelineStore {
     }
     const before = this.replica.current;
     const { skipped } = apply(before, entry.ops);
-    const inverse = invert(before, entry.ops.filter((op) => !skipped.some((s) => s.op === op)));
+    const inverse = invert(
+      before,
+      entry.ops.filter((op) => !skipped.some((s) => s.op === op)),
+    );
     if (inverse.length > 0) to.push({ kind: "ops", ops: inverse });
     const left = skipped.filter((s) => s.why === "changed_since").length;
     if (left > 0) this.set({ notice: "Someone else has changed this since, so theirs was left as it is." });
@@ -253,7 +278,9 @@ export class TimelineStore {
   }
 
   nameOf(account: string): string {
-    return account === this.account ? "you" : (this.state.editors.find((e) => e.id === account)?.displayName ?? "someone who has left");
+    return account === this.account
+      ? "you"
+      : (this.state.editors.find((e) => e.id === account)?.displayName ?? "someone who has left");
   }
 
   // ------------------------------------------------------------ descriptions
@@ -307,8 +334,10 @@ export class TimelineStore {
       if (c.author === this.account) void this.pendingDb.remove(c.id).catch(() => {});
     }
     const mine = overlaps.filter((o) => o.earlierAuthor === this.account || o.laterAuthor === this.account);
-    if (mine.length > 0) this.set({ overlaps: [...this.state.overlaps.filter((o) => !mine.some((m) => m.key === o.key)), ...mine] });
-    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: "Someone else has changed this since, so theirs was left as it is." });
+    if (mine.length > 0)
+      this.set({ overlaps: [...this.state.overlaps.filter((o) => !mine.some((m) => m.key === o.key)), ...mine] });
+    if (skipped.some((s) => s.why === "changed_since"))
+      this.set({ notice: "Someone else has changed this since, so theirs was left as it is." });
     this.publish();
   }
 
@@ -318,7 +347,8 @@ export class TimelineStore {
       clearTimeout(this.retryTimer);
       this.retryTimer = null;
     }
-    if (this.sending || this.retryTimer || this.state.saving === "right_lost" || this.state.saving === "signed_out") return;
+    if (this.sending || this.retryTimer || this.state.saving === "right_lost" || this.state.saving === "signed_out")
+      return;
     const next = this.replica.pending[0];
     if (!next || next.id === this.open?.id) return;
     this.sending = true;
@@ -330,7 +360,11 @@ export class TimelineStore {
 
   private async send(change: Change): Promise<void> {
     const { author: _, ...body } = change;
-    const answer = await askServer<{ seq: number; changes: ConfirmedChange[] }>("POST", `/api/timelines/${this.timelineId}/changes`, body);
+    const answer = await askServer<{ seq: number; changes: ConfirmedChange[] }>(
+      "POST",
+      `/api/timelines/${this.timelineId}/changes`,
+      body,
+    );
     if (answer.ok) {
       this.retryMs = FIRST_RETRY_MS;
       if (this.state.saving === "offline") this.set({ saving: "saving" });
@@ -373,10 +407,11 @@ export class TimelineStore {
     this.fetching = true;
     do {
       this.fetchAgain = false;
-      const answer = await askServer<{ changes: ConfirmedChange[]; editors: EditorPerson[]; publication: Publication | null }>(
-        "GET",
-        `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`,
-      );
+      const answer = await askServer<{
+        changes: ConfirmedChange[];
+        editors: EditorPerson[];
+        publication: Publication | null;
+      }>("GET", `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`);
       if (answer.ok) {
         this.set({ editors: answer.value.editors, publication: answer.value.publication });
         this.take(answer.value.changes);

@@ -17,11 +17,25 @@ const TRIES = 6;
  * Sends a file in pieces. A piece that is lost on its way is sent again, and only that one. Resolves with the media or
  * with a sentence; `progress` hears the share that has arrived, 0 to 1.
  */
-export async function uploadFile(timeline: string, file: File, progress: (share: number) => void, signal: AbortSignal): Promise<UploadedMedia | string> {
+export async function uploadFile(
+  timeline: string,
+  file: File,
+  progress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<UploadedMedia | string> {
   if (file.size === 0) return "This file is empty. Choose another.";
-  if (file.type.startsWith("image/") && file.size > MOST_PICTURE) return "A picture may have at most 20 MB. Save it smaller and add it again.";
-  if (file.size > MOST_VIDEO) return "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.";
-  const begun = await again(() => askServer<{ upload: string; piece: number }>("POST", `/api/timelines/${timeline}/uploads`, { name: file.name, size: file.size }), signal);
+  if (file.type.startsWith("image/") && file.size > MOST_PICTURE)
+    return "A picture may have at most 20 MB. Save it smaller and add it again.";
+  if (file.size > MOST_VIDEO)
+    return "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.";
+  const begun = await again(
+    () =>
+      askServer<{ upload: string; piece: number }>("POST", `/api/timelines/${timeline}/uploads`, {
+        name: file.name,
+        size: file.size,
+      }),
+    signal,
+  );
   if (!begun.ok) return begun.sentence;
   const path = `/api/timelines/${timeline}/uploads/${begun.value.upload}`;
   const { piece } = begun.value;
@@ -37,9 +51,16 @@ export async function uploadFile(timeline: string, file: File, progress: (share:
 }
 
 /** Asks again while nobody answers, with growing pauses. */
-async function again<T extends { ok: boolean; status?: number }>(ask: () => Promise<T>, signal: AbortSignal): Promise<T> {
+async function again<T extends { ok: boolean; status?: number }>(
+  ask: () => Promise<T>,
+  signal: AbortSignal,
+): Promise<T> {
   let answer = await ask();
-  for (let n = 1; n < TRIES && !answer.ok && ((answer.status ?? 0) === 0 || (answer.status ?? 0) >= 502) && !signal.aborted; n++) {
+  for (
+    let n = 1;
+    n < TRIES && !answer.ok && ((answer.status ?? 0) === 0 || (answer.status ?? 0) >= 502) && !signal.aborted;
+    n++
+  ) {
     await new Promise((resolve) => setTimeout(resolve, 500 * 2 ** n));
     answer = await ask();
   }

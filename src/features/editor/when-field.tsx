@@ -14,7 +14,17 @@ import { useEditor, useEditorState } from "./editor-context";
 const PAUSE_MS = 600;
 
 /** A date as people write it: what was typed stays, what was understood stands beneath, readings are buttons. */
-export function WhenField({ label, value, onChange, hint }: { label: string; value: When; onChange: (when: When) => string | null; hint?: string }) {
+export function WhenField({
+  label,
+  value,
+  onChange,
+  hint,
+}: {
+  label: string;
+  value: When;
+  onChange: (when: When) => string | null;
+  hint?: string;
+}) {
   const order = useEditorState((s) => s.timeline.dateOrder);
   const [typed, setTyped] = useState(value.typed);
   const [problem, setProblem] = useState<string | null>(null);
@@ -119,17 +129,28 @@ function OrderQuestion({ readings, typed }: { readings: readonly [string, string
         const { readAs } = e.when;
         const asks = readAs.kind === "not_understood" && readAs.problem.code === "two_orders";
         if (!asks) return [];
-        const value = { ...readWhen(e.when.typed, { order, margin: e.when.margin }), ...(e.when.place ? { place: e.when.place } : {}) };
+        const value = {
+          ...readWhen(e.when.typed, { order, margin: e.when.margin }),
+          ...(e.when.place ? { place: e.when.place } : {}),
+        };
         return [{ kind: "set_event" as const, id: e.id, field: "when" as const, value }];
       }),
     ]);
   };
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
-      <Button size="small" onClick={() => choose("dmy")} title={`Day first, in the whole timeline: ${typed} is ${readings[0]}`}>
+      <Button
+        size="small"
+        onClick={() => choose("dmy")}
+        title={`Day first, in the whole timeline: ${typed} is ${readings[0]}`}
+      >
         {readings[0]}
       </Button>
-      <Button size="small" onClick={() => choose("mdy")} title={`Month first, in the whole timeline: ${typed} is ${readings[1]}`}>
+      <Button
+        size="small"
+        onClick={() => choose("mdy")}
+        title={`Month first, in the whole timeline: ${typed} is ${readings[1]}`}
+      >
         {readings[1]}
       </Button>
     </span>

@@ -33,11 +33,17 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" className="z-50 min-w-40 rounded-md border border-line bg-white p-1">
             {owner ? (
-              <DropdownMenu.Item className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash" onSelect={() => void set(true)}>
+              <DropdownMenu.Item
+                className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
+                onSelect={() => void set(true)}
+              >
                 Delete
               </DropdownMenu.Item>
             ) : (
-              <DropdownMenu.Item className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash" onSelect={() => void leave()}>
+              <DropdownMenu.Item
+                className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
+                onSelect={() => void leave()}
+              >
                 Leave this timeline
               </DropdownMenu.Item>
             )}
@@ -45,7 +51,10 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {deleted || problem ? (
-        <div role="status" className="absolute inset-0 z-10 flex flex-col items-center justify-center gap-3 rounded-lg bg-white/95 p-3 text-center">
+        <div
+          role="status"
+          className="absolute inset-0 z-10 flex flex-col items-center justify-center gap-3 rounded-lg bg-white/95 p-3 text-center"
+        >
           <span>{problem ?? "Deleted. Its page, if it was published, is gone with it."}</span>
           {deleted ? (
             <Button kind="main" onClick={() => void set(false)}>

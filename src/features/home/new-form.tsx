@@ -20,14 +20,40 @@ export function NewForm() {
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <Field label="Title" hint="You can leave it empty and find one later." problem={errors.title?.message}>
-        {(ids) => <input id={ids.id} aria-describedby={ids.describedBy} maxLength={LIMITS.title} autoFocus className={INPUT} {...register("title")} />}
+        {(ids) => (
+          <input
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            maxLength={LIMITS.title}
+            // biome-ignore lint/a11y/noAutofocus: the page has this one purpose
+            autoFocus
+            className={INPUT}
+            {...register("title")}
+          />
+        )}
       </Field>
       <Field label="Subject" hint="What it is about, in a word or two. Optional.">
         {(ids) => (
           <>
-            <input id={ids.id} aria-describedby={ids.describedBy} maxLength={LIMITS.subject} list="subjects" className={INPUT} {...register("subject")} />
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              maxLength={LIMITS.subject}
+              list="subjects"
+              className={INPUT}
+              {...register("subject")}
+            />
             <datalist id="subjects">
-              {["History", "Local history", "Family history", "Science", "Literature", "Art", "A project", "A journey"].map((s) => (
+              {[
+                "History",
+                "Local history",
+                "Family history",
+                "Science",
+                "Literature",
+                "Art",
+                "A project",
+                "A journey",
+              ].map((s) => (
                 <option key={s} value={s} />
               ))}
             </datalist>

@@ -1,7 +1,8 @@
+import { isDated } from "@/core/time/when";
 import { makeAxis } from "@/core/chart/axis";
 import { drawChart } from "@/core/chart/draw-chart";
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
-import { escape, toSvg } from "@/core/chart/to-svg";
+import { escapeXml, toSvg } from "@/core/chart/to-svg";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { gapText } from "@/core/time/gap";
 import { headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
@@ -43,17 +44,17 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const count = `${frozen.events.length} ${frozen.events.length === 1 ? "event" : "events"}`;
   const facts = [count, period].filter(Boolean).join(", ");
   const html = `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escape(title)} - Fastigo</title>${
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escape(`${title}. ${facts}. By ${p.by}.`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. By ${p.by}.`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
 <body>
-<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escape(title)}</h1><p>by ${escape(p.by)} · ${escape(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
-${p.note ? `<aside class="note" aria-label="About this page">${escape(p.note.text)}${p.note.link ? ` <a href="${escape(p.note.link.to)}">${escape(p.note.link.text)}</a>` : ""}</aside>` : ""}
+<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escapeXml(title)}</h1><p>by ${escapeXml(p.by)} · ${escapeXml(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
+${p.note ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>` : ""}
 <main>
 <section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
 <section id="read" aria-label="Read">${opening(p, facts)}${stripSection(timeline)}${eventsSection(p, timeline)}</section>
 </main>
-<footer class="foot">${p.published ? `Published ${escape(p.published)} with` : "Made with"} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server.</footer>
+<footer class="foot">${p.published ? `Published ${escapeXml(p.published)} with` : "Made with"} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server.</footer>
 <script>${READER_SCRIPT}</script>
 </body></html>`;
   return { html, style: READER_STYLE, script: READER_SCRIPT };
@@ -63,7 +64,7 @@ const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"
 
 function periodText(f: Frozen): string {
   if (f.period.readAs.kind === "span" || f.period.readAs.kind === "moment") return whenLabel(f.period);
-  const dated = f.events.filter((e) => e.when.readAs.kind === "moment" || e.when.readAs.kind === "span");
+  const dated = f.events.filter((e) => isDated(e.when));
   if (dated.length === 0) return "";
   const [first, last] = [headlineLabel(dated[0]!.when), headlineLabel(dated.at(-1)!.when)];
   return first === last ? first : `${first} – ${last}`;
@@ -85,7 +86,10 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
     });
     return `<div class="w${width}">${svg}</div>`;
   });
-  const key = p.frozen.categories.length === 0 ? "" : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li>${mark(c)}${escape(c.name)}</li>`).join("")}</ul>`;
+  const key =
+    p.frozen.categories.length === 0
+      ? ""
+      : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li>${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
   return `${key}<div class="chart">${drawings.join("")}</div>`;
 }
 
@@ -93,15 +97,15 @@ function mark(c: Frozen["categories"][number]): string {
   const tile = c.pattern === "solid" ? null : TILES[c.pattern];
   const id = `k-${c.id}`;
   const defs = tile
-    ? `<defs><pattern id="${escape(id)}" width="${tile.size}" height="${tile.size}" patternUnits="userSpaceOnUse">${tile.lines.map((l) => `<polyline points="${l.join(" ")}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY + 0.2}" stroke-width="${tile.width}"/>`).join("")}${tile.dots.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.3}"/>`).join("")}</pattern></defs>`
+    ? `<defs><pattern id="${escapeXml(id)}" width="${tile.size}" height="${tile.size}" patternUnits="userSpaceOnUse">${tile.lines.map((l) => `<polyline points="${l.join(" ")}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY + 0.2}" stroke-width="${tile.width}"/>`).join("")}${tile.dots.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.3}"/>`).join("")}</pattern></defs>`
     : "";
   const points = "4,1 20,1 23.500,12.500 0.500,12.500";
-  return `<svg width="24" height="13" viewBox="0 0 24 13" aria-hidden="true">${defs}<polygon points="${points}" fill="${COLOURS[c.colour]}"/>${tile ? `<polygon points="${points}" fill="url(#${escape(id)})"/>` : ""}</svg>`;
+  return `<svg width="24" height="13" viewBox="0 0 24 13" aria-hidden="true">${defs}<polygon points="${points}" fill="${COLOURS[c.colour]}"/>${tile ? `<polygon points="${points}" fill="url(#${escapeXml(id)})"/>` : ""}</svg>`;
 }
 
 function opening(p: ReaderPage, facts: string): string {
   const cover = mediaOf(p.frozen, "timeline").find((i) => i.kind === "picture");
-  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escape(p.frozen.title || "Untitled")}</h2><p class="facts">${escape([p.frozen.subject, `by ${p.by}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
+  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, `by ${p.by}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
 }
 
 function stripSection(timeline: Timeline): string {
@@ -137,37 +141,37 @@ function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenE
   const links = frozen.items.filter((i) => i.of === e.id && i.list === "link" && (i.text || i.address));
   const beside = (heading: string, list: readonly FrozenItem[]) =>
     list.length === 0 ? "" : `<div><h4>${heading}</h4>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
-  return `<li class="event${whole ? " part" : ""}" id="e-${escape(e.id)}" tabindex="-1" data-at="${at}">
-${gap ? `<div class="gap">${escape(gap)} later</div>` : ""}
-<div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escape(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escape(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escape(whole.id)}">${escape(whole.title || "Untitled")}</a></p>` : ""}</div>
-<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escape(whenLongLabel(e.when))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escape(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
+  return `<li class="event${whole ? " part" : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
+${gap ? `<div class="gap">${escapeXml(gap)} later</div>` : ""}
+<div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || "Untitled")}</a></p>` : ""}</div>
+<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
 <div class="beside">${beside(sources.length > 1 ? "Sources" : "Source", sources)}${beside("Find out more", links)}</div>
 </li>`;
 }
 
 function linked(i: Pick<Item, "text" | "address">): string {
   const address = safeAddress(i.address);
-  const words = escape(i.text || i.address);
-  return address ? `<a href="${escape(address)}" rel="noopener nofollow">${words}</a>` : words;
+  const words = escapeXml(i.text || i.address);
+  return address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">${words}</a>` : words;
 }
 
 function figure(p: ReaderPage, m: FrozenItem): string {
-  const url = (size: string) => escape(`${p.mediaPath}/${m.media}/${size}`);
+  const url = (size: string) => escapeXml(`${p.mediaPath}/${m.media}/${size}`);
   const address = safeAddress(m.address);
   const credit = [m.credit, m.licence].filter(Boolean).join(", ");
   const caption = [
-    m.text && m.kind !== "picture" ? escape(m.text) : "",
-    credit ? escape(credit) : "",
-    address ? `<a href="${escape(address)}" rel="noopener nofollow">found here</a>` : "",
+    m.text && m.kind !== "picture" ? escapeXml(m.text) : "",
+    credit ? escapeXml(credit) : "",
+    address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">found here</a>` : "",
   ]
     .filter(Boolean)
     .join(". ");
   const body =
     m.kind === "picture"
-      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escape(m.text)}" loading="lazy"${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
+      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}" loading="lazy"${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
       : m.kind === "video"
-        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escape(m.text || "Video")}"></video>`
-        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escape(m.text || "Sound")}"></audio>`;
+        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Video")}"></video>`
+        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Sound")}"></audio>`;
   return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
 }
 
@@ -187,6 +191,6 @@ function inlineHtml(i: Inline): string {
   return i.marks.reduce((html, m) => {
     if (m.kind === "bold") return `<strong>${html}</strong>`;
     if (m.kind === "italic") return `<em>${html}</em>`;
-    return `<a href="${escape(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
-  }, escape(i.text));
+    return `<a href="${escapeXml(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
+  }, escapeXml(i.text));
 }

@@ -27,7 +27,9 @@ export async function closeSession(request: Request): Promise<{ cookie: string; 
   const token = tokenOf(request.headers.get("cookie"));
   let account: string | null = null;
   if (token) {
-    const [row] = await db()<{ accountId: string }[]>`delete from session where token_hash = ${hashOf(token)} returning account_id`;
+    const [row] = await db()<
+      { accountId: string }[]
+    >`delete from session where token_hash = ${hashOf(token)} returning account_id`;
     account = row?.accountId ?? null;
   }
   return { cookie: cookie("", 0), account };

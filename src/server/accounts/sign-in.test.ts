@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { db } from "../db/pool";
-import { makePerson, useTestDatabase } from "../testing/test-database";
+import { makePerson, withTestDatabase } from "../testing/test-database";
 import { closeSession, findUserByCookie, openSession } from "./sessions";
 import { signIn } from "./sign-in";
 import { signUp } from "./sign-up";
 
-useTestDatabase("sign_in");
+withTestDatabase("sign_in");
 
 const RIGHT = "over-the-ambrel";
 
@@ -19,7 +19,9 @@ describe("signing up", () => {
 
   it("twice with one address, however it is written, is refused", async () => {
     const { email } = await makePerson();
-    expect(await signUp({ displayName: "Obi", email: email.toUpperCase(), password: RIGHT })).toMatchObject({ failed: "email_taken" });
+    expect(await signUp({ displayName: "Obi", email: email.toUpperCase(), password: RIGHT })).toMatchObject({
+      failed: "email_taken",
+    });
   });
 
   it("keeps the password as an Argon2id hash only", async () => {

@@ -9,11 +9,17 @@ export const FAILURES = {
   sign_in_first: [401, "Sign in first. What you typed is kept in this browser."],
   not_found: [404, "There is nothing here that you may see. Ask its owner for a link, or sign in as somebody else."],
   owner_only: [403, "Only the owner of the timeline can do this. Nothing was changed."],
-  change_taken: [409, "A change with this number exists already with other content. Yours is kept in this browser; reload to go on."],
+  change_taken: [
+    409,
+    "A change with this number exists already with other content. Yours is kept in this browser; reload to go on.",
+  ],
   email_taken: [409, "There is an account with this e-mail address. Sign in instead, or use another address."],
   display_name_missing: [400, "Type a display name of 1 to 60 characters. It need not be your real name."],
   email_malformed: [400, "This is not an e-mail address. It looks like name@school.example."],
-  password_short: [400, "A password needs at least 8 characters. Several words are easy to remember and hard to guess."],
+  password_short: [
+    400,
+    "A password needs at least 8 characters. Several words are easy to remember and hard to guess.",
+  ],
   password_long: [400, "A password may have at most 200 characters."],
   wrong_password: [401, "No account has this name and password. Check both and try again."],
   slow_down: [429, "Too many wrong passwords for this account. Wait a moment before the next try."],
@@ -23,22 +29,40 @@ export const FAILURES = {
   not_an_update: [400, "The description could not be merged. It is kept in this browser; reload to go on."],
   no_such_media: [400, "This picture or file does not belong to this timeline. Add it again from its file."],
   file_empty: [400, "This file is empty. Choose another."],
-  file_kind: [415, "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV."],
+  file_kind: [
+    415,
+    "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV.",
+  ],
   picture_large: [413, "A picture may have at most 20 MB. Save it smaller and add it again."],
   picture_pixels: [413, "This picture has more than 100 million pixels. Save it smaller and add it again."],
   picture_broken: [415, "This picture is damaged and cannot be opened. Save it again from where it came from."],
   video_large: [413, "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again."],
   piece_missing: [409, "Part of the file has not arrived. What arrived is kept: send the rest."],
-  piece_size: [400, "This part of the file has the wrong size, because the request was cut off. What arrived before is kept: send it again."],
+  piece_size: [
+    400,
+    "This part of the file has the wrong size, because the request was cut off. What arrived before is kept: send it again.",
+  ],
   address_malformed: [400, "This is not a web address. It begins with https:// or http://."],
-  address_private: [400, "This address leads into a private network and is not fetched. Save the picture and add it as a file."],
+  address_private: [
+    400,
+    "This address leads into a private network and is not fetched. Save the picture and add it as a file.",
+  ],
   address_unreachable: [502, "Nothing answered at this address. Save the picture and add it as a file."],
-  address_no_picture: [415, "What is at this address is not a picture. Open the picture itself, copy its address, or add it as a file."],
+  address_no_picture: [
+    415,
+    "What is at this address is not a picture. Open the picture itself, copy its address, or add it as a file.",
+  ],
   address_large: [413, "What is at this address is larger than 20 MB. Save it smaller and add it as a file."],
-  address_slow: [504, "The address did not answer completely within 15 seconds. Save the picture and add it as a file."],
+  address_slow: [
+    504,
+    "The address did not answer completely within 15 seconds. Save the picture and add it as a file.",
+  ],
   invitation_ended: [404, "This invitation has been closed or renewed. Ask for a new link."],
   nothing_to_publish: [400, "There is nothing to publish yet. Write a title or an event first."],
-  broken: [500, "Something went wrong here, not with you. What you typed is kept in this browser; try again in a moment."],
+  broken: [
+    500,
+    "Something went wrong here, not with you. What you typed is kept in this browser; try again in a moment.",
+  ],
 } as const satisfies Record<string, readonly [number, string]>;
 
 export type FailureCode = keyof typeof FAILURES;

@@ -11,7 +11,8 @@ export function publicUrl(): URL | null {
  */
 export function isOwnOrigin(request: Request): boolean {
   const origin = request.headers.get("origin");
-  if (origin === null) return request.headers.get("sec-fetch-site") === null || request.headers.get("sec-fetch-site") === "same-origin";
+  if (origin === null)
+    return request.headers.get("sec-fetch-site") === null || request.headers.get("sec-fetch-site") === "same-origin";
   const own = publicUrl();
   if (own) return origin === own.origin;
   try {

@@ -21,7 +21,10 @@ interface Options<Body> {
 }
 
 /** A route that needs a signed-in person. Refuses other origins, unknown shapes and strangers before anything runs. */
-export function memberRoute<Body = undefined>(options: Options<Body>, run: (given: Given<Body> & { user: User }) => Promise<Answer>) {
+export function memberRoute<Body = undefined>(
+  options: Options<Body>,
+  run: (given: Given<Body> & { user: User }) => Promise<Answer>,
+) {
   return openRoute<Body>(options, async (given) => {
     const user = await findUser(given.request);
     if (!user) return fail("sign_in_first");
@@ -31,16 +34,25 @@ export function memberRoute<Body = undefined>(options: Options<Body>, run: (give
 
 /** A route that anybody may ask; it decides by itself what to show. */
 export function openRoute<Body = undefined>(options: Options<Body>, run: (given: Given<Body>) => Promise<Answer>) {
-  return async (request: Request, context: { params: Promise<Record<string, string | string[] | undefined> | undefined> }): Promise<Response> => {
+  return async (
+    request: Request,
+    context: { params: Promise<Record<string, string | string[] | undefined> | undefined> },
+  ): Promise<Response> => {
     try {
-      if (request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request)) return failureResponse(fail("other_origin"));
+      if (request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request))
+        return failureResponse(fail("other_origin"));
       const raw = (await context.params) ?? {}; // a route without parameters has none
-      const params = Object.fromEntries(Object.entries(raw).map(([k, v]) => [k, Array.isArray(v) ? v.join("/") : (v ?? "")]));
+      const params = Object.fromEntries(
+        Object.entries(raw).map(([k, v]) => [k, Array.isArray(v) ? v.join("/") : (v ?? "")]),
+      );
       let body = undefined as Body;
       if (options.body) {
         const read = await readJson(request, options.mostBody ?? 200_000);
         if (isFailure(read)) return failureResponse(read);
-        if (!options.body(read.value)) return failureResponse(fail("invalid", process.env.NODE_ENV === "production" ? undefined : JSON.stringify(options.body.errors)));
+        if (!options.body(read.value))
+          return failureResponse(
+            fail("invalid", process.env.NODE_ENV === "production" ? undefined : JSON.stringify(options.body.errors)),
+          );
         body = read.value;
       }
       const answer = await run({ request, params, body });
@@ -55,7 +67,10 @@ export function openRoute<Body = undefined>(options: Options<Body>, run: (given:
 }
 
 export function failureResponse(f: Failure): Response {
-  return Response.json({ failed: f.failed, sentence: sentenceOf(f) }, { status: FAILURES[f.failed][0], headers: { "Cache-Control": "no-store" } });
+  return Response.json(
+    { failed: f.failed, sentence: sentenceOf(f) },
+    { status: FAILURES[f.failed][0], headers: { "Cache-Control": "no-store" } },
+  );
 }
 
 async function readJson(request: Request, most: number): Promise<Failure | { value: unknown }> {

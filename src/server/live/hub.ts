@@ -106,7 +106,10 @@ function send(c: Client, message: object): void {
 }
 
 function write(c: Client, text: string): void {
-  if ((c.controller.desiredSize ?? 0) <= 0) return drop(c);
+  if ((c.controller.desiredSize ?? 0) <= 0) {
+    drop(c);
+    return;
+  }
   try {
     c.controller.enqueue(encoder.encode(text));
   } catch {

@@ -35,7 +35,8 @@ async function walk(file: PatchableFile, from: number, to: number, depth: number
     if (USER_DATA.has(type) && (depth > 0 || type !== "uuid")) {
       await file.write(at + 4, FREE);
       const zeros = new Uint8Array(65_536);
-      for (let p = at + headSize; p < at + size; p += zeros.length) await file.write(p, zeros.subarray(0, Math.min(zeros.length, at + size - p)));
+      for (let p = at + headSize; p < at + size; p += zeros.length)
+        await file.write(p, zeros.subarray(0, Math.min(zeros.length, at + size - p)));
       blanked++;
     } else if (CONTAINERS.has(type) && depth < 4) blanked += await walk(file, at + headSize, at + size, depth + 1);
     at += size;

@@ -13,6 +13,7 @@ export async function collectMedia(): Promise<{ media: number; blobs: number }> 
       and not exists (select from item i where i.timeline_id = m.timeline_id and i.media = m.id)
       and not exists (select from version_media v where v.media_id = m.id)
     returning id`;
-  const blobs = await db()`delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash`;
+  const blobs =
+    await db()`delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash`;
   return { media: media.length, blobs: blobs.length };
 }

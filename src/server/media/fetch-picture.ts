@@ -18,14 +18,20 @@ export interface FetchOptions {
 }
 
 export function allowedHosts(): string[] {
-  return (process.env.PRIVATE_PICTURE_HOSTS ?? "").split(",").map((h) => h.trim()).filter(Boolean);
+  return (process.env.PRIVATE_PICTURE_HOSTS ?? "")
+    .split(",")
+    .map((h) => h.trim())
+    .filter(Boolean);
 }
 
 /**
  * Fetches a picture for somebody. Only public addresses are asked, also after redirects, and the very address that was
  * checked is the one connected to. Endless and huge answers are cut off.
  */
-export async function fetchPicture(address: string, options: FetchOptions = {}): Promise<Failure | { bytes: Buffer; name: string }> {
+export async function fetchPicture(
+  address: string,
+  options: FetchOptions = {},
+): Promise<Failure | { bytes: Buffer; name: string }> {
   const deadline = Date.now() + (options.timeMs ?? TIME_MS);
   let url = parseAddress(address);
   for (let hop = 0; url && hop <= MOST_REDIRECTS; hop++) {
@@ -60,7 +66,10 @@ export function isPublicAddress(text: string): boolean {
   }
 }
 
-async function publicAddressOf(url: URL, options: FetchOptions): Promise<Failure | { address: string; family: number }> {
+async function publicAddressOf(
+  url: URL,
+  options: FetchOptions,
+): Promise<Failure | { address: string; family: number }> {
   const host = url.hostname.replace(/^\[|\]$/g, "");
   let found: { address: string; family: number }[];
   try {
@@ -69,11 +78,16 @@ async function publicAddressOf(url: URL, options: FetchOptions): Promise<Failure
     return fail("address_unreachable");
   }
   const port = url.port || (url.protocol === "https:" ? "443" : "80");
-  if (!options.allowed?.includes(`${host}:${port}`) && !found.every((f) => isPublicAddress(f.address))) return fail("address_private");
+  if (!options.allowed?.includes(`${host}:${port}`) && !found.every((f) => isPublicAddress(f.address)))
+    return fail("address_private");
   return found[0] ?? fail("address_unreachable");
 }
 
-async function ask(url: URL, deadline: number, options: FetchOptions): Promise<Failure | { redirect: string } | { bytes: Buffer }> {
+async function ask(
+  url: URL,
+  deadline: number,
+  options: FetchOptions,
+): Promise<Failure | { redirect: string } | { bytes: Buffer }> {
   const target = await publicAddressOf(url, options);
   if (isFailure(target)) return target;
   const most = options.mostBytes ?? MOST_PICTURE;
@@ -89,13 +103,16 @@ async function ask(url: URL, deadline: number, options: FetchOptions): Promise<F
       {
         // Connects to the address that was checked, whatever the name resolves to a moment later.
         lookup: (_name, opts, callback) =>
-          opts.all ? (callback as unknown as (e: null, a: object[]) => void)(null, [target]) : callback(null, target.address, target.family),
+          opts.all
+            ? (callback as unknown as (e: null, a: object[]) => void)(null, [target])
+            : callback(null, target.address, target.family),
         headers: { "User-Agent": "Fastigo", Accept: "image/*" },
         agent: false,
       },
       (response) => {
         const status = response.statusCode ?? 0;
-        if (status >= 300 && status < 400 && response.headers.location) return give({ redirect: response.headers.location });
+        if (status >= 300 && status < 400 && response.headers.location)
+          return give({ redirect: response.headers.location });
         if (status !== 200) return give(fail("address_unreachable", `It answered with status ${status}.`));
         if (Number(response.headers["content-length"] ?? 0) > most) return give(fail("address_large"));
         const parts: Buffer[] = [];

@@ -22,7 +22,7 @@ const KINDS: Record<string, MediaKind> = {
 const SAME: Record<string, string> = {
   "audio/vnd.wave": "audio/wav",
   "audio/opus": "audio/ogg",
-  'audio/ogg; codecs=opus': "audio/ogg",
+  "audio/ogg; codecs=opus": "audio/ogg",
   "audio/x-flac": "audio/flac",
   "audio/aac": "audio/mp4",
 };

@@ -4,13 +4,13 @@ import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
-import { makePerson, makeTimeline, useTestDatabase } from "../testing/test-database";
+import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { blankPosition } from "./blank-position";
 import { blobResponse, PIECE } from "./blobs";
 import { fetchPicture, isPublicAddress } from "./fetch-picture";
 import { arrivedPieces, beginUpload, findDraftFile, finishUpload, putPiece } from "./uploads";
 
-useTestDatabase("media");
+withTestDatabase("media");
 
 async function start() {
   const nia = await makePerson();
@@ -20,7 +20,8 @@ async function start() {
 async function upload(of: { account: string; timeline: string }, bytes: Uint8Array, name = "file") {
   const begun = await beginUpload(of.timeline, of.account, name, bytes.length);
   if (isFailure(begun)) return begun;
-  for (let n = 0; n * PIECE < bytes.length; n++) await putPiece(of.timeline, of.account, begun.upload, n, bytes.subarray(n * PIECE, (n + 1) * PIECE));
+  for (let n = 0; n * PIECE < bytes.length; n++)
+    await putPiece(of.timeline, of.account, begun.upload, n, bytes.subarray(n * PIECE, (n + 1) * PIECE));
   return finishUpload(of.timeline, of.account, begun.upload);
 }
 
@@ -28,7 +29,10 @@ const noise = (n: number) => Uint8Array.from({ length: n }, (_, i) => (i * 7919)
 /** The least that is recognised as WebM, filled up. */
 function webm(size: number): Uint8Array {
   const bytes = noise(size);
-  bytes.set([0x1a, 0x45, 0xdf, 0xa3, 0x9f, 0x42, 0x86, 0x81, 0x01, 0x42, 0xf7, 0x81, 0x01, 0x42, 0xf2, 0x81, 0x04, 0x42, 0xf3, 0x81, 0x08, 0x42, 0x82, 0x84, 0x77, 0x65, 0x62, 0x6d]);
+  bytes.set([
+    0x1a, 0x45, 0xdf, 0xa3, 0x9f, 0x42, 0x86, 0x81, 0x01, 0x42, 0xf7, 0x81, 0x01, 0x42, 0xf2, 0x81, 0x04, 0x42, 0xf3,
+    0x81, 0x08, 0x42, 0x82, 0x84, 0x77, 0x65, 0x62, 0x6d,
+  ]);
   return bytes;
 }
 
@@ -58,7 +62,8 @@ describe("an upload", () => {
     const bytes = webm(3 * PIECE + 500);
     const begun = await beginUpload(of.timeline, of.account, "film.webm", bytes.length);
     if (isFailure(begun)) throw new Error(begun.failed);
-    const put = (n: number, part = bytes.subarray(n * PIECE, (n + 1) * PIECE)) => putPiece(of.timeline, of.account, begun.upload, n, part);
+    const put = (n: number, part = bytes.subarray(n * PIECE, (n + 1) * PIECE)) =>
+      putPiece(of.timeline, of.account, begun.upload, n, part);
     await put(0);
     expect(await put(1, bytes.subarray(PIECE, PIECE + 4000))).toMatchObject({ failed: "piece_size" });
     await put(3);
@@ -70,18 +75,44 @@ describe("an upload", () => {
     if (isFailure(done)) throw new Error(done.failed);
     expect(await finishUpload(of.timeline, of.account, begun.upload)).toEqual(done);
     const blob = (await findDraftFile(of.timeline, done.media.id, "whole"))!;
-    expect(Buffer.from(await blobResponse(new Request("http://localhost/"), blob, "").arrayBuffer()).equals(Buffer.from(bytes))).toBe(true);
+    expect(
+      Buffer.from(await blobResponse(new Request("http://localhost/"), blob, "").arrayBuffer()).equals(
+        Buffer.from(bytes),
+      ),
+    ).toBe(true);
   });
 
   it.each<[string, string, () => Promise<Uint8Array>]>([
     ["a text file named .png", "file_kind", async () => new TextEncoder().encode("not a picture at all".repeat(20))],
     ["a script named .jpg", "file_kind", async () => new TextEncoder().encode("<script>alert(1)</script>".repeat(20))],
-    ["a drawing with a script in it", "file_kind", async () => new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>'.repeat(5))],
-    ["a damaged picture", "picture_broken", async () => (await sharp({ create: { width: 400, height: 400, channels: 3, background: "red" } }).jpeg().toBuffer()).subarray(0, 700)],
+    [
+      "a drawing with a script in it",
+      "file_kind",
+      async () =>
+        new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>'.repeat(5)),
+    ],
+    [
+      "a damaged picture",
+      "picture_broken",
+      async () =>
+        (
+          await sharp({ create: { width: 400, height: 400, channels: 3, background: "red" } })
+            .jpeg()
+            .toBuffer()
+        ).subarray(0, 700),
+    ],
     [
       "a picture of 30,000 x 30,000",
       "picture_pixels",
-      async () => new Uint8Array(await sharp({ create: { width: 30_000, height: 30_000, channels: 3, background: "#fff" }, limitInputPixels: false }).png({ compressionLevel: 9 }).toBuffer()),
+      async () =>
+        new Uint8Array(
+          await sharp({
+            create: { width: 30_000, height: 30_000, channels: 3, background: "#fff" },
+            limitInputPixels: false,
+          })
+            .png({ compressionLevel: 9 })
+            .toBuffer(),
+        ),
     ],
   ])("of %s is refused as %s and not kept", async (_, code, make) => {
     const of = await start();
@@ -144,7 +175,11 @@ describe("the position in a phone's film", () => {
   it("is blanked in the movie and its tracks; everything else stays byte for byte", async () => {
     const place = box("\u00a9xyz", Buffer.from("\0\u0012\u0015\u00c7+51.5000-000.1200/", "latin1"));
     const media = box("mdat", noise(300));
-    const file = Buffer.concat([box("ftyp", Buffer.from("isom")), media, box("moov", box("mvhd", noise(20)), box("udta", place), box("trak", box("tkhd", noise(30)), box("udta", place)))]);
+    const file = Buffer.concat([
+      box("ftyp", Buffer.from("isom")),
+      media,
+      box("moov", box("mvhd", noise(20)), box("udta", place), box("trak", box("tkhd", noise(30)), box("udta", place))),
+    ]);
     const blanked = await blankPosition({
       size: file.length,
       read: async (o, n) => new Uint8Array(file.subarray(o, o + n)),
@@ -161,7 +196,9 @@ describe("a picture by its address", () => {
   let server: Server;
   let host: string;
   beforeAll(async () => {
-    const png = await sharp({ create: { width: 30, height: 20, channels: 3, background: "#B4481E" } }).png().toBuffer();
+    const png = await sharp({ create: { width: 30, height: 20, channels: 3, background: "#B4481E" } })
+      .png()
+      .toBuffer();
     server = createServer((request, response) => {
       const path = request.url ?? "";
       if (path === "/picture.png") response.end(png);
@@ -180,7 +217,8 @@ describe("a picture by its address", () => {
   });
   afterAll(() => server.closeAllConnections());
 
-  const ask = (path: string, more = {}) => fetchPicture(`http://${host}${path}`, { allowed: [host], timeMs: 700, mostBytes: 1_000_000, ...more });
+  const ask = (path: string, more = {}) =>
+    fetchPicture(`http://${host}${path}`, { allowed: [host], timeMs: 700, mostBytes: 1_000_000, ...more });
 
   it("is fetched, also after a redirect", async () => {
     expect(await ask("/picture.png")).toMatchObject({ name: "picture.png" });
@@ -197,17 +235,39 @@ describe("a picture by its address", () => {
     ["/nothing", "address_unreachable"],
   ])("%s is refused as %s", async (path, code) => expect(await ask(path)).toMatchObject({ failed: code }));
 
-  it.each(["http://127.0.0.1/x.png", "http://localhost/x.png", "http://[::1]/x.png", "http://[::ffff:127.0.0.1]/x.png", "http://10.0.0.1/x", "http://0.0.0.0/x", "http://2130706433/x"])(
-    "%s is private and never asked",
-    async (address) => expect(await fetchPicture(address)).toMatchObject({ failed: "address_private" }),
+  it.each([
+    "http://127.0.0.1/x.png",
+    "http://localhost/x.png",
+    "http://[::1]/x.png",
+    "http://[::ffff:127.0.0.1]/x.png",
+    "http://10.0.0.1/x",
+    "http://0.0.0.0/x",
+    "http://2130706433/x",
+  ])("%s is private and never asked", async (address) =>
+    expect(await fetchPicture(address)).toMatchObject({ failed: "address_private" }),
   );
 
-  it.each(["ftp://hollinbank.example/x.png", "file:///etc/passwd", "javascript:alert(1)", "picture.png"])("%s is no web address", async (address) =>
-    expect(await fetchPicture(address)).toMatchObject({ failed: "address_malformed" }),
+  it.each(["ftp://hollinbank.example/x.png", "file:///etc/passwd", "javascript:alert(1)", "picture.png"])(
+    "%s is no web address",
+    async (address) => expect(await fetchPicture(address)).toMatchObject({ failed: "address_malformed" }),
   );
 
   it("knows what is public", () => {
     expect(["93.184.216.34", "2606:2800:220:1::1"].every(isPublicAddress)).toBe(true);
-    expect(["127.0.0.1", "192.168.1.1", "172.16.0.9", "169.254.1.1", "100.64.0.1", "::1", "fe80::1", "fd00::1", "::ffff:10.0.0.1", "224.0.0.1", "nonsense"].some(isPublicAddress)).toBe(false);
+    expect(
+      [
+        "127.0.0.1",
+        "192.168.1.1",
+        "172.16.0.9",
+        "169.254.1.1",
+        "100.64.0.1",
+        "::1",
+        "fe80::1",
+        "fd00::1",
+        "::ffff:10.0.0.1",
+        "224.0.0.1",
+        "nonsense",
+      ].some(isPublicAddress),
+    ).toBe(false);
   });
 });

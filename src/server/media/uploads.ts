@@ -22,7 +22,12 @@ export interface Media {
 }
 
 /** Begins an upload; the file comes in pieces of `piece` bytes, in any order. */
-export async function beginUpload(timeline: string, account: string, name: string, size: number): Promise<Failure | { upload: string; piece: number }> {
+export async function beginUpload(
+  timeline: string,
+  account: string,
+  name: string,
+  size: number,
+): Promise<Failure | { upload: string; piece: number }> {
   if (!(await findRole(db(), timeline, account))) return fail("not_found");
   if (size <= 0) return fail("file_empty");
   if (size > MOST_VIDEO) return fail("video_large");
@@ -47,7 +52,11 @@ async function findUpload(timeline: string, account: string, upload: string): Pr
 }
 
 /** Which pieces have arrived, so that a broken upload is taken up again. */
-export async function arrivedPieces(timeline: string, account: string, upload: string): Promise<Failure | { arrived: number[]; size: number; piece: number }> {
+export async function arrivedPieces(
+  timeline: string,
+  account: string,
+  upload: string,
+): Promise<Failure | { arrived: number[]; size: number; piece: number }> {
   const u = await findUpload(timeline, account, upload);
   if (!u) return fail("not_found");
   const rows = await db()<{ n: number }[]>`select n from upload_piece where upload_id = ${upload} order by n`;
@@ -55,7 +64,13 @@ export async function arrivedPieces(timeline: string, account: string, upload: s
 }
 
 /** Stores one piece; a piece cut off on its way has the wrong size and is refused. */
-export async function putPiece(timeline: string, account: string, upload: string, n: number, bytes: Uint8Array): Promise<Failure | { stored: number }> {
+export async function putPiece(
+  timeline: string,
+  account: string,
+  upload: string,
+  n: number,
+  bytes: Uint8Array,
+): Promise<Failure | { stored: number }> {
   const u = await findUpload(timeline, account, upload);
   if (!u || !Number.isInteger(n) || n < 0 || n * PIECE >= u.size) return fail("not_found");
   if (bytes.length !== Math.min(PIECE, u.size - n * PIECE)) return fail("piece_size");
@@ -66,18 +81,26 @@ export async function putPiece(timeline: string, account: string, upload: string
 }
 
 /** Puts the pieces together and makes media of them. Asked again, it answers with the same media. */
-export async function finishUpload(timeline: string, account: string, upload: string): Promise<Failure | { media: Media }> {
+export async function finishUpload(
+  timeline: string,
+  account: string,
+  upload: string,
+): Promise<Failure | { media: Media }> {
   const u = await findUpload(timeline, account, upload);
   if (!u) return fail("not_found");
   if (u.mediaId) return { media: (await findMedia(u.mediaId))! };
   const [have] = await db()<{ n: number }[]>`select count(*)::int as n from upload_piece where upload_id = ${upload}`;
   if (have!.n < Math.ceil(u.size / PIECE)) return fail("piece_missing");
-  const [first] = await db()<{ bytes: Uint8Array }[]>`select bytes from upload_piece where upload_id = ${upload} and n = 0`;
+  const [first] = await db()<
+    { bytes: Uint8Array }[]
+  >`select bytes from upload_piece where upload_id = ${upload} and n = 0`;
   const found = await kindOf(first!.bytes);
   if (!found) return discard(upload, fail("file_kind"));
   if (found.kind === "picture") {
     if (u.size > MOST_PICTURE) return discard(upload, fail("picture_large"));
-    const rows = await db()<{ bytes: Uint8Array }[]>`select bytes from upload_piece where upload_id = ${upload} order by n`;
+    const rows = await db()<
+      { bytes: Uint8Array }[]
+    >`select bytes from upload_piece where upload_id = ${upload} order by n`;
     const media = await makePicture(timeline, account, u.name, Buffer.concat(rows.map((r) => r.bytes)));
     if (isFailure(media)) return discard(upload, media);
     await db()`update upload set media_id = ${media.id} where id = ${upload}`;
@@ -87,14 +110,23 @@ export async function finishUpload(timeline: string, account: string, upload: st
   if (/mp4|quicktime|m4a/.test(found.type)) await blankPosition(piecesAsFile(upload, u.size));
   const hash = createHash("sha256");
   for (let n = 0; n * PIECE < u.size; n++) {
-    const [piece] = await db()<{ bytes: Uint8Array }[]>`select bytes from upload_piece where upload_id = ${upload} and n = ${n}`;
+    const [piece] = await db()<
+      { bytes: Uint8Array }[]
+    >`select bytes from upload_piece where upload_id = ${upload} and n = ${n}`;
     hash.update(piece!.bytes);
   }
   const digest = hash.digest("hex");
   const id = await db().begin(async (tx) => {
-    const made = await tx`insert into blob (hash, size, type) values (${digest}, ${u.size}, ${found.type}) on conflict do nothing returning hash`;
-    if (made.length > 0) await tx`insert into blob_piece (hash, n, bytes) select ${digest}, n, bytes from upload_piece where upload_id = ${upload}`;
-    const media = await insertMedia(tx, timeline, account, { kind: found.kind, name: u.name, width: null, height: null });
+    const made =
+      await tx`insert into blob (hash, size, type) values (${digest}, ${u.size}, ${found.type}) on conflict do nothing returning hash`;
+    if (made.length > 0)
+      await tx`insert into blob_piece (hash, n, bytes) select ${digest}, n, bytes from upload_piece where upload_id = ${upload}`;
+    const media = await insertMedia(tx, timeline, account, {
+      kind: found.kind,
+      name: u.name,
+      width: null,
+      height: null,
+    });
     await tx`insert into media_file (media_id, size, hash) values (${media}, 'whole', ${digest})`;
     await tx`update upload set media_id = ${media} where id = ${upload}`;
     await tx`delete from upload_piece where upload_id = ${upload}`;
@@ -110,11 +142,21 @@ async function discard(upload: string, why: Failure): Promise<Failure> {
 }
 
 /** Re-encodes and stores a picture as media of a timeline. */
-export async function makePicture(timeline: string, account: string, name: string, bytes: Uint8Array): Promise<Failure | Media> {
+export async function makePicture(
+  timeline: string,
+  account: string,
+  name: string,
+  bytes: Uint8Array,
+): Promise<Failure | Media> {
   const encoded = await encodePicture(bytes);
   if (isFailure(encoded)) return encoded;
   const id = await db().begin(async (tx) => {
-    const media = await insertMedia(tx, timeline, account, { kind: "picture", name, width: encoded.width, height: encoded.height });
+    const media = await insertMedia(tx, timeline, account, {
+      kind: "picture",
+      name,
+      width: encoded.width,
+      height: encoded.height,
+    });
     for (const f of encoded.files) {
       const hash = await storeBlob(tx, f.bytes, "image/webp");
       await tx`insert into media_file (media_id, size, hash, width, height) values (${media}, ${f.size}, ${hash}, ${f.width}, ${f.height})`;
@@ -154,7 +196,9 @@ export async function findFrozenFile(version: string, media: string, size: strin
 }
 
 function piecesAsFile(upload: string, size: number): PatchableFile {
-  const piece = async (n: number) => (await db()<{ bytes: Uint8Array }[]>`select bytes from upload_piece where upload_id = ${upload} and n = ${n}`)[0]!.bytes;
+  const piece = async (n: number) =>
+    (await db()<{ bytes: Uint8Array }[]>`select bytes from upload_piece where upload_id = ${upload} and n = ${n}`)[0]!
+      .bytes;
   return {
     size,
     async read(offset, length) {

@@ -7,7 +7,7 @@ import { isFailure } from "../http/failure";
 import { createTimeline } from "../timelines/create";
 
 /** Gives the tests of a file a database of their own, with every migration applied. */
-export function useTestDatabase(name: string): void {
+export function withTestDatabase(name: string): void {
   beforeAll(async () => {
     const cluster = process.env.TEST_CLUSTER;
     if (!cluster) throw new Error("Run these through `npm test`, which starts a database for them.");

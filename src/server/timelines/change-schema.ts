@@ -27,7 +27,22 @@ const moment = object(
   {
     from: maybe(instant),
     to: maybe(instant),
-    precision: { enum: ["second", "minute", "hour", "day", "month", "season", "year", "decade", "century", "millennium", "digits", "stretch"] },
+    precision: {
+      enum: [
+        "second",
+        "minute",
+        "hour",
+        "day",
+        "month",
+        "season",
+        "year",
+        "decade",
+        "century",
+        "millennium",
+        "digits",
+        "stretch",
+      ],
+    },
     about: { type: "boolean" },
     uncertain: { type: "boolean" },
     wording,
@@ -39,7 +54,10 @@ const reading = {
     object({ kind: { const: "moment" }, at: moment }),
     object({ kind: { const: "span" }, start: maybe(moment), end: maybe(moment) }),
     object({ kind: { const: "undated" } }),
-    object({ kind: { const: "not_understood" }, problem: { type: "object", properties: { code: { type: "string", maxLength: 40 } }, required: ["code"] } }),
+    object({
+      kind: { const: "not_understood" },
+      problem: { type: "object", properties: { code: { type: "string", maxLength: 40 } }, required: ["code"] },
+    }),
   ],
 };
 const when = object(
@@ -57,8 +75,22 @@ const place = { type: "string", pattern: "^[A-Za-z0-9]{0,200}$" };
 
 /** What each field may hold. Lengths of texts are checked by the core (`tooLong`), which has the sentence for it. */
 const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, object>> = {
-  timeline: { title: text, subject: text, period: when, scale: { enum: ["balanced", "true", "even"] }, dateOrder: maybe({ enum: ["dmy", "mdy"] }) },
-  event: { title: text, shortTitle: text, when, category: maybe(id), partOf: maybe(id), emphasis: { type: "boolean" }, byHand: place },
+  timeline: {
+    title: text,
+    subject: text,
+    period: when,
+    scale: { enum: ["balanced", "true", "even"] },
+    dateOrder: maybe({ enum: ["dmy", "mdy"] }),
+  },
+  event: {
+    title: text,
+    shortTitle: text,
+    when,
+    category: maybe(id),
+    partOf: maybe(id),
+    emphasis: { type: "boolean" },
+    byHand: place,
+  },
   category: { name: text, colour: { enum: Object.keys(COLOURS) }, pattern: { enum: [...PATTERNS] }, place },
   item: {
     of: id,
@@ -85,7 +117,13 @@ const opSchema = {
         .filter(([field]) => !FIXED.has(`${table}.${field}`))
         .map(([field, value]) =>
           object(
-            { kind: { const: `set_${table}` }, ...(table === "timeline" ? {} : { id }), field: { const: field }, value, onlyIf: value },
+            {
+              kind: { const: `set_${table}` },
+              ...(table === "timeline" ? {} : { id }),
+              field: { const: field },
+              value,
+              onlyIf: value,
+            },
             ["onlyIf"],
           ),
         ),
@@ -96,11 +134,19 @@ const opSchema = {
             object({ kind: { enum: [`delete_${table}`, `restore_${table}`] }, id }),
           ]),
     ]),
-    object({ kind: { const: "describe" }, of: id, update: { type: "string", maxLength: MOST_UPDATE, pattern: "^[A-Za-z0-9+/]*={0,2}$" } }),
+    object({
+      kind: { const: "describe" },
+      of: id,
+      update: { type: "string", maxLength: MOST_UPDATE, pattern: "^[A-Za-z0-9+/]*={0,2}$" },
+    }),
   ],
 };
 
 /** A change as a browser sends it: the author is whoever is signed in. */
 export const readChange = ajv.compile(
-  object({ id, base: { type: "integer", minimum: 0 }, ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema } }),
+  object({
+    id,
+    base: { type: "integer", minimum: 0 },
+    ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema },
+  }),
 ) as ValidateFunction<Omit<Change, "author"> & { ops: Op[] }>;

@@ -7,7 +7,10 @@ import { type Failure, fail } from "../http/failure";
 import { takeChange } from "./take-change";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
-export async function createTimeline(owner: string, input: { title: string; subject: string }): Promise<Failure | { id: string }> {
+export async function createTimeline(
+  owner: string,
+  input: { title: string; subject: string },
+): Promise<Failure | { id: string }> {
   const title = input.title.trim();
   const subject = input.subject.trim();
   if (title.length > LIMITS.title || subject.length > LIMITS.subject) return fail("title_long");
@@ -26,13 +29,18 @@ export async function createTimeline(owner: string, input: { title: string; subj
 }
 
 /** Marks a timeline deleted, or takes the mark away; its owner only. Its published page goes and comes with it. */
-export async function setDeleted(timeline: string, owner: string, deleted: boolean): Promise<Failure | { deleted: boolean }> {
+export async function setDeleted(
+  timeline: string,
+  owner: string,
+  deleted: boolean,
+): Promise<Failure | { deleted: boolean }> {
   const done = await db()`
     update timeline t set deleted_at = ${deleted ? db()`now()` : null}
     where id = ${timeline} and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
     returning id`;
   if (done.length === 0) return fail("not_found");
   const editors = await db()<{ accountId: string }[]>`select account_id from editor where timeline_id = ${timeline}`;
-  for (const e of editors) await db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account: e.accountId })})`;
+  for (const e of editors)
+    await db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account: e.accountId })})`;
   return { deleted };
 }

@@ -17,7 +17,12 @@ export interface Version {
  * Makes an immutable version of a timeline as it stands: canonical JSON, its SHA-256, the media it shows and the
  * format's number. The one way for publishing, frozen copies and submissions. Null when the timeline is gone.
  */
-export async function freeze(tx: Tx, timeline: string, by: string, purpose: "publication" | "frozen_copy" | "submission"): Promise<Version | null> {
+export async function freeze(
+  tx: Tx,
+  timeline: string,
+  by: string,
+  purpose: "publication" | "frozen_copy" | "submission",
+): Promise<Version | null> {
   // The lock keeps changes out between reading and numbering.
   await tx`select from timeline where id = ${timeline} for update`;
   const read = await readTimeline(tx, timeline);
@@ -31,6 +36,7 @@ export async function freeze(tx: Tx, timeline: string, by: string, purpose: "pub
     values (${id}, ${timeline}, (select coalesce(max(number), 0) + 1 from version where timeline_id = ${timeline}),
       ${read.seq}, ${purpose}, ${FROZEN_FORMAT}, ${json}, ${hash}, ${by})
     returning number`;
-  for (const media of mediaIn(frozen)) await tx`insert into version_media (version_id, media_id) values (${id}, ${media})`;
+  for (const media of mediaIn(frozen))
+    await tx`insert into version_media (version_id, media_id) values (${id}, ${media})`;
   return { id, number: row!.number, hash, seq: read.seq, frozen };
 }

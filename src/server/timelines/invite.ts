@@ -3,10 +3,15 @@ import { nanoid } from "nanoid";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 
-const rightsChanged = (account: string) => db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
+const rightsChanged = (account: string) =>
+  db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
 
 /** Gives the link's token, making one when there is none; `renew` makes the old link useless. Owner only. */
-export async function openInvitation(timeline: string, owner: string, renew: boolean): Promise<Failure | { token: string }> {
+export async function openInvitation(
+  timeline: string,
+  owner: string,
+  renew: boolean,
+): Promise<Failure | { token: string }> {
   const [row] = await db()<{ joinToken: string }[]>`
     update timeline t set join_token = case when ${renew} or join_token is null then ${nanoid(21)} else join_token end
     where id = ${timeline} and deleted_at is null
@@ -44,7 +49,11 @@ export async function join(token: string, account: string): Promise<Failure | { 
 }
 
 /** The owner takes the right away, or an editor leaves. The owner stays. */
-export async function removeEditor(timeline: string, by: string, account: string): Promise<Failure | { removed: true }> {
+export async function removeEditor(
+  timeline: string,
+  by: string,
+  account: string,
+): Promise<Failure | { removed: true }> {
   const done = await db()`
     delete from editor e
     where e.timeline_id = ${timeline} and e.account_id = ${account} and e.role = 'editor'

@@ -6,13 +6,13 @@ import { canonicalJson } from "@/core/formats/frozen";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { collectMedia } from "../media/collect";
-import { makePerson, makeTimeline, useTestDatabase } from "../testing/test-database";
+import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { setDeleted } from "./create";
 import { freeze } from "./freeze";
 import { canSee, findPublished, findVersion, publish, storedPage, takeBack } from "./publish";
 import { takeChange } from "./take-change";
 
-useTestDatabase("publish");
+withTestDatabase("publish");
 
 const edit = (t: string, author: string, ...ops: Op[]) => takeChange(t, { id: nanoid(), author, base: 0, ops });
 
@@ -71,7 +71,9 @@ describe("publishing", () => {
 
   it("refuses to publish nothing", async () => {
     const nia = await makePerson();
-    expect(await publish(await makeTimeline(nia.id, ""), nia.id, "link", true)).toMatchObject({ failed: "nothing_to_publish" });
+    expect(await publish(await makeTimeline(nia.id, ""), nia.id, "link", true)).toMatchObject({
+      failed: "nothing_to_publish",
+    });
   });
 
   it("renders a page once a version and build", async () => {
@@ -93,7 +95,8 @@ describe("a frozen version", () => {
   it("has the hash of its bytes and cannot be altered or deleted, whatever happens to the draft", async () => {
     const { nia, t, address } = await published();
     const { version } = (await findPublished(address))!;
-    const read = async () => (await db()<{ json: string; hash: string }[]>`select json, hash from version where id = ${version}`)[0]!;
+    const read = async () =>
+      (await db()<{ json: string; hash: string }[]>`select json, hash from version where id = ${version}`)[0]!;
     const before = await read();
     expect(createHash("sha256").update(before.json).digest("hex")).toBe(before.hash);
     expect(canonicalJson(JSON.parse(before.json))).toBe(before.json);
@@ -112,7 +115,11 @@ describe("a frozen version", () => {
       await db()`insert into media (id, timeline_id, kind, name, created_by, created_at) values (${id}, ${t}, 'picture', '', ${nia.id}, now() - interval '8 days')`;
       await db()`insert into media_file (media_id, size, hash) values (${id}, 'small', ${`h-${id}`})`;
     }
-    await edit(t, nia.id, { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: "kept", kind: "picture" } });
+    await edit(t, nia.id, {
+      kind: "add_item",
+      id: "i1",
+      fields: { of: "timeline", list: "media", media: "kept", kind: "picture" },
+    });
     await db().begin((tx) => freeze(tx, t, nia.id, "frozen_copy"));
     // Even gone from the draft's rows, what is frozen stays.
     await db()`delete from item where timeline_id = ${t}`;

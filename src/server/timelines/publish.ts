@@ -21,7 +21,9 @@ export interface PublicationState {
 }
 
 export async function publicationOf(timeline: string): Promise<PublicationState | null> {
-  const [row] = await db()<{ address: string; visibility: Visibility; takenBackAt: Date | null; createdAt: Date; later: number }[]>`
+  const [row] = await db()<
+    { address: string; visibility: Visibility; takenBackAt: Date | null; createdAt: Date; later: number }[]
+  >`
     select p.address, p.visibility, p.taken_back_at, v.created_at,
       (select count(*)::int from change c where c.timeline_id = p.timeline_id and c.seq > v.seq) as later
     from publication p join version v on v.id = p.version_id where p.timeline_id = ${timeline}`;
@@ -39,7 +41,12 @@ export async function publicationOf(timeline: string): Promise<PublicationState 
  * Publishes what the timeline is now (`fresh`), or alters only who may see what was published before. The address
  * stays the same for good. Owner only.
  */
-export async function publish(timeline: string, by: string, visibility: Visibility, fresh: boolean): Promise<Failure | { publication: PublicationState }> {
+export async function publish(
+  timeline: string,
+  by: string,
+  visibility: Visibility,
+  fresh: boolean,
+): Promise<Failure | { publication: PublicationState }> {
   const role = await findRole(db(), timeline, by);
   if (!role) return fail("not_found");
   if (role !== "owner") return fail("owner_only");
@@ -62,7 +69,10 @@ export async function publish(timeline: string, by: string, visibility: Visibili
 }
 
 /** Takes the page back: its link says so from now on. What was published stays stored. Owner only. */
-export async function takeBack(timeline: string, by: string): Promise<Failure | { publication: PublicationState | null }> {
+export async function takeBack(
+  timeline: string,
+  by: string,
+): Promise<Failure | { publication: PublicationState | null }> {
   const role = await findRole(db(), timeline, by);
   if (!role) return fail("not_found");
   if (role !== "owner") return fail("owner_only");
@@ -95,7 +105,9 @@ export async function canSee(published: Published, account: string | null): Prom
 }
 
 /** The frozen content of a version and who made it, for rendering. */
-export async function findVersion(id: string): Promise<{ frozen: Frozen; by: string; at: Date; number: number } | null> {
+export async function findVersion(
+  id: string,
+): Promise<{ frozen: Frozen; by: string; at: Date; number: number } | null> {
   const [row] = await db()<{ json: string; createdAt: Date; number: number; by: string }[]>`
     select v.json, v.created_at, v.number, a.display_name as by
     from version v join editor e on e.timeline_id = v.timeline_id and e.role = 'owner' join account a on a.id = e.account_id
@@ -110,8 +122,15 @@ export interface StoredPage {
 }
 
 /** The page of a version for this build; rendered by `render` and stored when it is not there yet. */
-export async function storedPage(version: string, build: string, render: () => Promise<StoredPage>): Promise<StoredPage> {
-  const find = async () => (await db()<StoredPage[]>`select html, etag, policy from page where version_id = ${version} and build = ${build}`)[0];
+export async function storedPage(
+  version: string,
+  build: string,
+  render: () => Promise<StoredPage>,
+): Promise<StoredPage> {
+  const find = async () =>
+    (
+      await db()<StoredPage[]>`select html, etag, policy from page where version_id = ${version} and build = ${build}`
+    )[0];
   const known = await find();
   if (known) return known;
   const made = await render();

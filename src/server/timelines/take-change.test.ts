@@ -9,17 +9,23 @@ import { blocksOf, descriptionFrom, plainTextOf } from "@/core/text/description"
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
-import { makePerson, makeTimeline, useTestDatabase } from "../testing/test-database";
+import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { readChange } from "./change-schema";
 import { join, openInvitation, removeEditor } from "./invite";
 import { changesAfter, findTimeline, historyOf } from "./queries";
 import { takeChange } from "./take-change";
 
-useTestDatabase("take_change");
+withTestDatabase("take_change");
 
 const change = (author: string, ops: Op[], base = 0, id = nanoid()): Change => ({ id, author, base, ops });
 const add = (id: string, title = ""): Op => ({ kind: "add_event", id, fields: { title } });
-const setTitle = (id: string, value: string, onlyIf?: string): Op => ({ kind: "set_event", id, field: "title", value, ...(onlyIf === undefined ? {} : { onlyIf }) });
+const setTitle = (id: string, value: string, onlyIf?: string): Op => ({
+  kind: "set_event",
+  id,
+  field: "title",
+  value,
+  ...(onlyIf === undefined ? {} : { onlyIf }),
+});
 
 async function must(timeline: string, c: Change) {
   const taken = await takeChange(timeline, c);
@@ -88,8 +94,16 @@ describe("a change", () => {
     const nia = await makePerson();
     const t = await makeTimeline(nia.id);
     const long = await takeChange(t, change(nia.id, [add("e1"), setTitle("e1", "x".repeat(1_000_000))], 1));
-    expect(long).toMatchObject({ failed: "text_long", detail: expect.stringContaining("1,000,000 characters; 300 fit") });
-    expect(await takeChange(t, change(nia.id, [add("e1"), { kind: "describe", of: "e1", update: toBase64(new Uint8Array([9, 9, 9])) }], 1))).toMatchObject({ failed: "not_an_update" });
+    expect(long).toMatchObject({
+      failed: "text_long",
+      detail: expect.stringContaining("1,000,000 characters; 300 fit"),
+    });
+    expect(
+      await takeChange(
+        t,
+        change(nia.id, [add("e1"), { kind: "describe", of: "e1", update: toBase64(new Uint8Array([9, 9, 9])) }], 1),
+      ),
+    ).toMatchObject({ failed: "not_an_update" });
     expect((await findTimeline(t))!.seq).toBe(1);
     expect((await findTimeline(t))!.timeline.events.size).toBe(0);
   });
@@ -98,7 +112,11 @@ describe("a change", () => {
     const [nia, obi] = [await makePerson(), await makePerson("Obi")];
     const [t, other] = [await makeTimeline(nia.id), await makeTimeline(obi.id)];
     await db()`insert into media (id, timeline_id, kind, name, created_by) values ('theirs', ${other}, 'picture', 'x', ${obi.id})`;
-    const steal: Op = { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: "theirs", kind: "picture" } };
+    const steal: Op = {
+      kind: "add_item",
+      id: "i1",
+      fields: { of: "timeline", list: "media", media: "theirs", kind: "picture" },
+    };
     expect(await takeChange(t, change(nia.id, [steal], 1))).toMatchObject({ failed: "no_such_media" });
   });
 
@@ -122,12 +140,36 @@ describe("a change", () => {
 describe("the shape of a change", () => {
   it.each<[string, unknown, boolean]>([
     ["an ordinary one", { id: "c1", base: 0, ops: [add("e1", "Ferry")] }, true],
-    ["a date", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("about 1840 - 1852") }] }, true],
-    ["a date that was not understood", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("31 Feb 1900") }] }, true],
+    [
+      "a date",
+      {
+        id: "c1",
+        base: 0,
+        ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("about 1840 - 1852") }],
+      },
+      true,
+    ],
+    [
+      "a date that was not understood",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("31 Feb 1900") }] },
+      true,
+    ],
     ["an unknown step", { id: "c1", base: 0, ops: [{ kind: "drop_table", id: "e1" }] }, false],
-    ["an unknown field", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "password_hash", value: "x" }] }, false],
-    ["a value of the wrong kind", { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "title", value: 7 }] }, false],
-    ["a file exchanged behind an item", { id: "c1", base: 0, ops: [{ kind: "set_item", id: "i1", field: "media", value: "m2" }] }, false],
+    [
+      "an unknown field",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "password_hash", value: "x" }] },
+      false,
+    ],
+    [
+      "a value of the wrong kind",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "title", value: 7 }] },
+      false,
+    ],
+    [
+      "a file exchanged behind an item",
+      { id: "c1", base: 0, ops: [{ kind: "set_item", id: "i1", field: "media", value: "m2" }] },
+      false,
+    ],
     ["an author of one's choosing", { id: "c1", base: 0, author: "obi", ops: [add("e1")] }, false],
     ["nothing at all", { id: "c1", base: 0, ops: [] }, false],
   ])("%s", (_, body, wanted) => expect(readChange(body)).toBe(wanted));
@@ -141,10 +183,14 @@ describe("histories of several editors", () => {
     fc.tuple(id, text).map(([e, title]): Op => add(e, title)),
     fc.tuple(id, text).map(([e, v]): Op => setTitle(e, v)),
     fc.tuple(id, text, text).map(([e, v, was]): Op => setTitle(e, v, was)),
-    fc.tuple(id, fc.integer({ min: 100, max: 1900 })).map(([e, y]): Op => ({ kind: "set_event", id: e, field: "when", value: readWhen(`about ${y}`) })),
+    fc
+      .tuple(id, fc.integer({ min: 100, max: 1900 }))
+      .map(([e, y]): Op => ({ kind: "set_event", id: e, field: "when", value: readWhen(`about ${y}`) })),
     id.map((e): Op => ({ kind: "delete_event", id: e })),
     id.map((e): Op => ({ kind: "restore_event", id: e })),
-    fc.tuple(id, fc.integer({ min: 1, max: 1e6 })).map(([e, n]): Op => ({ kind: "describe", of: e, update: toBase64(descriptionFrom([`word${n}`], n)) })),
+    fc
+      .tuple(id, fc.integer({ min: 1, max: 1e6 }))
+      .map(([e, n]): Op => ({ kind: "describe", of: e, update: toBase64(descriptionFrom([`word${n}`], n)) })),
     fc.constantFrom("c1", "c2").map((c): Op => ({ kind: "add_category", id: c, fields: { name: c, colour: "river" } })),
     fc.constantFrom("c1", "c2").map((c): Op => ({ kind: "delete_category", id: c })),
     text.map((v): Op => ({ kind: "set_timeline", field: "subject", value: v })),
@@ -153,7 +199,9 @@ describe("histories of several editors", () => {
   const plain = (t: Timeline) => ({
     ...t,
     introduction: blocksOf(t.introduction),
-    events: [...t.events.values()].map((e) => ({ ...e, description: plainTextOf(blocksOf(e.description)) })).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    events: [...t.events.values()]
+      .map((e) => ({ ...e, description: plainTextOf(blocksOf(e.description)) }))
+      .sort((a, b) => (a.id < b.id ? -1 : 1)),
     categories: [...t.categories.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
     items: [...t.items.values()],
   });
@@ -161,17 +209,20 @@ describe("histories of several editors", () => {
   it("leave the rows as the core says they must be, from the log alone", async () => {
     const nia = await makePerson();
     await fc.assert(
-      fc.asyncProperty(fc.array(fc.array(op, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 12 }), async (history) => {
-        const t = await makeTimeline(nia.id, "");
-        for (const ops of history) {
-          const c = change(nia.id, ops);
-          await must(t, c);
-          if (ops.length % 2 === 0) await must(t, c); // a repeated message
-        }
-        const log = await changesAfter(db(), t, 0);
-        const replayed = log.reduce((state, c) => apply(state, c.ops).timeline, emptyTimeline(t));
-        expect(plain((await findTimeline(t))!.timeline)).toEqual(plain(replayed));
-      }),
+      fc.asyncProperty(
+        fc.array(fc.array(op, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 12 }),
+        async (history) => {
+          const t = await makeTimeline(nia.id, "");
+          for (const ops of history) {
+            const c = change(nia.id, ops);
+            await must(t, c);
+            if (ops.length % 2 === 0) await must(t, c); // a repeated message
+          }
+          const log = await changesAfter(db(), t, 0);
+          const replayed = log.reduce((state, c) => apply(state, c.ops).timeline, emptyTimeline(t));
+          expect(plain((await findTimeline(t))!.timeline)).toEqual(plain(replayed));
+        },
+      ),
       { seed: 12, numRuns: 60 },
     );
   });

@@ -30,37 +30,43 @@ type Was = { value: unknown } | { skipped: Skipped["why"] } | null;
 export async function takeChange(timeline: string, change: Change): Promise<Failure | Taken> {
   const long = tooLong(change.ops);
   if (long) return fail("text_long", tooLongText(long));
-  for (const op of change.ops) if (op.kind === "describe" && !isUpdate(fromBase64(op.update))) return fail("not_an_update");
-  const digest = createHash("sha256").update(JSON.stringify([change.author, change.base, change.ops])).digest();
+  for (const op of change.ops)
+    if (op.kind === "describe" && !isUpdate(fromBase64(op.update))) return fail("not_an_update");
+  const digest = createHash("sha256")
+    .update(JSON.stringify([change.author, change.base, change.ops]))
+    .digest();
 
-  const taken = await db().begin(async (tx): Promise<Failure | { seq: number; isNew: boolean }> => {
-    const [locked] = await tx<{ seq: number }[]>`
+  const taken = await db()
+    .begin(async (tx): Promise<Failure | { seq: number; isNew: boolean }> => {
+      const [locked] = await tx<{ seq: number }[]>`
       select t.seq from timeline t
       where t.id = ${timeline} and t.deleted_at is null
         and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${change.author})
       for update of t`;
-    if (!locked) return fail("not_found");
-    const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
+      if (!locked) return fail("not_found");
+      const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
       select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;
-    if (known) return Buffer.compare(known.digest, digest) === 0 ? { seq: known.seq, isNew: false } : fail("change_taken");
+      if (known)
+        return Buffer.compare(known.digest, digest) === 0 ? { seq: known.seq, isNew: false } : fail("change_taken");
 
-    const was: Was[] = [];
-    for (const op of change.ops) {
-      const result = await takeOp(tx, timeline, op);
-      if (isFailureOf(result)) throw new Refused(result);
-      was.push(result);
-    }
-    const seq = locked.seq + 1;
-    await tx`update timeline set seq = ${seq}, altered_at = now() where id = ${timeline}`;
-    await tx`
+      const was: Was[] = [];
+      for (const op of change.ops) {
+        const result = await takeOp(tx, timeline, op);
+        if (isFailureOf(result)) throw new Refused(result);
+        was.push(result);
+      }
+      const seq = locked.seq + 1;
+      await tx`update timeline set seq = ${seq}, altered_at = now() where id = ${timeline}`;
+      await tx`
       insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
       values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(change.ops as never)}, ${tx.json(was as never)}, ${digest})`;
-    await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
-    return { seq, isNew: true };
-  }).catch((error: unknown) => {
-    if (error instanceof Refused) return error.failure;
-    throw error;
-  });
+      await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
+      return { seq, isNew: true };
+    })
+    .catch((error: unknown) => {
+      if (error instanceof Refused) return error.failure;
+      throw error;
+    });
   if ("failed" in taken) return taken;
   return { seq: taken.seq, changes: await changesAfter(db(), timeline, change.base) };
 }
@@ -83,10 +89,15 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
     case "set_timeline": {
       const column = tx(postgres.fromCamel(op.field));
       const [row] = await tx<{ value: Value }[]>`select ${column} as value from timeline where id = ${timeline}`;
-      return setColumn(op, row!.value, (value) => tx`update timeline set ${column} = ${value} where id = ${timeline}`, tx);
+      return setColumn(
+        op,
+        row!.value,
+        (value) => tx`update timeline set ${column} = ${value} where id = ${timeline}`,
+        tx,
+      );
     }
     case "describe":
-      return describe(tx, timeline, op);
+      return mergeIntoDescription(tx, timeline, op);
     case "add_event":
       return add(tx, timeline, "event", { ...emptyEvent(op.id), ...op.fields });
     case "add_category":
@@ -95,7 +106,8 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
       const item = { ...emptyItem(op.id), ...op.fields };
       if ((item.list === "media") !== (item.media !== null)) return fail("no_such_media");
       if (item.media !== null) {
-        const [own] = await tx`select from media where id = ${item.media} and timeline_id = ${timeline} and kind = ${item.kind}`;
+        const [own] =
+          await tx`select from media where id = ${item.media} and timeline_id = ${timeline} and kind = ${item.kind}`;
         if (!own) return fail("no_such_media");
       }
       return add(tx, timeline, "item", item);
@@ -105,9 +117,16 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
     case "set_item": {
       const table = tx(tableOf(op));
       const column = tx(postgres.fromCamel(op.field));
-      const [row] = await tx<{ value: Value }[]>`select ${column} as value from ${table} where timeline_id = ${timeline} and id = ${op.id}`;
+      const [row] = await tx<
+        { value: Value }[]
+      >`select ${column} as value from ${table} where timeline_id = ${timeline} and id = ${op.id}`;
       if (!row) return { skipped: "missing" };
-      return setColumn(op, row.value, (value) => tx`update ${table} set ${column} = ${value} where timeline_id = ${timeline} and id = ${op.id}`, tx);
+      return setColumn(
+        op,
+        row.value,
+        (value) => tx`update ${table} set ${column} = ${value} where timeline_id = ${timeline} and id = ${op.id}`,
+        tx,
+      );
     }
     default: {
       const deleted = op.kind.startsWith("delete");
@@ -144,12 +163,18 @@ async function add(tx: Tx, timeline: string, table: "event" | "category" | "item
   return made.length > 0 ? null : { skipped: "there_already" };
 }
 
-async function describe(tx: Tx, timeline: string, op: Extract<Op, { kind: "describe" }>): Promise<Was | Failure> {
+async function mergeIntoDescription(
+  tx: Tx,
+  timeline: string,
+  op: Extract<Op, { kind: "describe" }>,
+): Promise<Was | Failure> {
   const update = fromBase64(op.update);
   const [row] =
     op.of === "introduction"
       ? await tx<{ state: Uint8Array }[]>`select introduction as state from timeline where id = ${timeline}`
-      : await tx<{ state: Uint8Array }[]>`select description as state from event where timeline_id = ${timeline} and id = ${op.of}`;
+      : await tx<
+          { state: Uint8Array }[]
+        >`select description as state from event where timeline_id = ${timeline} and id = ${op.of}`;
   if (!row) return { skipped: "missing" };
   const merged = Buffer.from(mergeDescriptions(new Uint8Array(row.state), update));
   if (merged.length > MOST_DESCRIPTION) return fail("description_large");

@@ -21,6 +21,11 @@ export function buttonLook(kind: Kind, size: "normal" | "small" = "normal"): str
   );
 }
 
-export function Button({ kind = "plain", size = "normal", className, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; size?: "normal" | "small" }) {
+export function Button({
+  kind = "plain",
+  size = "normal",
+  className,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; size?: "normal" | "small" }) {
   return <button type="button" {...rest} className={classes(buttonLook(kind, size), className)} />;
 }

@@ -1,7 +1,8 @@
 import { type ReactNode, useId } from "react";
 import { classes } from "../classes";
 
-export const INPUT = "w-full rounded-md border border-edge bg-white px-2.5 h-9 text-[15px] text-slate placeholder:text-[#5d7479]";
+export const INPUT =
+  "w-full rounded-md border border-edge bg-white px-2.5 h-9 text-[15px] text-slate placeholder:text-[#5d7479]";
 
 /** A label, a control, and beneath it a hint and what is wrong with it. */
 export function Field({

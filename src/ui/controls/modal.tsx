@@ -5,7 +5,19 @@ import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
 
 /** A dialog for something that is done and closed again. */
-export function Modal({ title, open, onOpenChange, children, wide }: { title: string; open: boolean; onOpenChange: (open: boolean) => void; children: ReactNode; wide?: boolean }) {
+export function Modal({
+  title,
+  open,
+  onOpenChange,
+  children,
+  wide,
+}: {
+  title: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+  wide?: boolean;
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>

@@ -74,7 +74,14 @@ function trace(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
   for (let i = 0; i < points.length; i += 2) ctx.lineTo(points[i]!, points[i + 1]!);
 }
 
-function drawCovering(ctx: CanvasRenderingContext2D, picture: CanvasImageSource, x: number, y: number, w: number, h: number): void {
+function drawCovering(
+  ctx: CanvasRenderingContext2D,
+  picture: CanvasImageSource,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+): void {
   const { naturalWidth: pw, naturalHeight: ph } = picture as HTMLImageElement;
   if (!pw || !ph) return;
   const scale = Math.max(w / pw, h / ph);

@@ -11,6 +11,10 @@ export const GET = memberRoute({}, async ({ request, user }) => {
   const stream = await openStream(user.id, session);
   if (!stream) return new Response(null, { status: 503, headers: { Connection: "close", "Retry-After": "5" } });
   return new Response(stream, {
-    headers: { "Content-Type": "text/event-stream", "Cache-Control": "no-cache, no-transform", "X-Accel-Buffering": "no" },
+    headers: {
+      "Content-Type": "text/event-stream",
+      "Cache-Control": "no-cache, no-transform",
+      "X-Accel-Buffering": "no",
+    },
   });
 });

@@ -19,7 +19,8 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
           <>
             <h1 className="text-[26px]">{invitation.title || "An untitled timeline"}</h1>
             <p className="my-4">
-              {invitation.owner} invites you to work on this timeline together. You can both edit everything in it, at once; who wrote what is kept.
+              {invitation.owner} invites you to work on this timeline together. You can both edit everything in it, at
+              once; who wrote what is kept.
             </p>
             <JoinButton token={token} />
           </>

@@ -8,10 +8,21 @@ export const dynamic = "force-dynamic";
 /** A published timeline: the page that was rendered once, after the check of who may see it. */
 export const GET = openRoute({}, async ({ request, params }) => {
   const published = await findPublished(params.address!);
-  if (!published) return plainPage(404, "There is no timeline here", "The address may be mistyped. Ask whoever gave it to you.");
-  if (published.gone) return plainPage(410, "This timeline has been taken back", "Its author has taken it back. If they publish it again, it will be at this same address.");
+  if (!published)
+    return plainPage(404, "There is no timeline here", "The address may be mistyped. Ask whoever gave it to you.");
+  if (published.gone)
+    return plainPage(
+      410,
+      "This timeline has been taken back",
+      "Its author has taken it back. If they publish it again, it will be at this same address.",
+    );
   const account = published.visibility === "only_me" ? ((await findUser(request))?.id ?? null) : null;
-  if (!(await canSee(published, account))) return plainPage(404, "There is nothing here that you may see", "Sign in as one of its editors, or ask its author to open it.");
+  if (!(await canSee(published, account)))
+    return plainPage(
+      404,
+      "There is nothing here that you may see",
+      "Sign in as one of its editors, or ask its author to open it.",
+    );
   // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
   const listed = published.visibility === "everybody";
   const page = await storedPage(published.version, `${BUILD}${listed ? "-listed" : ""}`, async () => {
@@ -22,7 +33,12 @@ export const GET = openRoute({}, async ({ request, params }) => {
       mediaPath: `/t/${params.address}/media`,
       note: null,
       listed,
-      published: version.at.toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" }),
+      published: version.at.toLocaleDateString("en-GB", {
+        day: "numeric",
+        month: "long",
+        year: "numeric",
+        timeZone: "UTC",
+      }),
     });
   });
   return sendPage(request, page, published.visibility === "only_me" ? "private, no-cache" : "no-cache");

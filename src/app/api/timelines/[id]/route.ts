@@ -13,7 +13,12 @@ export const GET = memberRoute({}, async ({ user, params }) => {
   const role = await findRole(db(), id, user.id);
   const found = role ? await findTimeline(id) : null;
   if (!role || !found) return fail("not_found");
-  return { ...toSnapshot(found.timeline, found.seq), role, editors: await editorsOf(db(), id), publication: await publicationOf(id) };
+  return {
+    ...toSnapshot(found.timeline, found.seq),
+    role,
+    editors: await editorsOf(db(), id),
+    publication: await publicationOf(id),
+  };
 });
 
 const readDeleted = ajv.compile({

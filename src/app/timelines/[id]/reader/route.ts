@@ -12,15 +12,27 @@ export const dynamic = "force-dynamic";
 export const GET = openRoute({}, async ({ request, params }) => {
   const id = params.id!;
   const user = await findUser(request);
-  if (!user) return Response.redirect(new URL(`/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`, `http://${request.headers.get("host")}`), 303);
+  if (!user)
+    return Response.redirect(
+      new URL(`/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`, `http://${request.headers.get("host")}`),
+      303,
+    );
   const found = (await findRole(db(), id, user.id)) ? await findTimeline(id) : null;
-  if (!found) return plainPage(404, "There is nothing here that you may see", "Ask its owner for a link, or sign in as somebody else.");
+  if (!found)
+    return plainPage(
+      404,
+      "There is nothing here that you may see",
+      "Ask its owner for a link, or sign in as somebody else.",
+    );
   const owner = (await editorsOf(db(), id)).find((e) => e.role === "owner");
   const page = makePage({
     frozen: toFrozen(found.timeline),
     by: owner?.displayName ?? "",
     mediaPath: `/api/timelines/${id}/media`,
-    note: { text: "This is how a reader will see it. It is the draft, and only its editors can see this page.", link: { to: `/timelines/${id}`, text: "Back to the editor" } },
+    note: {
+      text: "This is how a reader will see it. It is the draft, and only its editors can see this page.",
+      link: { to: `/timelines/${id}`, text: "Back to the editor" },
+    },
     listed: false,
     published: null,
   });

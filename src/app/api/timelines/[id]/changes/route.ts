@@ -13,7 +13,11 @@ export const GET = memberRoute({}, async ({ request, user, params }) => {
   if (!(await findRole(db(), id, user.id))) return fail("not_found");
   const after = Number(new URL(request.url).searchParams.get("after") ?? 0);
   if (!Number.isInteger(after) || after < 0) return fail("invalid");
-  return { changes: await changesAfter(db(), id, after), editors: await editorsOf(db(), id), publication: await publicationOf(id) };
+  return {
+    changes: await changesAfter(db(), id, after),
+    editors: await editorsOf(db(), id),
+    publication: await publicationOf(id),
+  };
 });
 
 export const POST = memberRoute({ body: readChange, mostBody: 4_000_000 }, async ({ user, params, body }) => {

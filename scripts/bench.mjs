@@ -1,0 +1,208 @@
+// npm run bench: speed as ratios within one run, against the least a program could do on this machine at this moment.
+// The ratios that have a limit fail the run; times are only reported, because machines are shared.
+import { spawn } from "node:child_process";
+import { createServer, request } from "node:http";
+import { join } from "node:path";
+import { freePort, startCluster } from "./lib/cluster.mjs";
+import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import { run, say, Stop } from "./lib/say.mjs";
+
+const CONNECTIONS = 20;
+const failed = [];
+
+function report(what, ratio, most, detail) {
+  const over = most !== null && ratio > most;
+  if (over) failed.push(what);
+  say(
+    `${over ? "SLOW " : "     "}${what.padEnd(58)} ${ratio.toFixed(2).padStart(8)}${most === null ? "" : `  (at most ${most})`}   ${detail}`,
+  );
+}
+
+const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+
+/** Requests a second with a fixed number of connections, for a count of requests. */
+function throughput(url, headers, count) {
+  return new Promise((resolve, reject) => {
+    let sent = 0;
+    let done = 0;
+    const { Agent } = globalThis.httpModule;
+    const agent = new Agent({ keepAlive: true, maxSockets: CONNECTIONS });
+    const begun = performance.now();
+    const one = () => {
+      if (sent++ >= count) return;
+      request(url, { agent, headers }, (response) => {
+        if (response.statusCode !== 200) return reject(new Error(`${url} answered ${response.statusCode}`));
+        response.resume();
+        response.on("end", () => {
+          if (++done === count) {
+            agent.destroy();
+            resolve(count / ((performance.now() - begun) / 1000));
+          } else one();
+        });
+      })
+        .on("error", reject)
+        .end();
+    };
+    for (let i = 0; i < CONNECTIONS; i++) one();
+  });
+}
+
+await run(async () => {
+  ensureDependencies();
+  globalThis.httpModule = await import("node:http");
+  const build = ensureBuilt();
+  const cluster = await startCluster({ temporary: true });
+  let child;
+  try {
+    const { migrate } = await import("../db/migrate.mjs");
+    await migrate(cluster.url);
+    const port = await freePort();
+    const base = `http://localhost:${port}`;
+    child = spawn(
+      process.execPath,
+      [join(ROOT, "node_modules/next/dist/bin/next"), "start", "-H", "127.0.0.1", "-p", String(port)],
+      {
+        cwd: ROOT,
+        stdio: ["ignore", "ignore", "inherit"],
+        env: { ...process.env, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
+      },
+    );
+    for (let i = 0; ; i++) {
+      try {
+        if ((await fetch(`${base}/api/health`)).ok) break;
+      } catch {}
+      if (i > 300) throw new Stop("The server for the bench did not answer.");
+      await new Promise((r) => setTimeout(r, 100));
+    }
+
+    // A person, a timeline of 24 events, published.
+    let cookie = "";
+    const ask = async (method, path, body) => {
+      const response = await fetch(base + path, {
+        method,
+        headers: { cookie, "Content-Type": "application/json" },
+        ...(body ? { body: JSON.stringify(body) } : {}),
+      });
+      cookie = response.headers.get("set-cookie")?.split(";")[0] ?? cookie;
+      const value = await response.json();
+      if (!response.ok) throw new Error(`${path}: ${value.sentence}`);
+      return value;
+    };
+    await ask("POST", "/api/account", {
+      displayName: "Bench",
+      email: "bench@hollinbank.example",
+      password: "over-the-ambrel",
+    });
+    const { id } = await ask("POST", "/api/timelines", { title: "Bench", subject: "" });
+    const core = await import(await bundle("scripts/lib/bench-core.ts", "bench-core"));
+    const send = (n, ops) => ask("POST", `/api/timelines/${id}/changes`, { id: `c${n}`, base: 0, ops });
+    await send(
+      "start",
+      core.seededEvents(24, 1).map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
+    );
+    const { publication } = await ask("PUT", `/api/timelines/${id}/publication`, { visibility: "link", fresh: true });
+    const page = `${base}/t/${publication.address}`;
+    const html = Buffer.from(await (await fetch(page, { headers: { "Accept-Encoding": "identity" } })).arrayBuffer());
+
+    say("\nServing (the same bytes, the same connections)");
+    const bare = createServer((_, response) => response.writeHead(200, { "Content-Type": "text/html" }).end(html));
+    await new Promise((r) => bare.listen(0, "127.0.0.1", r));
+    const bareUrl = `http://127.0.0.1:${bare.address().port}/`;
+    const plain = { "Accept-Encoding": "identity" };
+    await throughput(page, plain, 100);
+    const own = middle([
+      await throughput(page, plain, 400),
+      await throughput(page, plain, 400),
+      await throughput(page, plain, 400),
+    ]);
+    const least = middle([
+      await throughput(bareUrl, plain, 2000),
+      await throughput(bareUrl, plain, 2000),
+      await throughput(bareUrl, plain, 2000),
+    ]);
+    bare.close();
+    report(
+      "bare node handler / stored page, requests a second",
+      least / own,
+      40,
+      `${Math.round(own)}/s against ${Math.round(least)}/s, ${html.length} bytes`,
+    );
+
+    say("\nSaving");
+    const { default: postgres } = await import("postgres");
+    const sql = postgres(cluster.url, { max: 1 });
+    await sql`create table bench_row (id int primary key, n int)`;
+    await sql`insert into bench_row values (1, 0)`;
+    const time = async (count, act) => {
+      const times = [];
+      for (let i = 0; i < count; i++) {
+        const begun = performance.now();
+        await act(i);
+        times.push(performance.now() - begun);
+      }
+      return middle(times);
+    };
+    const row = await time(100, () => sql.begin((tx) => tx`update bench_row set n = n + 1 where id = 1`));
+    await time(20, (i) => send(`warm${i}`, [{ kind: "set_timeline", field: "subject", value: `w${i}` }]));
+    const ack = await time(100, async (i) =>
+      ask("POST", `/api/timelines/${id}/changes`, {
+        id: `a${i}`,
+        base: 22 + i,
+        ops: [{ kind: "set_timeline", field: "subject", value: `s${i}` }],
+      }),
+    );
+    report(
+      "change to acknowledgement / one row changed in PostgreSQL",
+      ack / row,
+      40,
+      `${ack.toFixed(1)} ms against ${row.toFixed(2)} ms`,
+    );
+
+    // To another browser: until its event stream says so and it has fetched the change.
+    const stop = new AbortController();
+    const stream = await fetch(`${base}/api/live`, { headers: { cookie }, signal: stop.signal });
+    const reader = stream.body.getReader();
+    const decoder = new TextDecoder();
+    let text = "";
+    const heard = async (seq) => {
+      while (!text.includes(`"seq":${seq}}`)) text += decoder.decode((await reader.read()).value);
+      text = "";
+    };
+    const other = await time(60, async (i) => {
+      const answer = ask("POST", `/api/timelines/${id}/changes`, {
+        id: `o${i}`,
+        base: 122 + i,
+        ops: [{ kind: "set_timeline", field: "subject", value: `o${i}` }],
+      });
+      const { seq } = await answer;
+      await heard(seq);
+      await ask("GET", `/api/timelines/${id}/changes?after=${seq - 1}`);
+    });
+    stop.abort();
+    report(
+      "change to another browser / change to acknowledgement",
+      other / ack,
+      6,
+      `${other.toFixed(1)} ms against ${ack.toFixed(1)} ms`,
+    );
+    await sql.end();
+
+    say("\nDrawing (core, one thread)");
+    const small = core.timeDrawing(10);
+    for (const [n, most] of [
+      [24, 25],
+      [60, 60],
+    ])
+      report(
+        `drawing ${n} events / drawing 10`,
+        core.timeDrawing(n) / small,
+        most,
+        `${core.timeDrawing(n).toFixed(1)} ms against ${small.toFixed(2)} ms`,
+      );
+    say(`\n     ${Math.round(core.datesPerSecond()).toLocaleString("en")} dates read a second`);
+  } finally {
+    child?.kill("SIGKILL");
+    cluster.stop();
+  }
+  if (failed.length > 0) throw new Stop(`Slower than it may be: ${failed.join("; ")}.`);
+});

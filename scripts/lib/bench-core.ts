@@ -1,0 +1,55 @@
+import { drawChart } from "@/core/chart/draw-chart";
+import { readWhen } from "@/core/time/read-when";
+import { emptyEvent, emptyTimeline, type TimelineEvent } from "@/core/timeline/timeline";
+
+/** Numbers that look like chance and are the same every time, 0 to 1. */
+function chance(seed: number): () => number {
+  let s = seed;
+  return () => {
+    s = (s * 16_807) % 2_147_483_647;
+    return s / 2_147_483_647;
+  };
+}
+
+/** Events between 1600 and 1931, a third of them spans. */
+export function seededEvents(count: number, seed: number): TimelineEvent[] {
+  const r = chance(seed);
+  return Array.from({ length: count }, (_, i) => {
+    const year = Math.round(1600 + 331 * r());
+    const typed = r() < 0.3 ? `${year} - ${year + Math.round(r() * 60)}` : String(year);
+    return { ...emptyEvent(`e${i}`), title: `Event number ${i} of the river`, when: readWhen(typed) };
+  });
+}
+
+/** The middle time to draw a chart of so many events, ms. */
+export function timeDrawing(count: number): number {
+  const events = seededEvents(count, 7);
+  const timeline = { ...emptyTimeline("t"), events: new Map(events.map((e) => [e.id, e])) };
+  const times: number[] = [];
+  for (let i = 0; i < 9; i++) {
+    const begun = performance.now();
+    drawChart(timeline, { width: 1280, height: 480 });
+    times.push(performance.now() - begun);
+  }
+  return times.sort((a, b) => a - b)[4]!;
+}
+
+const TEXTS = [
+  "1846",
+  "14 Nov 1872",
+  "Nov 14, 1872",
+  "about 1702",
+  "310 BC",
+  "1840s",
+  "1631 to about 1702",
+  "2-5 Feb 1900",
+  "14 Nov 1872 22:10",
+  "spring 1783",
+];
+
+export function datesPerSecond(): number {
+  let n = 0;
+  const begun = performance.now();
+  while (performance.now() - begun < 1_000) for (const t of TEXTS) if (readWhen(t).edtf) n++;
+  return n / ((performance.now() - begun) / 1_000);
+}
