@@ -1,0 +1,367 @@
+-- The shape of the database after all migrations, to read in review; never run.
+CREATE FUNCTION public.refuse_alteration() RETURNS trigger
+    LANGUAGE plpgsql
+    AS $$
+begin
+  raise exception 'a frozen version is never altered';
+end $$;
+
+CREATE TABLE public.account (
+    id text NOT NULL,
+    display_name text NOT NULL,
+    email text,
+    sign_in_name text,
+    password_hash text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
+    CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL)))
+);
+
+CREATE TABLE public.blob (
+    hash text NOT NULL,
+    size bigint NOT NULL,
+    type text NOT NULL
+);
+
+CREATE TABLE public.blob_piece (
+    hash text NOT NULL,
+    n integer NOT NULL,
+    bytes bytea NOT NULL
+);
+
+CREATE TABLE public.category (
+    timeline_id text NOT NULL,
+    id text NOT NULL,
+    name text NOT NULL,
+    colour text NOT NULL,
+    pattern text NOT NULL,
+    place text NOT NULL,
+    deleted boolean DEFAULT false NOT NULL
+);
+
+CREATE TABLE public.change (
+    timeline_id text NOT NULL,
+    seq integer NOT NULL,
+    id text NOT NULL,
+    author_id text NOT NULL,
+    base integer NOT NULL,
+    ops jsonb NOT NULL,
+    was jsonb NOT NULL,
+    digest bytea NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.editor (
+    timeline_id text NOT NULL,
+    account_id text NOT NULL,
+    role text NOT NULL,
+    joined_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT editor_role_known CHECK ((role = ANY (ARRAY['owner'::text, 'editor'::text])))
+);
+
+CREATE TABLE public.event (
+    timeline_id text NOT NULL,
+    id text NOT NULL,
+    title text NOT NULL,
+    short_title text NOT NULL,
+    "when" jsonb NOT NULL,
+    category text,
+    part_of text,
+    emphasis boolean NOT NULL,
+    by_hand text NOT NULL,
+    description bytea DEFAULT '\x'::bytea NOT NULL,
+    deleted boolean DEFAULT false NOT NULL,
+    CONSTRAINT event_title_length CHECK ((length(title) <= 300))
+);
+
+CREATE TABLE public.item (
+    timeline_id text NOT NULL,
+    id text NOT NULL,
+    of text NOT NULL,
+    list text NOT NULL,
+    place text NOT NULL,
+    media text,
+    kind text,
+    width integer,
+    height integer,
+    text text NOT NULL,
+    credit text NOT NULL,
+    licence text NOT NULL,
+    address text NOT NULL,
+    found_on text NOT NULL,
+    deleted boolean DEFAULT false NOT NULL,
+    CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
+);
+
+CREATE TABLE public.media (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    kind text NOT NULL,
+    name text NOT NULL,
+    width integer,
+    height integer,
+    created_by text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT media_kind_known CHECK ((kind = ANY (ARRAY['picture'::text, 'video'::text, 'sound'::text])))
+);
+
+CREATE TABLE public.media_file (
+    media_id text NOT NULL,
+    size text NOT NULL,
+    hash text NOT NULL,
+    width integer,
+    height integer
+);
+
+CREATE TABLE public.migration (
+    name text NOT NULL,
+    text text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.page (
+    version_id text NOT NULL,
+    build text NOT NULL,
+    html text NOT NULL,
+    policy text NOT NULL,
+    etag text NOT NULL
+);
+
+CREATE TABLE public.publication (
+    timeline_id text NOT NULL,
+    address text NOT NULL,
+    visibility text NOT NULL,
+    version_id text NOT NULL,
+    taken_back_at timestamp with time zone,
+    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'link'::text, 'everybody'::text])))
+);
+
+CREATE TABLE public.session (
+    token_hash bytea NOT NULL,
+    account_id text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    expires_at timestamp with time zone NOT NULL
+);
+
+CREATE TABLE public.sign_in_attempt (
+    name text NOT NULL,
+    failures integer NOT NULL,
+    last_at timestamp with time zone NOT NULL
+);
+
+CREATE TABLE public.timeline (
+    id text NOT NULL,
+    title text DEFAULT ''::text NOT NULL,
+    subject text DEFAULT ''::text NOT NULL,
+    introduction bytea DEFAULT '\x'::bytea NOT NULL,
+    period jsonb NOT NULL,
+    scale text DEFAULT 'balanced'::text NOT NULL,
+    date_order text,
+    seq integer DEFAULT 0 NOT NULL,
+    join_token text,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    altered_at timestamp with time zone DEFAULT now() NOT NULL,
+    deleted_at timestamp with time zone,
+    CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
+    CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
+    CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
+);
+
+CREATE TABLE public.upload (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    account_id text NOT NULL,
+    name text NOT NULL,
+    size bigint NOT NULL,
+    media_id text,
+    created_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.upload_piece (
+    upload_id text NOT NULL,
+    n integer NOT NULL,
+    bytes bytea NOT NULL
+);
+
+CREATE TABLE public.version (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    number integer NOT NULL,
+    seq integer NOT NULL,
+    purpose text NOT NULL,
+    format integer NOT NULL,
+    json text NOT NULL,
+    hash text NOT NULL,
+    created_by text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT version_purpose_known CHECK ((purpose = ANY (ARRAY['publication'::text, 'frozen_copy'::text, 'submission'::text])))
+);
+
+CREATE TABLE public.version_media (
+    version_id text NOT NULL,
+    media_id text NOT NULL
+);
+
+ALTER TABLE ONLY public.account
+    ADD CONSTRAINT account_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.blob_piece
+    ADD CONSTRAINT blob_piece_pkey PRIMARY KEY (hash, n);
+
+ALTER TABLE ONLY public.blob
+    ADD CONSTRAINT blob_pkey PRIMARY KEY (hash);
+
+ALTER TABLE ONLY public.category
+    ADD CONSTRAINT category_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.change
+    ADD CONSTRAINT change_id_unique UNIQUE (timeline_id, id);
+
+ALTER TABLE ONLY public.change
+    ADD CONSTRAINT change_pkey PRIMARY KEY (timeline_id, seq);
+
+ALTER TABLE ONLY public.editor
+    ADD CONSTRAINT editor_pkey PRIMARY KEY (timeline_id, account_id);
+
+ALTER TABLE ONLY public.event
+    ADD CONSTRAINT event_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.item
+    ADD CONSTRAINT item_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.media_file
+    ADD CONSTRAINT media_file_pkey PRIMARY KEY (media_id, size);
+
+ALTER TABLE ONLY public.media
+    ADD CONSTRAINT media_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.migration
+    ADD CONSTRAINT migration_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.page
+    ADD CONSTRAINT page_pkey PRIMARY KEY (version_id, build);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_address_unique UNIQUE (address);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_pkey PRIMARY KEY (timeline_id);
+
+ALTER TABLE ONLY public.session
+    ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
+
+ALTER TABLE ONLY public.sign_in_attempt
+    ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.timeline
+    ADD CONSTRAINT timeline_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.upload_piece
+    ADD CONSTRAINT upload_piece_pkey PRIMARY KEY (upload_id, n);
+
+ALTER TABLE ONLY public.upload
+    ADD CONSTRAINT upload_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.version_media
+    ADD CONSTRAINT version_media_pkey PRIMARY KEY (version_id, media_id);
+
+ALTER TABLE ONLY public.version
+    ADD CONSTRAINT version_number_unique UNIQUE (timeline_id, number);
+
+ALTER TABLE ONLY public.version
+    ADD CONSTRAINT version_pkey PRIMARY KEY (id);
+
+CREATE UNIQUE INDEX account_email_unique ON public.account USING btree (lower(email));
+
+CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (lower(sign_in_name));
+
+CREATE INDEX editor_account ON public.editor USING btree (account_id);
+
+CREATE INDEX item_of ON public.item USING btree (timeline_id, of);
+
+CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
+
+CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
+
+CREATE INDEX session_account ON public.session USING btree (account_id);
+
+CREATE UNIQUE INDEX timeline_join_token_unique ON public.timeline USING btree (join_token);
+
+CREATE INDEX version_media_media ON public.version_media USING btree (media_id);
+
+CREATE TRIGGER version_is_frozen BEFORE DELETE OR UPDATE ON public.version FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
+
+CREATE TRIGGER version_media_is_frozen BEFORE DELETE OR UPDATE ON public.version_media FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
+
+ALTER TABLE ONLY public.blob_piece
+    ADD CONSTRAINT blob_piece_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.category
+    ADD CONSTRAINT category_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.change
+    ADD CONSTRAINT change_author_id_fkey FOREIGN KEY (author_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.change
+    ADD CONSTRAINT change_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.editor
+    ADD CONSTRAINT editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.editor
+    ADD CONSTRAINT editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.event
+    ADD CONSTRAINT event_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.item
+    ADD CONSTRAINT item_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.media
+    ADD CONSTRAINT media_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.media_file
+    ADD CONSTRAINT media_file_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash);
+
+ALTER TABLE ONLY public.media_file
+    ADD CONSTRAINT media_file_media_id_fkey FOREIGN KEY (media_id) REFERENCES public.media(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.media
+    ADD CONSTRAINT media_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.page
+    ADD CONSTRAINT page_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.session
+    ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.upload
+    ADD CONSTRAINT upload_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.upload
+    ADD CONSTRAINT upload_media_id_fkey FOREIGN KEY (media_id) REFERENCES public.media(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.upload_piece
+    ADD CONSTRAINT upload_piece_upload_id_fkey FOREIGN KEY (upload_id) REFERENCES public.upload(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.upload
+    ADD CONSTRAINT upload_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.version
+    ADD CONSTRAINT version_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.version_media
+    ADD CONSTRAINT version_media_media_id_fkey FOREIGN KEY (media_id) REFERENCES public.media(id);
+
+ALTER TABLE ONLY public.version_media
+    ADD CONSTRAINT version_media_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.version
+    ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
