@@ -1,0 +1,32 @@
+import { expect, test } from "@playwright/test";
+import { fontOf } from "../src/core/chart/to-svg";
+import { type Face, textWidth } from "../src/core/text/measure";
+import { serverUrl } from "./harness/people";
+
+const TEXTS = ["14 Nov 1872 22:10", "about 1200 BC", "Rope ferry licensed to the Tolley family", "WAVE Tolls paid in salt, 1631 – 1702", "Łódź, Čačak, naïve façade “quoted”", "fi fl ffi AVAToTa"];
+const FACES: [Face, number][] = [
+  ["text400", 15],
+  ["text600", 13.5],
+  ["text700", 12.5],
+  ["head650", 29],
+];
+
+test("the core's widths are the browser's, for the shipped fonts", async ({ page }) => {
+  await page.goto(serverUrl());
+  const fonts = FACES.map(([face, size]) => fontOf(face, size));
+  const measured = await page.evaluate(
+    async ([fonts, texts]) => {
+      for (const f of fonts) for (const t of texts) await document.fonts.load(f, t);
+      const ctx = document.createElement("canvas").getContext("2d")!;
+      return fonts.map((f) => texts.map((t) => ((ctx.font = f), ctx.measureText(t).width)));
+    },
+    [fonts, TEXTS] as const,
+  );
+  for (const [i, [face, size]] of FACES.entries())
+    for (const [k, text] of TEXTS.entries()) {
+      const [real, table] = [measured[i]![k]!, textWidth(text, face, size)];
+      // Kerning only ever draws letters together a little: the table may be wider by that, never narrower.
+      expect(real, `${face} ${text}`).toBeLessThanOrEqual(table * 1.005 + 0.5);
+      expect(real, `${face} ${text}`).toBeGreaterThan(table * 0.93);
+    }
+});
