@@ -1,28 +1,54 @@
 /** What a request is answered: done, "sign in first", as if there were nothing, or refused to those who may look but not do. */
 export type Answer = "yes" | "sign in" | "nothing" | "not yours";
-type Row = [nobody: Answer, stranger: Answer, editor: Answer, owner: Answer];
+/** Actors: the timeline and its class have an owner and an editor (one group), a classmate of another group, a teacher. */
+export const ACTORS = ["nobody", "stranger", "editor", "owner", "classmate", "teacher", "otherTeacher"] as const;
+type Row = [
+  nobody: Answer,
+  stranger: Answer,
+  editor: Answer,
+  owner: Answer,
+  classmate: Answer,
+  teacher: Answer,
+  otherTeacher: Answer,
+];
 
-export const EVERYBODY: Row = ["yes", "yes", "yes", "yes"];
-export const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes"];
-export const EDITORS: Row = ["sign in", "nothing", "yes", "yes"];
-const OWNER: Row = ["sign in", "not yours", "not yours", "yes"];
-const OWNER_HIDDEN: Row = ["sign in", "nothing", "not yours", "yes"];
+const EVERYBODY: Row = ["yes", "yes", "yes", "yes", "yes", "yes", "yes"];
+const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes", "yes", "yes", "yes"];
+const EDITORS: Row = ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"];
+const OWNER: Row = ["sign in", "not yours", "not yours", "yes", "not yours", "not yours", "not yours"];
+const OWNER_HIDDEN: Row = ["sign in", "nothing", "not yours", "yes", "nothing", "nothing", "nothing"];
+const OWNER_ONLY: Row = ["sign in", "nothing", "nothing", "yes", "nothing", "nothing", "nothing"];
+const CLASS: Row = ["sign in", "nothing", "yes", "yes", "yes", "yes", "nothing"];
+const TEACHER: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing"];
+const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "yes", "nothing"];
 
 /**
  * Who may ask what, for every route and page of src/app. A route that is missing here, or stands here and is gone, fails
- * a test; another test asks each as nobody, a stranger, an editor and the owner.
+ * a test; another test asks each as nobody, a stranger, an editor, the owner, a classmate of
+ * another group, the teacher and the teacher of another class.
  */
 export const ACCESS: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
   "PAGE /sign-in": EVERYBODY,
   "PAGE /sign-up": EVERYBODY,
+  "PAGE /sign-in/code": EVERYBODY,
+  "PAGE /join-class": EVERYBODY,
   "PAGE /new": SIGNED_IN,
+  "PAGE /classes": SIGNED_IN,
+  "PAGE /classes/[id]": CLASS,
+  "PAGE /classes/[id]/new-assignment": TEACHER,
+  "PAGE /assignments/[id]": CLASS,
   "PAGE /join/[token]": SIGNED_IN,
   "PAGE /timelines/[id]": EDITORS,
   "GET /timelines/[id]/reader": EDITORS,
   "GET /t/[address]": EVERYBODY,
   "GET /t/[address]/media/[media]/[size]": EVERYBODY,
+  "GET /f/[address]": EVERYBODY,
+  "GET /f/[address]/file": EVERYBODY,
+  "GET /f/[address]/media/[media]/[size]": EVERYBODY,
+  "GET /submissions/[id]/reader": GROUP_AND_TEACHER,
+  "GET /submissions/[id]/media/[media]/[size]": GROUP_AND_TEACHER,
   "GET /api/health": EVERYBODY,
   "POST /api/account": EVERYBODY,
   "POST /api/session": EVERYBODY,
@@ -30,20 +56,38 @@ export const ACCESS: Record<string, Row> = {
   "GET /api/live": SIGNED_IN,
   "POST /api/timelines": SIGNED_IN,
   "GET /api/timelines/[id]": EDITORS,
-  "PATCH /api/timelines/[id]": ["sign in", "nothing", "nothing", "yes"],
+  "PATCH /api/timelines/[id]": OWNER_ONLY,
   "GET /api/timelines/[id]/changes": EDITORS,
   "POST /api/timelines/[id]/changes": EDITORS,
   "GET /api/timelines/[id]/history": EDITORS,
   "POST /api/timelines/[id]/invitation": OWNER,
   "DELETE /api/timelines/[id]/invitation": OWNER,
-  "DELETE /api/timelines/[id]/editors/[account]": ["sign in", "nothing", "nothing", "yes"],
+  "DELETE /api/timelines/[id]/editors/[account]": OWNER_ONLY,
   "PUT /api/timelines/[id]/publication": OWNER_HIDDEN,
   "DELETE /api/timelines/[id]/publication": OWNER_HIDDEN,
   "POST /api/timelines/[id]/uploads": EDITORS,
-  "GET /api/timelines/[id]/uploads/[upload]": ["sign in", "nothing", "nothing", "yes"],
-  "POST /api/timelines/[id]/uploads/[upload]": ["sign in", "nothing", "nothing", "yes"],
-  "PUT /api/timelines/[id]/uploads/[upload]/[piece]": ["sign in", "nothing", "nothing", "yes"],
+  "GET /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
+  "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
+  "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
   "POST /api/timelines/[id]/pictures": EDITORS,
   "GET /api/timelines/[id]/media/[media]/[size]": EDITORS,
   "POST /api/join/[token]": SIGNED_IN,
+  "POST /api/session/code": EVERYBODY,
+  "POST /api/classes": SIGNED_IN,
+  "PATCH /api/classes/[id]": TEACHER,
+  "POST /api/classes/[id]/members/[account]/code": TEACHER,
+  "POST /api/classes/join": EVERYBODY,
+  "POST /api/classes/join-as-me": SIGNED_IN,
+  "POST /api/assignments": TEACHER,
+  "POST /api/assignments/[id]/group": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing"],
+  "POST /api/assignments/[id]/return": TEACHER,
+  "GET /api/assignments/[id]/marks": TEACHER,
+  "POST /api/timelines/[id]/classmates": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
+  "POST /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
+  "DELETE /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
+  "GET /api/timelines/[id]/frozen-copies": EDITORS,
+  "POST /api/timelines/[id]/frozen-copies": EDITORS,
+  "DELETE /api/timelines/[id]/frozen-copies/[address]": EDITORS,
+  "PUT /api/submissions/[id]/mark": TEACHER,
+  "POST /api/submissions/[id]/return": TEACHER,
 };

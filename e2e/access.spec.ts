@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
 import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest, test } from "@playwright/test";
 import sharp from "sharp";
-import { ACCESS, type Answer } from "./access-table";
+import { readWhen } from "../src/core/time/read-when";
+import { ACCESS, ACTORS, type Answer } from "./access-table";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
 
 const APP = join(import.meta.dirname, "..", "src", "app");
@@ -45,62 +46,118 @@ function answerOf(response: APIResponse): Answer | number {
   return status < 300 ? "yes" : status;
 }
 
-test("each is answered as the table says, to nobody, a stranger, an editor and the owner", async () => {
-  const [stranger, editor, owner] = [await person("Stranger"), await person("Editor"), await person("Owner")];
+test("each is answered as the table says, to everybody it could concern", async () => {
+  test.setTimeout(300_000);
+  const people = {
+    stranger: await person("Stranger"),
+    editor: await person("Editor"),
+    owner: await person("Owner"),
+    classmate: await person("Classmate"),
+    teacher: await person("Teacher"),
+    otherTeacher: await person("Other"),
+  };
+  const { editor, owner, classmate, teacher, otherTeacher } = people;
   const nobody = await playwrightRequest.newContext({ baseURL: serverUrl() });
   const json = async <T>(response: APIResponse): Promise<T> => (await response.json()) as T;
+  const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
+    json<T>(await who.post(path, data === undefined ? {} : { data }));
+  await post(otherTeacher, "/api/classes", { name: "Another class" });
+  const png = await sharp({ create: { width: 20, height: 20, channels: 3, background: "#0B6E69" } })
+    .png()
+    .toBuffer();
 
-  /** A timeline of the owner's with everything a route may name. */
-  async function setUp() {
-    const { id } = await json<{ id: string }>(
-      await owner.post("/api/timelines", { data: { title: "Crossings", subject: "" } }),
-    );
-    const png = await sharp({ create: { width: 20, height: 20, channels: 3, background: "#0B6E69" } })
-      .png()
-      .toBuffer();
+  /** A class, an assignment and the owner's work on it, with everything a route may name. */
+  async function setUp(submitted: boolean) {
+    const { id: klass } = await post<{ id: string }>(teacher, "/api/classes", { name: "History 8B" });
+    const page = await (await teacher.get(`/classes/${klass}`)).text();
+    const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
+    for (const student of [owner, editor, classmate]) await post(student, "/api/classes/join-as-me", { code });
+    const { id: pupil } = (
+      await post<{ user: { id: string } }>(
+        await playwrightRequest.newContext({ baseURL: serverUrl() }),
+        "/api/classes/join",
+        { code, displayName: "Pupil", password: PASSWORD },
+      )
+    ).user;
+    const { id: assignment } = await post<{ id: string }>(teacher, "/api/assignments", assignmentBody(klass));
+    const { timeline: id } = await post<{ timeline: string }>(owner, `/api/assignments/${assignment}/group`);
+    await post(owner, `/api/timelines/${id}/classmates`, { account: editor.id });
     const send = async () => {
-      const { upload } = await json<{ upload: string }>(
-        await owner.post(`/api/timelines/${id}/uploads`, { data: { name: "a.png", size: png.length } }),
-      );
+      const { upload } = await post<{ upload: string }>(owner, `/api/timelines/${id}/uploads`, {
+        name: "a.png",
+        size: png.length,
+      });
       await owner.put(`/api/timelines/${id}/uploads/${upload}/0`, {
         data: png,
         headers: { "Content-Type": "application/octet-stream" },
       });
       return upload;
     };
-    const { media } = await json<{ media: { id: string } }>(
-      await owner.post(`/api/timelines/${id}/uploads/${await send()}`),
-    );
-    await owner.post(`/api/timelines/${id}/changes`, {
-      data: {
-        id: "c1",
-        base: 1,
-        ops: [
-          { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: media.id, kind: "picture" } },
-        ],
-      },
+    const { media } = await post<{ media: { id: string } }>(owner, `/api/timelines/${id}/uploads/${await send()}`);
+    await post(owner, `/api/timelines/${id}/changes`, {
+      id: "c1",
+      base: 1,
+      ops: [
+        { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: media.id, kind: "picture" } },
+        { kind: "add_event", id: "e1", fields: { title: "Ferry" } },
+      ],
     });
     const { publication } = await json<{ publication: { address: string } }>(
       await owner.put(`/api/timelines/${id}/publication`, { data: { visibility: "link", fresh: true } }),
     );
-    const { token } = await json<{ token: string }>(
-      await owner.post(`/api/timelines/${id}/invitation`, { data: { renew: false } }),
-    );
-    await editor.post(`/api/join/${token}`);
-    return { id, media: media.id, address: publication.address, token, upload: await send(), png };
+    const { token } = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
+    const { copy } = await post<{ copy: { address: string } }>(owner, `/api/timelines/${id}/frozen-copies`);
+    let submission = "";
+    if (submitted) {
+      await post(owner, `/api/timelines/${id}/submission`);
+      submission = (
+        await json<{ work: { submission: { id: string } } }>(await owner.get(`/api/timelines/${id}/changes?after=0`))
+      ).work.submission.id;
+      await teacher.put(`/api/submissions/${submission}/mark`, { data: { points: 10, comment: "", comments: [] } });
+    }
+    return {
+      klass,
+      code,
+      assignment,
+      id,
+      media: media.id,
+      address: publication.address,
+      copy: copy.address,
+      token,
+      upload: await send(),
+      submission,
+      pupil,
+    };
   }
 
   const wrong: string[] = [];
   for (const [name, row] of Object.entries(ACCESS)) {
-    for (const [i, who] of [nobody, stranger, editor, owner].entries()) {
-      const actor = ["nobody", "stranger", "editor", "owner"][i]!;
-      const s = await setUp();
-      const [method, path] = name.split(" ") as [string, string];
+    const [method, path] = name.split(" ") as [string, string];
+    const alters = method !== "GET" && method !== "PAGE";
+    const needsSubmission =
+      path.startsWith("/submissions") ||
+      path.startsWith("/api/submissions") ||
+      name === "DELETE /api/timelines/[id]/submission" ||
+      path.includes("/return") ||
+      path.includes("/marks");
+    let shared: Awaited<ReturnType<typeof setUp>> | null = null;
+    for (const [i, actor] of ACTORS.entries()) {
+      const who: APIRequestContext = actor === "nobody" ? nobody : people[actor];
+      const expected = row[i];
+      // What was altered by one actor must not be in another's way.
+      const s: Awaited<ReturnType<typeof setUp>> = alters || !shared ? await setUp(needsSubmission) : shared;
+      shared = s;
       const url = path
         .replace(
           "/api/timelines/[id]/editors/[account]",
           `/api/timelines/${s.id}/editors/${actor === "editor" ? owner.id : editor.id}`,
         )
+        .replace("/f/[address]", `/f/${s.copy}`)
+        .replace("frozen-copies/[address]", `frozen-copies/${s.copy}`)
+        .replace("/classes/[id]", `/classes/${s.klass}`)
+        .replace("/assignments/[id]", `/assignments/${s.assignment}`)
+        .replace("/submissions/[id]", `/submissions/${s.submission}`)
+        .replace("[account]", s.pupil)
         .replace("[id]", s.id)
         .replace("[address]", s.address)
         .replace("[token]", s.token)
@@ -115,45 +172,74 @@ test("each is answered as the table says, to nobody, a stranger, an editor and t
         const response = await fetch(serverUrl() + url, { headers: { cookie }, signal: stop.signal });
         stop.abort();
         const got = response.status === 401 ? "sign in" : response.ok ? "yes" : response.status;
-        if (got !== row[i]) wrong.push(`${name} as ${actor}: ${got}, not ${row[i]}`);
+        if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);
         continue;
       }
+      const oneTimeName = newEmail("session");
       const bodies: Record<string, unknown> = {
         "POST /api/account": { displayName: "New", email: newEmail("new"), password: PASSWORD },
+        "POST /api/session": { name: oneTimeName, password: PASSWORD },
+        "POST /api/session/code": { name: "nobody-22", code: "wrong", password: PASSWORD },
         "POST /api/timelines": { title: "t", subject: "" },
         "PATCH /api/timelines/[id]": { deleted: true },
-        "POST /api/timelines/[id]/changes": { id: "c9", base: 0, ops: [{ kind: "add_event", id: "e1", fields: {} }] },
+        "POST /api/timelines/[id]/changes": { id: "c9", base: 0, ops: [{ kind: "add_event", id: "e9", fields: {} }] },
         "POST /api/timelines/[id]/invitation": { renew: false },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
+        "POST /api/timelines/[id]/classmates": { account: classmate.id },
+        "POST /api/classes": { name: "New" },
+        "PATCH /api/classes/[id]": { code: "renew" },
+        "POST /api/classes/join": { code: s.code, displayName: "New", password: PASSWORD },
+        "POST /api/classes/join-as-me": { code: s.code },
+        "POST /api/assignments": assignmentBody(s.klass),
+        "PUT /api/submissions/[id]/mark": { points: 12, comment: "", comments: [] },
       };
-      let asking: Pick<APIRequestContext, "fetch"> = who;
+      // These alter who one is: asked with a context of their own.
+      const own = [
+        "POST /api/session",
+        "DELETE /api/session",
+        "POST /api/account",
+        "POST /api/session/code",
+        "POST /api/classes/join",
+      ].includes(name);
+      const asking = own ? await playwrightRequest.newContext({ baseURL: serverUrl() }) : who;
+      if (name === "POST /api/session")
+        await asking.post("/api/account", { data: { displayName: "S", email: oneTimeName, password: PASSWORD } });
       const body = bodies[name];
-      if (name === "POST /api/session" || name === "DELETE /api/session" || name === "POST /api/account") {
-        // These alter who one is: asked with a context of their own.
-        asking = await playwrightRequest.newContext({ baseURL: serverUrl() });
-      }
-      if (name === "POST /api/session") {
-        const email = newEmail("session");
-        await asking.fetch("/api/account", { method: "POST", data: { displayName: "S", email, password: PASSWORD } });
-        bodies[name] = { name: email, password: PASSWORD };
-      }
       const response = await asking.fetch(url, {
         method: method === "PAGE" ? "GET" : method,
         maxRedirects: 0,
-        ...(name.startsWith("PUT") && path.endsWith("[piece]")
-          ? { data: s.png, headers: { "Content-Type": "application/octet-stream" } }
-          : (bodies[name] ?? body)
-            ? { data: bodies[name] ?? body }
+        ...(path.endsWith("[piece]")
+          ? { data: png, headers: { "Content-Type": "application/octet-stream" } }
+          : body
+            ? { data: body }
             : {}),
       });
-      const got = answerOf(response);
-      if (got !== row[i]) wrong.push(`${name} as ${actor}: ${got}, not ${row[i]}`);
+      let got = answerOf(response);
+      // A wrong one-time code is refused to everybody alike: the route itself is open.
+      if (name === "POST /api/session/code" && ((await response.json()) as { failed: string }).failed === "code_over")
+        got = "yes";
+      // Who has begun already may begin, but not twice.
+      if (name === "POST /api/assignments/[id]/group" && response.status() === 409) got = "yes";
+      if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);
     }
   }
   expect(wrong).toEqual([]);
 });
+
+function assignmentBody(klass: string) {
+  return {
+    class: klass,
+    title: "Crossing project",
+    instructions: "",
+    period: readWhen(""),
+    requirements: [{ kind: "events", count: 2 }],
+    given: [{ title: "The flood", when: readWhen("14 Nov 1872"), locked: false }],
+    total: 20,
+    dueAt: new Date(Date.now() + 86_400_000).toISOString(),
+  };
+}
 
 test("a request from another site is refused, whatever cookie comes with it", async () => {
   const nia = await person("Nia");

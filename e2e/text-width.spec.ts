@@ -3,7 +3,14 @@ import { fontOf } from "../src/core/chart/to-svg";
 import { type Face, textWidth } from "../src/core/text/measure";
 import { serverUrl } from "./harness/people";
 
-const TEXTS = ["14 Nov 1872 22:10", "about 1200 BC", "Rope ferry licensed to the Tolley family", "WAVE Tolls paid in salt, 1631 – 1702", "Łódź, Čačak, naïve façade “quoted”", "fi fl ffi AVAToTa"];
+const TEXTS = [
+  "14 Nov 1872 22:10",
+  "about 1200 BC",
+  "Rope ferry licensed to the Tolley family",
+  "WAVE Tolls paid in salt, 1631 – 1702",
+  "Łódź, Čačak, naïve façade “quoted”",
+  "fi fl ffi AVAToTa",
+];
 const FACES: [Face, number][] = [
   ["text400", 15],
   ["text600", 13.5],

@@ -1,12 +1,15 @@
 import Link from "next/link";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { TimelineMenu } from "@/features/home/delete-timeline";
+import { classesOf } from "@/server/classes/class";
+import { workOf } from "@/server/classes/home";
 import { findPageUser } from "@/server/http/page-user";
 import { listedTimelines } from "@/server/timelines/publish";
 import { findTimeline, type TimelineCard, timelinesOf } from "@/server/timelines/queries";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
 import { ChartThumb } from "./home-thumb";
+import { HomeAside } from "./home-aside";
 import { ListOf } from "./published-list";
 
 const MOST_THUMBS = 12;
@@ -18,6 +21,7 @@ export default async function HomePage() {
 
 async function YourTimelines({ id, name }: { id: string; name: string }) {
   const cards = await timelinesOf(id);
+  const [classes, work] = [await classesOf(id), await workOf(id)];
   const drawn = await Promise.all(cards.slice(0, MOST_THUMBS).map((c) => findTimeline(c.id)));
   return (
     <>
@@ -25,58 +29,72 @@ async function YourTimelines({ id, name }: { id: string; name: string }) {
         <span className="hidden sm:inline">{name}</span>
         <SignOutButton />
       </PlainBar>
-      <main className="mx-auto max-w-[1280px] px-[26px] py-6 max-sm:px-4">
-        <h1 className="text-[23px]">Your timelines</h1>
-        <div className="mt-3 mb-6">
-          <Link href="/new" className={buttonLook("main")}>
-            New timeline
-          </Link>
-        </div>
-        {cards.length === 0 ? (
-          <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">
-            <p>Nothing here yet. A new timeline starts empty: give it a title, then write its events one a line.</p>
-            <p className="mt-2">
-              To see a finished one first, open one that{" "}
-              <Link href="/published" className="font-bold text-verdigris underline">
-                others have published
-              </Link>
-              .
-            </p>
+      <div className="mx-auto flex max-w-[1280px] max-lg:flex-col">
+        <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
+          <h1 className="text-[23px]">Your timelines</h1>
+          <div className="mt-3 mb-6">
+            <Link href="/new" className={buttonLook("main")}>
+              New timeline
+            </Link>
+            <Link href="/join-class" className={`${buttonLook("plain")} ml-2`}>
+              Join a class
+            </Link>
+            <Link href="/classes" className={`${buttonLook("plain")} ml-2`}>
+              New class
+            </Link>
           </div>
-        ) : (
-          <ul className="grid gap-4 [grid-template-columns:repeat(auto-fill,minmax(min(270px,100%),1fr))]">
-            {cards.map((card, i) => (
-              <li key={card.id} className="relative overflow-hidden rounded-lg border border-line">
-                {drawn[i] ? (
-                  <ChartThumb timeline={drawn[i].timeline} />
-                ) : (
-                  <div className="h-[104px] border-b border-line bg-panel" />
-                )}
-                <div className="flex items-start gap-2 px-3 pt-2.5 pb-3">
-                  <div className="min-w-0 flex-1">
-                    <h2 className="text-[16px]">
-                      <Link
-                        href={`/timelines/${card.id}`}
-                        className="rounded after:absolute after:inset-0 after:content-['']"
-                      >
-                        {card.title || "Untitled"}
-                      </Link>
-                    </h2>
-                    <p className="mt-0.5 text-[14px]">
-                      {card.events} {card.events === 1 ? "event" : "events"}
-                      {card.others.length > 0 ? ` · with ${card.others.join(", ")}` : " · only you"}
-                    </p>
-                    <StateOf card={card} />
+          {cards.length === 0 ? (
+            <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">
+              <p>Nothing here yet. A new timeline starts empty: give it a title, then write its events one a line.</p>
+              <p className="mt-2">
+                To see a finished one first, open one that{" "}
+                <Link href="/published" className="font-bold text-verdigris underline">
+                  others have published
+                </Link>
+                .
+              </p>
+            </div>
+          ) : (
+            <ul className="grid gap-4 [grid-template-columns:repeat(auto-fill,minmax(min(270px,100%),1fr))]">
+              {cards.map((card, i) => (
+                <li key={card.id} className="relative overflow-hidden rounded-lg border border-line">
+                  {drawn[i] ? (
+                    <ChartThumb timeline={drawn[i].timeline} />
+                  ) : (
+                    <div className="h-[104px] border-b border-line bg-panel" />
+                  )}
+                  <div className="flex items-start gap-2 px-3 pt-2.5 pb-3">
+                    <div className="min-w-0 flex-1">
+                      <h2 className="text-[16px]">
+                        <Link
+                          href={`/timelines/${card.id}`}
+                          className="rounded after:absolute after:inset-0 after:content-['']"
+                        >
+                          {card.title || "Untitled"}
+                        </Link>
+                      </h2>
+                      <p className="mt-0.5 text-[14px]">
+                        {card.events} {card.events === 1 ? "event" : "events"}
+                        {card.others.length > 0 ? ` · with ${card.others.join(", ")}` : " · only you"}
+                      </p>
+                      <StateOf card={card} />
+                    </div>
+                    <div className="relative z-[1]">
+                      <TimelineMenu
+                        id={card.id}
+                        title={card.title || "Untitled"}
+                        owner={card.role === "owner"}
+                        me={id}
+                      />
+                    </div>
                   </div>
-                  <div className="relative z-[1]">
-                    <TimelineMenu id={card.id} title={card.title || "Untitled"} owner={card.role === "owner"} me={id} />
-                  </div>
-                </div>
-              </li>
-            ))}
-          </ul>
-        )}
-      </main>
+                </li>
+              ))}
+            </ul>
+          )}
+        </main>
+        {classes.length > 0 ? <HomeAside classes={classes} work={work} /> : null}
+      </div>
     </>
   );
 }
@@ -89,6 +107,7 @@ function StateOf({ card }: { card: TimelineCard }) {
       ? "Taken back – only its editors can see this"
       : {
           only_me: "Published – only its editors",
+          class: "Published – the class",
           link: "Published – anyone with the link",
           everybody: "Published – everybody",
         }[card.visibility];
@@ -126,6 +145,9 @@ async function FrontPage() {
           </Link>
           <Link href="/sign-in" className={buttonLook("plain")}>
             Sign in
+          </Link>
+          <Link href="/join-class" className={buttonLook("plain")}>
+            Join a class
           </Link>
         </div>
         <ListOf listed={listed} heading="Published for everybody" />

@@ -12,7 +12,8 @@ export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?
               {t.title || "Untitled"}
             </a>
             <span className="ml-3 text-[14px] text-quiet">
-              by {t.by} · {t.events} events
+              {t.by ? `by ${t.by} · ` : ""}
+              {t.events} events
             </span>
           </li>
         ))}

@@ -9,7 +9,7 @@ import {
   type Timeline,
   type TimelineEvent,
 } from "../timeline/timeline";
-import { type Op, type Skipped, tableOf, type Value } from "./change";
+import { type Op, type Skipped, tableOf, touchesGiven, type Value } from "./change";
 import { sameValue } from "./same-value";
 
 export interface Applied {
@@ -69,6 +69,7 @@ function alter(t: Timeline, op: AlterOp): Timeline | Skipped["why"] {
   const collection = COLLECTION[tableOf(op)];
   const record: AnyRecord | undefined = t[collection].get(op.id);
   if (!record) return "missing";
+  if (touchesGiven(op, t.events.get(op.id))) return "given";
   if ("field" in op) {
     const now = record[op.field as keyof AnyRecord] as Value;
     if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return "changed_since";

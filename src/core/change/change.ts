@@ -1,10 +1,10 @@
 import type { When } from "../time/when";
 import type { Category, Item, TimelineEvent } from "../timeline/timeline";
 
-export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "deleted">;
+export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "given" | "locked" | "deleted">;
 export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
 export type ItemField = Exclude<keyof Item, "id" | "deleted">;
-export type TimelineField = "title" | "subject" | "period" | "scale" | "dateOrder";
+export type TimelineField = "title" | "subject" | "byline" | "period" | "scale" | "dateOrder";
 
 export type Value = string | number | boolean | null | When;
 export type Table = "event" | "category" | "item";
@@ -16,7 +16,8 @@ export type Table = "event" | "category" | "item";
  */
 export type Op =
   | { kind: "set_timeline"; field: TimelineField; value: Value; onlyIf?: Value }
-  | { kind: "add_event"; id: string; fields: Partial<Pick<TimelineEvent, EventField>> }
+  /** `given` and `locked` are the server's to set: the shape of a change from a browser has no place for them. */
+  | { kind: "add_event"; id: string; fields: Partial<Pick<TimelineEvent, EventField | "given" | "locked">> }
   | { kind: "set_event"; id: string; field: EventField; value: Value; onlyIf?: Value }
   | { kind: "delete_event" | "restore_event"; id: string }
   | { kind: "add_category"; id: string; fields: Partial<Pick<Category, CategoryField>> }
@@ -46,7 +47,14 @@ export interface ConfirmedChange extends Change {
 /** A step that had no effect: its record is not there, or someone else changed the field first. */
 export interface Skipped {
   op: Op;
-  why: "missing" | "changed_since" | "there_already";
+  why: "missing" | "changed_since" | "there_already" | "given";
+}
+
+/** Whether a step would alter what a teacher has given: delete a given event, or title or date of a locked one. */
+export function touchesGiven(op: Op, event: Pick<TimelineEvent, "given" | "locked"> | undefined): boolean {
+  if (!event?.given) return false;
+  if (op.kind === "delete_event") return true;
+  return op.kind === "set_event" && event.locked && (op.field === "title" || op.field === "when");
 }
 
 export function tableOf(op: Exclude<Op, { kind: "set_timeline" | "describe" }>): Table {

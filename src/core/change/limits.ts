@@ -8,6 +8,7 @@ export const LIMITS = {
   typed: 300,
   name: 60,
   subject: 120,
+  byline: 120,
   text: 2_000,
   credit: 300,
   licence: 120,
@@ -18,11 +19,14 @@ export const LIMITS = {
 export const MOST_UPDATE = 1_500_000;
 export const MOST_OPS = 5_000;
 
-const FIELD_LIMIT: Partial<Record<keyof TimelineEvent | keyof Item | "subject" | "name", keyof typeof LIMITS>> = {
+const FIELD_LIMIT: Partial<
+  Record<keyof TimelineEvent | keyof Item | "subject" | "byline" | "name", keyof typeof LIMITS>
+> = {
   title: "title",
   shortTitle: "shortTitle",
   name: "name",
   subject: "subject",
+  byline: "byline",
   text: "text",
   credit: "credit",
   licence: "licence",

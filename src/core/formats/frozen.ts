@@ -23,6 +23,7 @@ export interface Frozen {
   format: typeof FROZEN_FORMAT;
   title: string;
   subject: string;
+  byline: string;
   introduction: Block[];
   period: When;
   scale: Scale;
@@ -41,6 +42,7 @@ export function toFrozen(t: Timeline): Frozen {
     format: FROZEN_FORMAT,
     title: t.title,
     subject: t.subject,
+    byline: t.byline,
     introduction: blocksOf(t.introduction),
     period: t.period,
     scale: t.scale,
@@ -61,6 +63,7 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     ...emptyTimeline(id),
     title: f.title,
     subject: f.subject,
+    byline: f.byline,
     period: f.period,
     scale: f.scale,
     dateOrder: f.dateOrder,

@@ -42,6 +42,10 @@ export interface TimelineEvent {
   byHand: string;
   /** The merged Yjs state of the description; empty: nothing written yet. */
   description: Uint8Array;
+  /** The id of the given event it came from; null for the students' own. A given event cannot be deleted. */
+  given: string | null;
+  /** Given with its date: title and date stay. */
+  locked: boolean;
   deleted: boolean;
 }
 
@@ -74,6 +78,8 @@ export interface Timeline {
   id: string;
   title: string;
   subject: string;
+  /** Who stands as its author on published pages; "" until chosen. */
+  byline: string;
   introduction: Uint8Array;
   /** From when to when it goes; undated: worked out from the events. */
   period: When;
@@ -91,6 +97,7 @@ export function emptyTimeline(id: string): Timeline {
     id,
     title: "",
     subject: "",
+    byline: "",
     introduction: NOTHING,
     period: UNDATED,
     scale: "balanced",
@@ -112,6 +119,8 @@ export function emptyEvent(id: string): TimelineEvent {
     emphasis: false,
     byHand: "",
     description: NOTHING,
+    given: null,
+    locked: false,
     deleted: false,
   };
 }

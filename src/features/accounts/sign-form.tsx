@@ -93,6 +93,14 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
         {mode === "up" ? "Sign up" : "Sign in"}
       </Button>
+      {mode === "in" ? (
+        <p className="text-[14px]">
+          Your teacher gave you a code?{" "}
+          <Link className="font-bold text-verdigris underline" href="/sign-in/code">
+            Set a new password
+          </Link>
+        </p>
+      ) : null}
       <p className="text-[14px]">
         {mode === "up" ? "You have an account? " : "New here? "}
         <Link

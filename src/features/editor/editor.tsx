@@ -19,22 +19,27 @@ import { HistoryPanel } from "./history-panel";
 import { loadDescriptionField } from "./lazy-description";
 import { Ledger } from "./ledger";
 import { LedgerLine } from "./ledger-line";
+import { ReadyCheck } from "./ready-check";
 import { SettingsSheet } from "./settings-sheet";
 import { ShareDialog } from "./share-dialog";
-import { type EditorPerson, type Publication, type Saving, TimelineStore } from "./timeline-store";
+import { WorkPanel } from "./work-panel";
+import { type EditorPerson, type OwnWork, type Publication, type Saving, TimelineStore } from "./timeline-store";
 
-type Panel = "event" | "settings" | "history" | null;
+type Panel = "event" | "settings" | "history" | "work" | null;
 
 export interface EditorProps {
   account: string;
   snapshot: Snapshot;
   editors: EditorPerson[];
   publication: Publication | null;
+  work: OwnWork | null;
 }
 
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
 export function Editor(props: EditorProps) {
-  const [store] = useState(() => new TimelineStore(props.account, props.snapshot, props.editors, props.publication));
+  const [store] = useState(
+    () => new TimelineStore(props.account, props.snapshot, props.editors, props.publication, props.work),
+  );
   const [selected, setSelected] = useState<string | null>(null);
   const [panel, setPanel] = useState<Panel>(null);
   const [sharing, setSharing] = useState(false);
@@ -136,9 +141,11 @@ export function Editor(props: EditorProps) {
               {panel === "event" && selected ? <EventSheet key={selected} id={selected} onClose={closePanel} /> : null}
               {panel === "settings" ? <SettingsSheet onClose={closePanel} /> : null}
               {panel === "history" ? <HistoryPanel onClose={closePanel} /> : null}
+              {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}
             </div>
           ) : null}
         </div>
+        <ReadyCheck onWork={() => setPanel("work")} />
         <ShareDialog open={sharing} onOpenChange={setSharing} />
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>

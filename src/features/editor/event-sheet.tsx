@@ -2,6 +2,7 @@
 
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useEffect, useId, useMemo, useRef } from "react";
+import { GIVEN_WORDS } from "@/core/check/given-dates";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
@@ -25,6 +26,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const overlaps = useEditorState((s) => s.overlaps);
+  const work = useEditorState((s) => s.work);
   const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
@@ -53,6 +55,8 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
     (p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit",
   );
   const mine = overlaps.filter((o) => o.key.startsWith(`event:${id}:`));
+  const comment = work?.returned?.comments.find((c) => c.event === id)?.text;
+  const given = work?.returned?.given.find((g) => g.event === id && !g.locked);
   const moveTo = (step: 1 | -1) => {
     const next = order[at + step];
     if (next) select(next.id, true);
@@ -102,8 +106,35 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
             {problemText(p, timeline)}
           </p>
         ))}
-        <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
-        <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
+        {comment ? (
+          <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
+            <p className="text-[13px] text-quiet">Your teacher’s comment</p>
+            <p className="whitespace-pre-line">{comment}</p>
+          </div>
+        ) : null}
+        {given ? (
+          <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
+            Your date: <strong>{GIVEN_WORDS[given.result]}</strong>
+            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right)}.`}
+          </p>
+        ) : event.given ? (
+          <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
+            {event.locked
+              ? "Given by your teacher with its date: title and date stay as they are."
+              : "Given by your teacher: find its date."}
+          </p>
+        ) : null}
+        {event.locked ? (
+          <p>
+            <span className="block text-[13px] text-quiet">When</span>
+            <strong>{whenLabel(event.when)}</strong> · <strong>{event.title}</strong>
+          </p>
+        ) : (
+          <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
+        )}
+        {event.locked ? null : (
+          <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
+        )}
         <TextField
           key={`short-${id}`}
           label="Short title"
@@ -181,14 +212,16 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           <Button size="small" onClick={() => select(insertBeside(store, id, "after"), true)}>
             Insert after
           </Button>
-          <Button
-            size="small"
-            kind="danger"
-            className="ml-auto"
-            onClick={() => store.edit([{ kind: "delete_event", id }])}
-          >
-            Delete
-          </Button>
+          {event.given ? null : (
+            <Button
+              size="small"
+              kind="danger"
+              className="ml-auto"
+              onClick={() => store.edit([{ kind: "delete_event", id }])}
+            >
+              Delete
+            </Button>
+          )}
         </div>
       </div>
     </Frame>

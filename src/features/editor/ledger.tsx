@@ -104,6 +104,7 @@ const Row = memo(function Row({
       <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
           label={`When, ${name}`}
+          locked={e.locked}
           value={e.when.typed}
           shown={whenLabel(e.when)}
           className={misread ? "text-copper-dark" : "text-slate"}
@@ -136,6 +137,7 @@ const Row = memo(function Row({
           label={`Title, ${whenLabel(e.when) || "no date"}`}
           value={e.title}
           live
+          locked={e.locked}
           placeholder="Untitled"
           onCommit={(title) =>
             store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)
@@ -185,7 +187,7 @@ const Row = memo(function Row({
               <Choice run={() => select(e.id, true)}>Open the event sheet</Choice>
               <Choice run={() => select(insertBeside(store, e.id, "before"), true)}>Insert before</Choice>
               <Choice run={() => select(insertBeside(store, e.id, "after"), true)}>Insert after</Choice>
-              <Choice run={() => store.edit([{ kind: "delete_event", id: e.id }])}>Delete</Choice>
+              {e.given ? null : <Choice run={() => store.edit([{ kind: "delete_event", id: e.id }])}>Delete</Choice>}
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
@@ -221,6 +223,7 @@ function CellInput({
   placeholder,
   className,
   live,
+  locked,
   onCommit,
 }: {
   label: string;
@@ -229,6 +232,8 @@ function CellInput({
   placeholder?: string;
   className?: string;
   live?: boolean;
+  /** Given by the teacher: read only. */
+  locked?: boolean;
   onCommit: (text: string) => string | null;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
@@ -270,6 +275,7 @@ function CellInput({
         value={draft ?? shown ?? value}
         placeholder={placeholder}
         aria-invalid={problem !== null}
+        readOnly={locked}
         title={problem ?? undefined}
         onFocus={() => setDraft(value)}
         onChange={(e) => {

@@ -23,7 +23,7 @@ import { wordsIn } from "./words";
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const set = (field: "title" | "subject") => (value: string) =>
+  const set = (field: "title" | "subject" | "byline") => (value: string) =>
     store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
   const categories = categoriesOf(timeline);
   const dated = inOrder(timeline.events.values()).filter((e) => isDated(e.when));
@@ -34,6 +34,12 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
         <TextField label="Title" strong value={timeline.title} onChange={set("title")} />
         <LazyDescription of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
         <TextField label="Subject" value={timeline.subject} onChange={set("subject")} />
+        <TextField
+          label="By-line"
+          value={timeline.byline}
+          hint="Who stands as its author on the published page. Empty: nobody."
+          onChange={set("byline")}
+        />
         <MediaField of="timeline" label="Cover picture" most={1} />
         <WhenField
           label="Period"

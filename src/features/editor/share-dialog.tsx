@@ -10,6 +10,7 @@ import type { Publication } from "./timeline-store";
 
 const WHO: { value: Publication["visibility"]; words: string; more: string }[] = [
   { value: "only_me", words: "Only its editors", more: "you and those who work on it, signed in" },
+  { value: "class", words: "The class", more: "its teacher and students, signed in" },
   { value: "link", words: "Anyone with the link", more: "not listed anywhere" },
   { value: "everybody", words: "Everybody", more: "listed on Fastigo's pages and open to search engines" },
 ];
@@ -25,6 +26,13 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
   const [visibility, setVisibility] = useState<Publication["visibility"]>("link");
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const work = useEditorState((s) => s.work);
+  const reach = WHO.map((w) => w.value);
+  const offered = WHO.filter((w) =>
+    work
+      ? reach.indexOf(w.value) <= reach.indexOf(work.publishLimit as Publication["visibility"])
+      : w.value !== "class",
+  );
   useEffect(() => {
     if (publication) setVisibility(publication.visibility);
   }, [publication]);
@@ -50,7 +58,7 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
           <>
             <fieldset className="mb-3">
               <legend className="mb-1 text-[13px] text-quiet">Who may see it</legend>
-              {WHO.map((w) => (
+              {offered.map((w) => (
                 <label key={w.value} className="flex cursor-pointer items-baseline gap-2 py-1">
                   <input
                     type="radio"
@@ -108,6 +116,7 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
         ) : null}
       </section>
       <Together owner={owner} />
+      <FrozenCopies />
     </Modal>
   );
 }
@@ -191,6 +200,68 @@ function Together({ owner }: { owner: boolean }) {
           {problem}
         </p>
       ) : null}
+    </section>
+  );
+}
+
+/** Handing in without a class: a frozen, dated copy by its own link or as a file, independent of publishing. */
+function FrozenCopies() {
+  const { store } = useEditor();
+  const waiting = useEditorState((s) => s.waiting);
+  const [copies, setCopies] = useState<{ address: string; createdAt: string; hash: string }[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const path = `/api/timelines/${store.timelineId}/frozen-copies`;
+  useEffect(() => {
+    void askServer<{ copies: { address: string; createdAt: string; hash: string }[] }>("GET", path).then((a) => {
+      if (a.ok) setCopies(a.value.copies);
+    });
+  }, [path]);
+  return (
+    <section aria-label="Hand in a frozen copy" className="mt-5 border-t border-line pt-4">
+      <h3 className="mb-1 text-[16px]">Hand in a frozen copy</h3>
+      <p className="mb-2 text-[14px] text-quiet">
+        A dated copy that never changes, with a link of its own and as a file: for a teacher who is not on Fastigo. It
+        does not matter whether the timeline is published.
+      </p>
+      <Button
+        disabled={waiting > 0}
+        onClick={async () => {
+          const answer = await askServer<{ copy: { address: string; createdAt: string; hash: string } }>("POST", path);
+          setProblem(answer.ok ? null : answer.sentence);
+          if (answer.ok) setCopies([answer.value.copy, ...(copies ?? [])]);
+        }}
+      >
+        Make a frozen copy
+      </Button>
+      {problem ? (
+        <p role="alert" className="mt-2 font-bold text-copper-dark">
+          {problem}
+        </p>
+      ) : null}
+      {(copies ?? []).map((c) => (
+        <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
+          <CopyLine
+            label={`Frozen ${new Date(c.createdAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}, fingerprint ${c.hash.slice(0, 16)}`}
+            path={`/f/${c.address}`}
+            open
+          />
+          <div className="mt-1.5 flex gap-2">
+            <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file`}>
+              Download the file
+            </a>
+            <Button
+              size="small"
+              onClick={async () => {
+                const answer = await askServer("DELETE", `${path}/${c.address}`);
+                setProblem(answer.ok ? null : answer.sentence);
+                if (answer.ok) setCopies((copies ?? []).filter((x) => x.address !== c.address));
+              }}
+            >
+              Close the link
+            </Button>
+          </div>
+        </div>
+      ))}
     </section>
   );
 }

@@ -2,6 +2,9 @@ import { nanoid } from "nanoid";
 import * as Y from "yjs";
 import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import { apply } from "@/core/change/apply";
+import type { GivenResult } from "@/core/check/given-dates";
+import type { Requirement } from "@/core/check/requirements";
+import type { When } from "@/core/time/when";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { invert } from "@/core/change/invert";
 import { tooLong, tooLongText } from "@/core/change/limits";
@@ -20,7 +23,7 @@ import { fromBase64, toBase64 } from "@/core/text/base64";
 import { FRAGMENT } from "@/core/text/description";
 import type { Timeline } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
-import { listenLive } from "./live";
+import { listenLive } from "@/ui/live";
 import { PendingDb } from "./pending-db";
 
 export interface EditorPerson {
@@ -30,10 +33,33 @@ export interface EditorPerson {
 }
 export interface Publication {
   address: string;
-  visibility: "only_me" | "link" | "everybody";
+  visibility: "only_me" | "class" | "link" | "everybody";
   takenBack: boolean;
   publishedAt: string;
   laterChanges: number;
+}
+
+/** The group's own work on an assignment, as the server tells it: nothing a student may not know yet. */
+export interface OwnWork {
+  assignment: {
+    id: string;
+    title: string;
+    instructions: string;
+    className: string;
+    requirements: Requirement[];
+    total: number;
+    dueAt: string;
+  };
+  publishLimit: string;
+  classmates: { id: string; displayName: string }[];
+  submission: { id: string; at: string; hash: string; late: number } | null;
+  returned: {
+    points: number;
+    comment: string;
+    comments: { event: string; text: string }[];
+    given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult }[];
+    at: string;
+  } | null;
 }
 
 export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost";
@@ -50,6 +76,8 @@ export interface EditorState {
   notice: string | null;
   editors: readonly EditorPerson[];
   publication: Publication | null;
+  /** Null for a timeline of no assignment. */
+  work: OwnWork | null;
 }
 
 type UndoEntry = { kind: "ops"; ops: Op[] } | { kind: "words"; of: string };
@@ -84,7 +112,13 @@ export class TimelineStore {
   private fetchAgain = false;
   private stopLive: (() => void) | null = null;
 
-  constructor(account: string, snapshot: Snapshot, editors: readonly EditorPerson[], publication: Publication | null) {
+  constructor(
+    account: string,
+    snapshot: Snapshot,
+    editors: readonly EditorPerson[],
+    publication: Publication | null,
+    work: OwnWork | null = null,
+  ) {
     this.account = account;
     this.timelineId = snapshot.timeline.id;
     this.replica = startReplica(fromSnapshot(snapshot), snapshot.seq);
@@ -99,6 +133,7 @@ export class TimelineStore {
       notice: null,
       editors,
       publication,
+      work,
     };
   }
 
@@ -113,6 +148,7 @@ export class TimelineStore {
       else if (m.kind === "catch_up") void this.catchUp();
       else if (m.timeline === this.timelineId) {
         if (m.kind === "right_lost") this.set({ saving: "right_lost" });
+        else if (m.kind === "work") void this.catchUp();
         else if (m.seq > this.replica.seq) void this.catchUp();
       }
     });
@@ -269,6 +305,11 @@ export class TimelineStore {
     this.set({ overlaps: this.state.overlaps.filter((o) => o.key !== key) });
   }
 
+  /** Asks for the present state of the work, after submitting or taking back. */
+  async refresh(): Promise<void> {
+    await this.catchUp();
+  }
+
   setPublication(publication: Publication | null): void {
     this.set({ publication });
   }
@@ -411,9 +452,10 @@ export class TimelineStore {
         changes: ConfirmedChange[];
         editors: EditorPerson[];
         publication: Publication | null;
+        work: OwnWork | null;
       }>("GET", `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`);
       if (answer.ok) {
-        this.set({ editors: answer.value.editors, publication: answer.value.publication });
+        this.set({ editors: answer.value.editors, publication: answer.value.publication, work: answer.value.work });
         this.take(answer.value.changes);
         this.pump(this.state.saving === "offline");
       } else if (answer.failed === "not_found") this.set({ saving: "right_lost" });

@@ -13,8 +13,6 @@ import { READER_STYLE } from "./reader-style";
 
 export interface ReaderPage {
   frozen: Frozen;
-  /** The display name that stands as its author. */
-  by: string;
   /** Where a media file is: `${mediaPath}/${media}/${size}`. */
   mediaPath: string;
   /** A sentence over the page, such as that it is a draft; null for none. */
@@ -46,9 +44,9 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escapeXml(`${title}. ${facts}. By ${p.by}.`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline ? `By ${frozen.byline}.` : ""}`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
 <body>
-<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escapeXml(title)}</h1><p>by ${escapeXml(p.by)} · ${escapeXml(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
+<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escapeXml(title)}</h1><p>${frozen.byline ? `by ${escapeXml(frozen.byline)} · ` : ""}${escapeXml(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
 ${p.note ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>` : ""}
 <main>
 <section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
@@ -105,7 +103,7 @@ function mark(c: Frozen["categories"][number]): string {
 
 function opening(p: ReaderPage, facts: string): string {
   const cover = mediaOf(p.frozen, "timeline").find((i) => i.kind === "picture");
-  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, `by ${p.by}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
+  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, p.frozen.byline && `by ${p.frozen.byline}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
 }
 
 function stripSection(timeline: Timeline): string {

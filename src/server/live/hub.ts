@@ -3,6 +3,8 @@ import { db } from "../db/pool";
 
 type Notice =
   | { kind: "changed"; timeline: string; seq: number }
+  /** Submitted, marked or returned. */
+  | { kind: "work"; timeline: string }
   /** What a person may edit has changed. */
   | { kind: "rights"; account: string }
   | { kind: "signed_out"; session: string };
@@ -74,6 +76,7 @@ export function closeAllStreams(): void {
 async function deliver(notice: Notice): Promise<void> {
   switch (notice.kind) {
     case "changed":
+    case "work":
       for (const c of hub.clients) if (c.timelines.has(notice.timeline)) send(c, notice);
       return;
     case "rights": {
@@ -95,9 +98,12 @@ async function deliver(notice: Notice): Promise<void> {
   }
 }
 
+/** What a person may edit, and as a teacher the work of their classes, which they may watch. */
 async function editableBy(account: string): Promise<Set<string>> {
   const rows = await db()<{ id: string }[]>`
-    select t.id from editor e join timeline t on t.id = e.timeline_id where e.account_id = ${account} and t.deleted_at is null`;
+    select t.id from editor e join timeline t on t.id = e.timeline_id where e.account_id = ${account} and t.deleted_at is null
+    union
+    select g.timeline_id from class c join assignment a on a.class_id = c.id join group_work g on g.assignment_id = a.id where c.teacher_id = ${account}`;
   return new Set(rows.map((r) => r.id));
 }
 

@@ -8,7 +8,7 @@ import { ajv } from "../http/route";
 const id = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
 const text = { type: "string" };
 const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
-const object = (properties: Record<string, object>, optional: string[] = []) => ({
+export const object = (properties: Record<string, object>, optional: string[] = []) => ({
   type: "object",
   properties,
   required: Object.keys(properties).filter((k) => !optional.includes(k)),
@@ -60,7 +60,7 @@ const reading = {
     }),
   ],
 };
-const when = object(
+export const when = object(
   {
     typed: text,
     readAs: reading,
@@ -78,6 +78,7 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
   timeline: {
     title: text,
     subject: text,
+    byline: text,
     period: when,
     scale: { enum: ["balanced", "true", "even"] },
     dateOrder: maybe({ enum: ["dmy", "mdy"] }),

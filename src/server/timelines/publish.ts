@@ -6,7 +6,8 @@ import { type Failure, fail } from "../http/failure";
 import { findRole } from "./access";
 import { freeze } from "./freeze";
 
-export type Visibility = "only_me" | "link" | "everybody";
+export type Visibility = "only_me" | "class" | "link" | "everybody";
+const REACH: Visibility[] = ["only_me", "class", "link", "everybody"];
 
 /** Letters and digits that nobody mixes up when reading them off a board. */
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 12);
@@ -50,6 +51,9 @@ export async function publish(
   const role = await findRole(db(), timeline, by);
   if (!role) return fail("not_found");
   if (role !== "owner") return fail("owner_only");
+  const limit = await publishLimitOf(timeline);
+  if (visibility === "class" && !limit) return fail("invalid");
+  if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) return fail("beyond_class_limit");
   const done = await db().begin(async (tx) => {
     const [known] = await tx`select version_id from publication where timeline_id = ${timeline} for update`;
     if (known && !fresh) {
@@ -66,6 +70,14 @@ export async function publish(
   });
   if (!done) return fail("nothing_to_publish");
   return { publication: (await publicationOf(timeline))! };
+}
+
+/** How far the class lets what is made for it be published; null for a timeline of no class. */
+export async function publishLimitOf(timeline: string): Promise<Visibility | null> {
+  const [row] = await db()<{ publishLimit: Visibility }[]>`
+    select c.publish_limit from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    where g.timeline_id = ${timeline}`;
+  return row?.publishLimit ?? null;
 }
 
 /** Takes the page back: its link says so from now on. What was published stays stored. Owner only. */
@@ -100,19 +112,26 @@ export async function findPublished(address: string): Promise<Published | null> 
 /** Whether a person (null: nobody signed in) may see a published page. */
 export async function canSee(published: Published, account: string | null): Promise<boolean> {
   if (published.gone) return false;
-  if (published.visibility !== "only_me") return true;
-  return account !== null && (await findRole(db(), published.timeline, account)) !== null;
+  if (published.visibility === "link" || published.visibility === "everybody") return true;
+  if (account === null) return false;
+  if ((await findRole(db(), published.timeline, account)) !== null) return true;
+  if (published.visibility !== "class") return false;
+  const [classmate] = await db()`
+    select from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    where g.timeline_id = ${published.timeline}
+      and (c.teacher_id = ${account} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
+  return classmate !== undefined;
 }
 
-/** The frozen content of a version and who made it, for rendering. */
+/** The frozen content of a version, for rendering. */
 export async function findVersion(
   id: string,
-): Promise<{ frozen: Frozen; by: string; at: Date; number: number } | null> {
-  const [row] = await db()<{ json: string; createdAt: Date; number: number; by: string }[]>`
-    select v.json, v.created_at, v.number, a.display_name as by
-    from version v join editor e on e.timeline_id = v.timeline_id and e.role = 'owner' join account a on a.id = e.account_id
-    where v.id = ${id}`;
-  return row ? { frozen: JSON.parse(row.json) as Frozen, by: row.by, at: row.createdAt, number: row.number } : null;
+): Promise<{ frozen: Frozen; at: Date; number: number; hash: string; json: string } | null> {
+  const [row] = await db()<{ json: string; createdAt: Date; number: number; hash: string }[]>`
+    select json, created_at, number, hash from version where id = ${id}`;
+  return row
+    ? { frozen: JSON.parse(row.json) as Frozen, at: row.createdAt, number: row.number, hash: row.hash, json: row.json }
+    : null;
 }
 
 export interface StoredPage {
@@ -151,10 +170,9 @@ export interface ListedTimeline {
 /** What was published for everybody, the newest first. */
 export async function listedTimelines(most: number): Promise<ListedTimeline[]> {
   return db()<ListedTimeline[]>`
-    select p.address, v.json::jsonb ->> 'title' as title, a.display_name as by,
+    select p.address, v.json::jsonb ->> 'title' as title, coalesce(v.json::jsonb ->> 'byline', '') as by,
       jsonb_array_length(v.json::jsonb -> 'events') as events, v.created_at as published_at
     from publication p join version v on v.id = p.version_id join timeline t on t.id = p.timeline_id
-    join editor e on e.timeline_id = p.timeline_id and e.role = 'owner' join account a on a.id = e.account_id
     where p.visibility = 'everybody' and p.taken_back_at is null and t.deleted_at is null
     order by v.created_at desc limit ${most}`;
 }

@@ -31,12 +31,14 @@ export async function findTimeline(id: string): Promise<{ timeline: Timeline; se
 }
 
 export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
-  type Row = Pick<Timeline, "title" | "subject" | "introduction" | "period" | "scale" | "dateOrder"> & { seq: number };
+  type Row = Pick<Timeline, "title" | "subject" | "byline" | "introduction" | "period" | "scale" | "dateOrder"> & {
+    seq: number;
+  };
   const [row] = await tx<Row[]>`
-    select title, subject, introduction, period, scale, date_order, seq from timeline where id = ${id} and deleted_at is null`;
+    select title, subject, byline, introduction, period, scale, date_order, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const events = await tx<TimelineEvent[]>`
-    select id, title, short_title, "when", category, part_of, emphasis, by_hand, description, deleted from event where timeline_id = ${id} order by id`;
+    select id, title, short_title, "when", category, part_of, emphasis, by_hand, description, given, locked, deleted from event where timeline_id = ${id} order by id`;
   const categories = await tx<Category[]>`
     select id, name, colour, pattern, place, deleted from category where timeline_id = ${id} order by id`;
   const items = await tx<Item[]>`
@@ -62,7 +64,7 @@ export interface TimelineCard {
   events: number;
   others: string[];
   alteredAt: Date;
-  visibility: "only_me" | "link" | "everybody" | null;
+  visibility: "only_me" | "class" | "link" | "everybody" | null;
   address: string | null;
   takenBackAt: Date | null;
 }

@@ -1,7 +1,15 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import postgres from "postgres";
-import { type Change, type ConfirmedChange, type Op, type Skipped, tableOf, type Value } from "@/core/change/change";
+import {
+  type Change,
+  type ConfirmedChange,
+  type Op,
+  type Skipped,
+  tableOf,
+  touchesGiven,
+  type Value,
+} from "@/core/change/change";
 import { tooLong, tooLongText } from "@/core/change/limits";
 import { sameValue } from "@/core/change/same-value";
 import { fromBase64 } from "@/core/text/base64";
@@ -121,6 +129,7 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
         { value: Value }[]
       >`select ${column} as value from ${table} where timeline_id = ${timeline} and id = ${op.id}`;
       if (!row) return { skipped: "missing" };
+      if (op.kind === "set_event" && touchesGiven(op, await givenOf(tx, timeline, op.id))) return { skipped: "given" };
       return setColumn(
         op,
         row.value,
@@ -130,6 +139,8 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
     }
     default: {
       const deleted = op.kind.startsWith("delete");
+      if (op.kind === "delete_event" && touchesGiven(op, await givenOf(tx, timeline, op.id)))
+        return { skipped: "given" };
       const [row] = await tx<{ deleted: boolean }[]>`
         update ${tx(tableOf(op))} as new set deleted = ${deleted}
         from ${tx(tableOf(op))} as old
@@ -149,6 +160,17 @@ async function setColumn(
   if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return { skipped: "changed_since" };
   await write(columnValue(tx, op.value) as never);
   return { value: now };
+}
+
+async function givenOf(
+  tx: Tx,
+  timeline: string,
+  event: string,
+): Promise<{ given: string | null; locked: boolean } | undefined> {
+  const [row] = await tx<
+    { given: string | null; locked: boolean }[]
+  >`select given, locked from event where timeline_id = ${timeline} and id = ${event}`;
+  return row;
 }
 
 function columnValue(tx: Tx, value: unknown): unknown {

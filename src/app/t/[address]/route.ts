@@ -29,7 +29,6 @@ export const GET = openRoute({}, async ({ request, params }) => {
     const version = (await findVersion(published.version))!;
     return makePage({
       frozen: version.frozen,
-      by: version.by,
       mediaPath: `/t/${params.address}/media`,
       note: null,
       listed,

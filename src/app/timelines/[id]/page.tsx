@@ -1,6 +1,7 @@
 import { notFound } from "next/navigation";
 import { toSnapshot } from "@/core/formats/snapshot";
 import { Editor } from "@/features/editor/editor";
+import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { findRole } from "@/server/timelines/access";
@@ -21,6 +22,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       snapshot={toSnapshot(found.timeline, found.seq)}
       editors={(await editorsOf(db(), id)).map((e) => ({ ...e }))}
       publication={await publicationOf(id)}
+      work={await ownWork(id)}
     />
   );
 }

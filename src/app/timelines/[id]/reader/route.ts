@@ -3,7 +3,7 @@ import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
-import { editorsOf, findTimeline } from "@/server/timelines/queries";
+import { findTimeline } from "@/server/timelines/queries";
 import { makePage, plainPage, sendPage } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
@@ -24,10 +24,8 @@ export const GET = openRoute({}, async ({ request, params }) => {
       "There is nothing here that you may see",
       "Ask its owner for a link, or sign in as somebody else.",
     );
-  const owner = (await editorsOf(db(), id)).find((e) => e.role === "owner");
   const page = makePage({
     frozen: toFrozen(found.timeline),
-    by: owner?.displayName ?? "",
     mediaPath: `/api/timelines/${id}/media`,
     note: {
       text: "This is how a reader will see it. It is the draft, and only its editors can see this page.",

@@ -1,3 +1,4 @@
+import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
@@ -17,6 +18,7 @@ export const GET = memberRoute({}, async ({ request, user, params }) => {
     changes: await changesAfter(db(), id, after),
     editors: await editorsOf(db(), id),
     publication: await publicationOf(id),
+    work: await ownWork(id),
   };
 });
 

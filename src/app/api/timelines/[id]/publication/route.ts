@@ -4,7 +4,7 @@ import { publish, takeBack, type Visibility } from "@/server/timelines/publish";
 
 const readPublish = ajv.compile({
   type: "object",
-  properties: { visibility: { enum: ["only_me", "link", "everybody"] }, fresh: { type: "boolean" } },
+  properties: { visibility: { enum: ["only_me", "class", "link", "everybody"] }, fresh: { type: "boolean" } },
   required: ["visibility", "fresh"],
   additionalProperties: false,
 }) as ValidateFunction<{ visibility: Visibility; fresh: boolean }>;

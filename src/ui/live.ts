@@ -1,5 +1,6 @@
 export type LiveMessage =
   | { kind: "changed"; timeline: string; seq: number }
+  | { kind: "work"; timeline: string }
   | { kind: "right_lost"; timeline: string }
   | { kind: "catch_up" }
   | { kind: "signed_out" };

@@ -1,0 +1,15 @@
+import type { ValidateFunction } from "ajv";
+import { alterClass } from "@/server/classes/class";
+import { ajv, memberRoute } from "@/server/http/route";
+import type { Visibility } from "@/server/timelines/publish";
+
+const readAlter = ajv.compile({
+  type: "object",
+  properties: { code: { enum: ["renew", "close"] }, publishLimit: { enum: ["only_me", "class", "link", "everybody"] } },
+  additionalProperties: false,
+}) as ValidateFunction<{ code?: "renew" | "close"; publishLimit?: Visibility }>;
+
+export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {
+  const done = await alterClass(params.id!, user.id, body);
+  return "failed" in done ? done : { done: true };
+});

@@ -1,0 +1,21 @@
+import type { ValidateFunction } from "ajv";
+import { type MarkInput, saveMark } from "@/server/classes/marking";
+import { ajv, memberRoute } from "@/server/http/route";
+import { object } from "@/server/timelines/change-schema";
+
+const readMark = ajv.compile(
+  object({
+    points: { anyOf: [{ type: "number" }, { type: "null" }] },
+    comment: { type: "string", maxLength: 10_000 },
+    comments: {
+      type: "array",
+      maxItems: 10_000,
+      items: object({ event: { type: "string", maxLength: 40 }, text: { type: "string", maxLength: 4_000 } }),
+    },
+  }),
+) as unknown as ValidateFunction<MarkInput>;
+
+export const PUT = memberRoute({ body: readMark, mostBody: 1_000_000 }, async ({ user, params, body }) => {
+  const done = await saveMark(params.id!, user.id, body);
+  return "failed" in done ? done : { saved: true };
+});

@@ -1,0 +1,7 @@
+import { returnWork } from "@/server/classes/marking";
+import { memberRoute } from "@/server/http/route";
+
+export const POST = memberRoute({}, async ({ user, params }) => {
+  const done = await returnWork(params.id!, user.id);
+  return "failed" in done ? done : { returned: true };
+});

@@ -1,0 +1,71 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { ClassDesk } from "@/features/classes/class-forms";
+import { assignmentsOf } from "@/server/classes/assignment";
+import { findClass, findClassRole, membersOf } from "@/server/classes/class";
+import { workOf } from "@/server/classes/home";
+import { db } from "@/server/db/pool";
+import { requirePageUser } from "@/server/http/page-user";
+import { buttonLook } from "@/ui/controls/button";
+import { LocalTime } from "@/ui/local-time";
+import { PlainBar } from "@/ui/plain-bar";
+
+export const metadata = { title: "Class" };
+
+export default async function ClassPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const user = await requirePageUser(`/classes/${id}`);
+  const role = await findClassRole(db(), id, user.id);
+  const found = role ? await findClass(id) : null;
+  if (!found) notFound();
+  const assignments = await assignmentsOf(id);
+  const own = role === "student" ? await workOf(user.id) : [];
+  return (
+    <>
+      <PlainBar>
+        <span>{user.displayName}</span>
+      </PlainBar>
+      <main className="mx-auto grid max-w-[1080px] gap-8 px-5 py-7 md:grid-cols-[minmax(0,1fr)_380px]">
+        <div>
+          <h1 className="text-[26px]">{found.name}</h1>
+          {role === "student" ? <p className="text-quiet">with {found.teacher}</p> : null}
+          <h2 className="mt-5 mb-2 text-[18px]">Assignments</h2>
+          {role === "teacher" ? (
+            <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
+              New assignment
+            </Link>
+          ) : null}
+          {assignments.length === 0 ? <p className="text-quiet">None yet.</p> : null}
+          <ul className="divide-y divide-line border-y border-line">
+            {assignments.map((a) => {
+              const work = own.find((w) => w.assignment === a.id);
+              return (
+                <li key={a.id} className="py-2.5">
+                  <Link href={`/assignments/${a.id}`} className="text-[16px] font-bold text-verdigris underline">
+                    {a.title}
+                  </Link>
+                  <span className="ml-3 text-[14px] text-quiet">
+                    due <LocalTime at={a.dueAt.toISOString()} />
+                    {work
+                      ? ` · ${work.returnedAt ? `returned, ${work.points} of ${work.total}` : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
+                      : ""}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        </div>
+        {role === "teacher" ? (
+          <div>
+            <ClassDesk
+              id={id}
+              joinCode={found.joinCode}
+              publishLimit={found.publishLimit}
+              members={(await membersOf(id)).map((m) => ({ ...m }))}
+            />
+          </div>
+        ) : null}
+      </main>
+    </>
+  );
+}

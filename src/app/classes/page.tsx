@@ -1,0 +1,18 @@
+import { NewClassForm } from "@/features/classes/class-forms";
+import { requirePageUser } from "@/server/http/page-user";
+import { PlainBar } from "@/ui/plain-bar";
+
+export const metadata = { title: "New class" };
+
+export default async function NewClassPage() {
+  await requirePageUser("/classes");
+  return (
+    <>
+      <PlainBar />
+      <main className="mx-auto max-w-[520px] px-5 py-10">
+        <h1 className="mb-5 text-[26px]">New class</h1>
+        <NewClassForm />
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,21 @@
+import { fail } from "@/server/http/failure";
+import { openRoute } from "@/server/http/route";
+import { findFrozenCopy } from "@/server/timelines/frozen-copy";
+import { findVersion } from "@/server/timelines/publish";
+
+export const dynamic = "force-dynamic";
+
+/** The frozen copy as its canonical JSON, byte for byte what its fingerprint was made from. */
+export const GET = openRoute({}, async ({ params }) => {
+  const copy = await findFrozenCopy(params.address!);
+  const version = copy && !copy.closed ? await findVersion(copy.version) : null;
+  if (!version) return fail("not_found");
+  return new Response(version.json, {
+    headers: {
+      "Content-Type": "application/json; charset=utf-8",
+      "Content-Disposition": `attachment; filename="timeline-${version.hash.slice(0, 8)}.json"`,
+      "X-Content-Type-Options": "nosniff",
+      ETag: `"${version.hash}"`,
+    },
+  });
+});

@@ -1,0 +1,29 @@
+import Link from "next/link";
+import { JoinClassForm } from "@/features/classes/class-forms";
+import { findPageUser } from "@/server/http/page-user";
+import { PlainBar } from "@/ui/plain-bar";
+
+export const metadata = { title: "Join a class" };
+
+export default async function JoinClassPage({ searchParams }: { searchParams: Promise<{ code?: string }> }) {
+  const { code } = await searchParams;
+  const user = await findPageUser();
+  return (
+    <>
+      <PlainBar>{user ? <span>{user.displayName}</span> : null}</PlainBar>
+      <main className="mx-auto max-w-[420px] px-5 py-10">
+        <h1 className="mb-5 text-[26px]">Join a class</h1>
+        <JoinClassForm signedIn={user !== null} code={typeof code === "string" ? code.slice(0, 12) : ""} />
+        {user ? null : (
+          <p className="mt-4 text-[14px]">
+            You have joined before?{" "}
+            <Link href="/sign-in" className="font-bold text-verdigris underline">
+              Sign in
+            </Link>{" "}
+            with your sign-in name.
+          </p>
+        )}
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,123 @@
+import { blocksOf, plainTextOf, wordCount } from "../text/description";
+import { inOrder } from "../timeline/order";
+import { itemsOf, type Timeline, type TimelineEvent } from "../timeline/timeline";
+
+/** What an assignment asks for. */
+export type Requirement =
+  | { kind: "events"; count: number }
+  | { kind: "media"; count: number }
+  | { kind: "sources" }
+  | { kind: "words"; count: number }
+  | { kind: "categories"; names: string[] };
+
+/** The state of one requirement: how much there is of how much, and where what is missing can be mended. */
+export interface Check {
+  requirement: Requirement;
+  met: boolean;
+  have: number;
+  need: number;
+  /** Events at fault, in time order; empty where something is missing altogether. */
+  events: string[];
+  /** What is missing, in words; "" when met. */
+  missing: string;
+}
+
+/** A requirement as the sentence a student reads. */
+export function requirementText(r: Requirement): string {
+  switch (r.kind) {
+    case "events":
+      return `At least ${r.count} ${r.count === 1 ? "event" : "events"}`;
+    case "media":
+      return `At least ${r.count} ${r.count === 1 ? "picture or video" : "pictures or videos"}`;
+    case "sources":
+      return "Every event with a source";
+    case "words":
+      return `At most ${r.count} words in each description`;
+    case "categories":
+      return `The categories ${r.names.map((n) => `“${n}”`).join(", ")}, each in use`;
+  }
+}
+
+/** The short name beside its marks in the ready check. */
+export function requirementName(r: Requirement): string {
+  return {
+    events: "Events",
+    media: "Pictures and videos",
+    sources: "Sources",
+    words: "Words",
+    categories: "Categories",
+  }[r.kind];
+}
+
+/**
+ * Checks every requirement against a timeline. Events are all that are not deleted, spans, parts and given ones
+ * included; media are distinct pictures and videos that belong to such an event or to the timeline itself.
+ */
+export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[]): Check[] {
+  const events = inOrder(timeline.events.values());
+  return requirements.map((r) => check(timeline, events, r));
+}
+
+function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): Check {
+  const made = (have: number, need: number, at: string[], missing: string): Check => ({
+    requirement: r,
+    met: missing === "",
+    have,
+    need,
+    events: at,
+    missing,
+  });
+  const more = (n: number, one: string, many: string) => (n <= 0 ? "" : `${n} more ${n === 1 ? one : many}`);
+  switch (r.kind) {
+    case "events":
+      return made(events.length, r.count, [], more(r.count - events.length, "event", "events"));
+    case "media": {
+      const owners = new Set(["timeline", ...events.map((e) => e.id)]);
+      const shown = new Set<string>();
+      for (const i of t.items.values())
+        if (!i.deleted && i.media !== null && (i.kind === "picture" || i.kind === "video") && owners.has(i.of))
+          shown.add(i.media);
+      return made(shown.size, r.count, [], more(r.count - shown.size, "picture or video", "pictures or videos"));
+    }
+    case "sources": {
+      const without = events.filter(
+        (e) => !itemsOf(t, e.id, "source").some((s) => s.text.trim() !== "" || s.address.trim() !== ""),
+      );
+      const missing =
+        events.length === 0 ? "no events yet" : without.length === 0 ? "" : `${without.length} without a source`;
+      return made(
+        events.length - without.length,
+        events.length,
+        without.map((e) => e.id),
+        missing,
+      );
+    }
+    case "words": {
+      const over = events.filter((e) => wordCount(plainTextOf(blocksOf(e.description))) > r.count);
+      return made(
+        events.length - over.length,
+        events.length,
+        over.map((e) => e.id),
+        over.length === 0 ? "" : `${over.length} too long`,
+      );
+    }
+    case "categories": {
+      const used = new Set(
+        events.flatMap((e) =>
+          e.category
+            ? [plain(t.categories.get(e.category)?.deleted ? "" : (t.categories.get(e.category)?.name ?? ""))]
+            : [],
+        ),
+      );
+      const missing = r.names.filter((n) => !used.has(plain(n)));
+      return made(
+        r.names.length - missing.length,
+        r.names.length,
+        [],
+        missing.length === 0 ? "" : `${missing.map((n) => `“${n}”`).join(", ")} not in use`,
+      );
+    }
+  }
+}
+
+const plain = (name: string) => name.trim().toLowerCase();

@@ -1,0 +1,295 @@
+"use client";
+
+import { Plus, Trash2 } from "lucide-react";
+import { type FormEvent, useState } from "react";
+import { type Requirement, requirementText } from "@/core/check/requirements";
+import { dateProblemText } from "@/core/time/date-problem";
+import { readWhen } from "@/core/time/read-when";
+import { whenLabel } from "@/core/time/write-when";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useReady } from "@/ui/use-ready";
+
+interface Given {
+  key: number;
+  title: string;
+  typed: string;
+  locked: boolean;
+}
+
+/** Setting the task: what is asked for reads at the side as a student will see it. */
+export function AssignmentForm({ classId }: { classId: string }) {
+  const ready = useReady();
+  const [v, setV] = useState({
+    title: "",
+    instructions: "",
+    period: "",
+    due: "",
+    total: "20",
+    events: "12",
+    media: "",
+    words: "",
+    sources: true,
+    categories: "",
+  });
+  const [given, setGiven] = useState<Given[]>([]);
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (field: keyof typeof v) => (e: { target: { value: string } }) => setV({ ...v, [field]: e.target.value });
+  const number = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null);
+  const requirements: Requirement[] = [
+    ...(number(v.events) ? [{ kind: "events" as const, count: number(v.events)! }] : []),
+    ...(number(v.media) ? [{ kind: "media" as const, count: number(v.media)! }] : []),
+    ...(v.sources ? [{ kind: "sources" as const }] : []),
+    ...(number(v.words) ? [{ kind: "words" as const, count: number(v.words)! }] : []),
+    ...(v.categories.trim()
+      ? [
+          {
+            kind: "categories" as const,
+            names: v.categories
+              .split(",")
+              .map((n) => n.trim())
+              .filter(Boolean),
+          },
+        ]
+      : []),
+  ];
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const due = new Date(v.due);
+    const answer = await askServer<{ id: string }>("POST", "/api/assignments", {
+      class: classId,
+      title: v.title,
+      instructions: v.instructions,
+      period: readWhen(v.period),
+      requirements,
+      given: given.map((g) => ({ title: g.title, when: readWhen(g.typed), locked: g.locked })),
+      total: number(v.total) ?? 20,
+      dueAt: Number.isNaN(due.getTime()) ? "" : due.toISOString(),
+    });
+    if (answer.ok) window.location.assign(`/assignments/${answer.value.id}`);
+    else setProblem(answer.sentence);
+  };
+  const alter = (key: number, part: Partial<Given>) =>
+    setGiven(given.map((g) => (g.key === key ? { ...g, ...part } : g)));
+  return (
+    <form onSubmit={submit} noValidate className="grid gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="flex flex-col gap-4">
+        <Field label="Title">
+          {(ids) => (
+            <input
+              id={ids.id}
+              className={INPUT}
+              value={v.title}
+              onChange={set("title")}
+              placeholder="Crossing project"
+            />
+          )}
+        </Field>
+        <Field label="Instructions">
+          {(ids) => (
+            <textarea
+              id={ids.id}
+              className={`${INPUT} h-auto py-2`}
+              rows={4}
+              value={v.instructions}
+              onChange={set("instructions")}
+            />
+          )}
+        </Field>
+        <div className="grid gap-4 sm:grid-cols-2">
+          <Field label="Due">
+            {(ids) => <input id={ids.id} type="datetime-local" className={INPUT} value={v.due} onChange={set("due")} />}
+          </Field>
+          <Field label="Total mark">
+            {(ids) => (
+              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.total} onChange={set("total")} />
+            )}
+          </Field>
+        </div>
+        <Field
+          label="Period"
+          hint={
+            v.period
+              ? whenLabel(readWhen(v.period))
+              : "Such as 1600 - 1931. Events outside it are pointed out, not forbidden."
+          }
+        >
+          {(ids) => <input id={ids.id} className={INPUT} value={v.period} onChange={set("period")} />}
+        </Field>
+        <fieldset className="grid gap-4 sm:grid-cols-2">
+          <legend className="mb-2 font-head text-[18px] font-[650]">Requirements</legend>
+          <Field label="Events, at least">
+            {(ids) => (
+              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.events} onChange={set("events")} />
+            )}
+          </Field>
+          <Field label="Pictures or videos, at least">
+            {(ids) => (
+              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.media} onChange={set("media")} />
+            )}
+          </Field>
+          <Field label="Words in a description, at most">
+            {(ids) => (
+              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.words} onChange={set("words")} />
+            )}
+          </Field>
+          <Field label="Categories, commas between">
+            {(ids) => (
+              <input
+                id={ids.id}
+                className={INPUT}
+                value={v.categories}
+                onChange={set("categories")}
+                placeholder="Crossing, Trade"
+              />
+            )}
+          </Field>
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-verdigris"
+              checked={v.sources}
+              onChange={(e) => setV({ ...v, sources: e.target.checked })}
+            />
+            Every event with a source
+          </label>
+        </fieldset>
+        <fieldset>
+          <legend className="mb-1 font-head text-[18px] font-[650]">Given events</legend>
+          <p className="mb-2 text-[14px] text-quiet">
+            Events you supply with their right date. To be dated by the students, or given with the date and locked.
+          </p>
+          <div className="flex flex-col gap-2">
+            {given.map((g, i) => {
+              const when = readWhen(g.typed);
+              return (
+                <div
+                  key={g.key}
+                  className="grid items-start gap-2 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_150px_36px]"
+                >
+                  <input
+                    aria-label={`Given event ${i + 1}: title`}
+                    className={INPUT}
+                    value={g.title}
+                    placeholder="Title"
+                    onChange={(e) => alter(g.key, { title: e.target.value })}
+                  />
+                  <div>
+                    <input
+                      aria-label={`Given event ${i + 1}: right date`}
+                      className={INPUT}
+                      value={g.typed}
+                      placeholder="14 Nov 1872"
+                      onChange={(e) => alter(g.key, { typed: e.target.value })}
+                    />
+                    <p className="mt-0.5 text-[13px] text-verdigris">
+                      {when.readAs.kind === "not_understood" ? (
+                        <span className="text-copper-dark">{dateProblemText(when.readAs.problem)}</span>
+                      ) : (
+                        whenLabel(when)
+                      )}
+                    </p>
+                  </div>
+                  <select
+                    aria-label={`Given event ${i + 1}: how it is given`}
+                    className={INPUT}
+                    value={g.locked ? "locked" : "date"}
+                    onChange={(e) => alter(g.key, { locked: e.target.value === "locked" })}
+                  >
+                    <option value="date">to be dated</option>
+                    <option value="locked">with its date</option>
+                  </select>
+                  <button
+                    type="button"
+                    aria-label={`Remove given event ${i + 1}`}
+                    className="rounded-md p-2 hover:bg-verdigris-wash"
+                    onClick={() => setGiven(given.filter((x) => x.key !== g.key))}
+                  >
+                    <Trash2 size={16} />
+                  </button>
+                </div>
+              );
+            })}
+          </div>
+          <Button
+            size="small"
+            kind="quiet"
+            className="mt-1"
+            onClick={() =>
+              setGiven([
+                ...given,
+                { key: Math.max(0, ...given.map((g) => g.key)) + 1, title: "", typed: "", locked: false },
+              ])
+            }
+          >
+            <Plus size={15} /> Add a given event
+          </Button>
+        </fieldset>
+        {problem ? (
+          <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
+            {problem}
+          </p>
+        ) : null}
+        <div>
+          <Button kind="main" type="submit" disabled={!ready}>
+            Set the assignment
+          </Button>
+        </div>
+      </div>
+      <aside aria-label="As a student sees it" className="h-fit rounded-lg border border-line bg-panel p-4">
+        <h2 className="mb-2 text-[16px]">As a student sees it</h2>
+        <AssignmentCard
+          title={v.title || "Untitled"}
+          instructions={v.instructions}
+          requirements={requirements}
+          given={given.map((g) => ({
+            title: g.title || "Untitled",
+            when: g.locked ? whenLabel(readWhen(g.typed)) : null,
+          }))}
+        />
+      </aside>
+    </form>
+  );
+}
+
+/** The task as its students read it. */
+export function AssignmentCard({
+  title,
+  instructions,
+  requirements,
+  given,
+}: {
+  title: string;
+  instructions: string;
+  requirements: readonly Requirement[];
+  given: readonly { title: string; when: string | null }[];
+}) {
+  return (
+    <div>
+      <h3 className="text-[20px]">{title}</h3>
+      {instructions ? <p className="mt-2 whitespace-pre-line">{instructions}</p> : null}
+      {requirements.length > 0 ? (
+        <ul className="mt-3 list-disc pl-5">
+          {requirements.map((r) => (
+            <li key={r.kind}>{requirementText(r)}</li>
+          ))}
+        </ul>
+      ) : null}
+      {given.length > 0 ? (
+        <>
+          <h4 className="mt-3 font-sans text-[14px] font-bold">Given events</h4>
+          <ul className="list-disc pl-5">
+            {given.map((g, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: titles may repeat and the list is only read
+              <li key={i}>
+                {g.title}
+                {g.when ? ` (${g.when})` : " – find its date"}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,317 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { type FormEvent, useState } from "react";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useReady } from "@/ui/use-ready";
+
+/** A new class needs a name only. */
+export function NewClassForm() {
+  const ready = useReady();
+  const [name, setName] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const answer = await askServer<{ id: string }>("POST", "/api/classes", { name });
+    if (answer.ok) window.location.assign(`/classes/${answer.value.id}`);
+    else setProblem(answer.sentence);
+  };
+  return (
+    <form onSubmit={submit} className="flex items-end gap-2" noValidate>
+      <Field label="Name of the class" problem={problem} className="flex-1">
+        {(ids) => (
+          <input
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            className={INPUT}
+            value={name}
+            placeholder="History 8B"
+            onChange={(e) => setName(e.target.value)}
+          />
+        )}
+      </Field>
+      <Button kind="main" type="submit" disabled={!ready}>
+        Make the class
+      </Button>
+    </form>
+  );
+}
+
+/** Joining by code: a new student types a name and a password; somebody signed in types the code only. */
+export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; code: string }) {
+  const ready = useReady();
+  const [code, setCode] = useState(given);
+  const [displayName, setDisplayName] = useState("");
+  const [password, setPassword] = useState("");
+  const [problem, setProblem] = useState<{ failed: string; sentence: string } | null>(null);
+  const [joined, setJoined] = useState<{ signInName: string; class: string } | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    if (signedIn) {
+      const answer = await askServer<{ class: string }>("POST", "/api/classes/join-as-me", { code });
+      if (answer.ok) window.location.assign(`/classes/${answer.value.class}`);
+      else setProblem(answer);
+      return;
+    }
+    const answer = await askServer<{ signInName: string; class: string }>("POST", "/api/classes/join", {
+      code,
+      displayName,
+      password,
+    });
+    if (answer.ok) setJoined(answer.value);
+    else setProblem(answer);
+  };
+  if (joined)
+    return (
+      <div role="status">
+        <p>You are in. Your sign-in name is</p>
+        <p className="my-3 rounded-md bg-sun-wash px-4 py-3 text-[24px] font-bold" data-testid="sign-in-name">
+          {joined.signInName}
+        </p>
+        <p>Write it down: with it and your password you sign in next time. Your teacher can see it too.</p>
+        <Button kind="main" className="mt-4" onClick={() => window.location.assign(`/classes/${joined.class}`)}>
+          I have written it down
+        </Button>
+      </div>
+    );
+  const about = (field: string) =>
+    problem &&
+    { no_such_code: "code", display_name_missing: "name", password_short: "password", password_long: "password" }[
+      problem.failed
+    ] === field
+      ? problem.sentence
+      : null;
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
+      <Field label="Code of the class" problem={about("code")}>
+        {(ids) => (
+          <input
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            className={`${INPUT} uppercase`}
+            value={code}
+            autoComplete="off"
+            onChange={(e) => setCode(e.target.value)}
+          />
+        )}
+      </Field>
+      {signedIn ? null : (
+        <>
+          <Field
+            label="Display name"
+            hint="What your class sees. It need not be your real name."
+            problem={about("name")}
+          >
+            {(ids) => (
+              <input
+                id={ids.id}
+                aria-describedby={ids.describedBy}
+                className={INPUT}
+                value={displayName}
+                autoComplete="nickname"
+                onChange={(e) => setDisplayName(e.target.value)}
+              />
+            )}
+          </Field>
+          <Field
+            label="Password"
+            hint="At least 8 characters. Several words are easy to remember."
+            problem={about("password")}
+          >
+            {(ids) => (
+              <input
+                id={ids.id}
+                aria-describedby={ids.describedBy}
+                className={INPUT}
+                type="password"
+                value={password}
+                autoComplete="new-password"
+                onChange={(e) => setPassword(e.target.value)}
+              />
+            )}
+          </Field>
+        </>
+      )}
+      <Button kind="main" type="submit" disabled={!ready}>
+        Join the class
+      </Button>
+    </form>
+  );
+}
+
+/** A new password with the one-time code the teacher has handed out. */
+export function OneTimeCodeForm() {
+  const ready = useReady();
+  const [name, setName] = useState("");
+  const [code, setCode] = useState("");
+  const [password, setPassword] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const answer = await askServer("POST", "/api/session/code", { name, code, password });
+    if (answer.ok) window.location.assign("/");
+    else setProblem(answer.sentence);
+  };
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
+      <Field label="Sign-in name">
+        {(ids) => (
+          <input
+            id={ids.id}
+            className={INPUT}
+            value={name}
+            autoComplete="username"
+            onChange={(e) => setName(e.target.value)}
+          />
+        )}
+      </Field>
+      <Field label="Code from your teacher">
+        {(ids) => (
+          <input
+            id={ids.id}
+            className={INPUT}
+            value={code}
+            autoComplete="off"
+            onChange={(e) => setCode(e.target.value)}
+          />
+        )}
+      </Field>
+      <Field label="New password" problem={problem}>
+        {(ids) => (
+          <input
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            className={INPUT}
+            type="password"
+            value={password}
+            autoComplete="new-password"
+            onChange={(e) => setPassword(e.target.value)}
+          />
+        )}
+      </Field>
+      <Button kind="main" type="submit" disabled={!ready}>
+        Set the password
+      </Button>
+    </form>
+  );
+}
+
+const LIMITS: [string, string][] = [
+  ["only_me", "not at all: only its editors see it"],
+  ["class", "for the class"],
+  ["link", "for the class and anyone with the link"],
+  ["everybody", "for everybody"],
+];
+
+/** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
+export function ClassDesk({
+  id,
+  joinCode,
+  publishLimit,
+  members,
+}: {
+  id: string;
+  joinCode: string | null;
+  publishLimit: string;
+  members: { id: string; displayName: string; signInName: string | null }[];
+}) {
+  const router = useRouter();
+  const ready = useReady();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [codes, setCodes] = useState<Record<string, string>>({});
+  const alter = async (change: object) => {
+    const answer = await askServer("PATCH", `/api/classes/${id}`, change);
+    setProblem(answer.ok ? null : answer.sentence);
+    if (answer.ok) router.refresh();
+  };
+  return (
+    <>
+      <section aria-label="Join code" className="rounded-lg border border-line p-4">
+        <h2 className="text-[18px]">Join code</h2>
+        {joinCode ? (
+          <>
+            <p className="my-2 font-head text-[38px] font-[650] tracking-[0.12em]" data-testid="join-code">
+              {joinCode}
+            </p>
+            <p className="text-[14px] text-quiet">
+              Students go to “Join a class” on the front page and type it. They need no e-mail.
+            </p>
+          </>
+        ) : (
+          <p className="my-2">Closed: nobody new can join.</p>
+        )}
+        <div className="mt-3 flex gap-2">
+          <Button size="small" disabled={!ready} onClick={() => void alter({ code: "renew" })}>
+            {joinCode ? "Renew the code" : "Open with a new code"}
+          </Button>
+          {joinCode ? (
+            <Button size="small" disabled={!ready} onClick={() => void alter({ code: "close" })}>
+              Close it
+            </Button>
+          ) : null}
+        </div>
+        <Field label="Students may publish their work" className="mt-4">
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={publishLimit}
+              onChange={(e) => void alter({ publishLimit: e.target.value })}
+            >
+              {LIMITS.map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {problem ? (
+          <p role="alert" className="mt-2 font-bold text-copper-dark">
+            {problem}
+          </p>
+        ) : null}
+      </section>
+      <section aria-label="Students" className="mt-5">
+        <h2 className="mb-2 text-[18px]">
+          {members.length} {members.length === 1 ? "student" : "students"}
+        </h2>
+        {members.length === 0 ? <p className="text-quiet">Nobody has joined yet.</p> : null}
+        <ul className="divide-y divide-line border-y border-line">
+          {members.map((m) => (
+            <li key={m.id} className="flex min-h-10 flex-wrap items-center gap-x-3 py-1">
+              <strong>{m.displayName}</strong>
+              <span className="text-[14px] text-quiet">{m.signInName ?? "signs in with e-mail"}</span>
+              {m.signInName ? (
+                codes[m.id] ? (
+                  <span role="status" className="ml-auto text-[14px]">
+                    One-time code <strong>{codes[m.id]}</strong>, for a day
+                  </span>
+                ) : (
+                  <Button
+                    size="small"
+                    kind="quiet"
+                    className="ml-auto"
+                    disabled={!ready}
+                    onClick={async () => {
+                      const answer = await askServer<{ code: string }>(
+                        "POST",
+                        `/api/classes/${id}/members/${m.id}/code`,
+                      );
+                      if (answer.ok) setCodes({ ...codes, [m.id]: answer.value.code });
+                      else setProblem(answer.sentence);
+                    }}
+                  >
+                    Password lost
+                  </Button>
+                )
+              ) : null}
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}

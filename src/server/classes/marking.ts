@@ -1,0 +1,225 @@
+import "server-only";
+import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
+import type { Frozen } from "@/core/formats/frozen";
+import { db } from "../db/pool";
+import { type Failure, fail } from "../http/failure";
+import { workChanged } from "../live/notify";
+import { findTimeline } from "../timelines/queries";
+import { findClassRole } from "./class";
+import type { SubmissionContent } from "./submit";
+
+export type GroupState = "not_begun" | "working" | "submitted" | "marked" | "returned";
+
+/** One group's state, for the teacher. `checks` are of the submission when there is one, else of the draft as it is. */
+export interface GroupRow {
+  group: string | null;
+  members: string[];
+  state: GroupState;
+  checks: Check[];
+  given: { right: number; of: number };
+  submission: string | null;
+  submittedAt: Date | null;
+  late: number;
+  changedAt: Date | null;
+  points: number | null;
+}
+
+/** Whether a person teaches the class an assignment belongs to. */
+export async function teaches(assignment: string, account: string): Promise<boolean> {
+  const [row] = await db()<{ classId: string }[]>`select class_id from assignment where id = ${assignment}`;
+  return row !== undefined && (await findClassRole(db(), row.classId, account)) === "teacher";
+}
+
+/** Where every group stands; students who have not begun come last, each by themselves. */
+export async function groupsOf(assignment: string): Promise<GroupRow[]> {
+  const [a] = await db()<{ requirements: Requirement[]; classId: string; given: number }[]>`
+    select requirements, class_id, (select count(*)::int from given_event g where g.assignment_id = a.id and not locked) as given from assignment a where id = ${assignment}`;
+  if (!a) return [];
+  const groups = await db()<
+    {
+      id: string;
+      timelineId: string;
+      members: string[];
+      alteredAt: Date;
+      submission: string | null;
+      content: string | null;
+      submittedAt: Date | null;
+      dueAt: Date | null;
+      points: string | null;
+      returnedAt: Date | null;
+    }[]
+  >`
+    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.content, s.submitted_at, s.due_at, m.points, m.returned_at,
+      (select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id where e.timeline_id = g.timeline_id) as members
+    from group_work g join timeline t on t.id = g.timeline_id
+    left join submission s on s.group_id = g.id and s.taken_back_at is null
+    left join mark m on m.submission_id = s.id
+    where g.assignment_id = ${assignment} order by g.created_at, g.id`;
+  const rows = await Promise.all(
+    groups.map(async (g): Promise<GroupRow> => {
+      const content = g.content ? (JSON.parse(g.content) as SubmissionContent) : null;
+      const draft = content ? null : await findTimeline(g.timelineId);
+      const dated = content?.given.filter((x) => !x.locked) ?? [];
+      return {
+        group: g.id,
+        members: g.members,
+        state: g.returnedAt ? "returned" : g.points !== null ? "marked" : g.submission ? "submitted" : "working",
+        checks: content?.checks ?? (draft ? checkRequirements(draft.timeline, a.requirements) : []),
+        given: { right: dated.filter((x) => x.result === "right").length, of: a.given },
+        submission: g.submission,
+        submittedAt: g.submittedAt,
+        late:
+          g.submittedAt && g.dueAt ? Math.max(0, Math.round((g.submittedAt.getTime() - g.dueAt.getTime()) / 1000)) : 0,
+        changedAt: g.alteredAt,
+        points: g.points === null ? null : Number(g.points),
+      };
+    }),
+  );
+  const idle = await db()<{ displayName: string }[]>`
+    select p.display_name from class_member m join account p on p.id = m.account_id
+    where m.class_id = ${a.classId}
+      and not exists (select from group_work g join editor e on e.timeline_id = g.timeline_id where g.assignment_id = ${assignment} and e.account_id = p.id)
+    order by lower(p.display_name), p.id`;
+  return [
+    ...rows,
+    ...idle.map(
+      (p): GroupRow => ({
+        group: null,
+        members: [p.displayName],
+        state: "not_begun",
+        checks: [],
+        given: { right: 0, of: a.given },
+        submission: null,
+        submittedAt: null,
+        late: 0,
+        changedAt: null,
+        points: null,
+      }),
+    ),
+  ];
+}
+
+export interface OpenSubmission {
+  id: string;
+  assignmentId: string;
+  timelineId: string;
+  versionId: string;
+  content: SubmissionContent;
+  hash: string;
+  submittedAt: Date;
+  late: number;
+  /** Whether the draft has changed since. */
+  editedSince: boolean;
+  points: number | null;
+  comment: string;
+  comments: Record<string, string>;
+  returnedAt: Date | null;
+  events: { id: string; title: string; when: Frozen["events"][number]["when"] }[];
+}
+
+/** A submission for its marking; null when it is not there or was taken back. */
+export async function findSubmission(id: string): Promise<OpenSubmission | null> {
+  const [row] = await db()<
+    {
+      id: string;
+      assignmentId: string;
+      timelineId: string;
+      versionId: string;
+      content: string;
+      hash: string;
+      submittedAt: Date;
+      dueAt: Date;
+      seq: number;
+      now: number;
+      json: string;
+      points: string | null;
+      comment: string | null;
+      returnedAt: Date | null;
+    }[]
+  >`
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.hash, s.submitted_at, s.due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at
+    from submission s join group_work g on g.id = s.group_id join version v on v.id = s.version_id join timeline t on t.id = g.timeline_id
+    left join mark m on m.submission_id = s.id
+    where s.id = ${id} and s.taken_back_at is null`;
+  if (!row) return null;
+  const comments = await db()<
+    { eventId: string; text: string }[]
+  >`select event_id, text from event_comment where submission_id = ${id}`;
+  const frozen = JSON.parse(row.json) as Frozen;
+  return {
+    id: row.id,
+    assignmentId: row.assignmentId,
+    timelineId: row.timelineId,
+    versionId: row.versionId,
+    content: JSON.parse(row.content) as SubmissionContent,
+    hash: row.hash,
+    submittedAt: row.submittedAt,
+    late: Math.max(0, Math.round((row.submittedAt.getTime() - row.dueAt.getTime()) / 1000)),
+    editedSince: row.now > row.seq,
+    points: row.points === null ? null : Number(row.points),
+    comment: row.comment ?? "",
+    comments: Object.fromEntries(comments.map((c) => [c.eventId, c.text])),
+    returnedAt: row.returnedAt,
+    events: frozen.events.map((e) => ({ id: e.id, title: e.title, when: e.when })),
+  };
+}
+
+/** Whether a person may mark a submission: the teacher of its class. */
+async function mayMark(submission: string, account: string): Promise<OpenSubmission | null> {
+  const s = await findSubmission(submission);
+  return s && (await teaches(s.assignmentId, account)) ? s : null;
+}
+
+export interface MarkInput {
+  points: number | null;
+  comment: string;
+  comments: { event: string; text: string }[];
+}
+
+/** Saves points and comments; the group sees them once the work is returned. */
+export async function saveMark(
+  submission: string,
+  teacher: string,
+  input: MarkInput,
+): Promise<Failure | { saved: true }> {
+  const s = await mayMark(submission, teacher);
+  if (!s) return fail("not_found");
+  if (input.points !== null && !(input.points >= 0 && input.points <= s.content.total))
+    return fail("points_out_of_range");
+  const known = new Set(s.events.map((e) => e.id));
+  await db().begin(async (tx) => {
+    await tx`
+      insert into mark (submission_id, points, comment) values (${submission}, ${input.points}, ${input.comment.slice(0, 10_000)})
+      on conflict (submission_id) do update set points = excluded.points, comment = excluded.comment`;
+    for (const c of input.comments)
+      if (known.has(c.event))
+        await tx`
+          insert into event_comment (submission_id, event_id, text) values (${submission}, ${c.event}, ${c.text.slice(0, 4_000)})
+          on conflict (submission_id, event_id) do update set text = excluded.text`;
+  });
+  await workChanged(s.timelineId);
+  return { saved: true };
+}
+
+/** Returns one submission: from now on its group sees mark, comments and which given dates were right. */
+export async function returnWork(submission: string, teacher: string): Promise<Failure | { returned: true }> {
+  const s = await mayMark(submission, teacher);
+  if (!s) return fail("not_found");
+  const done =
+    await db()`update mark set returned_at = coalesce(returned_at, now()) where submission_id = ${submission} and points is not null returning submission_id`;
+  if (done.length === 0) return fail("not_marked_yet");
+  await workChanged(s.timelineId);
+  return { returned: true };
+}
+
+/** Returns every submission of an assignment that has points; gives how many. */
+export async function returnAll(assignment: string, teacher: string): Promise<Failure | { returned: number }> {
+  if (!(await teaches(assignment, teacher))) return fail("not_found");
+  const done = await db()<{ timelineId: string }[]>`
+    update mark m set returned_at = now()
+    from submission s join group_work g on g.id = s.group_id
+    where s.id = m.submission_id and g.assignment_id = ${assignment} and s.taken_back_at is null and m.points is not null and m.returned_at is null
+    returning g.timeline_id`;
+  for (const row of done) await workChanged(row.timelineId);
+  return { returned: done.length };
+}

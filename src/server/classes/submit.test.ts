@@ -1,0 +1,269 @@
+import { createHash } from "node:crypto";
+import fc from "fast-check";
+import { nanoid } from "nanoid";
+import { describe, expect, it } from "vitest";
+import type { Op } from "@/core/change/change";
+import { readWhen } from "@/core/time/read-when";
+import { UNDATED } from "@/core/time/when";
+import { db } from "../db/pool";
+import { isFailure } from "../http/failure";
+import { makePerson, withTestDatabase } from "../testing/test-database";
+import { setDeleted } from "../timelines/create";
+import { findTimeline } from "../timelines/queries";
+import { takeChange } from "../timelines/take-change";
+import { addClassmate, beginAssignment, createAssignment } from "./assignment";
+import { alterClass, createClass, findClass } from "./class";
+import { issueOneTimeCode, joinAsMe, joinNew, useOneTimeCode as takeOneTimeCode } from "./join-class";
+import { findSubmission, groupsOf, returnAll, returnWork, saveMark } from "./marking";
+import { ownWork, submit, takeSubmissionBack } from "./submit";
+
+withTestDatabase("submit");
+
+const RIGHT = "17 Aug 1851";
+
+function must<T>(value: T): Exclude<T, { failed: string }> {
+  if (isFailure(value)) throw new Error(value.failed);
+  return value as Exclude<T, { failed: string }>;
+}
+
+async function school(dueInSeconds = 3_600) {
+  const [teacher, nia, obi, wren] = [
+    await makePerson("Ms Ward"),
+    await makePerson("Nia"),
+    await makePerson("Obi"),
+    await makePerson("Wren"),
+  ];
+  const klass = must(await createClass(teacher.id, "History 8B")).id;
+  const code = (await findClass(klass))!.joinCode!;
+  for (const student of [nia, obi, wren]) must(await joinAsMe(student.id, code));
+  const assignment = must(
+    await createAssignment(teacher.id, {
+      class: klass,
+      title: "Crossing project",
+      instructions: "",
+      period: UNDATED,
+      requirements: [{ kind: "events", count: 3 }],
+      given: [
+        { title: "The bell is recast", when: readWhen(RIGHT), locked: false },
+        { title: "The viaduct opens", when: readWhen("Jul 1889"), locked: true },
+      ],
+      total: 20,
+      dueAt: new Date(Date.now() + dueInSeconds * 1_000).toISOString(),
+    }),
+  ).id;
+  const timeline = must(await beginAssignment(assignment, nia.id)).timeline;
+  return { teacher, nia, obi, wren, klass, code, assignment, timeline };
+}
+
+const edit = (timeline: string, author: string, ...ops: Op[]) =>
+  takeChange(timeline, { id: nanoid(), author, base: 0, ops });
+
+describe("an assignment", () => {
+  it("begins with its given events: one to be dated, one locked with its date", async () => {
+    const { timeline, nia } = await school();
+    const events = [...(await findTimeline(timeline))!.timeline.events.values()];
+    const [bell, viaduct] = ["The bell is recast", "The viaduct opens"].map((t) => events.find((e) => e.title === t)!);
+    expect([bell!.when.readAs.kind, viaduct!.when.edtf, bell!.locked, viaduct!.locked]).toEqual([
+      "undated",
+      "1889-07",
+      false,
+      true,
+    ]);
+    // A locked one keeps title and date, neither can be deleted; anything else about them can be written.
+    await edit(
+      timeline,
+      nia.id,
+      { kind: "set_event", id: viaduct!.id, field: "when", value: readWhen("1900") },
+      { kind: "set_event", id: viaduct!.id, field: "title", value: "x" },
+      { kind: "set_event", id: viaduct!.id, field: "shortTitle", value: "Viaduct" },
+      { kind: "delete_event", id: viaduct!.id },
+      { kind: "delete_event", id: bell!.id },
+      { kind: "set_event", id: bell!.id, field: "when", value: readWhen("1851") },
+    );
+    const after = (await findTimeline(timeline))!.timeline.events;
+    expect(after.get(viaduct!.id)).toMatchObject({
+      title: "The viaduct opens",
+      shortTitle: "Viaduct",
+      deleted: false,
+      when: { edtf: "1889-07" },
+    });
+    expect(after.get(bell!.id)).toMatchObject({ deleted: false, when: { edtf: "1851" } });
+  });
+
+  it("is begun once by each; a classmate joins the group, a stranger and one with a group of their own do not", async () => {
+    const { assignment, timeline, nia, obi, wren } = await school();
+    expect(await beginAssignment(assignment, nia.id)).toMatchObject({ failed: "in_a_group" });
+    must(await addClassmate(timeline, nia.id, obi.id));
+    expect(await beginAssignment(assignment, obi.id)).toMatchObject({ failed: "in_a_group" });
+    must(await beginAssignment(assignment, wren.id));
+    expect(await addClassmate(timeline, nia.id, wren.id)).toMatchObject({ failed: "not_a_classmate" });
+    expect(await addClassmate(timeline, nia.id, (await makePerson()).id)).toMatchObject({ failed: "not_a_classmate" });
+  });
+
+  it("needs titles, a due time and dates that are understood", async () => {
+    const { klass, teacher } = await school();
+    const good = {
+      class: klass,
+      title: "x",
+      instructions: "",
+      period: UNDATED,
+      requirements: [],
+      given: [],
+      total: 20,
+      dueAt: new Date().toISOString(),
+    };
+    for (const bad of [
+      { title: " " },
+      { dueAt: "soon" },
+      { given: [{ title: "", when: readWhen("1872"), locked: false }] },
+      { given: [{ title: "x", when: readWhen("31 Feb 1900"), locked: false }] },
+    ])
+      expect(await createAssignment(teacher.id, { ...good, ...bad })).toMatchObject({
+        failed: "assignment_incomplete",
+      });
+  });
+});
+
+describe("a right date", () => {
+  it("is in nothing a student can ask for before the work is returned, and is there afterwards", async () => {
+    const { timeline, nia, teacher } = await school();
+    must(await submit(timeline, nia.id));
+    const asked = async () =>
+      JSON.stringify([
+        await ownWork(timeline),
+        (await findTimeline(timeline))!.timeline.events.size,
+        [...(await findTimeline(timeline))!.timeline.events.values()],
+        await db()`select ops, was from change where timeline_id = ${timeline}`,
+        await db()`select json from version where timeline_id = ${timeline}`,
+      ]);
+    for (const trace of ["1851", "Aug"]) expect(await asked()).not.toContain(trace);
+    const { id } = (await ownWork(timeline))!.submission!;
+    must(await saveMark(id, teacher.id, { points: 15, comment: "Good", comments: [] }));
+    expect(await asked()).not.toContain("1851");
+    expect((await ownWork(timeline))!.returned).toBeNull();
+    must(await returnWork(id, teacher.id));
+    expect((await ownWork(timeline))!.returned).toMatchObject({
+      points: 15,
+      comment: "Good",
+      given: [{ result: "no_date" }, { result: "right" }],
+    });
+    expect(JSON.stringify(await ownWork(timeline))).toContain(RIGHT);
+  });
+});
+
+describe("a submission", () => {
+  it("can be taken back and made again before the due time, not after it, and not twice at once", async () => {
+    const { timeline, nia } = await school();
+    const both = await Promise.all([submit(timeline, nia.id), submit(timeline, nia.id)]);
+    expect(both.filter(isFailure)).toMatchObject([{ failed: "submitted_already" }]);
+    must(await takeSubmissionBack(timeline, nia.id));
+    must(await submit(timeline, nia.id));
+    const late = await school(-7_200);
+    must(await submit(late.timeline, late.nia.id));
+    expect((await ownWork(late.timeline))!.submission!.late).toBeGreaterThanOrEqual(7_200);
+    expect(await takeSubmissionBack(late.timeline, late.nia.id)).toMatchObject({ failed: "too_late_to_take_back" });
+  });
+
+  it("never changes, whatever happens to draft, members, class, assignment or mark afterwards", async () => {
+    const s = await school();
+    must(await addClassmate(s.timeline, s.nia.id, s.obi.id));
+    await edit(
+      s.timeline,
+      s.nia.id,
+      { kind: "add_event", id: "e1", fields: { title: "Ferry" } },
+      { kind: "add_category", id: "c1", fields: { name: "Trade" } },
+    );
+    must(await submit(s.timeline, s.nia.id));
+    const { id } = (await ownWork(s.timeline))!.submission!;
+    const read = async () =>
+      (
+        await db()<
+          { content: string; hash: string; json: string; vhash: string }[]
+        >`select s.content, s.hash, v.json, v.hash as vhash from submission s join version v on v.id = s.version_id where s.id = ${id}`
+      )[0]!;
+    const before = await read();
+    expect(createHash("sha256").update(before.vhash).update(before.content).digest("hex")).toBe(before.hash);
+    const happening = fc.constantFrom<() => Promise<unknown>>(
+      () => edit(s.timeline, s.nia.id, { kind: "set_event", id: "e1", field: "title", value: nanoid(4) }),
+      () => edit(s.timeline, s.obi.id, { kind: "delete_event", id: "e1" }),
+      () => edit(s.timeline, s.nia.id, { kind: "delete_category", id: "c1" }),
+      () => edit(s.timeline, s.nia.id, { kind: "set_timeline", field: "title", value: nanoid(4) }),
+      () => saveMark(id, s.teacher.id, { points: 7, comment: nanoid(4), comments: [{ event: "e1", text: nanoid(4) }] }),
+      () => returnAll(s.assignment, s.teacher.id),
+      () => alterClass(s.klass, s.teacher.id, { code: "renew", publishLimit: "only_me" }),
+      () => db()`delete from class_member where account_id = ${s.obi.id}`,
+      () => db()`update assignment set requirements = '[]', due_at = now(), title = 'Other'`,
+      () => db()`update given_event set title = 'Other'`,
+      () => db()`update account set display_name = 'Other' where id = ${s.obi.id}`,
+      () => setDeleted(s.timeline, s.nia.id, true),
+      () => setDeleted(s.timeline, s.nia.id, false),
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(happening, { maxLength: 6 }), async (list) => {
+        for (const happen of list) await happen();
+        expect(await read()).toEqual(before);
+      }),
+      { seed: 13, numRuns: 25 },
+    );
+    await expect(db()`update submission set content = '{}' where id = ${id}`).rejects.toThrow("never altered");
+    await expect(db()`delete from submission where id = ${id}`).rejects.toThrow("never altered");
+  });
+});
+
+describe("marking", () => {
+  it("is the class's teacher's alone, stays within the total, and shows every group's state", async () => {
+    const s = await school();
+    must(await submit(s.timeline, s.nia.id));
+    const { id } = (await ownWork(s.timeline))!.submission!;
+    const mark = { points: 12, comment: "", comments: [] };
+    for (const who of [s.nia, s.wren, await makePerson()])
+      expect(await saveMark(id, who.id, mark)).toMatchObject({ failed: "not_found" });
+    for (const points of [-1, 21])
+      expect(await saveMark(id, s.teacher.id, { ...mark, points })).toMatchObject({ failed: "points_out_of_range" });
+    expect(await returnWork(id, s.teacher.id)).toMatchObject({ failed: "not_marked_yet" });
+    expect((await groupsOf(s.assignment)).map((g) => [g.members, g.state])).toEqual([
+      [["Nia"], "submitted"],
+      [["Obi"], "not_begun"],
+      [["Wren"], "not_begun"],
+    ]);
+    must(await saveMark(id, s.teacher.id, mark));
+    expect((await groupsOf(s.assignment))[0]).toMatchObject({
+      state: "marked",
+      points: 12,
+      given: { right: 0, of: 1 },
+    });
+    expect(await returnAll(s.assignment, s.teacher.id)).toEqual({ returned: 1 });
+    expect((await groupsOf(s.assignment))[0]!.state).toBe("returned");
+    expect((await findSubmission(id))!.content.checks[0]).toMatchObject({ have: 2, need: 3, met: false });
+  });
+});
+
+describe("joining with a code", () => {
+  it("makes a sign-in name of its own for each, though display names repeat", async () => {
+    const { code, klass, teacher } = await school();
+    const [a, b] = [
+      must(await joinNew({ code: ` ${code.toLowerCase()} `, displayName: "Ilse", password: "over-the-ambrel" })),
+      must(await joinNew({ code, displayName: "Ilse", password: "over-the-ambrel" })),
+    ];
+    expect(a.signInName).toMatch(/^ilse-\d{3}$/);
+    expect(a.signInName).not.toBe(b.signInName);
+    await alterClass(klass, teacher.id, { code: "close" });
+    expect(await joinNew({ code, displayName: "Late", password: "over-the-ambrel" })).toMatchObject({
+      failed: "no_such_code",
+    });
+  });
+
+  it("a lost password is set anew with a code that works once", async () => {
+    const { code, klass, teacher, nia } = await school();
+    const pupil = must(await joinNew({ code, displayName: "Bram", password: "over-the-ambrel" }));
+    expect(await issueOneTimeCode(klass, nia.id, pupil.user.id)).toMatchObject({ failed: "not_found" });
+    const issued = must(await issueOneTimeCode(klass, teacher.id, pupil.user.id)).code;
+    expect(
+      await takeOneTimeCode({ name: pupil.signInName, code: "wrong", password: "under-the-ambrel" }),
+    ).toMatchObject({ failed: "code_over" });
+    must(await takeOneTimeCode({ name: pupil.signInName, code: issued, password: "under-the-ambrel" }));
+    expect(await takeOneTimeCode({ name: pupil.signInName, code: issued, password: "under-the-ambrel" })).toMatchObject(
+      { failed: "code_over" },
+    );
+  });
+});

@@ -1,0 +1,227 @@
+import "server-only";
+import { createHash } from "node:crypto";
+import { nanoid } from "nanoid";
+import { drawChart } from "@/core/chart/draw-chart";
+import { toSvg } from "@/core/chart/to-svg";
+import { compareGiven, type GivenResult } from "@/core/check/given-dates";
+import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
+import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
+import { UNDATED, type When } from "@/core/time/when";
+import { db } from "../db/pool";
+import { type Failure, fail } from "../http/failure";
+import { workChanged } from "../live/notify";
+import { findRole } from "../timelines/access";
+import { freeze } from "../timelines/freeze";
+import { readTimeline } from "../timelines/queries";
+
+/** A given event as it was answered. */
+export interface GivenAnswer {
+  event: string | null;
+  title: string;
+  locked: boolean;
+  right: When;
+  answer: When;
+  result: GivenResult;
+}
+
+/** Everything a submission was judged by, frozen with it. */
+export interface SubmissionContent {
+  title: string;
+  members: string[];
+  requirements: Requirement[];
+  checks: Check[];
+  given: GivenAnswer[];
+  total: number;
+  /** The chart as submitted, as SVG without pictures. */
+  drawing: string;
+}
+
+interface Work {
+  groupId: string;
+  assignmentId: string;
+  title: string;
+  requirements: Requirement[];
+  total: number;
+  dueAt: Date;
+}
+
+async function findWork(timeline: string): Promise<Work | null> {
+  const [row] = await db()<Work[]>`
+    select g.id as group_id, a.id as assignment_id, a.title, a.requirements, a.total, a.due_at
+    from group_work g join assignment a on a.id = g.assignment_id where g.timeline_id = ${timeline}`;
+  return row ?? null;
+}
+
+/** Hands the timeline in as it stands: a frozen version with requirements, right dates and drawing. */
+export async function submit(
+  timeline: string,
+  by: string,
+): Promise<Failure | { receipt: { at: string; hash: string } }> {
+  if (!(await findRole(db(), timeline, by))) return fail("not_found");
+  const work = await findWork(timeline);
+  if (!work) return fail("not_found");
+  const given = await db()<{ id: string; title: string; rightWhen: When; locked: boolean }[]>`
+    select id, title, right_when, locked from given_event where assignment_id = ${work.assignmentId} order by place`;
+  const members = await db()<{ displayName: string }[]>`
+    select a.display_name from editor e join account a on a.id = e.account_id where e.timeline_id = ${timeline} order by e.joined_at, a.id`;
+  const done = await db()
+    .begin(async (tx): Promise<Failure | { receipt: { at: string; hash: string } }> => {
+      await tx`select from group_work where id = ${work.groupId} for update`;
+      const [open] = await tx`select id from submission where group_id = ${work.groupId} and taken_back_at is null`;
+      if (open) return fail("submitted_already");
+      // Checked on the living timeline within the same transaction, before it is frozen: descriptions are counted there.
+      const version = await freeze(tx, timeline, by, "submission");
+      const living = await readTimeline(tx, timeline);
+      if (!version || !living || version.frozen.events.length === 0) throw new Error("nothing");
+      const frozen = timelineFromFrozen(version.frozen, timeline);
+      const content: SubmissionContent = {
+        title: work.title,
+        members: members.map((m) => m.displayName),
+        requirements: work.requirements,
+        checks: checkRequirements(living.timeline, work.requirements),
+        given: given.map((g) => {
+          const event = version.frozen.events.find((e) => e.given === g.id);
+          const answer = event?.when ?? UNDATED;
+          return {
+            event: event?.id ?? null,
+            title: g.title,
+            locked: g.locked,
+            right: g.rightWhen,
+            answer,
+            result: compareGiven(g.rightWhen, answer),
+          };
+        }),
+        total: work.total,
+        drawing: toSvg(drawChart(frozen, { width: 880, height: 460 }, { fit: true }), {
+          pictureUrl: () => null,
+          prefix: "s",
+          label: "Chart as submitted",
+        }),
+      };
+      const text = canonicalJson(content);
+      const hash = createHash("sha256").update(version.hash).update(text).digest("hex");
+      const [row] = await tx<{ submittedAt: Date }[]>`
+      insert into submission (id, group_id, version_id, submitted_by, due_at, content, hash)
+      values (${nanoid(12)}, ${work.groupId}, ${version.id}, ${by}, ${work.dueAt}, ${text}, ${hash}) returning submitted_at`;
+      return { receipt: { at: row!.submittedAt.toISOString(), hash } };
+    })
+    .catch((error: unknown) => {
+      if (error instanceof Error && error.message === "nothing") return fail("nothing_to_submit");
+      throw error;
+    });
+  if (!("failed" in done)) await workChanged(timeline);
+  return done;
+}
+
+/** Takes a submission back before the due time; what was frozen stays stored. */
+export async function takeSubmissionBack(timeline: string, by: string): Promise<Failure | { takenBack: true }> {
+  if (!(await findRole(db(), timeline, by))) return fail("not_found");
+  const done = await db()`
+    update submission s set taken_back_at = now()
+    from group_work g
+    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and now() < s.due_at
+      and not exists (select from mark m where m.submission_id = s.id and m.returned_at is not null)
+    returning s.id`;
+  if (done.length === 0) return fail("too_late_to_take_back");
+  await workChanged(timeline);
+  return { takenBack: true };
+}
+
+/** What a group sees of its own work: no right date, no result and no mark before the work is returned. */
+export interface OwnWork {
+  assignment: {
+    id: string;
+    title: string;
+    instructions: string;
+    className: string;
+    requirements: Requirement[];
+    total: number;
+    dueAt: string;
+  };
+  publishLimit: string;
+  classmates: { id: string; displayName: string }[];
+  submission: { id: string; at: string; hash: string; late: number } | null;
+  returned: {
+    points: number;
+    comment: string;
+    comments: { event: string; text: string }[];
+    given: Omit<GivenAnswer, "answer">[];
+    at: string;
+  } | null;
+}
+
+/** The group's own work on an assignment; null for a timeline of no assignment. */
+export async function ownWork(timeline: string): Promise<OwnWork | null> {
+  const [row] = await db()<
+    {
+      id: string;
+      title: string;
+      instructions: string;
+      className: string;
+      classId: string;
+      requirements: Requirement[];
+      total: number;
+      dueAt: Date;
+      publishLimit: string;
+      groupId: string;
+    }[]
+  >`
+    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, g.id as group_id
+    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
+  if (!row) return null;
+  const classmates = await db()<{ id: string; displayName: string }[]>`
+    select a.id, a.display_name from class_member m join account a on a.id = m.account_id
+    where m.class_id = ${row.classId}
+      and not exists (select from group_work o join editor e on e.timeline_id = o.timeline_id where o.assignment_id = ${row.id} and e.account_id = a.id)
+    order by lower(a.display_name), a.id`;
+  const [s] = await db()<
+    {
+      id: string;
+      submittedAt: Date;
+      dueAt: Date;
+      hash: string;
+      content: string;
+      points: string | null;
+      comment: string | null;
+      returnedAt: Date | null;
+    }[]
+  >`
+    select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at
+    from submission s left join mark m on m.submission_id = s.id
+    where s.group_id = ${row.groupId} and s.taken_back_at is null`;
+  const returned = s?.returnedAt
+    ? {
+        points: Number(s.points),
+        comment: s.comment ?? "",
+        at: s.returnedAt.toISOString(),
+        comments: (
+          await db()<
+            { event: string; text: string }[]
+          >`select event_id as event, text from event_comment where submission_id = ${s.id} and text <> ''`
+        ).map((c) => ({ ...c })),
+        given: (JSON.parse(s.content) as SubmissionContent).given.map(({ answer: _, ...g }) => g),
+      }
+    : null;
+  return {
+    assignment: {
+      id: row.id,
+      title: row.title,
+      instructions: row.instructions,
+      className: row.className,
+      requirements: row.requirements,
+      total: row.total,
+      dueAt: row.dueAt.toISOString(),
+    },
+    publishLimit: row.publishLimit,
+    classmates: classmates.map((c) => ({ ...c })),
+    submission: s
+      ? {
+          id: s.id,
+          at: s.submittedAt.toISOString(),
+          hash: s.hash,
+          late: Math.max(0, Math.round((s.submittedAt.getTime() - s.dueAt.getTime()) / 1000)),
+        }
+      : null,
+    returned,
+  };
+}

@@ -1,0 +1,12 @@
+import "server-only";
+import { db, type Sql } from "../db/pool";
+
+/** Tells every process that what a person may edit or watch has changed. */
+export async function rightsChanged(account: string, sql: Sql = db()): Promise<void> {
+  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
+}
+
+/** Tells every process that the state of some work (submitted, marked, returned) has changed. */
+export async function workChanged(timeline: string, sql: Sql = db()): Promise<void> {
+  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "work", timeline })})`;
+}

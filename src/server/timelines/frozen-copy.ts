@@ -1,0 +1,54 @@
+import "server-only";
+import { customAlphabet } from "nanoid";
+import { db } from "../db/pool";
+import { type Failure, fail } from "../http/failure";
+import { findRole } from "./access";
+import { freeze } from "./freeze";
+
+const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 14);
+
+export interface FrozenCopy {
+  address: string;
+  createdAt: string;
+  hash: string;
+}
+
+/** Makes a frozen, dated copy with a link of its own, independent of publishing. Any editor. */
+export async function makeFrozenCopy(timeline: string, by: string): Promise<Failure | { copy: FrozenCopy }> {
+  if (!(await findRole(db(), timeline, by))) return fail("not_found");
+  return db().begin(async (tx): Promise<Failure | { copy: FrozenCopy }> => {
+    const version = await freeze(tx, timeline, by, "frozen_copy");
+    if (!version) return fail("not_found");
+    const address = newAddress();
+    const [row] = await tx<{ createdAt: Date }[]>`
+      insert into frozen_copy (address, timeline_id, version_id, created_by) values (${address}, ${timeline}, ${version.id}, ${by}) returning created_at`;
+    return { copy: { address, createdAt: row!.createdAt.toISOString(), hash: version.hash } };
+  });
+}
+
+export async function frozenCopiesOf(timeline: string): Promise<FrozenCopy[]> {
+  const rows = await db()<{ address: string; createdAt: Date; hash: string }[]>`
+    select f.address, f.created_at, v.hash from frozen_copy f join version v on v.id = f.version_id
+    where f.timeline_id = ${timeline} and f.closed_at is null order by f.created_at desc`;
+  return rows.map((r) => ({ ...r, createdAt: r.createdAt.toISOString() }));
+}
+
+/** Closes the link of a frozen copy; what was frozen stays stored. */
+export async function closeFrozenCopy(
+  timeline: string,
+  by: string,
+  address: string,
+): Promise<Failure | { closed: true }> {
+  if (!(await findRole(db(), timeline, by))) return fail("not_found");
+  const done =
+    await db()`update frozen_copy set closed_at = now() where address = ${address} and timeline_id = ${timeline} returning address`;
+  return done.length > 0 ? { closed: true } : fail("not_found");
+}
+
+/** The version behind a link; null when there never was one. */
+export async function findFrozenCopy(address: string): Promise<{ version: string; closed: boolean } | null> {
+  const [row] = await db()<
+    { version: string; closed: boolean }[]
+  >`select version_id as version, closed_at is not null as closed from frozen_copy where address = ${address}`;
+  return row ?? null;
+}
