@@ -80,7 +80,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   const groups = desk.getByTestId("groups");
   await expect(groups.getByRole("row").filter({ hasText: "Working" })).toContainText("2 of 3");
 
-  const check = nia.page.getByRole("contentinfo", { name: "Ready check" });
+  const check = nia.page.getByRole("region", { name: "Ready check" });
   await expect(check).toContainText("1 more event");
   await check.getByRole("button", { name: /Due/ }).click();
   const panel = nia.page.getByRole("complementary", { name: "Crossing project" });
@@ -124,7 +124,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   await expect(receipt).toContainText("in time");
   const hash = (await receipt.innerText()).match(/[0-9a-f]{64}/)![0];
   await nia.page.keyboard.press("Escape");
-  await expect(obi.page.getByRole("contentinfo", { name: "Ready check" })).toContainText("Submitted");
+  await expect(obi.page.getByRole("region", { name: "Ready check" })).toContainText("Submitted");
   await check.getByRole("button", { name: "Take it back" }).click();
   await check.getByRole("button", { name: "Submit" }).click();
   await expect(receipt).toBeVisible();
@@ -136,11 +136,12 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   // The third works alone and hands in what is not complete.
   await other.page.getByRole("link", { name: "Crossing project" }).click();
   await other.page.getByRole("button", { name: "Begin" }).click();
-  const otherCheck = other.page.getByRole("contentinfo", { name: "Ready check" });
+  const otherCheck = other.page.getByRole("region", { name: "Ready check" });
   await otherCheck.getByRole("button", { name: "Submit" }).click();
   await expect(other.page.getByRole("dialog")).toContainText("1 more event");
   await other.page.getByRole("button", { name: "Submit as it is" }).click();
   await expect(other.page.getByTestId("receipt")).toBeVisible();
+  await other.page.keyboard.press("Escape");
 
   // Marked by keyboard alone.
   await expect(groups.getByRole("row").filter({ hasText: "Submitted" })).toHaveCount(2);
@@ -196,10 +197,10 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   }
 
   // As submitted: the event written afterwards is not in it.
+  await desk.keyboard.press("Alt+ArrowUp");
   const [reader] = await Promise.all([
     teacher.context.waitForEvent("page"),
-    (await desk.keyboard.press("Alt+ArrowUp"),
-    desk.getByRole("link", { name: "Chart and read view as submitted" }).click()),
+    desk.getByRole("link", { name: "Chart and read view as submitted" }).click(),
   ]);
   await expect(reader.getByText(/^As submitted by/)).toBeVisible();
   await reader.getByRole("link", { name: "Read", exact: true }).click();

@@ -25,7 +25,10 @@ test("the core's widths are the browser's, for the shipped fonts", async ({ page
     async ([fonts, texts]) => {
       for (const f of fonts) for (const t of texts) await document.fonts.load(f, t);
       const ctx = document.createElement("canvas").getContext("2d")!;
-      return fonts.map((f) => texts.map((t) => ((ctx.font = f), ctx.measureText(t).width)));
+      return fonts.map((f) => {
+        ctx.font = f;
+        return texts.map((t) => ctx.measureText(t).width);
+      });
     },
     [fonts, TEXTS] as const,
   );

@@ -23,7 +23,8 @@ async function pageFor(size, person) {
     if (person) {
       const page = await context.newPage();
       await page.goto(`${address}/sign-in`);
-      await page.getByLabel("E-mail or sign-in name").fill(`${person}@hollinbank.example`);
+      const student = person.startsWith("student:") ? await signInNameOf(person.slice(8)) : null;
+      await page.getByLabel("E-mail or sign-in name").fill(student ?? `${person}@hollinbank.example`);
       await page.getByLabel("Password").fill("over-the-ambrel");
       await page.getByRole("button", { name: "Sign in" }).click();
       await page.getByRole("heading", { name: "Your timelines" }).waitFor();
@@ -38,6 +39,30 @@ async function openTimeline(page, title) {
   await page.goto(address);
   await page.getByRole("link", { name: title, exact: true }).click();
   await page.getByTestId("chart").waitFor();
+}
+
+async function openClass(page) {
+  await page.goto(address);
+  await page.getByRole("link", { name: "History 8B" }).click();
+  await page.getByRole("heading", { name: "History 8B" }).waitFor();
+}
+
+async function openWork(page) {
+  await page.goto(address);
+  await page
+    .getByRole("complementary", { name: "Classes and work" })
+    .getByRole("link", { name: "Crossing project" })
+    .click();
+  await page.getByTestId("chart").waitFor();
+}
+
+/** The sign-in name of a student, as their teacher sees it. */
+async function signInNameOf(name) {
+  const page = await pageFor(LAPTOP, "ward");
+  await openClass(page);
+  const text = await page.getByRole("listitem").filter({ hasText: name }).innerText();
+  await page.close();
+  return text.match(/[a-z]+-\d+/)[0];
 }
 
 /** name: [size, who is signed in, what to do] */
@@ -107,6 +132,39 @@ const VIEWS = {
     },
   ],
   "phone-editor": [PHONE, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
+  class: [LAPTOP, "ward", (p) => openClass(p)],
+  "assignment-new": [
+    LAPTOP,
+    "ward",
+    async (p) => {
+      await openClass(p);
+      await p.getByRole("link", { name: "New assignment" }).click();
+      await p.getByLabel("Title", { exact: true }).fill("Crossing project");
+      await p.getByRole("button", { name: "Add a given event" }).click();
+      await p.getByLabel("Given event 1: title").fill("Spring flood takes two arches");
+      await p.getByLabel("Given event 1: right date").fill("19 Mar 1783");
+    },
+  ],
+  marking: [
+    LAPTOP,
+    "ward",
+    async (p) => {
+      await openClass(p);
+      await p.getByRole("link", { name: "Crossing project" }).click();
+      await p.getByRole("link", { name: "Rafe, Odile" }).click();
+      await p.getByRole("complementary", { name: "Marking" }).waitFor();
+    },
+  ],
+  "ready-check": [LAPTOP, "student:Wren", (p) => openWork(p)],
+  returned: [
+    LAPTOP,
+    "student:Junia",
+    async (p) => {
+      await openWork(p);
+      await p.getByRole("button", { name: /^Returned/ }).click();
+    },
+  ],
+  "phone-work": [PHONE, "student:Junia", (p) => openWork(p)],
   "editor-bees": [LAPTOP, "nia", (p) => openTimeline(p, "A year with the bees")],
   "editor-play": [LAPTOP, "nia", (p) => openTimeline(p, "Play week")],
 };
@@ -117,6 +175,7 @@ for (const [name, [size, person, act]] of Object.entries(VIEWS)) {
   await act(page);
   await page.evaluate(() => document.fonts.ready);
   await page.waitForTimeout(400);
+  await page.mouse.move(size.width - 2, size.height - 2);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.close();
   console.log(name);

@@ -6,7 +6,7 @@ export const serverUrl = () => process.env.E2E_URL ?? "http://localhost:3000";
 let number = 0;
 /** An address nobody else in this run has. */
 export const newEmail = (name: string) =>
-  `${name.toLowerCase()}-${process.pid}-${Date.now()}-${number++}@hollinbank.example`;
+  `${name.toLowerCase().replaceAll(/[^a-z]/g, "")}-${process.pid}-${Date.now()}-${number++}@hollinbank.example`;
 
 export interface Person {
   name: string;

@@ -14,6 +14,7 @@ import { UNDATED } from "@/core/time/when";
 import { between } from "@/core/timeline/place";
 import { PICTURES } from "./draw-pictures";
 import { bellWav } from "./make-bell";
+import { ASSIGNMENT, CLASS_NAME, type DemoGroup, EVENTS, GROUPS } from "./school";
 import { DEMO, type DemoTimeline } from "./world";
 
 const PASSWORD = "over-the-ambrel";
@@ -53,6 +54,10 @@ class Visitor {
     return answer;
   }
 
+  async text(path: string): Promise<string> {
+    return (await fetch(address + path, { headers: { cookie: this.cookie } })).text();
+  }
+
   async upload(
     timeline: string,
     name: string,
@@ -88,6 +93,8 @@ for (const [key, person] of Object.entries(PEOPLE)) {
 }
 
 console.log("Loading the demo data ...");
+const drawn = async (name: string) =>
+  new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
 const nia = visitors.nia!;
 let clientId = 1;
 
@@ -167,8 +174,6 @@ async function load(demo: DemoTimeline): Promise<string> {
       },
     ]);
   };
-  const drawn = async (name: string) =>
-    new Uint8Array(await sharp(Buffer.from(PICTURES[name]!)).png({ compressionLevel: 3 }).toBuffer());
   if (demo.cover)
     await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
   for (const e of demo.events) {
@@ -199,3 +204,139 @@ for (const demo of DEMO)
       visibility: demo.publish,
       fresh: true,
     });
+
+// The school: the teacher's class, five groups at every stage, one marked and returned.
+const ward = visitors.ward!;
+const { id: klass } = await ward.must<{ id: string }>("POST", "/api/classes", { name: CLASS_NAME });
+const code = (await ward.text(`/classes/${klass}`)).match(/data-testid="join-code">([A-Z0-9]+)</)?.[1];
+if (!code) throw new Error("The class shows no join code.");
+for (const key of ["nia", "obi"] as const) await visitors[key]!.must("POST", "/api/classes/join-as-me", { code });
+const due = new Date(Date.now() + 9 * 86_400_000);
+due.setUTCHours(16, 0, 0, 0);
+const { id: assignment } = await ward.must<{ id: string }>("POST", "/api/assignments", {
+  ...ASSIGNMENT,
+  class: klass,
+  period: readWhen(ASSIGNMENT.period),
+  given: ASSIGNMENT.given.map((g) => ({ ...g, when: readWhen(g.when) })),
+  dueAt: due.toISOString(),
+});
+
+async function loadGroup(group: DemoGroup): Promise<void> {
+  const students: { visitor: Visitor; id: string }[] = [];
+  for (const displayName of group.members) {
+    const visitor = new Visitor();
+    const { user } = await visitor.must<{ user: { id: string } }>("POST", "/api/classes/join", {
+      code,
+      displayName,
+      password: PASSWORD,
+    });
+    students.push({ visitor, id: user.id });
+  }
+  if (group.stage === "nothing") return;
+  const first = students[0]!.visitor;
+  const { timeline } = await first.must<{ timeline: string }>("POST", `/api/assignments/${assignment}/group`);
+  for (const mate of students.slice(1))
+    await first.must("POST", `/api/timelines/${timeline}/classmates`, { account: mate.id });
+  const { timeline: begun } = await first.must<{
+    timeline: { events: { id: string; title: string; when: { place?: { after: string | null; key: string } } }[] };
+  }>("GET", `/api/timelines/${timeline}`);
+  const names = [...new Set(EVENTS.map((e) => e.category))];
+  const looks = [
+    ["verdigris", "solid"],
+    ["copper", "slanted"],
+    ["river", "waves"],
+    ["plum", "dots"],
+  ] as const;
+  const categories = new Map(names.map((n) => [n, nanoid(10)]));
+  const change = async (who: number, ops: Op[]) =>
+    ops.length > 0 &&
+    students[who % students.length]!.visitor.must("POST", `/api/timelines/${timeline}/changes`, {
+      id: nanoid(),
+      base: 0,
+      ops,
+    });
+  await change(
+    0,
+    names.map(
+      (name, i): Op => ({
+        kind: "add_category",
+        id: categories.get(name)!,
+        fields: { name, colour: looks[i]![0], pattern: looks[i]![1], place: `a${i}` },
+      }),
+    ),
+  );
+  let sources = group.sources;
+  const source = (of: string, text: string): Op[] =>
+    sources-- > 0 ? [{ kind: "add_item", id: nanoid(10), fields: { of, list: "source", place: "a0", text } }] : [];
+  for (const [i, e] of EVENTS.slice(0, group.events).entries()) {
+    const id = nanoid(10);
+    // Everyone in the group writes some of it.
+    await change(i, [
+      {
+        kind: "add_event",
+        id,
+        fields: { title: e.line[1], when: readWhen(e.line[0]), category: categories.get(e.category)! },
+      },
+      { kind: "describe", of: id, update: toBase64(descriptionFrom([e.text], clientId++)) },
+      ...source(id, e.source),
+    ]);
+    if (i < group.pictures) {
+      const media = await first.upload(timeline, `${e.picture}.png`, await drawn(e.picture));
+      await change(0, [
+        {
+          kind: "add_item",
+          id: nanoid(10),
+          fields: {
+            of: id,
+            list: "media",
+            place: "a0",
+            media: media.id,
+            kind: media.kind,
+            width: media.width,
+            height: media.height,
+            text: e.line[1],
+            credit: CREDIT,
+            licence: LICENCE,
+          },
+        },
+      ]);
+    }
+  }
+  for (const [i, g] of ASSIGNMENT.given.entries()) {
+    const event = begun.events.find((e) => e.title === g.title)!;
+    const place = event.when.place;
+    await change(i, [
+      ...(group.answers[i]
+        ? [
+            {
+              kind: "set_event" as const,
+              id: event.id,
+              field: "when" as const,
+              value: { ...readWhen(group.answers[i]), ...(place ? { place } : {}) },
+            },
+          ]
+        : []),
+      ...source(event.id, "Flood stone survey"),
+    ]);
+  }
+  if (group.stage === "working") return;
+  await first.must("POST", `/api/timelines/${timeline}/submission`);
+  if (group.stage !== "returned") return;
+  const { work } = await first.must<{ work: { submission: { id: string } } }>(
+    "GET",
+    `/api/timelines/${timeline}/changes?after=0`,
+  );
+  const { timeline: now } = await first.must<{ timeline: { events: { id: string; title: string }[] } }>(
+    "GET",
+    `/api/timelines/${timeline}`,
+  );
+  const flood = now.events.find((e) => e.title === "The long night flood")!;
+  await ward.must("PUT", `/api/submissions/${work.submission.id}/mark`, {
+    points: 17,
+    comment: "Clear, and in your own words. Say how you know the ferry's year.",
+    comments: [{ event: flood.id, text: "The best of them: you weighed what the Post says." }],
+  });
+  await ward.must("POST", `/api/submissions/${work.submission.id}/return`);
+}
+
+for (const group of GROUPS) await loadGroup(group);

@@ -74,181 +74,185 @@ export function AssignmentForm({ classId }: { classId: string }) {
     setGiven(given.map((g) => (g.key === key ? { ...g, ...part } : g)));
   return (
     <form onSubmit={submit} noValidate className="grid gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
-      <div className="flex flex-col gap-4">
-        <Field label="Title">
-          {(ids) => (
-            <input
-              id={ids.id}
-              className={INPUT}
-              value={v.title}
-              onChange={set("title")}
-              placeholder="Crossing project"
-            />
-          )}
-        </Field>
-        <Field label="Instructions">
-          {(ids) => (
-            <textarea
-              id={ids.id}
-              className={`${INPUT} h-auto py-2`}
-              rows={4}
-              value={v.instructions}
-              onChange={set("instructions")}
-            />
-          )}
-        </Field>
-        <div className="grid gap-4 sm:grid-cols-2">
-          <Field label="Due">
-            {(ids) => <input id={ids.id} type="datetime-local" className={INPUT} value={v.due} onChange={set("due")} />}
-          </Field>
-          <Field label="Total mark">
-            {(ids) => (
-              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.total} onChange={set("total")} />
-            )}
-          </Field>
-        </div>
-        <Field
-          label="Period"
-          hint={
-            v.period
-              ? whenLabel(readWhen(v.period))
-              : "Such as 1600 - 1931. Events outside it are pointed out, not forbidden."
-          }
-        >
-          {(ids) => <input id={ids.id} className={INPUT} value={v.period} onChange={set("period")} />}
-        </Field>
-        <fieldset className="grid gap-4 sm:grid-cols-2">
-          <legend className="mb-2 font-head text-[18px] font-[650]">Requirements</legend>
-          <Field label="Events, at least">
-            {(ids) => (
-              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.events} onChange={set("events")} />
-            )}
-          </Field>
-          <Field label="Pictures or videos, at least">
-            {(ids) => (
-              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.media} onChange={set("media")} />
-            )}
-          </Field>
-          <Field label="Words in a description, at most">
-            {(ids) => (
-              <input id={ids.id} inputMode="numeric" className={INPUT} value={v.words} onChange={set("words")} />
-            )}
-          </Field>
-          <Field label="Categories, commas between">
+      <fieldset disabled={!ready} className="contents">
+        <div className="flex flex-col gap-4">
+          <Field label="Title">
             {(ids) => (
               <input
                 id={ids.id}
                 className={INPUT}
-                value={v.categories}
-                onChange={set("categories")}
-                placeholder="Crossing, Trade"
+                value={v.title}
+                onChange={set("title")}
+                placeholder="Crossing project"
               />
             )}
           </Field>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-verdigris"
-              checked={v.sources}
-              onChange={(e) => setV({ ...v, sources: e.target.checked })}
-            />
-            Every event with a source
-          </label>
-        </fieldset>
-        <fieldset>
-          <legend className="mb-1 font-head text-[18px] font-[650]">Given events</legend>
-          <p className="mb-2 text-[14px] text-quiet">
-            Events you supply with their right date. To be dated by the students, or given with the date and locked.
-          </p>
-          <div className="flex flex-col gap-2">
-            {given.map((g, i) => {
-              const when = readWhen(g.typed);
-              return (
-                <div
-                  key={g.key}
-                  className="grid items-start gap-2 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_150px_36px]"
-                >
-                  <input
-                    aria-label={`Given event ${i + 1}: title`}
-                    className={INPUT}
-                    value={g.title}
-                    placeholder="Title"
-                    onChange={(e) => alter(g.key, { title: e.target.value })}
-                  />
-                  <div>
-                    <input
-                      aria-label={`Given event ${i + 1}: right date`}
-                      className={INPUT}
-                      value={g.typed}
-                      placeholder="14 Nov 1872"
-                      onChange={(e) => alter(g.key, { typed: e.target.value })}
-                    />
-                    <p className="mt-0.5 text-[13px] text-verdigris">
-                      {when.readAs.kind === "not_understood" ? (
-                        <span className="text-copper-dark">{dateProblemText(when.readAs.problem)}</span>
-                      ) : (
-                        whenLabel(when)
-                      )}
-                    </p>
-                  </div>
-                  <select
-                    aria-label={`Given event ${i + 1}: how it is given`}
-                    className={INPUT}
-                    value={g.locked ? "locked" : "date"}
-                    onChange={(e) => alter(g.key, { locked: e.target.value === "locked" })}
-                  >
-                    <option value="date">to be dated</option>
-                    <option value="locked">with its date</option>
-                  </select>
-                  <button
-                    type="button"
-                    aria-label={`Remove given event ${i + 1}`}
-                    className="rounded-md p-2 hover:bg-verdigris-wash"
-                    onClick={() => setGiven(given.filter((x) => x.key !== g.key))}
-                  >
-                    <Trash2 size={16} />
-                  </button>
-                </div>
-              );
-            })}
+          <Field label="Instructions">
+            {(ids) => (
+              <textarea
+                id={ids.id}
+                className={`${INPUT} h-auto py-2`}
+                rows={4}
+                value={v.instructions}
+                onChange={set("instructions")}
+              />
+            )}
+          </Field>
+          <div className="grid gap-4 sm:grid-cols-2">
+            <Field label="Due">
+              {(ids) => (
+                <input id={ids.id} type="datetime-local" className={INPUT} value={v.due} onChange={set("due")} />
+              )}
+            </Field>
+            <Field label="Total mark">
+              {(ids) => (
+                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.total} onChange={set("total")} />
+              )}
+            </Field>
           </div>
-          <Button
-            size="small"
-            kind="quiet"
-            className="mt-1"
-            onClick={() =>
-              setGiven([
-                ...given,
-                { key: Math.max(0, ...given.map((g) => g.key)) + 1, title: "", typed: "", locked: false },
-              ])
+          <Field
+            label="Period"
+            hint={
+              v.period
+                ? whenLabel(readWhen(v.period))
+                : "Such as 1600 - 1931. Events outside it are pointed out, not forbidden."
             }
           >
-            <Plus size={15} /> Add a given event
-          </Button>
-        </fieldset>
-        {problem ? (
-          <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
-            {problem}
-          </p>
-        ) : null}
-        <div>
-          <Button kind="main" type="submit" disabled={!ready}>
-            Set the assignment
-          </Button>
+            {(ids) => <input id={ids.id} className={INPUT} value={v.period} onChange={set("period")} />}
+          </Field>
+          <fieldset className="grid gap-4 sm:grid-cols-2">
+            <legend className="mb-2 font-head text-[18px] font-[650]">Requirements</legend>
+            <Field label="Events, at least">
+              {(ids) => (
+                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.events} onChange={set("events")} />
+              )}
+            </Field>
+            <Field label="Pictures or videos, at least">
+              {(ids) => (
+                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.media} onChange={set("media")} />
+              )}
+            </Field>
+            <Field label="Words in a description, at most">
+              {(ids) => (
+                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.words} onChange={set("words")} />
+              )}
+            </Field>
+            <Field label="Categories, commas between">
+              {(ids) => (
+                <input
+                  id={ids.id}
+                  className={INPUT}
+                  value={v.categories}
+                  onChange={set("categories")}
+                  placeholder="Crossing, Trade"
+                />
+              )}
+            </Field>
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-verdigris"
+                checked={v.sources}
+                onChange={(e) => setV({ ...v, sources: e.target.checked })}
+              />
+              Every event with a source
+            </label>
+          </fieldset>
+          <fieldset>
+            <legend className="mb-1 font-head text-[18px] font-[650]">Given events</legend>
+            <p className="mb-2 text-[14px] text-quiet">
+              Events you supply with their right date. To be dated by the students, or given with the date and locked.
+            </p>
+            <div className="flex flex-col gap-2">
+              {given.map((g, i) => {
+                const when = readWhen(g.typed);
+                return (
+                  <div
+                    key={g.key}
+                    className="grid items-start gap-2 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_150px_36px]"
+                  >
+                    <input
+                      aria-label={`Given event ${i + 1}: title`}
+                      className={INPUT}
+                      value={g.title}
+                      placeholder="Title"
+                      onChange={(e) => alter(g.key, { title: e.target.value })}
+                    />
+                    <div>
+                      <input
+                        aria-label={`Given event ${i + 1}: right date`}
+                        className={INPUT}
+                        value={g.typed}
+                        placeholder="14 Nov 1872"
+                        onChange={(e) => alter(g.key, { typed: e.target.value })}
+                      />
+                      <p className="mt-0.5 text-[13px] text-verdigris">
+                        {when.readAs.kind === "not_understood" ? (
+                          <span className="text-copper-dark">{dateProblemText(when.readAs.problem)}</span>
+                        ) : (
+                          whenLabel(when)
+                        )}
+                      </p>
+                    </div>
+                    <select
+                      aria-label={`Given event ${i + 1}: how it is given`}
+                      className={INPUT}
+                      value={g.locked ? "locked" : "date"}
+                      onChange={(e) => alter(g.key, { locked: e.target.value === "locked" })}
+                    >
+                      <option value="date">to be dated</option>
+                      <option value="locked">with its date</option>
+                    </select>
+                    <button
+                      type="button"
+                      aria-label={`Remove given event ${i + 1}`}
+                      className="rounded-md p-2 hover:bg-verdigris-wash"
+                      onClick={() => setGiven(given.filter((x) => x.key !== g.key))}
+                    >
+                      <Trash2 size={16} />
+                    </button>
+                  </div>
+                );
+              })}
+            </div>
+            <Button
+              size="small"
+              kind="quiet"
+              className="mt-1"
+              onClick={() =>
+                setGiven([
+                  ...given,
+                  { key: Math.max(0, ...given.map((g) => g.key)) + 1, title: "", typed: "", locked: false },
+                ])
+              }
+            >
+              <Plus size={15} /> Add a given event
+            </Button>
+          </fieldset>
+          {problem ? (
+            <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
+              {problem}
+            </p>
+          ) : null}
+          <div>
+            <Button kind="main" type="submit" disabled={!ready}>
+              Set the assignment
+            </Button>
+          </div>
         </div>
-      </div>
-      <aside aria-label="As a student sees it" className="h-fit rounded-lg border border-line bg-panel p-4">
-        <h2 className="mb-2 text-[16px]">As a student sees it</h2>
-        <AssignmentCard
-          title={v.title || "Untitled"}
-          instructions={v.instructions}
-          requirements={requirements}
-          given={given.map((g) => ({
-            title: g.title || "Untitled",
-            when: g.locked ? whenLabel(readWhen(g.typed)) : null,
-          }))}
-        />
-      </aside>
+        <aside aria-label="As a student sees it" className="h-fit rounded-lg border border-line bg-panel p-4">
+          <h2 className="mb-2 text-[16px]">As a student sees it</h2>
+          <AssignmentCard
+            title={v.title || "Untitled"}
+            instructions={v.instructions}
+            requirements={requirements}
+            given={given.map((g) => ({
+              title: g.title || "Untitled",
+              when: g.locked ? whenLabel(readWhen(g.typed)) : null,
+            }))}
+          />
+        </aside>
+      </fieldset>
     </form>
   );
 }

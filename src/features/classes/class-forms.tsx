@@ -20,21 +20,23 @@ export function NewClassForm() {
   };
   return (
     <form onSubmit={submit} className="flex items-end gap-2" noValidate>
-      <Field label="Name of the class" problem={problem} className="flex-1">
-        {(ids) => (
-          <input
-            id={ids.id}
-            aria-describedby={ids.describedBy}
-            className={INPUT}
-            value={name}
-            placeholder="History 8B"
-            onChange={(e) => setName(e.target.value)}
-          />
-        )}
-      </Field>
-      <Button kind="main" type="submit" disabled={!ready}>
-        Make the class
-      </Button>
+      <fieldset disabled={!ready} className="contents">
+        <Field label="Name of the class" problem={problem} className="flex-1">
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              className={INPUT}
+              value={name}
+              placeholder="History 8B"
+              onChange={(e) => setName(e.target.value)}
+            />
+          )}
+        </Field>
+        <Button kind="main" type="submit" disabled={!ready}>
+          Make the class
+        </Button>
+      </fieldset>
     </form>
   );
 }
@@ -85,58 +87,60 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
       : null;
   return (
     <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
-      <Field label="Code of the class" problem={about("code")}>
-        {(ids) => (
-          <input
-            id={ids.id}
-            aria-describedby={ids.describedBy}
-            className={`${INPUT} uppercase`}
-            value={code}
-            autoComplete="off"
-            onChange={(e) => setCode(e.target.value)}
-          />
+      <fieldset disabled={!ready} className="contents">
+        <Field label="Code of the class" problem={about("code")}>
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              className={`${INPUT} uppercase`}
+              value={code}
+              autoComplete="off"
+              onChange={(e) => setCode(e.target.value)}
+            />
+          )}
+        </Field>
+        {signedIn ? null : (
+          <>
+            <Field
+              label="Display name"
+              hint="What your class sees. It need not be your real name."
+              problem={about("name")}
+            >
+              {(ids) => (
+                <input
+                  id={ids.id}
+                  aria-describedby={ids.describedBy}
+                  className={INPUT}
+                  value={displayName}
+                  autoComplete="nickname"
+                  onChange={(e) => setDisplayName(e.target.value)}
+                />
+              )}
+            </Field>
+            <Field
+              label="Password"
+              hint="At least 8 characters. Several words are easy to remember."
+              problem={about("password")}
+            >
+              {(ids) => (
+                <input
+                  id={ids.id}
+                  aria-describedby={ids.describedBy}
+                  className={INPUT}
+                  type="password"
+                  value={password}
+                  autoComplete="new-password"
+                  onChange={(e) => setPassword(e.target.value)}
+                />
+              )}
+            </Field>
+          </>
         )}
-      </Field>
-      {signedIn ? null : (
-        <>
-          <Field
-            label="Display name"
-            hint="What your class sees. It need not be your real name."
-            problem={about("name")}
-          >
-            {(ids) => (
-              <input
-                id={ids.id}
-                aria-describedby={ids.describedBy}
-                className={INPUT}
-                value={displayName}
-                autoComplete="nickname"
-                onChange={(e) => setDisplayName(e.target.value)}
-              />
-            )}
-          </Field>
-          <Field
-            label="Password"
-            hint="At least 8 characters. Several words are easy to remember."
-            problem={about("password")}
-          >
-            {(ids) => (
-              <input
-                id={ids.id}
-                aria-describedby={ids.describedBy}
-                className={INPUT}
-                type="password"
-                value={password}
-                autoComplete="new-password"
-                onChange={(e) => setPassword(e.target.value)}
-              />
-            )}
-          </Field>
-        </>
-      )}
-      <Button kind="main" type="submit" disabled={!ready}>
-        Join the class
-      </Button>
+        <Button kind="main" type="submit" disabled={!ready}>
+          Join the class
+        </Button>
+      </fieldset>
     </form>
   );
 }
@@ -156,44 +160,46 @@ export function OneTimeCodeForm() {
   };
   return (
     <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
-      <Field label="Sign-in name">
-        {(ids) => (
-          <input
-            id={ids.id}
-            className={INPUT}
-            value={name}
-            autoComplete="username"
-            onChange={(e) => setName(e.target.value)}
-          />
-        )}
-      </Field>
-      <Field label="Code from your teacher">
-        {(ids) => (
-          <input
-            id={ids.id}
-            className={INPUT}
-            value={code}
-            autoComplete="off"
-            onChange={(e) => setCode(e.target.value)}
-          />
-        )}
-      </Field>
-      <Field label="New password" problem={problem}>
-        {(ids) => (
-          <input
-            id={ids.id}
-            aria-describedby={ids.describedBy}
-            className={INPUT}
-            type="password"
-            value={password}
-            autoComplete="new-password"
-            onChange={(e) => setPassword(e.target.value)}
-          />
-        )}
-      </Field>
-      <Button kind="main" type="submit" disabled={!ready}>
-        Set the password
-      </Button>
+      <fieldset disabled={!ready} className="contents">
+        <Field label="Sign-in name">
+          {(ids) => (
+            <input
+              id={ids.id}
+              className={INPUT}
+              value={name}
+              autoComplete="username"
+              onChange={(e) => setName(e.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Code from your teacher">
+          {(ids) => (
+            <input
+              id={ids.id}
+              className={INPUT}
+              value={code}
+              autoComplete="off"
+              onChange={(e) => setCode(e.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="New password" problem={problem}>
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              className={INPUT}
+              type="password"
+              value={password}
+              autoComplete="new-password"
+              onChange={(e) => setPassword(e.target.value)}
+            />
+          )}
+        </Field>
+        <Button kind="main" type="submit" disabled={!ready}>
+          Set the password
+        </Button>
+      </fieldset>
     </form>
   );
 }

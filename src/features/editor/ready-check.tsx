@@ -36,7 +36,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
     await store.refresh();
   };
   return (
-    <footer
+    <section
       aria-label="Ready check"
       className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
     >
@@ -141,7 +141,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           </div>
         ) : null}
       </Modal>
-    </footer>
+    </section>
   );
 }
 
@@ -152,7 +152,6 @@ function Roofs({ have, need, met }: { have: number; need: number; met: boolean }
   return (
     <svg width={n * 9} height={10} viewBox={`0 0 ${n * 9} 10`} aria-hidden="true" className="max-md:hidden">
       {Array.from({ length: n }, (_, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a row of equal marks
         <polygon
           key={i}
           points={`${i * 9 + 2.5},0 ${i * 9 + 5.5},0 ${i * 9 + 8},10 ${i * 9},10`}

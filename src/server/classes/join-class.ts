@@ -4,8 +4,9 @@ import { hash } from "@node-rs/argon2";
 import { customAlphabet, nanoid } from "nanoid";
 import { openSession, type User } from "../accounts/sessions";
 import { ARGON } from "../accounts/sign-up";
-import { db } from "../db/pool";
+import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
+import { rightsChanged } from "../live/notify";
 import { findClassRole } from "./class";
 
 const digits = customAlphabet("23456789", 3);
@@ -53,6 +54,7 @@ export async function joinNew(input: {
         on conflict do nothing returning id`;
       if (made.length === 0) continue;
       await tx`insert into class_member (class_id, account_id) values (${klass}, ${id})`;
+      await tellTeacher(klass, tx);
       return { user: { id, displayName }, signInName, class: klass, cookie: await openSession(tx, id) };
     }
   });
@@ -64,7 +66,13 @@ export async function joinAsMe(account: string, code: string): Promise<Failure |
   if (!klass) return fail("no_such_code");
   if ((await findClassRole(db(), klass, account)) === null)
     await db()`insert into class_member (class_id, account_id) values (${klass}, ${account}) on conflict do nothing`;
+  await tellTeacher(klass, db());
   return { class: klass };
+}
+
+async function tellTeacher(klass: string, sql: Sql): Promise<void> {
+  const [row] = await sql<{ teacherId: string }[]>`select teacher_id from class where id = ${klass}`;
+  if (row) await rightsChanged(row.teacherId, sql);
 }
 
 /** A code for a student who has lost the password; it works once, for a day. Their teacher only. */

@@ -86,6 +86,8 @@ async function deliver(notice: Notice): Promise<void> {
       for (const c of theirs) {
         for (const id of c.timelines) if (!now.has(id)) send(c, { kind: "right_lost", timeline: id });
         c.timelines = now;
+        // What happened while the new rights were being looked up is asked for.
+        send(c, { kind: "catch_up" });
       }
       return;
     }

@@ -4,6 +4,7 @@ import { UNDATED } from "@/core/time/when";
 import { LIMITS } from "@/core/change/limits";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
+import { rightsChanged } from "../live/notify";
 import { takeChange } from "./take-change";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
@@ -18,7 +19,7 @@ export async function createTimeline(
   await db().begin(async (tx) => {
     await tx`insert into timeline (id, period) values (${id}, ${tx.json(UNDATED as never)})`;
     await tx`insert into editor (timeline_id, account_id, role) values (${id}, ${owner}, 'owner')`;
-    await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account: owner })})`;
+    await rightsChanged(owner, tx);
   });
   const ops = [
     ...(title ? [{ kind: "set_timeline" as const, field: "title" as const, value: title }] : []),
@@ -40,7 +41,6 @@ export async function setDeleted(
     returning id`;
   if (done.length === 0) return fail("not_found");
   const editors = await db()<{ accountId: string }[]>`select account_id from editor where timeline_id = ${timeline}`;
-  for (const e of editors)
-    await db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account: e.accountId })})`;
+  for (const e of editors) await rightsChanged(e.accountId);
   return { deleted };
 }

@@ -2,9 +2,7 @@ import "server-only";
 import { nanoid } from "nanoid";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
-
-const rightsChanged = (account: string) =>
-  db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
+import { rightsChanged } from "../live/notify";
 
 /** Gives the link's token, making one when there is none; `renew` makes the old link useless. Owner only. */
 export async function openInvitation(
