@@ -13,7 +13,7 @@ async function nothingFound(page: Page, what: string) {
 test("axe finds nothing on any screen, at laptop and phone size", async ({ browser }) => {
   test.setTimeout(240_000);
   const anybody = await (await browser.newContext({ baseURL: process.env.E2E_URL! })).newPage();
-  for (const path of ["/", "/sign-in", "/sign-up", "/published", "/nowhere"]) {
+  for (const path of ["/", "/sign-in", "/sign-in/code", "/sign-up", "/join-class", "/published", "/nowhere"]) {
     await anybody.goto(path);
     await nothingFound(anybody, path);
   }
@@ -70,6 +70,50 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await anybody.setViewportSize({ width: 390, height: 844 });
   await anybody.goto(published);
   await nothingFound(anybody, "published on a phone");
+  // The teacher's side, and a student's.
+  await page.goto("/classes");
+  await nothingFound(page, "new class");
+  await page.getByLabel("Name of the class").fill("History 8B");
+  await page.getByRole("button", { name: "Make the class" }).click();
+  const code = await page.getByTestId("join-code").innerText();
+  await nothingFound(page, "class, empty");
+  await page.getByRole("link", { name: "New assignment" }).click();
+  await expect(page.getByRole("heading", { name: "New assignment" })).toBeVisible();
+  await page.getByRole("button", { name: "Add a given event" }).click();
+  await nothingFound(page, "new assignment");
+  await page.getByLabel("Title", { exact: true }).fill("Crossing project");
+  await page.getByLabel("Due").fill("2031-12-11T16:00");
+  await page.getByLabel("Given event 1: title").fill("The bell is recast");
+  await page.getByLabel("Given event 1: right date").fill("1851");
+  await page.getByRole("button", { name: "Set the assignment" }).click();
+  await expect(page.getByRole("heading", { name: "Where every group stands" })).toBeVisible();
+  await nothingFound(page, "assignment, nobody yet");
+  const obi = await newPerson(browser, "Obi");
+  await obi.page.goto(`/join-class?code=${code}`);
+  await obi.page.getByRole("button", { name: "Join the class" }).click();
+  await expect(obi.page.getByRole("heading", { name: "History 8B" })).toBeVisible();
+  await nothingFound(obi.page, "class as a student");
+  await obi.page.getByRole("link", { name: "Crossing project" }).click();
+  await expect(obi.page.getByRole("button", { name: "Begin" })).toBeVisible();
+  await nothingFound(obi.page, "assignment as a student");
+  await obi.page.getByRole("button", { name: "Begin" }).click();
+  await expect(obi.page.getByRole("region", { name: "Ready check" })).toBeVisible();
+  await nothingFound(obi.page, "editor with ready check");
+  await obi.page.getByRole("button", { name: "Submit" }).click();
+  await nothingFound(obi.page, "not everything is met");
+  await obi.page.getByRole("button", { name: "Submit as it is" }).click();
+  await expect(obi.page.getByTestId("receipt")).toBeVisible();
+  await nothingFound(obi.page, "receipt");
+  await page.getByRole("link", { name: "Obi" }).click();
+  await expect(page.getByRole("complementary", { name: "Marking" })).toBeVisible();
+  await nothingFound(page, "marking");
+  await page.getByLabel("Points of 20").fill("9");
+  await page.getByRole("button", { name: "Return this" }).click();
+  await obi.page.keyboard.press("Escape");
+  await obi.page.getByRole("button", { name: /^Returned/ }).click();
+  await nothingFound(obi.page, "returned work");
+  await obi.page.goto("/");
+  await nothingFound(obi.page, "home with classes");
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(address);
   await expect(page.getByTestId("next-event")).toBeVisible();

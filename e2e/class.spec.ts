@@ -240,7 +240,8 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   const again = await (await browser.newContext({ baseURL: serverUrl() })).newPage();
   await again.goto("/sign-in");
   await again.getByRole("link", { name: "Set a new password" }).click();
-  await again.getByLabel("Sign-in name").fill(obi.signInName);
+  await expect(again.getByRole("heading", { name: "New password" })).toBeVisible();
+  await again.getByLabel("Sign-in name", { exact: true }).fill(obi.signInName);
   await again.getByLabel("Code from your teacher").fill(oneTime);
   await again.getByLabel("New password").fill("under-the-ambrel");
   await again.getByRole("button", { name: "Set the password" }).click();

@@ -109,6 +109,7 @@ async function load(demo: DemoTimeline): Promise<string> {
   let place: string | null = null;
   await change([
     { kind: "set_timeline", field: "scale", value: demo.scale ?? "balanced" },
+    { kind: "set_timeline", field: "byline", value: demo.byline ?? "" },
     ...demo.categories.map(([name, colour, pattern]): Op => {
       place = between(place, null);
       return {

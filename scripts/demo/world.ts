@@ -19,6 +19,7 @@ export interface DemoTimeline {
   key: string;
   title: string;
   subject: string;
+  byline?: string;
   introduction: string[];
   scale?: "balanced" | "true" | "even";
   cover?: { name: string; shows: string };
@@ -31,6 +32,7 @@ const AMBREL: DemoTimeline = {
   key: "ambrel",
   title: "How the Ambrel was crossed",
   subject: "Local history",
+  byline: "Nia and Obi",
   introduction: [
     "For three thousand years people have wanted to get to the other side of the Ambrel, and for most of that time they got wet doing it.",
     "This timeline follows every way across: the ford stones, the rope ferry, three bridges and the viaduct, up to the last crossing of the ferry in 1931. The night of 14 November 1872 is told hour by hour.",

@@ -140,6 +140,19 @@ describe("the drawing", () => {
     expect(texts).toContain("27 Sep 1931");
   });
 
+  it("ends the ridge with the period where one is set that reaches further", () => {
+    const t = {
+      ...timelineOf([
+        ["1700", "x"],
+        ["1800", "y"],
+      ]),
+      period: readWhen("1600 - 1931"),
+    };
+    const texts = drawChart(t, { width: 1280, height: 420 }).shapes.flatMap((s) => (s.kind === "text" ? [s.text] : []));
+    expect(texts).toContain("1600");
+    expect(texts).toContain("1931");
+  });
+
   it("survives nothing, one, all at one instant and nothing dated", () => {
     for (const list of [
       [],

@@ -1,5 +1,5 @@
-import { isDated } from "../time/when";
-import { whenLabel } from "../time/write-when";
+import { inDays, isDated } from "../time/when";
+import { momentLabel, whenLabel } from "../time/write-when";
 import { cutToWidth, type Face, textWidth, wrap } from "../text/measure";
 import { inOrder } from "../timeline/order";
 import { COLOURS, categoriesOf, itemsOf, type Pattern, type Timeline, type TimelineEvent } from "../timeline/timeline";
@@ -96,7 +96,7 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
 
   const shapes: Shape[] = [];
   const targets: Target[] = [];
-  const ends = endLabels(axis, events, inner);
+  const ends = endLabels(timeline, axis, events, inner);
   const ticks = makeTicks(
     axis,
     toPx,
@@ -116,7 +116,8 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
   // Lines first: no label may be struck through by one that is painted later.
   for (const e of moments)
     drawLine(shapes, e, toPx(axis.apexOf(e)), placed.get(e.id), label.get(e.id), chosen.pitch, ridgeTop, look, options);
-  for (const e of moments) drawBob(shapes, targets, e, axis, toPx, ridgeTop, look, options, placed.has(e.id));
+  for (const e of [...moments].sort((a, b) => bobWidth(b, axis) - bobWidth(a, axis)))
+    drawBob(shapes, targets, e, axis, toPx, ridgeTop, look, options, placed.has(e.id));
   for (const p of chosen.placed)
     drawLabel(shapes, targets, label.get(p.id)!, p, chosen.pitch, chosen.setting, labelsFrom, look, options);
   if (!options.strip)
@@ -290,11 +291,19 @@ interface EndLabel {
 }
 
 /** The first and the last date, always written; as one text when both do not fit. */
-function endLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from: number; to: number }): EndLabel[] {
+function endLabels(
+  timeline: Pick<Timeline, "period">,
+  axis: Axis,
+  events: readonly TimelineEvent[],
+  inner: { from: number; to: number },
+): EndLabel[] {
   const dated = events.filter((e) => isDated(e.when));
   if (dated.length === 0 || axis.scale === "even") return axis.scale === "even" ? evenLabels(axis, events, inner) : [];
-  const first = firstDate(dated[0]!);
-  const last = lastDate(dated);
+  // A period that was set reaches further than the events where the ridge ends with it.
+  const p = timeline.period.readAs;
+  const [from, to] = p.kind === "span" ? [p.start, p.end] : p.kind === "moment" ? [p.at, p.at] : [null, null];
+  const first = from?.from && inDays(from.from) <= axis.from! ? momentLabel(from) : firstDate(dated[0]!);
+  const last = to?.to && inDays(to.to) >= axis.to! ? momentLabel(to) : lastDate(dated);
   const w1 = textWidth(first, TICK_FACE, TICK_SIZE);
   const w2 = textWidth(last, TICK_FACE, TICK_SIZE);
   const end = inner.from + axis.datedEnd * (inner.to - inner.from);
@@ -517,6 +526,14 @@ function drawLine(
   const selected = options.selected === e.id;
   const points = Math.abs(p.anchor - apex) < 0.5 ? [apex, y0, apex, foot] : [apex, y0, p.anchor, y1, p.anchor, foot];
   shapes.push({ kind: "line", points, stroke: look(e).colour, width: selected ? 3 : e.emphasis ? 2 : 1.25 });
+}
+
+/** How much of the ridge a bob takes; the broad are painted first, so that they hide nothing. */
+function bobWidth(e: TimelineEvent, axis: Axis): number {
+  const r = e.when.readAs;
+  if (r.kind !== "moment" || axis.scale === "even") return 0;
+  const [from, to] = drawnExtent(r.at, e);
+  return axis.at(to) - axis.at(from);
 }
 
 /** The tip in the middle of what is known, the top as wide as that; hollow when marked uncertain. */

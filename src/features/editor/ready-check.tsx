@@ -153,6 +153,7 @@ function Roofs({ have, need, met }: { have: number; need: number; met: boolean }
     <svg width={n * 9} height={10} viewBox={`0 0 ${n * 9} 10`} aria-hidden="true" className="max-md:hidden">
       {Array.from({ length: n }, (_, i) => (
         <polygon
+          // biome-ignore lint/suspicious/noArrayIndexKey: a row of equal marks
           key={i}
           points={`${i * 9 + 2.5},0 ${i * 9 + 5.5},0 ${i * 9 + 8},10 ${i * 9},10`}
           fill={i < filled ? (met ? "#0B6E69" : "#B4481E") : "#C3D0CE"}

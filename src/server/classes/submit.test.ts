@@ -9,6 +9,7 @@ import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { setDeleted } from "../timelines/create";
+import { canSee, findPublished, publish } from "../timelines/publish";
 import { findTimeline } from "../timelines/queries";
 import { takeChange } from "../timelines/take-change";
 import { addClassmate, beginAssignment, createAssignment } from "./assignment";
@@ -235,6 +236,24 @@ describe("marking", () => {
     expect(await returnAll(s.assignment, s.teacher.id)).toEqual({ returned: 1 });
     expect((await groupsOf(s.assignment))[0]!.state).toBe("returned");
     expect((await findSubmission(id))!.content.checks[0]).toMatchObject({ have: 2, need: 3, met: false });
+  });
+});
+
+describe("publishing what was made for a class", () => {
+  it("goes as far as the teacher has set, and for the class it is seen by the class", async () => {
+    const s = await school();
+    const stranger = await makePerson();
+    expect(await publish(s.timeline, s.nia.id, "everybody", true)).toMatchObject({ failed: "beyond_class_limit" });
+    const { address } = must(await publish(s.timeline, s.nia.id, "class", true)).publication;
+    const seen = async () =>
+      Promise.all(
+        [null, stranger.id, s.wren.id, s.teacher.id, s.nia.id].map(async (who) =>
+          canSee((await findPublished(address))!, who),
+        ),
+      );
+    expect(await seen()).toEqual([false, false, true, true, true]);
+    await alterClass(s.klass, s.teacher.id, { publishLimit: "only_me" });
+    expect(await publish(s.timeline, s.nia.id, "class", false)).toMatchObject({ failed: "beyond_class_limit" });
   });
 });
 

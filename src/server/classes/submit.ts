@@ -92,7 +92,7 @@ export async function submit(
           };
         }),
         total: work.total,
-        drawing: toSvg(drawChart(frozen, { width: 880, height: 460 }, { fit: true }), {
+        drawing: toSvg(drawChart({ ...frozen, items: new Map() }, { width: 880, height: 460 }, { fit: true }), {
           pictureUrl: () => null,
           prefix: "s",
           label: "Chart as submitted",
