@@ -6,6 +6,17 @@ begin
   raise exception 'a frozen version is never altered';
 end $$;
 
+CREATE FUNCTION public.refuse_submission_alteration() RETURNS trigger
+    LANGUAGE plpgsql
+    AS $$
+begin
+  if tg_op = 'DELETE' or new.content <> old.content or new.hash <> old.hash or new.version_id <> old.version_id
+    or new.submitted_at <> old.submitted_at or new.due_at <> old.due_at then
+    raise exception 'a submission is never altered';
+  end if;
+  return new;
+end $$;
+
 CREATE TABLE public.account (
     id text NOT NULL,
     display_name text NOT NULL,
@@ -15,6 +26,20 @@ CREATE TABLE public.account (
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
     CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL)))
+);
+
+CREATE TABLE public.assignment (
+    id text NOT NULL,
+    class_id text NOT NULL,
+    title text NOT NULL,
+    instructions text NOT NULL,
+    period jsonb NOT NULL,
+    requirements jsonb NOT NULL,
+    total integer NOT NULL,
+    due_at timestamp with time zone NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT assignment_title_length CHECK (((length(title) >= 1) AND (length(title) <= 200))),
+    CONSTRAINT assignment_total_positive CHECK (((total >= 1) AND (total <= 1000)))
 );
 
 CREATE TABLE public.blob (
@@ -51,6 +76,23 @@ CREATE TABLE public.change (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.class (
+    id text NOT NULL,
+    name text NOT NULL,
+    teacher_id text NOT NULL,
+    join_code text,
+    publish_limit text DEFAULT 'link'::text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
+    CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
+);
+
+CREATE TABLE public.class_member (
+    class_id text NOT NULL,
+    account_id text NOT NULL,
+    joined_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.editor (
     timeline_id text NOT NULL,
     account_id text NOT NULL,
@@ -71,7 +113,40 @@ CREATE TABLE public.event (
     by_hand text NOT NULL,
     description bytea DEFAULT '\x'::bytea NOT NULL,
     deleted boolean DEFAULT false NOT NULL,
+    given text,
+    locked boolean DEFAULT false NOT NULL,
     CONSTRAINT event_title_length CHECK ((length(title) <= 300))
+);
+
+CREATE TABLE public.event_comment (
+    submission_id text NOT NULL,
+    event_id text NOT NULL,
+    text text NOT NULL
+);
+
+CREATE TABLE public.frozen_copy (
+    address text NOT NULL,
+    timeline_id text NOT NULL,
+    version_id text NOT NULL,
+    created_by text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    closed_at timestamp with time zone
+);
+
+CREATE TABLE public.given_event (
+    id text NOT NULL,
+    assignment_id text NOT NULL,
+    place integer NOT NULL,
+    title text NOT NULL,
+    right_when jsonb NOT NULL,
+    locked boolean NOT NULL
+);
+
+CREATE TABLE public.group_work (
+    id text NOT NULL,
+    assignment_id text NOT NULL,
+    timeline_id text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.item (
@@ -91,6 +166,13 @@ CREATE TABLE public.item (
     found_on text NOT NULL,
     deleted boolean DEFAULT false NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
+);
+
+CREATE TABLE public.mark (
+    submission_id text NOT NULL,
+    points numeric,
+    comment text DEFAULT ''::text NOT NULL,
+    returned_at timestamp with time zone
 );
 
 CREATE TABLE public.media (
@@ -119,6 +201,12 @@ CREATE TABLE public.migration (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.one_time_code (
+    account_id text NOT NULL,
+    code_hash bytea NOT NULL,
+    expires_at timestamp with time zone NOT NULL
+);
+
 CREATE TABLE public.page (
     version_id text NOT NULL,
     build text NOT NULL,
@@ -133,7 +221,7 @@ CREATE TABLE public.publication (
     visibility text NOT NULL,
     version_id text NOT NULL,
     taken_back_at timestamp with time zone,
-    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'link'::text, 'everybody'::text])))
+    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
 );
 
 CREATE TABLE public.session (
@@ -149,6 +237,18 @@ CREATE TABLE public.sign_in_attempt (
     last_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.submission (
+    id text NOT NULL,
+    group_id text NOT NULL,
+    version_id text NOT NULL,
+    submitted_by text NOT NULL,
+    submitted_at timestamp with time zone DEFAULT now() NOT NULL,
+    due_at timestamp with time zone NOT NULL,
+    content text NOT NULL,
+    hash text NOT NULL,
+    taken_back_at timestamp with time zone
+);
+
 CREATE TABLE public.timeline (
     id text NOT NULL,
     title text DEFAULT ''::text NOT NULL,
@@ -162,6 +262,7 @@ CREATE TABLE public.timeline (
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     altered_at timestamp with time zone DEFAULT now() NOT NULL,
     deleted_at timestamp with time zone,
+    byline text DEFAULT ''::text NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
     CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
@@ -205,6 +306,9 @@ CREATE TABLE public.version_media (
 ALTER TABLE ONLY public.account
     ADD CONSTRAINT account_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.assignment
+    ADD CONSTRAINT assignment_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_pkey PRIMARY KEY (hash, n);
 
@@ -220,14 +324,38 @@ ALTER TABLE ONLY public.change
 ALTER TABLE ONLY public.change
     ADD CONSTRAINT change_pkey PRIMARY KEY (timeline_id, seq);
 
+ALTER TABLE ONLY public.class_member
+    ADD CONSTRAINT class_member_pkey PRIMARY KEY (class_id, account_id);
+
+ALTER TABLE ONLY public.class
+    ADD CONSTRAINT class_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_pkey PRIMARY KEY (timeline_id, account_id);
+
+ALTER TABLE ONLY public.event_comment
+    ADD CONSTRAINT event_comment_pkey PRIMARY KEY (submission_id, event_id);
 
 ALTER TABLE ONLY public.event
     ADD CONSTRAINT event_pkey PRIMARY KEY (timeline_id, id);
 
+ALTER TABLE ONLY public.frozen_copy
+    ADD CONSTRAINT frozen_copy_pkey PRIMARY KEY (address);
+
+ALTER TABLE ONLY public.given_event
+    ADD CONSTRAINT given_event_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.group_work
+    ADD CONSTRAINT group_work_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.group_work
+    ADD CONSTRAINT group_work_timeline_unique UNIQUE (timeline_id);
+
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.mark
+    ADD CONSTRAINT mark_pkey PRIMARY KEY (submission_id);
 
 ALTER TABLE ONLY public.media_file
     ADD CONSTRAINT media_file_pkey PRIMARY KEY (media_id, size);
@@ -237,6 +365,9 @@ ALTER TABLE ONLY public.media
 
 ALTER TABLE ONLY public.migration
     ADD CONSTRAINT migration_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.one_time_code
+    ADD CONSTRAINT one_time_code_pkey PRIMARY KEY (account_id);
 
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_pkey PRIMARY KEY (version_id, build);
@@ -252,6 +383,9 @@ ALTER TABLE ONLY public.session
 
 ALTER TABLE ONLY public.sign_in_attempt
     ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.submission
+    ADD CONSTRAINT submission_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.timeline
     ADD CONSTRAINT timeline_pkey PRIMARY KEY (id);
@@ -275,7 +409,21 @@ CREATE UNIQUE INDEX account_email_unique ON public.account USING btree (lower(em
 
 CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (lower(sign_in_name));
 
+CREATE INDEX assignment_class ON public.assignment USING btree (class_id);
+
+CREATE UNIQUE INDEX class_join_code_unique ON public.class USING btree (upper(join_code));
+
+CREATE INDEX class_member_account ON public.class_member USING btree (account_id);
+
+CREATE INDEX class_teacher ON public.class USING btree (teacher_id);
+
 CREATE INDEX editor_account ON public.editor USING btree (account_id);
+
+CREATE INDEX frozen_copy_timeline ON public.frozen_copy USING btree (timeline_id);
+
+CREATE INDEX given_event_assignment ON public.given_event USING btree (assignment_id);
+
+CREATE INDEX group_work_assignment ON public.group_work USING btree (assignment_id);
 
 CREATE INDEX item_of ON public.item USING btree (timeline_id, of);
 
@@ -285,13 +433,20 @@ CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
 CREATE INDEX session_account ON public.session USING btree (account_id);
 
+CREATE INDEX submission_group ON public.submission USING btree (group_id);
+
 CREATE UNIQUE INDEX timeline_join_token_unique ON public.timeline USING btree (join_token);
 
 CREATE INDEX version_media_media ON public.version_media USING btree (media_id);
 
+CREATE TRIGGER submission_is_frozen BEFORE DELETE OR UPDATE ON public.submission FOR EACH ROW EXECUTE FUNCTION public.refuse_submission_alteration();
+
 CREATE TRIGGER version_is_frozen BEFORE DELETE OR UPDATE ON public.version FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
 
 CREATE TRIGGER version_media_is_frozen BEFORE DELETE OR UPDATE ON public.version_media FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
+
+ALTER TABLE ONLY public.assignment
+    ADD CONSTRAINT assignment_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
 
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash) ON DELETE CASCADE;
@@ -305,17 +460,50 @@ ALTER TABLE ONLY public.change
 ALTER TABLE ONLY public.change
     ADD CONSTRAINT change_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.class_member
+    ADD CONSTRAINT class_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.class_member
+    ADD CONSTRAINT class_member_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.class
+    ADD CONSTRAINT class_teacher_id_fkey FOREIGN KEY (teacher_id) REFERENCES public.account(id);
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.event_comment
+    ADD CONSTRAINT event_comment_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
+
 ALTER TABLE ONLY public.event
     ADD CONSTRAINT event_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.frozen_copy
+    ADD CONSTRAINT frozen_copy_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.frozen_copy
+    ADD CONSTRAINT frozen_copy_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
+ALTER TABLE ONLY public.frozen_copy
+    ADD CONSTRAINT frozen_copy_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.given_event
+    ADD CONSTRAINT given_event_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
+
+ALTER TABLE ONLY public.group_work
+    ADD CONSTRAINT group_work_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
+
+ALTER TABLE ONLY public.group_work
+    ADD CONSTRAINT group_work_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.mark
+    ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
 
 ALTER TABLE ONLY public.media
     ADD CONSTRAINT media_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);
@@ -329,6 +517,9 @@ ALTER TABLE ONLY public.media_file
 ALTER TABLE ONLY public.media
     ADD CONSTRAINT media_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.one_time_code
+    ADD CONSTRAINT one_time_code_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
@@ -340,6 +531,15 @@ ALTER TABLE ONLY public.publication
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.submission
+    ADD CONSTRAINT submission_group_id_fkey FOREIGN KEY (group_id) REFERENCES public.group_work(id);
+
+ALTER TABLE ONLY public.submission
+    ADD CONSTRAINT submission_submitted_by_fkey FOREIGN KEY (submitted_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.submission
+    ADD CONSTRAINT submission_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
 ALTER TABLE ONLY public.upload
     ADD CONSTRAINT upload_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);

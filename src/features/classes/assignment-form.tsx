@@ -271,7 +271,7 @@ export function AssignmentCard({
 }) {
   return (
     <div>
-      <h3 className="text-[20px]">{title}</h3>
+      <h2 className="text-[20px]">{title}</h2>
       {instructions ? <p className="mt-2 whitespace-pre-line">{instructions}</p> : null}
       {requirements.length > 0 ? (
         <ul className="mt-3 list-disc pl-5">
@@ -282,7 +282,7 @@ export function AssignmentCard({
       ) : null}
       {given.length > 0 ? (
         <>
-          <h4 className="mt-3 font-sans text-[14px] font-bold">Given events</h4>
+          <h3 className="mt-3 font-sans text-[14px] font-bold">Given events</h3>
           <ul className="list-disc pl-5">
             {given.map((g, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: titles may repeat and the list is only read
