@@ -71,7 +71,8 @@ export const ACCESS: Record<string, Row> = {
   "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
   "POST /api/timelines/[id]/pictures": EDITORS,
   "GET /api/timelines/[id]/media/[media]/[size]": EDITORS,
-  "POST /api/join/[token]": SIGNED_IN,
+  // The table's timeline is a group's work: its link is for classmates.
+  "POST /api/join/[token]": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing"],
   "POST /api/session/code": EVERYBODY,
   "POST /api/classes": SIGNED_IN,
   "PATCH /api/classes/[id]": TEACHER,

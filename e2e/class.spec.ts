@@ -185,7 +185,17 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
   await expect(groups.getByRole("row").filter({ hasText: "Marked" })).toHaveCount(2);
 
-  // Nothing of the right date has reached a student's browser so far.
+  // Nothing of the right date has reached a student's browser so far: not by pages, answers, history or exports.
+  const timeline = new URL(nia.page.url()).pathname;
+  const exports = await nia.context.newPage();
+  await exports.goto(`${timeline}/reader`);
+  await exports.goto((await nia.page.request.get(`/api${timeline}/changes?after=0`)).url());
+  const { copy } = (await (await nia.page.request.post(`/api${timeline}/frozen-copies`)).json()) as {
+    copy: { address: string };
+  };
+  expect(await (await nia.page.request.get(`/f/${copy.address}/file`)).text()).not.toContain("1851");
+  await exports.goto(`/f/${copy.address}`);
+  await exports.close();
   for (const student of [nia, obi, other]) {
     await student.page.getByRole("button", { name: "History" }).click();
     await expect(
@@ -212,7 +222,8 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   ).toBeVisible();
   await expect(reader.getByRole("heading", { name: "Last crossing" })).toHaveCount(0);
 
-  await desk.getByRole("button", { name: "Return all marked" }).click();
+  await tabTo("Return all marked");
+  await desk.keyboard.press("Enter");
   await expect(desk.getByText("2 returned")).toBeVisible();
   const download = desk.waitForEvent("download");
   await desk.getByRole("link", { name: "Marks as a spreadsheet" }).click();

@@ -145,6 +145,15 @@ const VIEWS = {
       await p.getByLabel("Given event 1: right date").fill("19 Mar 1783");
     },
   ],
+  "assignment-student": [
+    LAPTOP,
+    "student:Bram",
+    async (p) => {
+      await openClass(p);
+      await p.getByRole("link", { name: "Crossing project" }).click();
+      await p.getByRole("button", { name: "Begin" }).waitFor();
+    },
+  ],
   marking: [
     LAPTOP,
     "ward",

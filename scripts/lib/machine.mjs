@@ -41,13 +41,13 @@ export function ensurePackages(names, present, otherwise) {
 }
 
 /** Installs what the lock file says, when node_modules does not match it yet. */
-export function ensureDependencies() {
+export function ensureDependencies(quiet = false) {
   const stamp = join(ROOT, "node_modules", ".fastigo-lock");
   const lock = createHash("sha256")
     .update(readFileSync(join(ROOT, "package-lock.json")))
     .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
-  say("Installing the packages of the lock file ...");
+  if (!quiet) say("Installing the packages of the lock file ...");
   const done = spawnSync("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error", "--include=dev"], {
     cwd: ROOT,
     stdio: ["ignore", "ignore", "inherit"],

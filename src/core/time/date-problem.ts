@@ -4,6 +4,7 @@ export type DateProblem =
   | { code: "no_such_day"; month: number; year: number; days: number; readings: string[] }
   | { code: "no_such_month"; month: number }
   | { code: "two_orders"; readings: [string, string] }
+  | { code: "month_or_range"; readings: [string, string] }
   | { code: "two_digit_year"; readings: string[] }
   | { code: "year_nought"; readings: string[] }
   | { code: "end_before_start"; start: string; end: string; readings: string[] }
@@ -39,6 +40,8 @@ export function dateProblemText(p: DateProblem): string {
       return `There is no month ${p.month}. ${KEPT} Months go from 1 to 12.`;
     case "two_orders":
       return `This could be ${either(p.readings)}. ${KEPT} Choose which, once for the whole timeline.`;
+    case "month_or_range":
+      return `This could be ${either(p.readings)}. ${KEPT} Choose which.`;
     case "two_digit_year":
       return `The year needs all its digits. ${KEPT} Did you mean ${either(p.readings)}?`;
     case "year_nought":

@@ -21,6 +21,11 @@ export interface Fields {
   /** Everything from `year` on for this many years: 10 for the 1840s. */
   years?: 10 | 100;
   century?: number;
+  millennium?: number;
+  /** "am" or "pm" as written, for a range that says it once. */
+  half?: "a" | "p";
+  /** A UTC offset as written. */
+  offset?: string;
   hour?: number;
   minute?: number;
   second?: number;
@@ -68,6 +73,7 @@ const RE = {
   yearFirst: /^(\d{4})[./](\d{1,2})[./](\d{1,2})$/,
   season: only(`(spring|summer|autumn|fall|winter),?(?: of)? (${YEAR})`),
   century: only(`(?:the )?(\\d{1,2})(?:st|nd|rd|th)[ -]?(?:century|cent\\.?|c\\.?)(?:\\s*(${ERA}))?`),
+  millennium: only(`(?:the )?(\\d{1,2})(?:st|nd|rd|th)[ -]?millennium(?:\\s*(${ERA}))?`),
   years: only(`(?:the )?(\\d{1,7}0)'?s(?:\\s*(${ERA}))?`),
   year: only(`(?:the )?(?:year )?(${YEAR})`),
   time: /^(?:at )?(\d{1,2})(?:[:.](\d{2}))?(?::(\d{2}))?\s*(am|pm|a\.m\.|p\.m\.|h)?$/,
@@ -97,6 +103,7 @@ export function readFields(text: string): Fields | null {
     () => (f.about = true),
   );
   take(/(?:~|\s*\((?:about|circa|approx\.?)\))$/, () => (f.about = true));
+  take(/^(?:in|on|during|at)\s+(?:the\s+)?(?=\S)/, () => {});
   take(/^(?:before|by|pre-?)\s+/, () => (f.bound = "before"));
   take(/^(?:after|post-?)\s+/, () => (f.bound = "after"));
   take(/^(?:about|circa|c\.)\s*(?=\d)/, () => (f.about = true));
@@ -196,6 +203,11 @@ function readDate(text: string, f: Fields): boolean {
     if (m[2]) f.era = eraOf(m[2]);
     return true;
   }
+  if ((m = text.match(RE.millennium))) {
+    f.millennium = Number(m[1]);
+    if (m[2]) f.era = eraOf(m[2]);
+    return true;
+  }
   if ((m = text.match(RE.years))) {
     f.year = Number(m[1]);
     f.yearDigits = m[1]!.length;
@@ -229,11 +241,18 @@ function readTime(text: string, f: Fields, besideDate = false): boolean {
     f.minute = 0;
     return true;
   }
+  const zoned = text.match(/^(.*\d)\s*(z|utc|[+-]\d{2}:\d{2})$/);
+  if (zoned && /[:.]/.test(zoned[1]!)) {
+    if (!readTime(zoned[1]!, f, besideDate)) return false;
+    f.offset = zoned[2] === "utc" ? "Z" : zoned[2]!.toUpperCase();
+    return true;
+  }
   const m = text.match(RE.time);
   if (!m || !(m[2] || m[4]) || (m[2] && /^\d{1,2}\.\d/.test(text.replace("at ", "")) && !m[4] && !besideDate))
     return false;
   let hour = Number(m[1]);
   const half = m[4]?.[0];
+  if (half === "a" || half === "p") f.half = half;
   if (half === "a" || half === "p") {
     if (hour < 1 || hour > 12)
       hour = 99; // no such time; said by the checker

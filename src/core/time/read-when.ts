@@ -1,6 +1,7 @@
 import { type Calendar, civilFrom, dayFrom, daysInMonth } from "./calendar";
 import type { DateProblem } from "./date-problem";
 import { type Fields, readFields } from "./fields";
+import { readEdtf } from "./read-edtf";
 import {
   addSeconds,
   compareInstants,
@@ -10,6 +11,7 @@ import {
   type Moment,
   type Precision,
   type Reading,
+  SECONDS_PER_DAY,
   UNDATED,
   type When,
   type Wording,
@@ -25,6 +27,10 @@ export interface ReadOptions {
   hemisphere?: "north" | "south";
   /** The day that a time alone belongs to, as a day number. */
   day?: number | null;
+  /** What "today" is, as a day number; the core has no clock. */
+  today?: number | null;
+  /** False: a date within a sentence is not looked for, the text must be a date as a whole. */
+  sentence?: boolean;
   margin?: Margin | null;
 }
 
@@ -45,9 +51,27 @@ export function readWhen(typed: string, options: ReadOptions = {}): When {
   const margin = options.margin ?? null;
   const text = normalise(typed);
   if (text === "") return { ...UNDATED, typed };
-  const { reading, calendar } = readText(text, options);
+  const { reading, calendar } = readNotation(typed.trim()) ?? readText(text, options);
   const edtf = edtfOf(reading);
   return { typed, readAs: reading, calendar, margin, ...(edtf === undefined ? {} : { edtf }) };
+}
+
+/** ISO 8601-2, where it is plainly meant: what people write in words is left to `readText`. */
+function readNotation(text: string): { reading: Reading; calendar: Calendar } | null {
+  if (text.length > LONGEST_DATE_TEXT || !/^[[\dY./-]/.test(text) || /\s/.test(text.replaceAll(", ", ","))) return null;
+  // 1905-06 may be June 1905 or 1905 to 1906; what has no second meaning is read as a month.
+  const short = text.match(/^\d{2}(\d{2})-(\d{2})$/);
+  if (short && Number(short[2]) <= 12 && Number(short[2]) > Number(short[1])) {
+    const readings: [string, string] = [
+      `${SHORT_MONTHS[Number(short[2]) - 1]} ${text.slice(0, 4)}`,
+      `${text.slice(0, 4)} - ${text.slice(0, 2)}${short[2]}`,
+    ];
+    return Number(short[2]) === 0
+      ? null
+      : { reading: { kind: "not_understood", problem: { code: "month_or_range", readings } }, calendar: "gregorian" };
+  }
+  const reading = readEdtf(text.replaceAll(", ", ","));
+  return reading && { reading, calendar: "gregorian" };
 }
 
 function readText(text: string, options: ReadOptions): { reading: Reading; calendar: Calendar } {
@@ -55,7 +79,11 @@ function readText(text: string, options: ReadOptions): { reading: Reading; calen
     reading: { kind: "not_understood" as const, problem },
     calendar,
   });
-  if (text.length > LONGEST_DATE_TEXT) return refuse({ code: "not_a_date" });
+  if (text.length > LONGEST_DATE_TEXT)
+    return readSentence(text.slice(0, 20_000), options) ?? refuse({ code: "not_a_date" });
+  // "Nov 14-16, 1872" says its month first.
+  const monthFirst = text.match(/^([a-z]{3,9})\.? (\d{1,2}) ?- ?(\d{1,2}),? (\d{4})$/);
+  if (monthFirst) return readText(`${monthFirst[2]} - ${monthFirst[3]} ${monthFirst[1]} ${monthFirst[4]}`, options);
 
   const whole = readFields(text);
   if (whole) {
@@ -63,6 +91,20 @@ function readText(text: string, options: ReadOptions): { reading: Reading; calen
     const calendar = whole.julian ? "julian" : "gregorian";
     return at.ok ? { reading: { kind: "moment", at: at.value }, calendar } : refuse(at.problem, calendar);
   }
+  if (/^(?:today|now)$/.test(text) && options.today != null)
+    return {
+      reading: {
+        kind: "moment",
+        at: {
+          from: { day: options.today, second: 0 },
+          to: { day: options.today + 1, second: 0 },
+          precision: "day",
+          about: false,
+          uncertain: false,
+        },
+      },
+      calendar: "gregorian",
+    };
   const open = readOpenSpan(text, options);
   if (open) return open;
 
@@ -75,7 +117,14 @@ function readText(text: string, options: ReadOptions): { reading: Reading; calen
     const calendar = a.julian || b.julian ? "julian" : "gregorian";
     if (calendar === "julian") a.julian = b.julian = true;
     const start = momentOf(a, options);
-    const end = momentOf(b, options);
+    let end = momentOf(b, options);
+    // 10 pm - 2 am: the end is on the day after.
+    if (start.ok && end.ok && bareTime(right) && isBackwards(start.value, end.value))
+      end = ok({
+        ...end.value,
+        from: addSeconds(end.value.from!, SECONDS_PER_DAY),
+        to: addSeconds(end.value.to!, SECONDS_PER_DAY),
+      });
     if (!start.ok || !end.ok) {
       firstProblem ??= !start.ok ? start.problem : !end.ok ? end.problem : null;
       continue;
@@ -98,7 +147,46 @@ function readText(text: string, options: ReadOptions): { reading: Reading; calen
     }
     return { reading: { kind: "span", start: start.value, end: end.value }, calendar };
   }
-  return refuse(firstProblem ?? { code: "not_a_date" });
+  return (!firstProblem && readSentence(text, options)) || refuse(firstProblem ?? { code: "not_a_date" });
+}
+
+/** Words a pasted sentence has at least; shorter texts are meant as a date, or as none. */
+const SENTENCE = 4;
+const MOST_DATE_WORDS = 9;
+
+/** The first date inside a sentence, the longest that begins there. A bare number counts only as a year of four digits. */
+function readSentence(text: string, options: ReadOptions): { reading: Reading; calendar: Calendar } | null {
+  const words = text.split(/[\s()"]+/).filter(Boolean);
+  if (options.sentence === false || words.length < SENTENCE || words.length > 2_000) return null;
+  for (let i = 0; i < words.length; i++)
+    for (let n = Math.min(MOST_DATE_WORDS, words.length - i); n >= 1; n--) {
+      if (n === words.length) continue;
+      const part = words
+        .slice(i, i + n)
+        .join(" ")
+        .replace(/[.,;:!]+$/, "");
+      if (
+        !/\d/.test(part) ||
+        /^(?:from|since|until|till|to|by|up) /.test(part) ||
+        (/^\d+$/.test(part) && !/^\d{4}$/.test(part))
+      )
+        continue;
+      const f = readFields(part);
+      const m = f && momentOf(f, options);
+      if (m?.ok) return { reading: { kind: "moment", at: m.value }, calendar: f!.julian ? "julian" : "gregorian" };
+      // What is plainly meant as a date but cannot be one is not passed over for half of it.
+      if (m && !m.ok && ["no_such_day", "two_orders", "no_such_month"].includes(m.problem.code))
+        return { reading: { kind: "not_understood", problem: m.problem }, calendar: "gregorian" };
+      if (n >= 2 && n <= 8 && /[-/]| to /.test(part) && part.length < 60) {
+        const span = readText(part, options);
+        if (span.reading.kind === "span") return span;
+      }
+    }
+  return null;
+}
+
+function bareTime(text: string): boolean {
+  return /^\d{1,2}(?:[:.]\d{2}){0,2}\s*(?:am|pm|a\.m\.|p\.m\.)?$/.test(text.trim());
 }
 
 /** A span is wrong only if its earliest start comes after its latest end, "about" included. */
@@ -141,6 +229,21 @@ function* splits(text: string): Generator<[string, string, boolean]> {
 
 /** Completes each end of a range from the other: "2-5 Feb 1900", "310-281 BC", "1872-73", "22:10 - 23:40". */
 function share(a: Fields, b: Fields): void {
+  // "10-11:30 pm": a bare number before a time is an hour, in the same half of the day.
+  if (
+    a.year !== undefined &&
+    a.month === undefined &&
+    (a.yearDigits ?? 9) <= 2 &&
+    b.hour !== undefined &&
+    b.day === undefined &&
+    b.year === undefined
+  ) {
+    a.hour = a.year;
+    delete a.year;
+    delete a.yearDigits;
+  }
+  if (b.half && a.hour !== undefined && !a.half && a.hour >= 1 && a.hour <= 12)
+    a.hour = (a.hour % 12) + (b.half === "p" ? 12 : 0);
   // "2-5 Feb 1900": a bare number at the left is a day when the right has one.
   if (
     a.year !== undefined &&
@@ -224,6 +327,11 @@ function plainMoment(f: Fields, options: ReadOptions): Result<Moment> {
     ok({ from, to, precision, about: false, uncertain: false, ...(wording ? { wording } : {}) });
 
   if (f.ago) return agoMoment(f.ago);
+  if (f.millennium !== undefined) {
+    if (f.millennium === 0) return no({ code: "not_a_date" });
+    const first = f.era === "bc" ? 1 - f.millennium * 1_000 : (f.millennium - 1) * 1_000 + 1;
+    return made(start(first), start(first + 1_000), "millennium");
+  }
   if (f.century !== undefined) {
     if (f.century === 0) return no({ code: "not_a_date" });
     // The 5th century BC is 500 BC to 401 BC: astronomical -499 to -400.
@@ -307,7 +415,14 @@ function timed(day: Instant, f: Fields): Result<Moment> {
   const from = addSeconds(day, f.hour! * 3600 + (f.minute ?? 0) * 60 + (f.second ?? 0));
   const precision: Precision = f.second !== undefined ? "second" : f.minute !== undefined ? "minute" : "hour";
   const width = precision === "second" ? 1 : precision === "minute" ? 60 : 3600;
-  return ok({ from, to: addSeconds(from, width), precision, about: false, uncertain: false });
+  return ok({
+    from,
+    to: addSeconds(from, width),
+    precision,
+    about: false,
+    uncertain: false,
+    ...(f.offset ? { offset: f.offset } : {}),
+  });
 }
 
 function checkTime(f: Fields): DateProblem | null {

@@ -32,6 +32,8 @@ export type Wording =
   | { kind: "before" }
   | { kind: "after" }
   | { kind: "between" }
+  /** A form of ISO 8601-2 that the meaning alone does not tell: a mask, significant digits, a set. */
+  | { kind: "edtf"; text: string }
   | { kind: "ago"; amount: string; unit: AgoUnit };
 
 /** What is known of one date: it lies in [from, to). Null: unknown how early or how late. */
@@ -42,12 +44,15 @@ export interface Moment {
   about: boolean;
   uncertain: boolean;
   wording?: Wording;
+  /** A UTC offset as it was written; it is kept and shifts nothing. */
+  offset?: string;
 }
 
 /** The end of a span that goes on: open because it has not ended, or because nobody knows. */
 export type Reading =
   | { kind: "moment"; at: Moment }
-  | { kind: "span"; start: Moment | null; end: Moment | null }
+  /** An end that is null is open, or, where `unknown` says so, not known. */
+  | { kind: "span"; start: Moment | null; end: Moment | null; unknown?: "start" | "end" }
   | { kind: "undated" }
   | { kind: "not_understood"; problem: DateProblem };
 
@@ -104,19 +109,24 @@ export function addYears(i: Instant, years: number, calendar: Calendar = "gregor
   return { day: moved + rest, second: i.second };
 }
 
-/** The width of "about" either way when its author has not set it: a year by 5, a decade by 10, a day by 3 days. */
+/**
+ * The width of "about" either way when its author has not set it: a year by 5, a decade by 10, a day by 3 days, anything
+ * else by half of the last digit given.
+ */
 export function usualMargin(m: Moment): Margin {
   switch (m.precision) {
     case "second":
+      return { amount: 0.5 / SECONDS_PER_DAY, unit: "day" };
     case "minute":
-      return { amount: 15 / 1440, unit: "day" };
+      return { amount: 30 / SECONDS_PER_DAY, unit: "day" };
     case "hour":
-      return { amount: 1 / 24, unit: "day" };
+      return { amount: 1_800 / SECONDS_PER_DAY, unit: "day" };
     case "day":
       return { amount: 3, unit: "day" };
     case "month":
+      return { amount: 15, unit: "day" };
     case "season":
-      return { amount: 31, unit: "day" };
+      return { amount: 45, unit: "day" };
     case "year":
       return { amount: 5, unit: "year" };
     case "decade":

@@ -1,5 +1,6 @@
 import { type Calendar, civilFrom, weekday } from "./calendar";
 import { MONTHS } from "./date-problem";
+import { readEdtf } from "./read-edtf";
 import { addSeconds, type Instant, type Moment, type Reading, SECONDS_PER_DAY, type When } from "./when";
 
 export interface DateStyle {
@@ -35,6 +36,7 @@ export function momentLabel(m: Moment, style: DateStyle = SHORT): string {
 function plainLabel(m: Moment, style: DateStyle): string {
   const w = m.wording;
   if (w?.kind === "ago") return agoText(w.amount, w.unit);
+  if (w?.kind === "edtf") return formLabel(m, w.text, style);
   if (w?.kind === "season") return `${w.season} ${yearText(w.year)}`;
   if (w?.kind === "before" && m.to) return `before ${boundary(m, m.to, style)}`;
   if (w?.kind === "after" && m.from) return `after ${boundary(m, addSeconds(m.from, -1), style)}`;
@@ -47,6 +49,20 @@ function plainLabel(m: Moment, style: DateStyle): string {
 }
 
 /** Before X begins and after X ends at the edge of X, written in X's own precision. */
+/** A mask, significant digits or a set in words. */
+function formLabel(m: Moment, text: string, style: DateStyle): string {
+  if (!m.from || !m.to) return text;
+  const first = civilFrom(style.calendar, m.from.day);
+  const last = civilFrom(style.calendar, addSeconds(m.to, -1).day);
+  const mask = /^(\d{4})-(\d{2}|XX)(?:-XX)?$/.exec(text);
+  if (mask?.[2] === "XX") return `some time in ${yearText(first.year)}`;
+  if (mask) return `some day in ${dateText(m.from, "month", style)}`;
+  if (/^Y-?\d+E\d+$/.test(text)) return yearText(first.year);
+  return first.year === last.year
+    ? `${dateText(m.from, "day", style)} or later, by ${dateText(addSeconds(m.to, -1), "day", style)}`
+    : `some time between ${yearText(first.year)} and ${yearText(last.year)}`;
+}
+
 function boundary(m: Moment, at: Instant, style: DateStyle): string {
   return dateText(at, m.precision, style);
 }
@@ -111,6 +127,10 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
         : isHundreds(year)
           ? hundredsBc(year)
           : centuryText(year);
+    case "millennium": {
+      const n = year >= 1 ? Math.floor((year - 1) / 1_000) + 1 : Math.floor(-year / 1_000) + 1;
+      return `${ordinal(n)} millennium${year >= 1 ? "" : " BC"}`;
+    }
     case "digits": {
       if (!last) return yearText(year);
       const end = civilFrom(style.calendar, last.day).year;
@@ -181,22 +201,50 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
   return `${a} – ${b}`;
 }
 
-/** ISO 8601-2 (EDTF) of what was understood; undefined where there is nothing to say. */
+/**
+ * ISO 8601-2 (EDTF) of what was understood, exactly where it can say it, otherwise the nearest value that encloses it (see
+ * `isExact`); undefined where there is nothing to say.
+ */
 export function edtfOf(r: Reading): string | undefined {
   if (r.kind === "moment") return momentEdtf(r.at);
   if (r.kind !== "span") return undefined;
-  return `${r.start ? edgeEdtf(r.start) : ".."}/${r.end ? edgeEdtf(r.end) : ".."}`;
+  const start = r.start ? edgeEdtf(r.start, "start") : r.unknown === "start" ? "" : "..";
+  const end = r.end ? edgeEdtf(r.end, "end") : r.unknown === "end" ? "" : "..";
+  return `${start}/${end}`;
+}
+
+/** Whether the EDTF text of a reading means exactly what was understood, found by reading it back. */
+export function isExact(r: Reading): boolean {
+  const text = edtfOf(r);
+  const back = text === undefined ? null : readEdtf(text);
+  if (!back || back.kind !== r.kind) return false;
+  if (r.kind === "moment" && back.kind === "moment") return sameMoment(r.at, back.at);
+  if (r.kind === "span" && back.kind === "span") return sameMoment(r.start, back.start) && sameMoment(r.end, back.end);
+  return false;
+}
+
+function sameMoment(a: Moment | null, b: Moment | null): boolean {
+  if (!a || !b) return a === b;
+  const same = (x: Instant | null, y: Instant | null) => (x && y ? x.day === y.day && x.second === y.second : x === y);
+  return (
+    same(a.from, b.from) &&
+    same(a.to, b.to) &&
+    a.about === b.about &&
+    a.uncertain === b.uncertain &&
+    a.offset === b.offset
+  );
 }
 
 /** An interval's ends may not be sets: a set's outer edge stands for it. */
-function edgeEdtf(m: Moment): string {
+function edgeEdtf(m: Moment, side: "start" | "end"): string {
   const text = momentEdtf(m);
-  return text.startsWith("[") ? isoEdge(m.from ?? m.to!, m) + mark(m) : text;
+  if (!text.startsWith("[")) return text;
+  const outer = side === "start" ? (m.from ?? addSeconds(m.to!, -1)) : m.to ? addSeconds(m.to, -1) : m.from!;
+  return isoEdge(outer, m) + mark(m);
 }
 
 function momentEdtf(m: Moment): string {
-  const marked = `${plainEdtf(m)}${mark(m)}`;
-  return marked;
+  return `${plainEdtf(m)}${m.offset && /T/.test(plainEdtf(m)) ? m.offset : ""}${mark(m)}`;
 }
 
 /** ISO 8601-2:2019, 8.4: "?" uncertain, "~" approximate, "%" both. */
@@ -206,6 +254,7 @@ function mark(m: Moment): string {
 
 function plainEdtf(m: Moment): string {
   const { from, to } = m;
+  if (m.wording?.kind === "edtf") return m.wording.text;
   if (!from && to) return `[..${isoEdge(addSeconds(to, -1), m)}]`;
   if (from && !to) return `[${isoEdge(from, m)}..]`;
   if (!from || !to) return "[..]";
@@ -224,20 +273,24 @@ function plainEdtf(m: Moment): string {
   if (m.precision === "century" && !m.wording && a.year >= 0 && a.year % 100 === 0)
     return `${isoYear(a.year).slice(0, -2)}XX`;
   if (oneYear) return `[${isoYear(a.year)}..${isoYear(z.year)}]`;
-  switch (m.precision) {
-    case "month":
-      if (!m.wording) return `${isoYear(a.year)}-${two(a.month)}`;
-      break;
-    case "day":
-      return isoDay(from);
-    case "hour":
-      return `${isoDay(from)}T${two(Math.floor(from.second / 3600))}`;
-    case "minute":
-      return `${isoDay(from)}T${clock(from)}`;
-    case "second":
-      return `${isoDay(from)}T${clock(from)}:${two(from.second % 60)}`;
-  }
-  return `[${isoDay(from)}..${isoDay(last)}]`;
+  // Only a year can have more than four digits: anything finer in such a year is enclosed by its years.
+  if (Math.abs(a.year) > 9_999 || Math.abs(z.year) > 9_999)
+    return a.year === z.year ? isoYear(a.year) : `[${isoYear(a.year)}..${isoYear(z.year)}]`;
+  if (!m.wording)
+    switch (m.precision) {
+      case "month":
+        return `${isoYear(a.year)}-${two(a.month)}`;
+      case "day":
+        return isoDay(from);
+      case "hour":
+        return `${isoDay(from)}T${two(Math.floor(from.second / 3600))}`;
+      case "minute":
+        return `${isoDay(from)}T${clock(from)}`;
+      case "second":
+        return `${isoDay(from)}T${clock(from)}:${two(from.second % 60)}`;
+    }
+  if (whole) return `[${isoDay(from)}..${isoDay(last)}]`;
+  return `[${isoDay(from)}T${clock(from)}..${isoDay(last)}T${clock(last)}]`;
 }
 
 function isoEdge(at: Instant, m: Moment): string {

@@ -28,7 +28,8 @@ const MOST_WORDS = 14;
  * after a space. Without a date in front one at the end is taken ("May Day riots 1911"); a line without any
  * date is a title. `wholeTitle` takes no date at all.
  */
-export function readLine(line: string, options: ReadOptions = {}, wholeTitle = false): ReadLine {
+export function readLine(line: string, given: ReadOptions = {}, wholeTitle = false): ReadLine {
+  const options = { ...given, sentence: false };
   let category: string | null = null;
   let emphasis = false;
   const kept: string[] = [];

@@ -3,6 +3,8 @@
 import { useMemo, useState } from "react";
 import { checkRequirements, requirementName, requirementText } from "@/core/check/requirements";
 import { lateText } from "@/core/time/late";
+import { inOrder } from "@/core/timeline/order";
+import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
@@ -51,7 +53,11 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             // To what is missing: the first event at fault, or the line where the next one is written.
             if (c.events[0]) select(c.events[0], true);
             else if (!c.met && c.requirement.kind === "events") document.getElementById("next-event")?.focus();
-            else onWork();
+            else if (!c.met && c.requirement.kind === "media") {
+              const bare = inOrder(timeline.events.values()).find((e) => itemsOf(timeline, e.id, "media").length === 0);
+              if (bare) select(bare.id, true);
+              else onWork();
+            } else onWork();
           }}
         >
           {requirementName(c.requirement)}

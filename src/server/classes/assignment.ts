@@ -8,6 +8,7 @@ import { type Failure, fail } from "../http/failure";
 import { rightsChanged, workChanged } from "../live/notify";
 import { findRole } from "../timelines/access";
 import { createTimeline } from "../timelines/create";
+import { addEditorFromClass } from "../timelines/invite";
 import { takeChange } from "../timelines/take-change";
 import { findClassRole } from "./class";
 
@@ -135,14 +136,7 @@ export async function addClassmate(
   classmate: string,
 ): Promise<Failure | { added: true }> {
   if (!(await findRole(db(), timeline, by))) return fail("not_found");
-  const done = await db()`
-    insert into editor (timeline_id, account_id, role)
-    select g.timeline_id, m.account_id, 'editor'
-    from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
-    where g.timeline_id = ${timeline} and m.account_id = ${classmate}
-      and not exists (select from group_work o join editor e on e.timeline_id = o.timeline_id where o.assignment_id = a.id and e.account_id = m.account_id)
-    returning account_id`;
-  if (done.length === 0) return fail("not_a_classmate");
+  if (!(await addEditorFromClass(timeline, classmate))) return fail("not_a_classmate");
   await rightsChanged(classmate);
   await workChanged(timeline);
   return { added: true };

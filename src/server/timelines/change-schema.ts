@@ -19,9 +19,9 @@ const number = { type: "number" };
 const instant = object({ day: number, second: { type: "integer", minimum: 0, maximum: 86_400 } });
 const wording = {
   type: "object",
-  properties: { kind: { enum: ["part", "season", "before", "after", "between", "ago"] } },
+  properties: { kind: { enum: ["part", "season", "before", "after", "between", "ago", "edtf"] } },
   required: ["kind"],
-  additionalProperties: { type: ["string", "number"], maxLength: 40 },
+  additionalProperties: { type: ["string", "number"], maxLength: 200 },
 };
 const moment = object(
   {
@@ -46,13 +46,16 @@ const moment = object(
     about: { type: "boolean" },
     uncertain: { type: "boolean" },
     wording,
+    offset: { type: "string", maxLength: 10 },
   },
-  ["wording"],
+  ["wording", "offset"],
 );
 const reading = {
   anyOf: [
     object({ kind: { const: "moment" }, at: moment }),
-    object({ kind: { const: "span" }, start: maybe(moment), end: maybe(moment) }),
+    object({ kind: { const: "span" }, start: maybe(moment), end: maybe(moment), unknown: { enum: ["start", "end"] } }, [
+      "unknown",
+    ]),
     object({ kind: { const: "undated" } }),
     object({
       kind: { const: "not_understood" },

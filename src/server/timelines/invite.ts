@@ -3,6 +3,7 @@ import { nanoid } from "nanoid";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
+import { findRole } from "./access";
 
 /** Gives the link's token, making one when there is none; `renew` makes the old link useless. Owner only. */
 export async function openInvitation(
@@ -40,10 +41,29 @@ export async function findInvitation(token: string): Promise<{ id: string; title
 export async function join(token: string, account: string): Promise<Failure | { id: string }> {
   const invitation = await findInvitation(token);
   if (!invitation) return fail("invitation_ended");
-  await db()`
-    insert into editor (timeline_id, account_id, role) values (${invitation.id}, ${account}, 'editor') on conflict do nothing`;
+  if ((await findRole(db(), invitation.id, account)) !== null) return { id: invitation.id };
+  // A group's work on an assignment is open to classmates without a group of their own, and to nobody else.
+  const [work] = await db()`select from group_work where timeline_id = ${invitation.id}`;
+  if (work) {
+    const added = await addEditorFromClass(invitation.id, account);
+    if (!added) return fail("not_a_classmate");
+  } else
+    await db()`
+      insert into editor (timeline_id, account_id, role) values (${invitation.id}, ${account}, 'editor') on conflict do nothing`;
   await rightsChanged(account);
   return { id: invitation.id };
+}
+
+/** Makes somebody an editor of a group's timeline if they are of its class and have not begun the assignment elsewhere. */
+export async function addEditorFromClass(timeline: string, account: string): Promise<boolean> {
+  const done = await db()`
+    insert into editor (timeline_id, account_id, role)
+    select g.timeline_id, m.account_id, 'editor'
+    from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
+    where g.timeline_id = ${timeline} and m.account_id = ${account}
+      and not exists (select from group_work o join editor e on e.timeline_id = o.timeline_id where o.assignment_id = a.id and e.account_id = m.account_id)
+    returning account_id`;
+  return done.length > 0;
 }
 
 /** The owner takes the right away, or an editor leaves. The owner stays. */
