@@ -8,21 +8,30 @@ import { addSeconds, type Instant, type Margin, type Moment, usualMargin } from 
 import { clock, edtfOf, isExact, whenLabel } from "@/core/time/write-when";
 
 /** Reads a text a line and writes one JSON object a line, in order, in bounded memory. Gives the exit status. */
-export async function dates(args: readonly string[], input: Readable, output: Writable, usage: string): Promise<number> {
+export async function dates(
+  args: readonly string[],
+  input: Readable,
+  output: Writable,
+  usage: string,
+): Promise<number> {
   const options: ReadOptions = {};
   for (let i = 0; i < args.length; i += 2) {
     const [name, value] = [args[i]!, args[i + 1]];
     const day = value === undefined ? null : dayOf(value);
-    if (name === "--order" && (value === "dmy" || value === "mdy" || value === "ymd")) options.order = value as DateOrder;
+    if (name === "--order" && (value === "dmy" || value === "mdy" || value === "ymd"))
+      options.order = value as DateOrder;
     else if (name === "--day" && day !== null) options.day = day;
     else if (name === "--today" && day !== null) options.today = day;
     else {
-      process.stderr.write(`${value === undefined ? `${name} has no value.` : `${name} ${value} is not understood.`} ${usage}\n`);
+      process.stderr.write(
+        `${value === undefined ? `${name} has no value.` : `${name} ${value} is not understood.`} ${usage}\n`,
+      );
       return 2;
     }
   }
   for await (const line of createInterface({ input, crlfDelay: Number.POSITIVE_INFINITY }))
-    if (!output.write(`${JSON.stringify(dateLine(line, options))}\n`)) await new Promise((resolve) => output.once("drain", resolve));
+    if (!output.write(`${JSON.stringify(dateLine(line, options))}\n`))
+      await new Promise((resolve) => output.once("drain", resolve));
   return 0;
 }
 

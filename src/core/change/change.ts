@@ -1,12 +1,22 @@
-import type { When } from "../time/when";
+import type { Margins, When } from "../time/when";
+import type { Manner } from "../time/write-when";
 import type { Category, Item, TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "given" | "locked" | "deleted">;
 export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
 export type ItemField = Exclude<keyof Item, "id" | "deleted">;
-export type TimelineField = "title" | "subject" | "byline" | "period" | "scale" | "dateOrder";
+export type TimelineField =
+  | "title"
+  | "subject"
+  | "byline"
+  | "period"
+  | "scale"
+  | "dateOrder"
+  | "dateStyle"
+  | "hemisphere"
+  | "margins";
 
-export type Value = string | number | boolean | null | When;
+export type Value = string | number | boolean | null | When | Manner | Margins;
 export type Table = "event" | "category" | "item";
 
 /**

@@ -41,7 +41,7 @@ export function tooLong(ops: readonly Op[]): { field: string; length: number; mo
       const limit = FIELD_LIMIT[field as keyof typeof FIELD_LIMIT];
       if (limit && typeof value === "string" && value.length > LIMITS[limit])
         return { field, length: value.length, most: LIMITS[limit] };
-      if (value && typeof value === "object" && value.typed.length > LIMITS.typed)
+      if (value && typeof value === "object" && "typed" in value && value.typed.length > LIMITS.typed)
         return { field: "date", length: value.typed.length, most: LIMITS.typed };
     }
   }

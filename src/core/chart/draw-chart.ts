@@ -1,5 +1,5 @@
 import { inDays, isDated } from "../time/when";
-import { momentLabel, whenLabel } from "../time/write-when";
+import { type Manner, momentLabel, whenLabel } from "../time/write-when";
 import { cutToWidth, type Face, textWidth, wrap } from "../text/measure";
 import { inOrder } from "../timeline/order";
 import { COLOURS, categoriesOf, itemsOf, type Pattern, type Timeline, type TimelineEvent } from "../timeline/timeline";
@@ -292,18 +292,20 @@ interface EndLabel {
 
 /** The first and the last date, always written; as one text when both do not fit. */
 function endLabels(
-  timeline: Pick<Timeline, "period">,
+  timeline: Pick<Timeline, "period" | "dateStyle">,
   axis: Axis,
   events: readonly TimelineEvent[],
   inner: { from: number; to: number },
 ): EndLabel[] {
   const dated = events.filter((e) => isDated(e.when));
-  if (dated.length === 0 || axis.scale === "even") return axis.scale === "even" ? evenLabels(axis, events, inner) : [];
+  if (dated.length === 0 || axis.scale === "even")
+    return axis.scale === "even" ? evenLabels(timeline.dateStyle, axis, events, inner) : [];
   // A period that was set reaches further than the events where the ridge ends with it.
   const p = timeline.period.readAs;
   const [from, to] = p.kind === "span" ? [p.start, p.end] : p.kind === "moment" ? [p.at, p.at] : [null, null];
-  const first = from?.from && inDays(from.from) <= axis.from! ? momentLabel(from) : firstDate(dated[0]!);
-  const last = to?.to && inDays(to.to) >= axis.to! ? momentLabel(to) : lastDate(dated);
+  const first =
+    from?.from && inDays(from.from) <= axis.from! ? momentLabel(from) : firstDate(dated[0]!, timeline.dateStyle);
+  const last = to?.to && inDays(to.to) >= axis.to! ? momentLabel(to) : lastDate(dated, timeline.dateStyle);
   const w1 = textWidth(first, TICK_FACE, TICK_SIZE);
   const w2 = textWidth(last, TICK_FACE, TICK_SIZE);
   const end = inner.from + axis.datedEnd * (inner.to - inner.from);
@@ -319,11 +321,16 @@ function endLabels(
 }
 
 /** On the even scale the ridge carries the events' own dates, as many as fit, first and last before others. */
-function evenLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from: number; to: number }): EndLabel[] {
+function evenLabels(
+  manner: Manner | null,
+  axis: Axis,
+  events: readonly TimelineEvent[],
+  inner: { from: number; to: number },
+): EndLabel[] {
   const made = events
     .filter((e) => isDated(e.when))
     .map((e) => {
-      const text = firstDate(e);
+      const text = firstDate(e, manner);
       const w = textWidth(text, TICK_FACE, TICK_SIZE);
       const x = inner.from + axis.apexOf(e) * (inner.to - inner.from) - w / 2;
       const from = Math.max(inner.from, Math.min(x, inner.to - w));
@@ -335,13 +342,13 @@ function evenLabels(axis: Axis, events: readonly TimelineEvent[], inner: { from:
   return kept;
 }
 
-function firstDate(e: TimelineEvent): string {
+function firstDate(e: TimelineEvent, manner: Manner | null): string {
   const r = e.when.readAs;
   const only = r.kind === "span" && r.start ? { ...e.when, readAs: { kind: "moment" as const, at: r.start } } : e.when;
-  return whenLabel(only);
+  return whenLabel(only, manner);
 }
 
-function lastDate(dated: readonly TimelineEvent[]): string {
+function lastDate(dated: readonly TimelineEvent[], manner: Manner | null): string {
   let best = "";
   let latest = Number.NEGATIVE_INFINITY;
   for (const e of dated) {
@@ -352,7 +359,7 @@ function lastDate(dated: readonly TimelineEvent[]): string {
     const day = drawnExtent({ ...m, about: false }, e)[1];
     if (day > latest) {
       latest = day;
-      best = whenLabel({ ...e.when, readAs: { kind: "moment", at: m } });
+      best = whenLabel({ ...e.when, readAs: { kind: "moment", at: m } }, manner);
     }
   }
   return best;
@@ -473,7 +480,7 @@ function chooseLabels(
 function makeLabel(timeline: Timeline, e: TimelineEvent, apex: number, s: Setting, frameWidth: number): Label {
   const size = e.emphasis ? TITLE_SIZE + 1 : TITLE_SIZE;
   const most = Math.min(s.most, frameWidth * 0.42);
-  const date = whenLabel(e.when);
+  const date = whenLabel(e.when, timeline.dateStyle);
   const title = chartTitle(e);
   const picture =
     s.picture > 0 ? (itemsOf(timeline, e.id, "media").find((i) => i.kind === "picture")?.id ?? null) : null;
@@ -702,7 +709,7 @@ function nameTargets(targets: Target[], timeline: Timeline, events: readonly Tim
   for (const t of targets) {
     if (t.kind === "more") continue;
     const e = timeline.events.get(t.ids[0]!)!;
-    t.name = `${whenLabel(e.when) || "No date"}, ${e.title.trim() || "Untitled"}, event ${place.get(e.id)} of ${events.length}`;
+    t.name = `${whenLabel(e.when, timeline.dateStyle) || "No date"}, ${e.title.trim() || "Untitled"}, event ${place.get(e.id)} of ${events.length}`;
   }
   targets.sort((a, b) => (place.get(a.ids[0]!) ?? 0) - (place.get(b.ids[0]!) ?? 0));
 }

@@ -28,6 +28,9 @@ export interface Frozen {
   period: When;
   scale: Scale;
   dateOrder: "dmy" | "mdy" | null;
+  dateStyle: Timeline["dateStyle"];
+  hemisphere: Timeline["hemisphere"];
+  margins: Timeline["margins"];
   categories: Omit<Category, "deleted">[];
   events: FrozenEvent[];
   items: Omit<Item, "deleted">[];
@@ -47,6 +50,9 @@ export function toFrozen(t: Timeline): Frozen {
     period: t.period,
     scale: t.scale,
     dateOrder: t.dateOrder,
+    dateStyle: t.dateStyle,
+    hemisphere: t.hemisphere,
+    margins: t.margins,
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({ ...without(e), description: blocksOf(e.description) })),
     items: owners.flatMap((of) =>
@@ -67,6 +73,9 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     period: f.period,
     scale: f.scale,
     dateOrder: f.dateOrder,
+    dateStyle: f.dateStyle ?? null,
+    hemisphere: f.hemisphere ?? "north",
+    margins: f.margins ?? null,
     categories: living(f.categories),
     items: living(f.items),
     events: new Map(f.events.map((e) => [e.id, { ...emptyEvent(e.id), ...e, description: new Uint8Array(0) }])),

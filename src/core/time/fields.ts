@@ -67,7 +67,7 @@ const RE = {
   monthDay: only(`${MONTH} ${DAY}`),
   monthYear: only(`${MONTH},? (?:of )?(${YEAR})`),
   month: only(MONTH),
-  numbers: /^(\d{1,2})([./-])(\d{1,2})\2(\d{1,9}(?:\s*(?:bce?|ad|ce))?)$/,
+  numbers: /^(\d{1,2})([./-])(\d{1,2})\2((?:ad\s*)?\d{1,9}(?:\s*(?:bce?|ad|ce))?)$/,
   iso: /^([+-]?\d{4,})-(\d{2})-(\d{2})$/,
   isoMonth: /^(\d{4})-(\d{2})$/,
   yearFirst: /^(\d{4})[./](\d{1,2})[./](\d{1,2})$/,
@@ -270,6 +270,7 @@ function setYear(f: Fields, text: string): void {
   f.yearDigits = digits.length;
   if (text.startsWith("-")) {
     // Four digits after the sign are astronomical (ISO 8601); fewer are years BC.
+    if (f.year === 0) return; // there is no year 0, with or without a sign
     if (digits.length === 4) {
       f.year = -f.year;
       f.astronomical = true;

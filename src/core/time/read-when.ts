@@ -6,8 +6,10 @@ import {
   addSeconds,
   compareInstants,
   extent,
+  inDays,
   type Instant,
   type Margin,
+  type Margins,
   type Moment,
   type Precision,
   type Reading,
@@ -32,6 +34,8 @@ export interface ReadOptions {
   /** False: a date within a sentence is not looked for, the text must be a date as a whole. */
   sentence?: boolean;
   margin?: Margin | null;
+  /** The timeline's own widths of "about". */
+  margins?: Margins;
 }
 
 /** Years before this many are not written with digits one can type; a text longer than this is no date. */
@@ -48,17 +52,25 @@ const no = (problem: DateProblem): Result<never> => ({ ok: false, problem });
  * gives `readAs.kind === "not_understood"` with the reason. Never throws.
  */
 export function readWhen(typed: string, options: ReadOptions = {}): When {
-  const margin = options.margin ?? null;
   const text = normalise(typed);
-  if (text === "") return { ...UNDATED, typed };
+  if (text === "") return { ...UNDATED, typed, margin: options.margin ?? null };
   const { reading, calendar } = readNotation(typed.trim()) ?? readText(text, options);
   const edtf = edtfOf(reading);
+  const margin = options.margin ?? ownMargin(reading, options.margins);
   return { typed, readAs: reading, calendar, margin, ...(edtf === undefined ? {} : { edtf }) };
+}
+
+/** The timeline's width for the first part of a date that is only about right; null: as usual. */
+function ownMargin(r: Reading, margins: Margins | undefined): Margin | null {
+  const ends = r.kind === "moment" ? [r.at] : r.kind === "span" ? [r.start, r.end] : [];
+  const about = ends.find((m) => m?.about);
+  return (about && margins?.[about.precision as keyof Margins]) ?? null;
 }
 
 /** ISO 8601-2, where it is plainly meant: what people write in words is left to `readText`. */
 function readNotation(text: string): { reading: Reading; calendar: Calendar } | null {
-  if (text.length > LONGEST_DATE_TEXT || !/^[[\dY./-]/.test(text) || /\s/.test(text.replaceAll(", ", ","))) return null;
+  if (text.length > LONGEST_DATE_TEXT || !/^[[\dYX./-]/.test(text) || /\s/.test(text.replaceAll(", ", ",")))
+    return null;
   // 1905-06 may be June 1905 or 1905 to 1906; what has no second meaning is read as a month.
   const short = text.match(/^\d{2}(\d{2})-(\d{2})$/);
   if (short && Number(short[2]) <= 12 && Number(short[2]) > Number(short[1])) {
@@ -511,7 +523,10 @@ function partOf(m: Moment, part: "early" | "mid" | "late"): Moment {
         ),
         second: 0,
       };
-    return { day: m.from!.day + Math.round(((m.to!.day - m.from!.day) * i) / 3), second: 0 };
+    const days = m.to!.day - m.from!.day;
+    if (days <= 1)
+      return addSeconds(m.from!, Math.round(((inDays(m.to!) - inDays(m.from!)) * SECONDS_PER_DAY * i) / 3));
+    return { day: m.from!.day + Math.round((days * i) / 3), second: 0 };
   };
   const i = part === "early" ? 0 : part === "mid" ? 1 : 2;
   return { ...m, from: cut(i), to: cut(i + 1), wording: { kind: "part", part } };

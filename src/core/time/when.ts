@@ -62,6 +62,9 @@ export interface Margin {
   unit: "day" | "year";
 }
 
+/** The widths of "about" by the precision a date was given in. */
+export type Margins = Partial<Record<"day" | "month" | "year" | "decade" | "century", Margin>>;
+
 /** Where an event without a date stands: after that event (null: before all), ordered by the fractional key. */
 export interface Place {
   after: string | null;

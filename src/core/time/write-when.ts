@@ -3,23 +3,37 @@ import { MONTHS } from "./date-problem";
 import { readEdtf } from "./read-edtf";
 import { addSeconds, type Instant, type Moment, type Reading, SECONDS_PER_DAY, type When } from "./when";
 
-export interface DateStyle {
+/** How a timeline writes its dates. */
+export interface Manner {
+  order: "dmy" | "mdy";
+  months: "names" | "numbers";
+  era: "BC" | "BCE";
+  weekdays: boolean;
+  /** Whether a Julian date is shown in its own calendar, or as the Gregorian day it was. */
+  julian: boolean;
+}
+
+export const USUAL_MANNER: Manner = { order: "dmy", months: "names", era: "BC", weekdays: false, julian: true };
+
+interface DateStyle {
   /** "14 Nov 1872" or "14 November 1872". */
   months: "short" | "long";
   weekdays: boolean;
   calendar: Calendar;
+  manner: Manner;
 }
 
-const SHORT: DateStyle = { months: "short", weekdays: false, calendar: "gregorian" };
-const LONG: DateStyle = { months: "long", weekdays: true, calendar: "gregorian" };
+const SHORT: DateStyle = { months: "short", weekdays: false, calendar: "gregorian", manner: USUAL_MANNER };
+const LONG: DateStyle = { months: "long", weekdays: true, calendar: "gregorian", manner: USUAL_MANNER };
 const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
 
 const two = (n: number) => String(n).padStart(2, "0");
 
 /** "1872", "310 BC", "AD 96" (below 1000 a bare number would look like something else), "12,000 BC". */
-export function yearText(year: number): string {
-  if (year < 1) return `${grouped(1 - year)} BC`;
-  return year < 1000 ? `AD ${year}` : grouped(year);
+export function yearText(year: number, era: "BC" | "BCE" = "BC"): string {
+  if (year < 1) return `${grouped(1 - year)} ${era}`;
+  if (year < 1000) return era === "BC" ? `AD ${year}` : `${year} CE`;
+  return grouped(year);
 }
 
 function grouped(n: number): string {
@@ -37,14 +51,14 @@ function plainLabel(m: Moment, style: DateStyle): string {
   const w = m.wording;
   if (w?.kind === "ago") return agoText(w.amount, w.unit);
   if (w?.kind === "edtf") return formLabel(m, w.text, style);
-  if (w?.kind === "season") return `${w.season} ${yearText(w.year)}`;
+  if (w?.kind === "season") return `${w.season} ${yearText(w.year, style.manner.era)}`;
   if (w?.kind === "before" && m.to) return `before ${boundary(m, m.to, style)}`;
   if (w?.kind === "after" && m.from) return `after ${boundary(m, addSeconds(m.from, -1), style)}`;
   if (!m.from || !m.to) return "unknown";
   const last = addSeconds(m.to, -1);
   if (w?.kind === "between")
     return `between ${dateText(m.from, precisionOfEdge(m.from, true), style)} and ${dateText(last, precisionOfEdge(m.to, true), style)}`;
-  if (w?.kind === "part") return `${w.part} ${wholeOfPart(m, style.calendar)}`;
+  if (w?.kind === "part") return `${w.part} ${wholeOfPart(m, style)}`;
   return dateText(m.from, m.precision, style, last);
 }
 
@@ -55,16 +69,19 @@ function formLabel(m: Moment, text: string, style: DateStyle): string {
   const first = civilFrom(style.calendar, m.from.day);
   const last = civilFrom(style.calendar, addSeconds(m.to, -1).day);
   const mask = /^(\d{4})-(\d{2}|XX)(?:-XX)?$/.exec(text);
-  if (mask?.[2] === "XX") return `some time in ${yearText(first.year)}`;
+  if (mask?.[2] === "XX") return `some time in ${yearText(first.year, style.manner.era)}`;
   if (mask) return `some day in ${dateText(m.from, "month", style)}`;
-  if (/^Y-?\d+E\d+$/.test(text)) return yearText(first.year);
+  if (/^Y-?\d+E\d+$/.test(text)) return yearText(first.year, style.manner.era);
   return first.year === last.year
     ? `${dateText(m.from, "day", style)} or later, by ${dateText(addSeconds(m.to, -1), "day", style)}`
-    : `some time between ${yearText(first.year)} and ${yearText(last.year)}`;
+    : `some time between ${yearText(first.year, style.manner.era)} and ${yearText(last.year, style.manner.era)}`;
 }
 
 function boundary(m: Moment, at: Instant, style: DateStyle): string {
-  return dateText(at, m.precision, style);
+  // The edge of a decade or a century is a year.
+  const coarse = ["decade", "century", "millennium", "digits", "stretch", "season"].includes(m.precision);
+  if (m.precision === "season") return dateText(at, "month", style);
+  return dateText(at, coarse ? "year" : m.precision, style);
 }
 
 function precisionOfEdge(edge: Instant, gregorian: boolean): Moment["precision"] {
@@ -73,25 +90,28 @@ function precisionOfEdge(edge: Instant, gregorian: boolean): Moment["precision"]
   return month === 1 && day === 1 ? "year" : day === 1 ? "month" : "day";
 }
 
-function wholeOfPart(m: Moment, calendar: Calendar): string {
+function wholeOfPart(m: Moment, style: DateStyle): string {
+  const { calendar } = style;
   const { year } = civilFrom(calendar, m.from!.day);
   switch (m.precision) {
     case "decade":
-      return `${yearText(Math.floor(year / 10) * 10)}s`;
+      return `${yearText(Math.floor(year / 10) * 10, style.manner.era)}s`;
     case "century":
       return year % 100 === 0 || civilFrom(calendar, m.to!.day).year % 100 === 0
-        ? `${yearText(Math.floor(year / 100) * 100)}s`
-        : centuryText(year);
+        ? `${yearText(Math.floor(year / 100) * 100, style.manner.era)}s`
+        : centuryText(year, style.manner.era);
     case "month":
-      return dateText(m.from!, "month", SHORT);
+      return dateText(m.from!, "month", style);
+    case "day":
+      return dateText(m.from!, "day", style);
     default:
-      return yearText(year);
+      return yearText(year, style.manner.era);
   }
 }
 
-function centuryText(year: number): string {
+function centuryText(year: number, era: string): string {
   const n = year >= 1 ? Math.floor((year - 1) / 100) + 1 : Math.floor(-year / 100) + 1;
-  return `${ordinal(n)} century${year >= 1 ? "" : " BC"}`;
+  return `${ordinal(n)} century${year >= 1 ? "" : ` ${era}`}`;
 }
 
 function ordinal(n: number): string {
@@ -102,7 +122,16 @@ function ordinal(n: number): string {
 function dateText(at: Instant, precision: Moment["precision"], style: DateStyle, last?: Instant): string {
   const { year, month, day } = civilFrom(style.calendar, at.day);
   const monthWord = style.months === "long" ? MONTHS[month - 1]! : MONTHS[month - 1]!.slice(0, 3);
-  const dayText = `${style.weekdays ? `${WEEKDAYS[weekday(at.day)]} ` : ""}${day} ${monthWord} ${yearText(year)}`;
+  const yearWord = yearText(year, style.manner.era);
+  const numbers = style.manner.months === "numbers" && style.months === "short";
+  const monthFirst = style.manner.order === "mdy";
+  const bare = numbers
+    ? `${(monthFirst ? [month, day] : [day, month]).map(two).join("/")}/${yearWord}`
+    : monthFirst
+      ? `${monthWord} ${day}, ${yearWord}`
+      : `${day} ${monthWord} ${yearWord}`;
+  const weekdayWord = WEEKDAYS[weekday(at.day)]!;
+  const dayText = style.weekdays ? `${style.months === "long" ? weekdayWord : weekdayWord.slice(0, 3)} ${bare}` : bare;
   switch (precision) {
     case "second":
       return `${dayText} ${clock(at)}:${two(at.second % 60)}`;
@@ -116,28 +145,31 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
       return dayText;
     case "month":
     case "season":
-      return `${monthWord} ${yearText(year)}`;
+      return `${monthWord} ${yearText(year, style.manner.era)}`;
     case "decade":
       return year < 1
-        ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year)}`.replace(/^(\d+)/, "$1s")
-        : `${yearText(year)}s`;
+        ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year, style.manner.era)}`.replace(
+            /^(\d+)/,
+            "$1s",
+          )
+        : `${yearText(year, style.manner.era)}s`;
     case "century":
       return year % 100 === 0 && year > 0
-        ? `${yearText(year)}s`
+        ? `${yearText(year, style.manner.era)}s`
         : isHundreds(year)
-          ? hundredsBc(year)
-          : centuryText(year);
+          ? hundredsBc(year, style.manner.era)
+          : centuryText(year, style.manner.era);
     case "millennium": {
       const n = year >= 1 ? Math.floor((year - 1) / 1_000) + 1 : Math.floor(-year / 1_000) + 1;
-      return `${ordinal(n)} millennium${year >= 1 ? "" : " BC"}`;
+      return `${ordinal(n)} millennium${year >= 1 ? "" : ` ${style.manner.era}`}`;
     }
     case "digits": {
-      if (!last) return yearText(year);
+      if (!last) return yearText(year, style.manner.era);
       const end = civilFrom(style.calendar, last.day).year;
       return yearText(end === year ? year : Math.round((year + end + 1) / 2));
     }
     default:
-      return yearText(year);
+      return yearText(year, style.manner.era);
   }
 }
 
@@ -145,8 +177,8 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
 function isHundreds(year: number): boolean {
   return year < 1 && (1 - year) % 100 === 99;
 }
-function hundredsBc(year: number): string {
-  return `${Math.floor((1 - year) / 100) * 100}s BC`;
+function hundredsBc(year: number, era: string): string {
+  return `${Math.floor((1 - year) / 100) * 100}s ${era}`;
 }
 
 export function clock(at: Instant): string {
@@ -159,19 +191,24 @@ function agoText(amount: string, unit: string): string {
   return unit === "years" ? `${n} years ago` : `${n} ${unit} years ago`;
 }
 
-/** The whole date or span in one line; what was typed when nothing was understood; "" when there is nothing. */
-export function whenLabel(when: When): string {
-  return label(when, { ...SHORT, calendar: when.calendar });
+/**
+ * The whole date or span in one line, in the timeline's manner; what was typed when nothing was understood; "" when there is
+ * nothing.
+ */
+export function whenLabel(when: When, manner: Manner | null = null): string {
+  const m = manner ?? USUAL_MANNER;
+  return label(when, { ...SHORT, manner: m, weekdays: m.weekdays, calendar: m.julian ? when.calendar : "gregorian" });
 }
 
 /** The same with weekday and full month, as beside the field and in the read view. */
-export function whenLongLabel(when: When): string {
-  return label(when, { ...LONG, calendar: when.calendar });
+export function whenLongLabel(when: When, manner: Manner | null = null): string {
+  const m = manner ?? USUAL_MANNER;
+  return label(when, { ...LONG, manner: m, calendar: m.julian ? when.calendar : "gregorian" });
 }
 
 function label(when: When, style: DateStyle): string {
   const r = when.readAs;
-  const tail = when.calendar === "julian" ? " (Julian)" : "";
+  const tail = when.calendar === "julian" && style.calendar === "julian" ? " (Julian)" : "";
   switch (r.kind) {
     case "moment":
       return momentLabel(r.at, style) + tail;
@@ -192,11 +229,20 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
   const timed = ["minute", "hour", "second"].includes(end.precision);
   if (timed && start.from && end.from && start.from.day === end.from.day && !end.about)
     return `${a} – ${clock(end.from)}`;
-  if (start.precision === "day" && end.precision === "day" && !start.about && !start.uncertain && !style.weekdays) {
+  if (
+    start.precision === "day" &&
+    end.precision === "day" &&
+    !start.about &&
+    !start.uncertain &&
+    !style.weekdays &&
+    style.manner.order === "dmy" &&
+    !(style.manner.months === "numbers" && style.months === "short")
+  ) {
     const s = civilFrom(style.calendar, start.from!.day);
     const e = civilFrom(style.calendar, end.from!.day);
     if (s.year === e.year && s.month === e.month) return `${s.day} – ${b}`;
-    if (s.year === e.year) return `${s.day} ${MONTHS[s.month - 1]!.slice(0, 3)} – ${b}`;
+    const word = MONTHS[s.month - 1]!;
+    if (s.year === e.year) return `${s.day} ${style.months === "long" ? word : word.slice(0, 3)} – ${b}`;
   }
   return `${a} – ${b}`;
 }
@@ -294,6 +340,11 @@ function plainEdtf(m: Moment): string {
 }
 
 function isoEdge(at: Instant, m: Moment): string {
+  if (m.precision === "month") {
+    const { year, month, day } = civilFrom("gregorian", at.day);
+    const edge = m.from ? day === 1 : civilFrom("gregorian", at.day + 1).day === 1;
+    if (edge) return `${isoYear(year)}-${two(month)}`;
+  }
   if (m.precision === "day" || m.precision === "month" || m.precision === "season") return isoDay(at);
   if (["hour", "minute", "second"].includes(m.precision)) return `${isoDay(at)}T${clock(at)}`;
   return isoYear(civilFrom("gregorian", at.day).year);
@@ -312,12 +363,13 @@ export function isoYear(year: number): string {
 }
 
 /** The year a moment is named by, for the large figure in the read view: "1872", "310 BC", "1840s". */
-export function headlineLabel(when: When): string {
+export function headlineLabel(when: When, manner: Manner | null = null): string {
+  const m = manner ?? USUAL_MANNER;
   const r = when.readAs;
-  const m = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
-  if (!m) return "";
-  const at = m.from ?? m.to!;
-  if (["second", "minute", "hour", "day", "month"].includes(m.precision))
-    return yearText(civilFrom("gregorian", at.day).year);
-  return momentLabel({ ...m, uncertain: false });
+  const at = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
+  if (!at) return "";
+  const begins = at.from ?? at.to!;
+  if (["second", "minute", "hour", "day", "month"].includes(at.precision))
+    return yearText(civilFrom("gregorian", begins.day).year, m.era);
+  return momentLabel({ ...at, uncertain: false }, { ...SHORT, manner: m });
 }

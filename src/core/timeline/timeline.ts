@@ -1,4 +1,5 @@
-import { UNDATED, type When } from "../time/when";
+import { type Margins, UNDATED, type When } from "../time/when";
+import type { Manner } from "../time/write-when";
 
 /** The colours a category may have (see docs/architecture.md, "Colours"); white text on each reaches 4.5:1. */
 export const COLOURS = {
@@ -85,6 +86,12 @@ export interface Timeline {
   period: When;
   scale: Scale;
   dateOrder: "dmy" | "mdy" | null;
+  /** How dates are written; null: as usual (day first, names of months, BC). */
+  dateStyle: Manner | null;
+  /** Whose seasons are meant. */
+  hemisphere: "north" | "south";
+  /** How far "about" reaches either way, where it is not as usual. */
+  margins: Margins | null;
   categories: ReadonlyMap<string, Category>;
   events: ReadonlyMap<string, TimelineEvent>;
   items: ReadonlyMap<string, Item>;
@@ -102,6 +109,9 @@ export function emptyTimeline(id: string): Timeline {
     period: UNDATED,
     scale: "balanced",
     dateOrder: null,
+    dateStyle: null,
+    hemisphere: "north",
+    margins: null,
     categories: new Map(),
     events: new Map(),
     items: new Map(),

@@ -116,7 +116,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
                     select(id, true);
                   }}
                 >
-                  <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when)}</span>
+                  <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when, timeline.dateStyle)}</span>
                   {e.title || "Untitled"}
                 </button>
               </li>

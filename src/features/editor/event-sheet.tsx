@@ -15,7 +15,7 @@ import { useEditor, useEditorState } from "./editor-context";
 import { insertBeside, newCategory } from "./event-deeds";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
-import { problemText } from "./problem-text";
+import { mendsOf, problemText } from "./problem-text";
 import { SourceField } from "./source-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
@@ -102,9 +102,16 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           </div>
         ))}
         {findings.map((p) => (
-          <p key={p.code} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+          <div key={p.code} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
             {problemText(p, timeline)}
-          </p>
+            <span className="mt-1.5 flex flex-wrap gap-1.5">
+              {mendsOf(p, timeline).map((m) => (
+                <Button key={m.words} size="small" onClick={() => store.edit(m.ops)}>
+                  {m.words}
+                </Button>
+              ))}
+            </span>
+          </div>
         ))}
         {comment ? (
           <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
@@ -229,7 +236,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
 }
 
 function wordsFor(value: Value): string {
-  if (value && typeof value === "object") return value.typed || "no date";
+  if (value && typeof value === "object") return ("typed" in value && value.typed) || "no date";
   return String(value ?? "nothing") || "nothing";
 }
 

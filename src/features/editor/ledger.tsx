@@ -6,6 +6,7 @@ import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, u
 import { readWhen } from "@/core/time/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
+import { readOptionsOf } from "@/core/timeline/read-options";
 import { type Category, categoriesOf, type Item, type TimelineEvent } from "@/core/timeline/timeline";
 import { classes } from "@/ui/classes";
 import { CategoryMark } from "@/ui/category-mark";
@@ -84,6 +85,7 @@ const Row = memo(function Row({
   selected: boolean;
 }) {
   const { store, select } = useEditor();
+  const manner = useEditorState((s) => s.timeline.dateStyle);
   const category = categories.find((c) => c.id === e.category);
   const media = items.filter((i) => i.list === "media");
   const source = items.find((i) => i.list === "source");
@@ -106,12 +108,11 @@ const Row = memo(function Row({
           label={`When, ${name}`}
           locked={e.locked}
           value={e.when.typed}
-          shown={whenLabel(e.when)}
+          shown={whenLabel(e.when, manner)}
           className={misread ? "text-copper-dark" : "text-slate"}
           placeholder="no date yet"
           onCommit={(typed) => {
-            const order = store.getState().timeline.dateOrder;
-            const when = readWhen(typed, { order, margin: e.when.margin });
+            const when = readWhen(typed, readOptionsOf(store.getState().timeline));
             return store.edit([
               {
                 kind: "set_event",
@@ -134,7 +135,7 @@ const Row = memo(function Row({
       </Cell>
       <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
-          label={`Title, ${whenLabel(e.when) || "no date"}`}
+          label={`Title, ${whenLabel(e.when, manner) || "no date"}`}
           value={e.title}
           live
           locked={e.locked}

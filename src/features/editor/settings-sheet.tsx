@@ -9,6 +9,7 @@ import { COLOURS, categoriesOf, type Colour, PATTERNS, type Pattern } from "@/co
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "./editor-context";
 import { newCategory } from "./event-deeds";
 import { Frame } from "./event-sheet";
@@ -75,22 +76,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             </select>
           )}
         </Field>
-        <Field label="03/04/1872 means">
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              value={timeline.dateOrder ?? ""}
-              onChange={(e) =>
-                store.edit([{ kind: "set_timeline", field: "dateOrder", value: e.target.value || null }])
-              }
-            >
-              <option value="">not said yet: ask</option>
-              <option value="dmy">3 April (day first)</option>
-              <option value="mdy">4 March (month first)</option>
-            </select>
-          )}
-        </Field>
+        <DateSettings />
         <section aria-label="Categories">
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
           <ul className="flex flex-col gap-2">

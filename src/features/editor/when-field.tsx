@@ -4,11 +4,13 @@ import { useEffect, useRef, useState } from "react";
 import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
 import { readWhen } from "@/core/time/read-when";
 import type { When } from "@/core/time/when";
-import { whenLongLabel } from "@/core/time/write-when";
+import { momentLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
+import { readOptionsOf, setReading } from "@/core/timeline/read-options";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
+import { WhenParts } from "./when-parts";
 
 /** How long typing may pause before the date is taken, ms. */
 const PAUSE_MS = 600;
@@ -25,7 +27,9 @@ export function WhenField({
   onChange: (when: When) => string | null;
   hint?: string;
 }) {
-  const order = useEditorState((s) => s.timeline.dateOrder);
+  const timeline = useEditorState((s) => s.timeline);
+  const order = readOptionsOf(timeline);
+  const [parts, setParts] = useState(false);
   const [typed, setTyped] = useState(value.typed);
   const [problem, setProblem] = useState<string | null>(null);
   const waiting = useRef<{ text: string; timer: ReturnType<typeof setTimeout> } | null>(null);
@@ -37,7 +41,7 @@ export function WhenField({
     waiting.current = null;
     const { value: now, order: o } = latest.current;
     if (text === now.typed) return;
-    const read = readWhen(text, { order: o, margin: now.margin });
+    const read = readWhen(text, o);
     setProblem(latest.current.onChange(now.place ? { ...read, place: now.place } : read));
   };
   // Someone else's change shows, unless one is typing here.
@@ -58,7 +62,7 @@ export function WhenField({
   const commitRef = useRef(commit);
   commitRef.current = commit;
 
-  const shown = typed === value.typed ? value : readWhen(typed, { order, margin: value.margin });
+  const shown = typed === value.typed ? value : readWhen(typed, order);
   const { readAs } = shown;
   const use = (text: string) => {
     setTyped(text);
@@ -70,7 +74,7 @@ export function WhenField({
       problem={problem}
       hint={
         readAs.kind === "moment" || readAs.kind === "span" ? (
-          <span className="font-bold text-verdigris">✓ {whenLongLabel(shown)}</span>
+          <span className="font-bold text-verdigris">✓ {whenLongLabel(shown, timeline.dateStyle)}</span>
         ) : readAs.kind === "undated" ? (
           (hint ?? "No date yet: it stands where you put it in the order.")
         ) : null
@@ -96,6 +100,35 @@ export function WhenField({
               if (e.key === "Enter") commit(typed);
             }}
           />
+          <div className="mt-1 flex flex-wrap gap-x-3">
+            <button
+              type="button"
+              className="min-h-6 text-[13px] font-bold text-verdigris underline"
+              aria-expanded={parts}
+              onClick={() => setParts(!parts)}
+            >
+              Set by parts
+            </button>
+            {readAs.kind === "moment" && !readAs.at.wording ? (
+              <button
+                type="button"
+                className="min-h-6 text-[13px] font-bold text-verdigris underline"
+                onClick={() => use(`${whenLabel(shown)} - ${whenLabel(shown).replace(/^about /, "")}`)}
+              >
+                Make it a span
+              </button>
+            ) : null}
+            {readAs.kind === "span" && readAs.start ? (
+              <button
+                type="button"
+                className="min-h-6 text-[13px] font-bold text-verdigris underline"
+                onClick={() => use(momentLabel(readAs.start!))}
+              >
+                Only its start
+              </button>
+            ) : null}
+          </div>
+          {parts ? <WhenParts when={shown} onText={use} /> : null}
           {readAs.kind === "not_understood" ? (
             <div className="mt-1.5 rounded-md bg-copper-wash px-2.5 py-2 text-[13px] text-copper-dark" role="status">
               {dateProblemText(readAs.problem)}
@@ -121,22 +154,7 @@ export function WhenField({
 /** Asked once for the whole timeline: one change sets the order and reads every such date anew. */
 function OrderQuestion({ readings, typed }: { readings: readonly [string, string]; typed: string }) {
   const { store } = useEditor();
-  const choose = (order: "dmy" | "mdy") => {
-    const t = store.getState().timeline;
-    store.edit([
-      { kind: "set_timeline", field: "dateOrder", value: order },
-      ...[...t.events.values()].flatMap((e) => {
-        const { readAs } = e.when;
-        const asks = readAs.kind === "not_understood" && readAs.problem.code === "two_orders";
-        if (!asks) return [];
-        const value = {
-          ...readWhen(e.when.typed, { order, margin: e.when.margin }),
-          ...(e.when.place ? { place: e.when.place } : {}),
-        };
-        return [{ kind: "set_event" as const, id: e.id, field: "when" as const, value }];
-      }),
-    ]);
-  };
+  const choose = (dateOrder: "dmy" | "mdy") => store.edit(setReading(store.getState().timeline, { dateOrder }));
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
       <Button

@@ -61,10 +61,14 @@ ${p.note ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
 
 function periodText(f: Frozen): string {
-  if (f.period.readAs.kind === "span" || f.period.readAs.kind === "moment") return whenLabel(f.period);
+  if (f.period.readAs.kind === "span" || f.period.readAs.kind === "moment")
+    return whenLabel(f.period, f.dateStyle ?? null);
   const dated = f.events.filter((e) => isDated(e.when));
   if (dated.length === 0) return "";
-  const [first, last] = [headlineLabel(dated[0]!.when), headlineLabel(dated.at(-1)!.when)];
+  const [first, last] = [
+    headlineLabel(dated[0]!.when, f.dateStyle ?? null),
+    headlineLabel(dated.at(-1)!.when, f.dateStyle ?? null),
+  ];
   return first === last ? first : `${first} – ${last}`;
 }
 
@@ -132,7 +136,7 @@ function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenE
   const category = frozen.categories.find((c) => c.id === e.category);
   const whole = frozen.events.find((o) => o.id === e.partOf);
   const gap = before ? gapText(before.when, e.when) : null;
-  const head = headlineLabel(e.when);
+  const head = headlineLabel(e.when, frozen.dateStyle ?? null);
   const colour = category ? category.colour : "steel";
   const media = mediaOf(frozen, e.id);
   const sources = frozen.items.filter((i) => i.of === e.id && i.list === "source" && (i.text || i.address));
@@ -142,7 +146,7 @@ function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenE
   return `<li class="event${whole ? " part" : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(gap)} later</div>` : ""}
 <div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || "Untitled")}</a></p>` : ""}</div>
-<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
+<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, frozen.dateStyle ?? null))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
 <div class="beside">${beside(sources.length > 1 ? "Sources" : "Source", sources)}${beside("Find out more", links)}</div>
 </li>`;
 }

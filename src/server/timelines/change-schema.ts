@@ -63,13 +63,14 @@ const reading = {
     }),
   ],
 };
+const margin = object({ amount: { type: "number", minimum: 0 }, unit: { enum: ["day", "year"] } });
 export const when = object(
   {
     typed: text,
     readAs: reading,
     edtf: { type: "string", maxLength: 200 },
     calendar: { enum: ["gregorian", "julian"] },
-    margin: maybe(object({ amount: { type: "number", minimum: 0 }, unit: { enum: ["day", "year"] } })),
+    margin: maybe(margin),
     place: object({ after: maybe(id), key: { type: "string", maxLength: 200 } }),
   },
   ["edtf", "place"],
@@ -85,6 +86,21 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
     period: when,
     scale: { enum: ["balanced", "true", "even"] },
     dateOrder: maybe({ enum: ["dmy", "mdy"] }),
+    dateStyle: maybe(
+      object({
+        order: { enum: ["dmy", "mdy"] },
+        months: { enum: ["names", "numbers"] },
+        era: { enum: ["BC", "BCE"] },
+        weekdays: { type: "boolean" },
+        julian: { type: "boolean" },
+      }),
+    ),
+    hemisphere: { enum: ["north", "south"] },
+    margins: maybe({
+      type: "object",
+      properties: Object.fromEntries(["day", "month", "year", "decade", "century"].map((p) => [p, margin])),
+      additionalProperties: false,
+    }),
   },
   event: {
     title: text,

@@ -31,11 +31,23 @@ export async function findTimeline(id: string): Promise<{ timeline: Timeline; se
 }
 
 export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
-  type Row = Pick<Timeline, "title" | "subject" | "byline" | "introduction" | "period" | "scale" | "dateOrder"> & {
+  type Row = Pick<
+    Timeline,
+    | "title"
+    | "subject"
+    | "byline"
+    | "introduction"
+    | "period"
+    | "scale"
+    | "dateOrder"
+    | "dateStyle"
+    | "hemisphere"
+    | "margins"
+  > & {
     seq: number;
   };
   const [row] = await tx<Row[]>`
-    select title, subject, byline, introduction, period, scale, date_order, seq from timeline where id = ${id} and deleted_at is null`;
+    select title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const events = await tx<TimelineEvent[]>`
     select id, title, short_title, "when", category, part_of, emphasis, by_hand, description, given, locked, deleted from event where timeline_id = ${id} order by id`;

@@ -1,0 +1,3 @@
+declare module "edtf" {
+  export default function edtf(text: string): unknown;
+}

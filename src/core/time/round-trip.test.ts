@@ -1,0 +1,174 @@
+import edtf from "edtf";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { civilFrom } from "./calendar";
+import { partsOf, textOfParts } from "./parts";
+import { readEdtf } from "./read-edtf";
+import { readWhen } from "./read-when";
+import { extent, inDays } from "./when";
+import { edtfOf, isExact, USUAL_MANNER, whenLabel } from "./write-when";
+
+const YEAR = fc.oneof(
+  fc.integer({ min: 1, max: 2100 }).map((y) => (y < 100 ? `AD ${y}` : String(y))),
+  fc.integer({ min: 1, max: 4000 }).map((y) => `${y} BC`),
+);
+const MONTH = fc.constantFrom(
+  "Jan",
+  "Feb",
+  "March",
+  "April",
+  "May",
+  "June",
+  "Jul",
+  "Aug",
+  "Sept",
+  "Oct",
+  "November",
+  "December",
+);
+const DATE = fc.oneof(
+  YEAR,
+  fc.tuple(MONTH, YEAR).map((p) => p.join(" ")),
+  fc.tuple(fc.integer({ min: 1, max: 28 }), MONTH, YEAR).map((p) => p.join(" ")),
+  fc
+    .tuple(
+      fc.integer({ min: 1, max: 28 }),
+      MONTH,
+      YEAR,
+      fc.integer({ min: 0, max: 23 }),
+      fc.integer({ min: 0, max: 59 }),
+    )
+    .map(([d, m, y, h, n]) => `${d} ${m} ${y} ${h}:${String(n).padStart(2, "0")}`),
+  fc.integer({ min: 100, max: 209 }).map((d) => `${d * 10}s`),
+  fc.integer({ min: 2, max: 20 }).map((c) => `${c}th century`.replace("2th", "2nd").replace("3th", "3rd")),
+);
+const MARKED = fc
+  .tuple(fc.constantFrom("", "about ", "before ", "after "), DATE, fc.constantFrom("", "?"))
+  .map((p) => p.join(""));
+
+describe("writing and reading", () => {
+  it("give the same value: as label, as ISO 8601-2, as JSON, in every manner", () => {
+    const manner = fc.record({
+      order: fc.constant<"dmy">("dmy"),
+      months: fc.constantFrom<"names" | "numbers">("names", "numbers"),
+      era: fc.constantFrom<"BC" | "BCE">("BC", "BCE"),
+      weekdays: fc.boolean(),
+      julian: fc.constant(true),
+    });
+    fc.assert(
+      fc.property(MARKED, manner, (typed, m) => {
+        const when = readWhen(typed);
+        if (when.readAs.kind !== "moment") return;
+        expect(JSON.parse(JSON.stringify(when))).toEqual(when);
+        const back = readWhen(whenLabel(when, m), { order: "dmy" });
+        expect([back.edtf, back.readAs.kind], `${typed} as ${whenLabel(when, m)}`).toEqual([when.edtf, "moment"]);
+        const read = readEdtf(when.edtf!);
+        expect(read && edtfOf(read)).toBe(when.edtf);
+        expect(isExact(when.readAs)).toBe(true);
+      }),
+      { seed: 21, numRuns: 3_000 },
+    );
+  });
+
+  it("never end before they begin, and about only widens", () => {
+    fc.assert(
+      fc.property(MARKED, (typed) => {
+        const r = readWhen(typed).readAs;
+        if (r.kind !== "moment") return;
+        const plain = extent({ ...r.at, about: false });
+        const wide = extent(r.at);
+        if (plain.from && plain.to) expect(inDays(plain.from)).toBeLessThan(inDays(plain.to));
+        if (plain.from) expect(inDays(wide.from!)).toBeLessThanOrEqual(inDays(plain.from));
+        if (plain.to) expect(inDays(wide.to!)).toBeGreaterThanOrEqual(inDays(plain.to));
+      }),
+      { seed: 22, numRuns: 2_000 },
+    );
+  });
+
+  it("what cannot be said exactly is enclosed, and said not to be exact", () => {
+    const r = readWhen("early 14 Nov 1872").readAs;
+    const deep = readWhen("3 Mar 12000 BC").readAs;
+    for (const reading of [r, deep]) {
+      if (reading.kind !== "moment") continue;
+      const back = readEdtf(edtfOf(reading)!);
+      if (back?.kind !== "moment") throw new Error("not enclosed");
+      expect(inDays(back.at.from!)).toBeLessThanOrEqual(inDays(reading.at.from!));
+      expect(inDays(back.at.to!)).toBeGreaterThanOrEqual(inDays(reading.at.to!));
+    }
+    expect(deep.kind === "moment" && isExact(deep)).toBe(false);
+  });
+
+  it("taken apart and put together say the same", () => {
+    const simple = fc
+      .tuple(
+        fc.constantFrom("", "about "),
+        fc.oneof(
+          YEAR,
+          fc.tuple(MONTH, YEAR).map((p) => p.join(" ")),
+          fc.tuple(fc.integer({ min: 1, max: 28 }), MONTH, YEAR).map((p) => p.join(" ")),
+        ),
+        fc.constantFrom("", "?"),
+      )
+      .map((p) => p.join(""));
+    fc.assert(
+      fc.property(
+        simple,
+        simple,
+        fc.constantFrom("moment", "span", "from", "until"),
+        fc.boolean(),
+        (a, b, shape, julian) => {
+          const typed =
+            { moment: a, span: `${a} - ${b}`, from: `from ${a}`, until: `until ${a}` }[shape] +
+            (julian ? " (Julian)" : "");
+          const when = readWhen(typed);
+          if (when.readAs.kind !== "moment" && when.readAs.kind !== "span") return;
+          expect(readWhen(textOfParts(partsOf(when))).edtf, typed).toBe(when.edtf);
+        },
+      ),
+      { seed: 23, numRuns: 1_500 },
+    );
+  });
+});
+
+describe("a second opinion, for level 0 and plain level 1", () => {
+  it("agrees on the first and the last day", () => {
+    const text = fc.oneof(
+      fc.integer({ min: 1000, max: 2099 }).map(String),
+      fc
+        .tuple(fc.integer({ min: 1000, max: 2099 }), fc.integer({ min: 1, max: 12 }))
+        .map(([y, m]) => `${y}-${String(m).padStart(2, "0")}`),
+      fc
+        .tuple(fc.integer({ min: 1000, max: 2099 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 }))
+        .map(([y, m, d]) => `${y}-${String(m).padStart(2, "0")}-${String(d).padStart(2, "0")}`),
+      fc.integer({ min: 100, max: 209 }).map((d) => `${d}X`),
+      fc.tuple(fc.integer({ min: 1000, max: 2099 }), fc.constantFrom("?", "~", "%")).map(([y, q]) => `${y}${q}`),
+    );
+    fc.assert(
+      fc.property(text, (t) => {
+        const mine = readEdtf(t);
+        if (mine?.kind !== "moment") throw new Error(`${t} was not read`);
+        const other = edtf(t) as { min: number; max: number };
+        const iso = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+        const own = (dayNumber: number) => {
+          const { year, month, day } = civilFrom("gregorian", dayNumber);
+          return `${year}-${String(month).padStart(2, "0")}-${String(day).padStart(2, "0")}`;
+        };
+        expect([own(mine.at.from!.day), own(mine.at.to!.day - 1)], t).toEqual([iso(other.min), iso(other.max)]);
+      }),
+      { seed: 24, numRuns: 600 },
+    );
+  });
+});
+
+it.each<[string, Partial<typeof USUAL_MANNER>, string]>([
+  ["14 Nov 1872", { order: "mdy" }, "Nov 14, 1872"],
+  ["14 Nov 1872", { months: "numbers" }, "14/11/1872"],
+  ["14 Nov 1872", { months: "numbers", order: "mdy" }, "11/14/1872"],
+  ["14 Nov 1872", { weekdays: true }, "Thu 14 Nov 1872"],
+  ["310 BC", { era: "BCE" }, "310 BCE"],
+  ["AD 96", { era: "BCE" }, "96 CE"],
+  ["3 Mar 1702 (Julian)", { julian: false }, "14 Mar 1702"],
+  ["14-19 Nov 1872", {}, "14 – 19 Nov 1872"],
+])("%s written in the manner %j is %s", (typed, manner, label) =>
+  expect(whenLabel(readWhen(typed), { ...USUAL_MANNER, ...manner })).toBe(label),
+);

@@ -1,0 +1,124 @@
+"use client";
+
+import { useEffect, useId, useState } from "react";
+import { MONTHS } from "@/core/time/date-problem";
+import { type EndParts, type Parts, partsOf, textOfParts } from "@/core/time/parts";
+import type { When } from "@/core/time/when";
+import { INPUT } from "@/ui/controls/field";
+
+/** The same date as separate parts. What they say is written into the field and read like any typed date. */
+export function WhenParts({ when, onText }: { when: When; onText: (text: string) => void }) {
+  const [parts, setParts] = useState<Parts>(() => partsOf(when));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: taken apart again only when another text stands in the field
+  useEffect(() => {
+    if (textOfParts(parts) !== when.typed) setParts(partsOf(when));
+  }, [when.typed]);
+  const change = (next: Parts) => {
+    setParts(next);
+    onText(textOfParts(next));
+  };
+  return (
+    <div className="mt-1.5 rounded-md border border-line bg-panel p-2.5">
+      <div className="mb-2 flex flex-wrap gap-x-4 gap-y-1">
+        <Tick label="A span" on={parts.span} set={(span) => change({ ...parts, span })} />
+        <Tick label="Julian calendar" on={parts.julian} set={(julian) => change({ ...parts, julian })} />
+      </div>
+      <End
+        label={parts.span ? "Start" : "Date"}
+        value={parts.start}
+        span={parts.span}
+        set={(start) => change({ ...parts, start })}
+      />
+      {parts.span ? <End label="End" value={parts.end} span set={(end) => change({ ...parts, end })} /> : null}
+    </div>
+  );
+}
+
+function End({
+  label,
+  value,
+  span,
+  set,
+}: {
+  label: string;
+  value: EndParts;
+  span: boolean;
+  set: (v: EndParts) => void;
+}) {
+  return (
+    <fieldset className="mb-1.5">
+      <legend className="text-[13px] text-quiet">{label}</legend>
+      <div className="grid grid-cols-[56px_minmax(0,1fr)_76px_66px_74px] gap-1">
+        <input
+          aria-label={`${label}: day`}
+          placeholder="day"
+          className={INPUT}
+          disabled={value.open}
+          value={value.day}
+          onChange={(e) => set({ ...value, day: e.target.value })}
+        />
+        <select
+          aria-label={`${label}: month`}
+          className={INPUT}
+          disabled={value.open}
+          value={value.month}
+          onChange={(e) => set({ ...value, month: e.target.value })}
+        >
+          <option value="">month</option>
+          {MONTHS.map((m, i) => (
+            <option key={m} value={i + 1}>
+              {m}
+            </option>
+          ))}
+        </select>
+        <input
+          aria-label={`${label}: year`}
+          placeholder="year"
+          className={INPUT}
+          disabled={value.open}
+          value={value.year}
+          onChange={(e) => set({ ...value, year: e.target.value })}
+        />
+        <select
+          aria-label={`${label}: era`}
+          className={INPUT}
+          disabled={value.open}
+          value={value.era}
+          onChange={(e) => set({ ...value, era: e.target.value as "AD" | "BC" })}
+        >
+          <option>AD</option>
+          <option>BC</option>
+        </select>
+        <input
+          aria-label={`${label}: time`}
+          placeholder="22:10"
+          className={INPUT}
+          disabled={value.open}
+          value={value.time}
+          onChange={(e) => set({ ...value, time: e.target.value })}
+        />
+      </div>
+      <div className="mt-1 flex flex-wrap gap-x-4">
+        <Tick label="about" on={value.about} set={(about) => set({ ...value, about })} />
+        <Tick label="uncertain" on={value.uncertain} set={(uncertain) => set({ ...value, uncertain })} />
+        {span ? <Tick label="open" on={value.open} set={(open) => set({ ...value, open })} /> : null}
+      </div>
+    </fieldset>
+  );
+}
+
+function Tick({ label, on, set }: { label: string; on: boolean; set: (on: boolean) => void }) {
+  const id = useId();
+  return (
+    <span className="flex min-h-6 items-center gap-1.5 text-[14px]">
+      <input
+        id={id}
+        type="checkbox"
+        className="size-4 accent-verdigris"
+        checked={on}
+        onChange={(e) => set(e.target.checked)}
+      />
+      <label htmlFor={id}>{label}</label>
+    </span>
+  );
+}
