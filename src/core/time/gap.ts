@@ -16,7 +16,10 @@ export function gapText(a: When, b: When): string | null {
   const least = bFrom - aTo;
   const most = bTo - aFrom;
   if (most <= 0 || bFrom + bTo <= aFrom + aTo) return null;
-  return rangeText(Math.max(0, least), most, sameYearPrecision(from, to));
+  const words = rangeText(Math.max(0, least), most, sameYearPrecision(from, to));
+  // One figure between dates that are only about right is itself about right.
+  const rough = [from, to].some((m) => m.about || m.precision === "digits");
+  return rough && !/ to |^up to/.test(words) ? `about ${words}` : words;
 }
 
 /** Two dates known to the year are a whole number of years apart to any reader: 1845 and 1872, 27 years. */

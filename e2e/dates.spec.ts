@@ -1,0 +1,77 @@
+import { expect, test } from "@playwright/test";
+import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+
+test("BC, about, a day of hours, parts, and the timeline's own manner, in ledger and sheet", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Dates");
+  await writeLines(page, [
+    "-310 Bronze rings",
+    "c. 1604 Rope ferry",
+    "14 Nov 1872 22:10 Quay under water",
+    "10:45 pm, 14 Nov 1872 Bell rung",
+    "winter 1783 Long frost",
+    "4.6 Ga Earth",
+  ]);
+  await expect(page.getByLabel("When, Bronze rings")).toHaveValue("310 BC");
+  await expect(page.getByLabel("When, Rope ferry")).toHaveValue("about 1604");
+  await expect(page.getByLabel("When, Bell rung")).toHaveValue("14 Nov 1872 22:45");
+  await expect(page.getByLabel("When, Earth")).toHaveValue("4.6 billion years ago");
+  // Typed in the ledger; what was typed is there again when one edits it.
+  const when = page.getByLabel("When, Long frost");
+  await when.click();
+  await when.fill("1 Jan 1784 (Julian)");
+  await when.press("Enter");
+  await expect(when).toHaveValue("1 Jan 1784 (Julian)");
+
+  // By parts, in the sheet.
+  await chartButton(page, /Rope ferry/).click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.getByRole("button", { name: "Set by parts" }).click();
+  await expect(sheet.getByLabel("Date: year")).toHaveValue("1604");
+  await expect(sheet.getByLabel("about")).toBeChecked();
+  await sheet.getByLabel("Date: month").selectOption("May");
+  await sheet.getByLabel("Date: day").fill("3");
+  await sheet.getByLabel("about").uncheck();
+  await expect(sheet.getByText("✓ Thursday 3 May 1604").or(sheet.getByText(/✓ \w+day 3 May 1604/))).toBeVisible();
+  await sheet.getByLabel("A span").check();
+  await sheet.getByLabel("End: year").fill("1610");
+  await expect(sheet.getByText(/✓ .*3 May 1604 – 1610/)).toBeVisible();
+  await sheet.getByRole("group", { name: "End" }).getByLabel("open").check();
+  await expect(sheet.getByText(/✓ from .*3 May 1604/)).toBeVisible();
+  await expect(sheet.getByLabel("When")).toHaveValue("from 3 May 1604");
+  await sheet.getByRole("button", { name: "Only its start" }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("3 May 1604");
+  await sheet.getByRole("button", { name: "Make it a span" }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("3 May 1604 - 3 May 1604");
+  await sheet.getByLabel("When").fill("c. 1604");
+  await sheet.getByLabel("When").press("Enter");
+
+  // The manner of the whole timeline; all dates are shown so.
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  const settings = page.getByRole("region", { name: "Dates" });
+  await settings.getByLabel("Before the year 1").selectOption("BCE");
+  await settings.getByLabel("Write first").selectOption("mdy");
+  await expect(page.getByLabel("When, Bronze rings")).toHaveValue("310 BCE");
+  await expect(page.getByLabel("When, Bell rung")).toHaveValue("Nov 14, 1872 22:45");
+  await expect(chartButton(page, /Nov 14, 1872 22:45, Bell rung/)).toBeVisible();
+  // One undo takes a re-reading of all dates back.
+  await writeLines(page, ["spring 1766 School opens"]);
+  await settings.getByLabel("Seasons").selectOption("south");
+  await saved(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(settings.getByLabel("Seasons")).toHaveValue("north");
+});
+
+test("dates that contradict the period are pointed out, with ways to mend them", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Period");
+  await writeLines(page, ["1931 Last crossing"]);
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  await page.getByLabel("Period").fill("1600 - 1900");
+  await page.getByLabel("Period").press("Enter");
+  await page.getByRole("region", { name: "Findings" }).getByRole("button", { name: "Last crossing" }).click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await expect(sheet.getByText("It lies after the period")).toBeVisible();
+  await sheet.getByRole("button", { name: "Widen the period to 1600 - 1931" }).click();
+  await expect(sheet.getByText("It lies after the period")).toHaveCount(0);
+});

@@ -1,0 +1,14 @@
+// npm run fuzz: 100,000 texts of any kind through the date reader and the command, looking for a throw, a lost text, or a
+// date that ends before it begins. usage: npm run fuzz -- [COUNT] [SEED]
+import { bundle, ensureDependencies } from "./lib/machine.mjs";
+
+ensureDependencies();
+const { fuzz } = await import(await bundle("scripts/lib/fuzz-core.ts", "fuzz-core"));
+const [count, seed] = [Number(process.argv[2] ?? 100_000), Number(process.argv[3] ?? 1)];
+const begun = performance.now();
+const found = fuzz(count, seed);
+console.log(
+  `${count.toLocaleString("en")} texts in ${((performance.now() - begun) / 1000).toFixed(1)} s, ${found.length} wrong`,
+);
+for (const f of found.slice(0, 20)) console.log(f);
+process.exit(found.length === 0 ? 0 : 1);
