@@ -263,7 +263,11 @@ CREATE TABLE public.timeline (
     altered_at timestamp with time zone DEFAULT now() NOT NULL,
     deleted_at timestamp with time zone,
     byline text DEFAULT ''::text NOT NULL,
+    date_style jsonb,
+    hemisphere text DEFAULT 'north'::text NOT NULL,
+    margins jsonb,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
+    CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
     CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
 );

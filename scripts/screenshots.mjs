@@ -80,6 +80,7 @@ const VIEWS = {
         .getByRole("button", { name: /The long night flood/ })
         .click();
       await p.getByRole("textbox", { name: "Description" }).waitFor();
+      await p.getByRole("button", { name: "Set by parts" }).click();
     },
   ],
   share: [
@@ -98,6 +99,7 @@ const VIEWS = {
       await openTimeline(p, "The making of the Ambrel valley");
       await p.getByRole("button", { name: "About", exact: true }).click();
       await p.getByRole("textbox", { name: "Introduction" }).waitFor();
+      await p.getByRole("region", { name: "Dates" }).scrollIntoViewIfNeeded();
     },
   ],
   "reader-chart": [

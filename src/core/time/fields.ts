@@ -87,6 +87,8 @@ const RE = {
 export function readFields(text: string): Fields | null {
   const f: Fields = { about: false, uncertain: false, julian: false };
   let rest = text.trim();
+  // Digits and signs alone: none of the words below can stand there.
+  if (!/[a-z~?(]/.test(rest)) return rest === "" ? null : readDateAndTime(rest, f);
   const take = (re: RegExp, then: () => void) => {
     const next = rest.replace(re, "");
     if (next !== rest) {
@@ -94,10 +96,10 @@ export function readFields(text: string): Fields | null {
       then();
     }
   };
-  take(/\s*\(?(?:julian|old style|o\.?s\.?)\)?$/, () => (f.julian = true));
-  take(/\s*\((?:gregorian|new style|n\.?s\.?)\)$/, () => {});
+  if (/[)nes.]$/.test(rest)) take(/\s*\(?(?:julian|old style|o\.?s\.?)\)?$/, () => (f.julian = true));
+  if (rest.endsWith(")")) take(/\s*\((?:gregorian|new style|n\.?s\.?)\)$/, () => {});
   take(/^(?:probably|perhaps|possibly|maybe)\s+/, () => (f.uncertain = true));
-  take(/\s*\(?\?\)?$/, () => (f.uncertain = true));
+  if (rest.includes("?")) take(/\s*\(?\?\)?$/, () => (f.uncertain = true));
   take(
     /^(?:c(?:irc)?a\.?\s*(?=\d)|c\.?\s*(?=\d)|ca\.?\s+|circa\s+|about\s+|around\s+|approx(?:\.|imately)?\s+|roughly\s+|some\s+|~\s*)/,
     () => (f.about = true),
@@ -132,6 +134,12 @@ function readDateAndTime(rest: string, f: Fields): Fields | null {
 }
 
 function readDate(text: string, f: Fields): boolean {
+  const words = /[a-z]/.test(text);
+  return (words && readWords(text, f)) || readNumbers(text, f);
+}
+
+/** Dates of digits and signs, and bare years with their era. */
+function readNumbers(text: string, f: Fields): boolean {
   let m: RegExpMatchArray | null;
   if ((m = text.match(RE.iso))) {
     f.year = Number(m[1]);
@@ -161,6 +169,16 @@ function readDate(text: string, f: Fields): boolean {
     } else f.twoNumbers = [Number(m[1]), Number(m[3])];
     return true;
   }
+  if ((m = text.match(RE.year))) {
+    setYear(f, m[1]!);
+    return true;
+  }
+  return false;
+}
+
+/** Dates with a name in them: of a month, a season, a unit. */
+function readWords(text: string, f: Fields): boolean {
+  let m: RegExpMatchArray | null;
   if ((m = text.match(RE.dayMonthYear))) {
     f.day = Number(m[1]);
     f.month = MONTH_NAMES[m[2]!]!;
@@ -219,10 +237,6 @@ function readDate(text: string, f: Fields): boolean {
     const unit = m[3]?.startsWith("b") ? "bp" : agoUnit(m[2] ?? "");
     f.ago = { amount: m[1]!.replaceAll(",", ""), unit };
     return unit !== "bp" || !m[2];
-  }
-  if ((m = text.match(RE.year))) {
-    setYear(f, m[1]!);
-    return true;
   }
   return false;
 }

@@ -9,7 +9,7 @@ import { addSeconds, type Instant, type Moment, type Reading } from "./when";
 export function readEdtf(text: string): Reading | null {
   const slash = text.indexOf("/");
   if (slash < 0) {
-    const at = readSet(text) ?? readMoment(text);
+    const at = text.startsWith("[") ? readSet(text) : readMoment(text);
     return at ? { kind: "moment", at } : null;
   }
   if (text.indexOf("/", slash + 1) >= 0) return null;
@@ -41,15 +41,17 @@ const plain = (from: Instant, to: Instant, precision: Moment["precision"]): Mome
 
 /** One date with its mark: "?" uncertain, "~" approximate, "%" both (8.4). */
 function readMoment(text: string): Moment | null {
-  const mark = /[?~%]$/.exec(text)?.[0] as "?" | "~" | "%" | undefined;
+  const last = text.at(-1);
+  const mark = last === "?" || last === "~" || last === "%" ? last : undefined;
   const body = mark ? text.slice(0, -1) : text;
   const m = readBody(body);
   return m ? { ...m, about: mark === "~" || mark === "%", uncertain: mark === "?" || mark === "%" } : null;
 }
 
 function readBody(text: string): Moment | null {
-  const [date, time] = text.split("T") as [string, string | undefined];
-  if (time !== undefined) {
+  const at = text.indexOf("T");
+  if (at >= 0) {
+    const [date, time] = [text.slice(0, at), text.slice(at + 1)];
     const day = readDate(date);
     return day?.precision === "day" ? readTime(day.from!, time) : null;
   }
@@ -72,6 +74,7 @@ function readTime(day: Instant, text: string): Moment | null {
 }
 
 function readDate(text: string): Moment | null {
+  if (/^\d{4}$/.test(text)) return readDigits(Number(text));
   let m: RegExpExecArray | null;
   // Long years: Y17101, Y-17E7, Y3388E2S3 (4.4.1, 8.3).
   if ((m = /^Y(-?)(\d+)(?:E(\d+))?(?:S(\d+))?$/.exec(text))) {

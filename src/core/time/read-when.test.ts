@@ -218,7 +218,11 @@ describe("time passed", () => {
     ["14 Nov 1872", "19 Nov 1872", "5 days"],
     ["1744 - 1783", "1797", "14 years"],
     ["4.6 Ga", "66 million years ago", "about 4.5 billion years"],
-    ["about 560 million years ago", "430 million years ago - 400 million years ago", "120 million to 140 million years"],
+    [
+      "about 560 million years ago",
+      "430 million years ago - 400 million years ago",
+      "120 million to 140 million years",
+    ],
     ["1872", "1845", null],
     ["1890-present", "1931", null],
   ])("from %s to %s", (a, b, words) => expect(gapText(readWhen(a), readWhen(b))).toBe(words));

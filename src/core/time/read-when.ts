@@ -52,12 +52,23 @@ const no = (problem: DateProblem): Result<never> => ({ ok: false, problem });
  * gives `readAs.kind === "not_understood"` with the reason. Never throws.
  */
 export function readWhen(typed: string, options: ReadOptions = {}): When {
+  const notation = readNotation(typed);
+  if (notation) return made(typed, notation.reading, "gregorian", options, notation.edtf);
   const text = normalise(typed);
   if (text === "") return { ...UNDATED, typed, margin: options.margin ?? null };
-  const { reading, calendar } = readNotation(typed.trim()) ?? readText(text, options);
-  const edtf = edtfOf(reading);
-  const margin = options.margin ?? ownMargin(reading, options.margins);
-  return { typed, readAs: reading, calendar, margin, ...(edtf === undefined ? {} : { edtf }) };
+  const { reading, calendar } = readText(text, options);
+  return made(typed, reading, calendar, options, edtfOf(reading));
+}
+
+function made(
+  typed: string,
+  readAs: Reading,
+  calendar: Calendar,
+  options: ReadOptions,
+  edtf: string | undefined,
+): When {
+  const margin = options.margin ?? ownMargin(readAs, options.margins);
+  return edtf === undefined ? { typed, readAs, calendar, margin } : { typed, readAs, edtf, calendar, margin };
 }
 
 /** The timeline's width for the first part of a date that is only about right; null: as usual. */
@@ -68,22 +79,22 @@ function ownMargin(r: Reading, margins: Margins | undefined): Margin | null {
 }
 
 /** ISO 8601-2, where it is plainly meant: what people write in words is left to `readText`. */
-function readNotation(text: string): { reading: Reading; calendar: Calendar } | null {
-  if (text.length > LONGEST_DATE_TEXT || !/^[[\dYX./-]/.test(text) || /\s/.test(text.replaceAll(", ", ",")))
-    return null;
+function readNotation(typed: string): { reading: Reading; edtf?: string } | null {
+  if (typed.length > LONGEST_DATE_TEXT || !/^\s*[[\dYX./-]/.test(typed)) return null;
+  const trimmed = typed.trim();
+  const text = trimmed.includes(", ") ? trimmed.replaceAll(", ", ",") : trimmed;
+  if (/[\sa-z]/.test(text)) return null;
   // 1905-06 may be June 1905 or 1905 to 1906; what has no second meaning is read as a month.
-  const short = text.match(/^\d{2}(\d{2})-(\d{2})$/);
+  const short = text.length === 7 ? text.match(/^\d{2}(\d{2})-(\d{2})$/) : null;
   if (short && Number(short[2]) <= 12 && Number(short[2]) > Number(short[1])) {
     const readings: [string, string] = [
       `${SHORT_MONTHS[Number(short[2]) - 1]} ${text.slice(0, 4)}`,
       `${text.slice(0, 4)} - ${text.slice(0, 2)}${short[2]}`,
     ];
-    return Number(short[2]) === 0
-      ? null
-      : { reading: { kind: "not_understood", problem: { code: "month_or_range", readings } }, calendar: "gregorian" };
+    return { reading: { kind: "not_understood", problem: { code: "month_or_range", readings } } };
   }
-  const reading = readEdtf(text.replaceAll(", ", ","));
-  return reading && { reading, calendar: "gregorian" };
+  const reading = readEdtf(text);
+  return reading && { reading, edtf: text };
 }
 
 function readText(text: string, options: ReadOptions): { reading: Reading; calendar: Calendar } {
@@ -546,6 +557,8 @@ function monthName(month: number): string {
 
 /** One kind of dash, of space and of quote; lower case; no trailing stop or comma. */
 export function normalise(text: string): string {
+  // Most texts are plain already; the rest is mended with care.
+  if (/^[a-z\d][\x21-\x7e]*(?: [\x21-\x7e]+)*$/i.test(text) && !/[,;:]$/.test(text)) return text.toLowerCase();
   return text
     .replace(/[\u2010-\u2015\u2212\uFE58\uFE63\uFF0D]/g, "-")
     .replace(/[\u2018\u2019\u02BC]/g, "'")
