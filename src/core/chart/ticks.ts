@@ -50,7 +50,7 @@ export function makeTicks(axis: Axis, toPx: (u: number) => number, taken: readon
     if (days === null) break;
     if (days.length === 0) continue;
     const made = days.map((day) => {
-      const text = tickText(level, day);
+      const text = tickText(level, day, era);
       return { along: toPx(axis.at(day)), text, width: textWidth(text, TICK_FACE, TICK_SIZE) };
     });
     if (axis.scale === "true") {
@@ -113,11 +113,11 @@ function daysOf(level: Level, from: number, to: number): number[] | null {
   return days.filter((d) => d >= from && d <= to);
 }
 
-function tickText(level: Level, day: number): string {
+function tickText(level: Level, day: number, era: "BC" | "BCE"): string {
   const { year, month, day: d } = civilFrom("gregorian", day + 1e-7);
   const name = MONTHS[month - 1]!.slice(0, 3);
-  if (level.kind === "years") return tickYear(year);
-  if (level.kind === "months") return month === 1 ? tickYear(year) : name;
+  if (level.kind === "years") return tickYear(year, era);
+  if (level.kind === "months") return month === 1 ? tickYear(year, era) : name;
   if (level.kind === "days") return d === 1 ? name : `${d} ${name}`;
   const second = Math.round((day - Math.floor(day + 1e-7)) * 86_400);
   if (second === 0) return `${d} ${name}`;
@@ -127,12 +127,12 @@ function tickText(level: Level, day: number): string {
 }
 
 /** Years on the ridge; deep time in millions. */
-export function tickYear(year: number): string {
+function tickYear(year: number, era: "BC" | "BCE"): string {
   if (year <= -1_000_000) {
     const millions = -year / 1e6;
     return millions >= 1_000 ? `${trimmed(millions / 1_000)} bn yrs ago` : `${trimmed(millions)} m yrs ago`;
   }
-  return yearText(year);
+  return yearText(year, era);
 }
 
 function trimmed(n: number): string {

@@ -3,6 +3,7 @@
 import { ChevronDown, ChevronUp, History, Redo2, Settings2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { type PointerEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { OwnWork } from "@/core/check/own-work";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { inOrder } from "@/core/timeline/order";
 import { categoriesOf } from "@/core/timeline/timeline";
@@ -23,7 +24,7 @@ import { ReadyCheck } from "./ready-check";
 import { SettingsSheet } from "./settings-sheet";
 import { ShareDialog } from "./share-dialog";
 import { WorkPanel } from "./work-panel";
-import { type EditorPerson, type OwnWork, type Publication, type Saving, TimelineStore } from "./timeline-store";
+import { type EditorPerson, type Publication, type Saving, TimelineStore } from "./timeline-store";
 
 type Panel = "event" | "settings" | "history" | "work" | null;
 

@@ -122,7 +122,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
         {given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
             Your date: <strong>{GIVEN_WORDS[given.result]}</strong>
-            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right)}.`}
+            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right, timeline.dateStyle)}.`}
           </p>
         ) : event.given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
@@ -134,7 +134,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
         {event.locked ? (
           <p>
             <span className="block text-[13px] text-quiet">When</span>
-            <strong>{whenLabel(event.when)}</strong> · <strong>{event.title}</strong>
+            <strong>{whenLabel(event.when, timeline.dateStyle)}</strong> · <strong>{event.title}</strong>
           </p>
         ) : (
           <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
@@ -191,7 +191,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
                   .filter((e) => e.id !== id && (e.when.readAs.kind === "span" || e.id === event.partOf))
                   .map((e) => (
                     <option key={e.id} value={e.id}>
-                      {e.title || "Untitled"} ({whenLabel(e.when)})
+                      {e.title || "Untitled"} ({whenLabel(e.when, timeline.dateStyle)})
                     </option>
                   ))}
               </select>

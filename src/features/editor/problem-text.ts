@@ -13,7 +13,7 @@ export function problemText(p: Problem, t: Timeline): string {
     case "date_not_understood":
       return dateProblemText(p.problem);
     case "outside_period":
-      return `It lies ${p.side} the period of the timeline (${whenLabel(t.period)}). It is still shown; set another period, or another date, if that is not meant.`;
+      return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, t.dateStyle)}). It is still shown; set another period, or another date, if that is not meant.`;
     case "part_outside_whole":
       return `It is part of “${t.events.get(p.whole)?.title || "Untitled"}” but lies outside it.`;
     case "part_of_itself":

@@ -47,7 +47,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
           value={timeline.period}
           hint={
             dated.length > 0
-              ? `Worked out from the events: ${whenLabel(dated[0]!.when)} to ${whenLabel(dated.at(-1)!.when)}. Type another, such as 1600 - 1931, to set it.`
+              ? `Worked out from the events: ${whenLabel(dated[0]!.when, timeline.dateStyle)} to ${whenLabel(dated.at(-1)!.when, timeline.dateStyle)}. Type another, such as 1600 - 1931, to set it.`
               : "Worked out from the events, or type it: 1600 - 1931."
           }
           onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}

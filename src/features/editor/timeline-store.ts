@@ -2,9 +2,7 @@ import { nanoid } from "nanoid";
 import * as Y from "yjs";
 import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import { apply } from "@/core/change/apply";
-import type { GivenResult } from "@/core/check/given-dates";
-import type { Requirement } from "@/core/check/requirements";
-import type { When } from "@/core/time/when";
+import type { OwnWork } from "@/core/check/own-work";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { invert } from "@/core/change/invert";
 import { tooLong, tooLongText } from "@/core/change/limits";
@@ -37,29 +35,6 @@ export interface Publication {
   takenBack: boolean;
   publishedAt: string;
   laterChanges: number;
-}
-
-/** The group's own work on an assignment, as the server tells it: nothing a student may not know yet. */
-export interface OwnWork {
-  assignment: {
-    id: string;
-    title: string;
-    instructions: string;
-    className: string;
-    requirements: Requirement[];
-    total: number;
-    dueAt: string;
-  };
-  publishLimit: string;
-  classmates: { id: string; displayName: string }[];
-  submission: { id: string; at: string; hash: string; late: number } | null;
-  returned: {
-    points: number;
-    comment: string;
-    comments: { event: string; text: string }[];
-    given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult }[];
-    at: string;
-  } | null;
 }
 
 export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost";

@@ -48,7 +48,7 @@ function End({
   return (
     <fieldset className="mb-1.5">
       <legend className="text-[13px] text-quiet">{label}</legend>
-      <div className="grid grid-cols-[56px_minmax(0,1fr)_76px_66px_74px] gap-1">
+      <div className="grid grid-cols-[44px_minmax(92px,1fr)_64px_64px_66px] gap-1 [&>*]:px-1.5">
         <input
           aria-label={`${label}: day`}
           placeholder="day"

@@ -44,7 +44,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                     .map((g) => (
                       <li key={g.title}>
                         {g.title}: <strong>{GIVEN_WORDS[g.result]}</strong>
-                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right)}`}
+                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, timeline.dateStyle)}`}
                       </li>
                     ))}
                 </ul>

@@ -4,6 +4,7 @@ import { nanoid } from "nanoid";
 import { drawChart } from "@/core/chart/draw-chart";
 import { toSvg } from "@/core/chart/to-svg";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
+import type { OwnWork } from "@/core/check/own-work";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
 import { UNDATED, type When } from "@/core/time/when";
@@ -125,29 +126,6 @@ export async function takeSubmissionBack(timeline: string, by: string): Promise<
   if (done.length === 0) return fail("too_late_to_take_back");
   await workChanged(timeline);
   return { takenBack: true };
-}
-
-/** What a group sees of its own work: no right date, no result and no mark before the work is returned. */
-export interface OwnWork {
-  assignment: {
-    id: string;
-    title: string;
-    instructions: string;
-    className: string;
-    requirements: Requirement[];
-    total: number;
-    dueAt: string;
-  };
-  publishLimit: string;
-  classmates: { id: string; displayName: string }[];
-  submission: { id: string; at: string; hash: string; late: number } | null;
-  returned: {
-    points: number;
-    comment: string;
-    comments: { event: string; text: string }[];
-    given: Omit<GivenAnswer, "answer">[];
-    at: string;
-  } | null;
 }
 
 /** The group's own work on an assignment; null for a timeline of no assignment. */

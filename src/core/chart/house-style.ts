@@ -1,0 +1,54 @@
+import type { Face } from "../text/measure";
+import { COLOURS, categoriesOf, type Pattern, type Timeline, type TimelineEvent } from "../timeline/timeline";
+
+export interface DrawOptions {
+  /** The event shown as selected. */
+  selected?: string | null;
+  /** Categories left out by the reader's filter. */
+  hidden?: ReadonlySet<string>;
+  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
+  strip?: boolean;
+  /** No taller than what is drawn needs; the frame's height is then the most it may take. */
+  fit?: boolean;
+}
+
+export const INK = "#16323A";
+export const QUIET = "#4A6572";
+export const SUN = "#F2B632";
+export const WASH = "#FFF4D6";
+export const PAPER = "#FFFFFF";
+export const BAND = "#F1F4F3";
+const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
+
+export const RIDGE = 24;
+export const FULL = { roof: 24, gap: 4, top: 14 };
+export const STRIP = { roof: 9, gap: 2, top: 5 };
+export type Measures = typeof FULL;
+export const CAP = 14;
+export const MARGIN = 20;
+export const BOB = 15;
+export const FAN = 18;
+export const SLOPE = 5;
+export const FOOT = 10;
+export const MORE_ROW = 24;
+
+export const DATE_FACE: Face = "text700";
+export const TITLE_FACE: Face = "text600";
+export const DATE_SIZE = 12.5;
+export const TITLE_SIZE = 13.5;
+export const LINE = 17;
+
+export type Look = (e: TimelineEvent) => { colour: string; pattern: Pattern };
+
+export function lookOf(timeline: Timeline): Look {
+  const looks = new Map(categoriesOf(timeline).map((c) => [c.id, { colour: COLOURS[c.colour], pattern: c.pattern }]));
+  return (e) => (e.category ? looks.get(e.category) : undefined) ?? NO_CATEGORY;
+}
+
+export function chartTitle(e: TimelineEvent): string {
+  return e.shortTitle.trim() || e.title.trim() || "Untitled";
+}
+
+export function rectangle(x: number, y: number, w: number, h: number): number[] {
+  return [x, y, x + w, y, x + w, y + h, x, y + h];
+}

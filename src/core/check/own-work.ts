@@ -1,0 +1,29 @@
+import type { When } from "../time/when";
+import type { GivenResult } from "./given-dates";
+import type { Requirement } from "./requirements";
+
+/** What a group sees of its own work: no right date, no result and no mark before the work is returned. */
+export interface OwnWork {
+  assignment: {
+    id: string;
+    title: string;
+    instructions: string;
+    className: string;
+    requirements: Requirement[];
+    total: number;
+    /** ISO 8601, UTC. */
+    dueAt: string;
+  };
+  publishLimit: string;
+  /** Who could still be taken into the group. */
+  classmates: { id: string; displayName: string }[];
+  /** `late` in seconds. */
+  submission: { id: string; at: string; hash: string; late: number } | null;
+  returned: {
+    points: number;
+    comment: string;
+    comments: { event: string; text: string }[];
+    given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult }[];
+    at: string;
+  } | null;
+}
