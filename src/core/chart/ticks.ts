@@ -40,7 +40,12 @@ const MINOR_GAP = 7;
  * between. Positions come from calendar fields and are exact. On a scale by date one unit is used throughout;
  * on the balanced one every stretch gets the unit it has room for, the coarser first.
  */
-export function makeTicks(axis: Axis, toPx: (u: number) => number, taken: readonly [number, number][]): Tick[] {
+export function makeTicks(
+  axis: Axis,
+  toPx: (u: number) => number,
+  taken: readonly [number, number][],
+  era: "BC" | "BCE" = "BC",
+): Tick[] {
   if (axis.scale === "even" || axis.from === null || axis.to === null || !(axis.to > axis.from)) return [];
   const boxes: [number, number][] = [...taken];
   const free = (a: number, b: number) => boxes.every(([x, y]) => b + GAP <= x || a >= y + GAP);

@@ -1,0 +1,88 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { descriptionFrom } from "../text/description";
+import { readWhen } from "../time/read-when";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
+import { canonicalJson, mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
+import { fromSnapshot, toSnapshot } from "./snapshot";
+
+const timeline: Timeline = {
+  ...emptyTimeline("t"),
+  title: "How the Ambrel was crossed",
+  byline: "Nia",
+  introduction: descriptionFrom(["Every way across."], 1),
+  categories: new Map([
+    ["c", { ...emptyCategory("c"), name: "Crossing" }],
+    ["gone", { ...emptyCategory("gone"), name: "Gone", deleted: true }],
+  ]),
+  events: new Map(
+    [
+      { ...emptyEvent("late"), title: "Last crossing", when: readWhen("1931") },
+      {
+        ...emptyEvent("early"),
+        title: "Rope ferry",
+        when: readWhen("c. 1604"),
+        category: "c",
+        description: descriptionFrom(["One boat."], 2),
+      },
+      { ...emptyEvent("gone"), title: "Secret", deleted: true },
+    ].map((e) => [e.id, e]),
+  ),
+  items: new Map(
+    [
+      { ...emptyItem("p"), of: "early", list: "media" as const, kind: "picture" as const, media: "m1" },
+      { ...emptyItem("p2"), of: "late", list: "media" as const, kind: "picture" as const, media: "m1" },
+      { ...emptyItem("of gone"), of: "gone", list: "media" as const, kind: "picture" as const, media: "m2" },
+      { ...emptyItem("deleted"), of: "late", list: "source" as const, text: "Secret roll", deleted: true },
+    ].map((i) => [i.id, i]),
+  ),
+};
+
+describe("a frozen timeline", () => {
+  const frozen = toFrozen(timeline);
+
+  it("holds what is not deleted, events in their order, and nothing else", () => {
+    expect(frozen.events.map((e) => e.title)).toEqual(["Rope ferry", "Last crossing"]);
+    expect(frozen.categories.map((c) => c.name)).toEqual(["Crossing"]);
+    expect(canonicalJson(frozen)).not.toContain("Secret");
+    expect(frozen.events[0]!.description).toEqual([
+      { kind: "paragraph", content: [{ kind: "text", text: "One boat.", marks: [] }] },
+    ]);
+  });
+
+  it("names each medium it shows once", () => expect(mediaIn(frozen)).toEqual(["m1"]));
+
+  it("draws like the timeline it was taken from", () => {
+    const back = timelineFromFrozen(JSON.parse(canonicalJson(frozen)));
+    expect([...back.events.keys()].sort()).toEqual(["early", "late"]);
+    expect(back.events.get("early")!.when).toEqual(timeline.events.get("early")!.when);
+  });
+});
+
+describe("canonical JSON", () => {
+  const value = fc.jsonValue();
+  it("is the same for equal values, whatever the order of their keys, and reads back the same", () => {
+    const shuffled = (v: unknown): unknown =>
+      Array.isArray(v)
+        ? v.map(shuffled)
+        : v !== null && typeof v === "object"
+          ? Object.fromEntries(
+              Object.entries(v)
+                .reverse()
+                .map(([k, x]) => [k, shuffled(x)]),
+            )
+          : v;
+    fc.assert(
+      fc.property(value, (v) => {
+        const text = canonicalJson(v);
+        expect(canonicalJson(shuffled(v))).toBe(text);
+        expect(canonicalJson(JSON.parse(text))).toBe(text);
+      }),
+      { seed: 32, numRuns: 500 },
+    );
+  });
+});
+
+it("a snapshot on its way to the browser comes out as it went in", () => {
+  expect(fromSnapshot(JSON.parse(JSON.stringify(toSnapshot(timeline, 7))))).toEqual(timeline);
+});

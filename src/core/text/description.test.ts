@@ -1,0 +1,156 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import * as Y from "yjs";
+import { fromBase64, toBase64 } from "./base64";
+import {
+  blocksOf,
+  descriptionFrom,
+  FRAGMENT,
+  isUpdate,
+  mergeDescriptions,
+  plainTextOf,
+  safeAddress,
+  wordCount,
+} from "./description";
+
+/** A document as the editor makes it. */
+function documentOf(build: (f: Y.XmlFragment) => void): Uint8Array {
+  const doc = new Y.Doc();
+  build(doc.getXmlFragment(FRAGMENT));
+  return Y.encodeStateAsUpdate(doc);
+}
+
+function element(name: string, ...children: (Y.XmlElement | Y.XmlText)[]): Y.XmlElement {
+  const e = new Y.XmlElement(name);
+  e.insert(0, children);
+  return e;
+}
+
+function text(words: string, marks: Record<string, unknown> = {}): Y.XmlText {
+  const t = new Y.XmlText();
+  t.insert(0, words, marks);
+  return t;
+}
+
+describe("a description", () => {
+  it("gives its paragraphs, lists, quotes, marks and links", () => {
+    const state = documentOf((f) =>
+      f.insert(0, [
+        element("paragraph", text("One boat", { bold: {} }), text(" of twenty feet")),
+        element(
+          "bulletList",
+          element("listItem", element("paragraph", text("a rope"))),
+          element("listItem", element("paragraph", text("of hemp", { italic: {} }))),
+        ),
+        element(
+          "blockquote",
+          element("paragraph", text("as licensed", { link: { href: "https://archive.example/x" } })),
+        ),
+        element("paragraph"),
+      ]),
+    );
+    expect(blocksOf(state)).toEqual([
+      {
+        kind: "paragraph",
+        content: [
+          { kind: "text", text: "One boat", marks: [{ kind: "bold" }] },
+          { kind: "text", text: " of twenty feet", marks: [] },
+        ],
+      },
+      {
+        kind: "list",
+        ordered: false,
+        items: [
+          [{ kind: "paragraph", content: [{ kind: "text", text: "a rope", marks: [] }] }],
+          [{ kind: "paragraph", content: [{ kind: "text", text: "of hemp", marks: [{ kind: "italic" }] }] }],
+        ],
+      },
+      {
+        kind: "quote",
+        blocks: [
+          {
+            kind: "paragraph",
+            content: [
+              { kind: "text", text: "as licensed", marks: [{ kind: "link", address: "https://archive.example/x" }] },
+            ],
+          },
+        ],
+      },
+    ]);
+    expect(plainTextOf(blocksOf(state))).toBe("One boat of twenty feet\na rope\nof hemp\nas licensed");
+    expect(wordCount(plainTextOf(blocksOf(state)))).toBe(11);
+  });
+
+  it("shows nothing it does not know: other nodes are their words, other marks and addresses are left out", () => {
+    const state = documentOf((f) =>
+      f.insert(0, [
+        element("script", text("alert(1)", { link: { href: "javascript:alert(1)" }, onclick: { x: 1 } })),
+        element("iframe"),
+      ]),
+    );
+    expect(blocksOf(state)).toEqual([{ kind: "paragraph", content: [{ kind: "text", text: "alert(1)", marks: [] }] }]);
+  });
+
+  it("survives nesting without end", () => {
+    const state = documentOf((f) => {
+      let inner = element("paragraph", text("deep"));
+      for (let i = 0; i < 60; i++) inner = element("blockquote", inner);
+      f.insert(0, [inner]);
+    });
+    expect(JSON.stringify(blocksOf(state)).length).toBeLessThan(2_000);
+  });
+
+  it("merges the same whatever the order and however often", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.string({ minLength: 1, maxLength: 8 }), fc.integer({ min: 1, max: 1e6 })), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        (parts) => {
+          const clients = new Set<number>();
+          const updates = parts
+            .filter(([, c]) => !clients.has(c) && clients.add(c))
+            .map(([words, client]) => descriptionFrom([words], client));
+          const all = (list: Uint8Array[]) => list.reduce(mergeDescriptions, new Uint8Array(0));
+          const there = plainTextOf(blocksOf(all(updates)));
+          expect(plainTextOf(blocksOf(all([...updates].reverse())))).toBe(there);
+          expect(plainTextOf(blocksOf(all([...updates, ...updates])))).toBe(there);
+        },
+      ),
+      { seed: 31, numRuns: 100 },
+    );
+  });
+
+  it.each<[string, boolean]>([
+    ["AAA=", true],
+    ["CQkJ", false],
+  ])("%s is an update: %s", (base64, wanted) => expect(isUpdate(fromBase64(base64))).toBe(wanted));
+
+  it("goes to base64 and back, also when long", () => {
+    const bytes = Uint8Array.from({ length: 100_000 }, (_, i) => (i * 31) % 256);
+    expect(fromBase64(toBase64(bytes))).toEqual(bytes);
+  });
+});
+
+it.each<[unknown, string | null]>([
+  ["https://school.example/a?b=c", "https://school.example/a?b=c"],
+  ["http://school.example", "http://school.example/"],
+  ["mailto:nia@school.example", "mailto:nia@school.example"],
+  ["javascript:alert(1)", null],
+  ["JaVaScRiPt:alert(1)", null],
+  ["data:text/html,x", null],
+  ["file:///etc/passwd", null],
+  ["not an address", null],
+  [`https://x.example/${"x".repeat(3000)}`, null],
+  [42, null],
+])("the address %s is %s", (text, wanted) => expect(safeAddress(text)).toBe(wanted));
+
+it.each<[string, number]>([
+  ["", 0],
+  ["one", 1],
+  ["Ada Tolley took the last fare – a farthing.", 8],
+  ["— ... !", 0],
+  ["1872 was wet", 3],
+  ["naïve façade", 2],
+])("“%s” has %d words", (text, n) => expect(wordCount(text)).toBe(n));

@@ -1,0 +1,110 @@
+import { describe, expect, it } from "vitest";
+import { toFrozen } from "@/core/formats/frozen";
+import { descriptionFrom } from "@/core/text/description";
+import { readWhen } from "@/core/time/read-when";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
+import { type ReaderPage, renderReaderPage } from "./reader-page";
+
+const NASTY = `<img src=x onerror=alert(1)> "quoted" & 'so'`;
+
+const timeline: Timeline = {
+  ...emptyTimeline("t"),
+  title: NASTY,
+  subject: NASTY,
+  byline: NASTY,
+  introduction: descriptionFrom([NASTY], 1),
+  categories: new Map([["c", { ...emptyCategory("c"), name: NASTY, pattern: "waves" }]]),
+  events: new Map(
+    [
+      {
+        ...emptyEvent("a"),
+        title: NASTY,
+        shortTitle: NASTY,
+        when: readWhen("1845"),
+        category: "c",
+        description: descriptionFrom([NASTY], 2),
+      },
+      { ...emptyEvent("b"), title: "Flood", when: readWhen("1872"), partOf: "a" },
+      { ...emptyEvent("x"), title: "No date", when: { ...readWhen(NASTY) } },
+    ].map((e) => [e.id, e]),
+  ),
+  items: new Map(
+    [
+      {
+        ...emptyItem("p"),
+        of: "a",
+        list: "media" as const,
+        kind: "picture" as const,
+        media: "m1",
+        text: NASTY,
+        credit: NASTY,
+        licence: NASTY,
+        address: "javascript:alert(1)",
+        width: 640,
+        height: 400,
+      },
+      { ...emptyItem("s"), of: "a", list: "source" as const, text: NASTY, address: "https://archive.example/" },
+    ].map((i) => [i.id, i]),
+  ),
+};
+
+const page = (more: Partial<ReaderPage> = {}) =>
+  renderReaderPage({
+    frozen: toFrozen(timeline),
+    mediaPath: "/t/abc/media",
+    note: null,
+    listed: false,
+    published: null,
+    ...more,
+  }).html;
+
+describe("the reader's page", () => {
+  it("escapes every text people typed, and links only to web and mail addresses", () => {
+    const html = page({ note: { text: NASTY, link: { to: "/x", text: NASTY } } });
+    expect(html).not.toContain("<img src=x");
+    expect(html).not.toContain("javascript:");
+    expect(html).toContain("&lt;img src=x onerror=alert(1)&gt;");
+    expect(html).toContain('href="https://archive.example/"');
+  });
+
+  it("holds one script and one style, and nothing from another server", () => {
+    const html = page();
+    expect(html.match(/<script/g)).toHaveLength(1);
+    expect(html.match(/<style/g)).toHaveLength(1);
+    const loaded = [...html.matchAll(/(?:src|href)="([^"]+)"/g)].map((m) => m[1]!).filter((u) => !u.startsWith("#"));
+    expect(loaded.filter((u) => !u.startsWith("/") && u !== "https://archive.example/")).toEqual([]);
+    expect(html).not.toMatch(/ style="| on[a-z]+="/);
+  });
+
+  it("says how much later, what an event is part of, and shows the picture with its size", () => {
+    const html = page();
+    expect(html).toContain("27 years later");
+    expect(html).toContain('Part of <a href="#e-a">');
+    expect(html).toContain('src="/t/abc/media/m1/medium"');
+    expect(html).toContain('width="640" height="400"');
+  });
+
+  it("is listed by search engines only where it was published for everybody", () => {
+    expect(page()).toContain('content="noindex"');
+    expect(page({ listed: true })).not.toContain("noindex");
+  });
+
+  it("of an empty timeline is a page all the same", () => {
+    const html = renderReaderPage({
+      frozen: toFrozen(emptyTimeline("t")),
+      mediaPath: "",
+      note: null,
+      listed: false,
+      published: null,
+    }).html;
+    expect(html).toContain("Nothing has been written in this timeline yet.");
+    expect(html).toContain("Untitled");
+  });
+
+  it("draws the chart for every width, with patterns that do not share names", () => {
+    const html = page();
+    const ids = [...html.matchAll(/<pattern id="([^"]+)"/g)].map((m) => m[1]!);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const width of [1240, 1000, 700, 380]) expect(html).toContain(`class="w${width}"`);
+  });
+});
