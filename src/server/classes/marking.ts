@@ -114,6 +114,8 @@ export interface OpenSubmission {
   comment: string;
   comments: Record<string, string>;
   returnedAt: Date | null;
+  /** The timeline's way of writing dates, as it was submitted. */
+  dateStyle: Frozen["dateStyle"];
   events: { id: string; title: string; when: Frozen["events"][number]["when"] }[];
 }
 
@@ -160,6 +162,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     comment: row.comment ?? "",
     comments: Object.fromEntries(comments.map((c) => [c.eventId, c.text])),
     returnedAt: row.returnedAt,
+    dateStyle: frozen.dateStyle ?? null,
     events: frozen.events.map((e) => ({ id: e.id, title: e.title, when: e.when })),
   };
 }

@@ -5,6 +5,7 @@ import { describe, expect, it } from "vitest";
 import type { Op } from "@/core/change/change";
 import { readWhen } from "@/core/time/read-when";
 import { UNDATED } from "@/core/time/when";
+import { USUAL_MANNER, whenLabel } from "@/core/time/write-when";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { makePerson, withTestDatabase } from "../testing/test-database";
@@ -236,6 +237,19 @@ describe("marking", () => {
     expect(await returnAll(s.assignment, s.teacher.id)).toEqual({ returned: 1 });
     expect((await groupsOf(s.assignment))[0]!.state).toBe("returned");
     expect((await findSubmission(id))!.content.checks[0]).toMatchObject({ have: 2, need: 3, met: false });
+  });
+});
+
+describe("the marking desk's dates", () => {
+  it("are written as the timeline wrote them when it was submitted, whatever is chosen afterwards", async () => {
+    const s = await school();
+    const style = { ...USUAL_MANNER, order: "mdy" as const };
+    await edit(s.timeline, s.nia.id, { kind: "set_timeline", field: "dateStyle", value: style });
+    must(await submit(s.timeline, s.nia.id));
+    await edit(s.timeline, s.nia.id, { kind: "set_timeline", field: "dateStyle", value: USUAL_MANNER });
+    const open = (await findSubmission((await ownWork(s.timeline))!.submission!.id))!;
+    expect(open.dateStyle).toEqual(style);
+    expect(whenLabel(readWhen(RIGHT), open.dateStyle)).not.toBe(whenLabel(readWhen(RIGHT)));
   });
 });
 

@@ -114,8 +114,8 @@ export default async function AssignmentPage({
                 given: mine.content.given.map((g) => ({
                   title: g.title,
                   locked: g.locked,
-                  right: whenLabel(g.right),
-                  answer: whenLabel(g.answer),
+                  right: whenLabel(g.right, mine.dateStyle),
+                  answer: whenLabel(g.answer, mine.dateStyle),
                   result: g.result,
                 })),
                 drawing: mine.content.drawing,
@@ -127,7 +127,7 @@ export default async function AssignmentPage({
                 comment: mine.comment,
                 comments: mine.comments,
                 returnedAt: mine.returnedAt?.toISOString() ?? null,
-                events: mine.events.map((e) => ({ id: e.id, title: e.title, when: whenLabel(e.when) })),
+                events: mine.events.map((e) => ({ id: e.id, title: e.title, when: whenLabel(e.when, mine.dateStyle) })),
               }
             : null
         }
