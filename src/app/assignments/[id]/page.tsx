@@ -2,7 +2,6 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
-import { BeginButton } from "@/features/classes/begin-button";
 import { MarkingDesk } from "@/features/marking/marking-desk";
 import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
@@ -12,6 +11,7 @@ import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 import { Logo } from "@/ui/logo";
+import { OpenTimelineButton } from "@/ui/open-timeline-button";
 
 export const metadata = { title: "Assignment" };
 
@@ -78,7 +78,7 @@ export default async function AssignmentPage({
                 Open your timeline
               </Link>
             ) : (
-              <BeginButton assignment={id} />
+              <OpenTimelineButton path={`/api/assignments/${id}/group`} label="Begin" />
             )}
           </div>
           {role === "student" && !own ? (

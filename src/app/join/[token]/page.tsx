@@ -1,4 +1,4 @@
-import { JoinButton } from "@/features/home/join-button";
+import { OpenTimelineButton } from "@/ui/open-timeline-button";
 import { requirePageUser } from "@/server/http/page-user";
 import { findInvitation } from "@/server/timelines/invite";
 import { PlainBar } from "@/ui/plain-bar";
@@ -22,7 +22,7 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
               {invitation.owner} invites you to work on this timeline together. You can both edit everything in it, at
               once; who wrote what is kept.
             </p>
-            <JoinButton token={token} />
+            <OpenTimelineButton path={`/api/join/${token}`} label="Join" />
           </>
         ) : (
           <>

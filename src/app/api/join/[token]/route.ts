@@ -3,5 +3,5 @@ import { join } from "@/server/timelines/invite";
 
 export const POST = memberRoute({}, async ({ user, params }) => {
   const done = await join(params.token!, user.id);
-  return "failed" in done ? done : { id: done.id };
+  return "failed" in done ? done : { timeline: done.id };
 });
