@@ -1,6 +1,6 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { Category, Item, TimelineEvent } from "../timeline/timeline";
+import type { Category, Item, Marks, TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "given" | "locked" | "deleted">;
 export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
@@ -14,9 +14,12 @@ export type TimelineField =
   | "dateOrder"
   | "dateStyle"
   | "hemisphere"
-  | "margins";
+  | "margins"
+  | "gridlines"
+  | "marks"
+  | "firstView";
 
-export type Value = string | number | boolean | null | When | Manner | Margins;
+export type Value = string | number | boolean | null | When | Manner | Margins | Marks;
 export type Table = "event" | "category" | "item";
 
 /**

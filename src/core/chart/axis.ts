@@ -1,217 +1,328 @@
-import { endDay, extent, inDays, middle, type Moment, startDay } from "../time/when";
-import type { Scale, Timeline, TimelineEvent } from "../timeline/timeline";
+import { endOf, type Instant, SECONDS_PER_DAY, startOf, type When } from "../time/when";
+import type { Scale } from "../timeline/timeline";
+import {
+  type ChartData,
+  INNER_START,
+  MOMENT_KIND,
+  OUTER_END,
+  OUTER_START,
+  POINTS,
+  SPAN_KIND,
+  UNDATED_KIND,
+  WRITTEN,
+} from "./chart-data";
+import { minus, over, type Pair, plus, sum, twoProduct, twoSum, ZERO } from "./pair";
 
-/** Where everything stands along the ridge, from 0 (its first date) to 1 (its last). */
+/**
+ * Where everything stands along the ridge: u, from 0 (its first date) to `length`. True: u is days. Even: u is the place
+ * in the order. Balanced: u is a share of the ridge. Whatever draws sees only u.
+ */
 export interface Axis {
   scale: Scale;
-  /** Days at the two ends; null when nothing has a date. */
-  from: number | null;
-  to: number | null;
-  /** Position of a day; clamped to the ridge. Meaningless without dates. */
-  at: (day: number) => number;
-  /** Where an event's middle stands: a moment's apex, an undated event's place. */
-  apexOf: (event: TimelineEvent) => number;
-  /** Where the drawing changes pace: position and how many times slower or faster time runs after it. */
-  changes: { at: number; factor: number }[];
-  /** From here on to 1 stand events that follow the last date without one of their own; 1 when there are none. */
-  datedEnd: number;
+  /** The first and the last date drawn; null when nothing has one. */
+  from: Instant | null;
+  to: Instant | null;
+  length: number;
+  /** From here on to `length` stand events that follow the last date without one of their own. */
+  datedLength: number;
+  /** Position of an instant; grows with it. */
+  at: (i: Instant) => Pair;
+  /** The instant at a position; null where there is none. On the even scale: of the event that stands there. */
+  timeAt: (u: Pair) => Instant | null;
+  /** Where the drawing changes pace: position and how many times faster (or, below 1, slower) time runs after it. */
+  changes: { u: number; factor: number }[];
+  /** On the balanced scale. */
+  knots?: Knots;
+}
+
+/** An axis without its functions, as a worker can hand it on. */
+export type AxisNumbers = Pick<Axis, "scale" | "from" | "to" | "length" | "datedLength" | "knots">;
+
+export function axisNumbers({ scale, from, to, length, datedLength, knots }: Axis): AxisNumbers {
+  return { scale, from, to, length, datedLength, ...(knots ? { knots } : {}) };
+}
+
+/** The axis that was taken apart; the data are needed on the even scale. */
+export function axisFrom(a: AxisNumbers, data: ChartData): Axis {
+  const share = a.datedLength / a.length;
+  if (a.scale === "even" || !a.from || !a.to) return evenAxis(data, a.from, a.to);
+  const ends = { from: a.from, to: a.to };
+  return a.knots ? balancedAxis(ends, share, a.knots) : trueAxis(ends, share);
+}
+
+export interface AxisSettings {
+  scale: Scale;
+  period: When;
 }
 
 /**
  * Balanced: of the room between two neighbouring dates this share goes by the time between them raised to PULL, the rest
- * by the time itself. So the order is kept, busy stretches get more, an hour never gets as much as a century, and no
- * stretch is ever drawn narrower than (1 - SHARE) of its true room.
+ * by the time itself: `room = (1 - SHARE) * g / total + SHARE * g^PULL / sum of all g^PULL`. So the order is kept, busy
+ * stretches get more, and the greatest distortion is known: no stretch is drawn narrower than (1 - SHARE) of its true
+ * room, and of two stretches the longer is never drawn narrower, nor wider by more than the time it is longer by.
  */
 export const SHARE = 0.9;
-const PULL = 0.25;
+export const PULL = 0.25;
+/** Time must run this many times slower or faster than before for the ridge to say so. */
+const PACE_CHANGE = 4;
 
-/** What is drawn of a date: its extent in days, with "about"; an unknown side reaches half a year beyond. */
-export function drawnExtent(m: Moment, event: TimelineEvent): [number, number] {
-  const e = extent(m, event.when.margin);
-  const mid = middle(m);
-  return [e.from ? inDays(e.from) : mid - 183, e.to ? inDays(e.to) : mid + 183];
+export function pointOf(data: ChartData, i: number, point: number): Instant | null {
+  const day = data.days[i * POINTS + point]!;
+  return Number.isNaN(day) ? null : { day, second: data.seconds[i * POINTS + point]! };
 }
+
+const compare = (a: Instant, b: Instant) => a.day - b.day || a.second - b.second;
+/** The time from a to b in days, as a pair. */
+const between = (a: Instant, b: Instant): Pair => ({ hi: b.day - a.day, lo: (b.second - a.second) / SECONDS_PER_DAY });
 
 /** The axis of the events, given in their order. */
-export function makeAxis(timeline: Pick<Timeline, "scale" | "period">, events: readonly TimelineEvent[]): Axis {
-  const starts: number[] = [];
-  let from = Number.POSITIVE_INFINITY;
-  let to = Number.NEGATIVE_INFINITY;
-  const take = (day: number | null) => {
-    if (day === null || !Number.isFinite(day)) return;
-    from = Math.min(from, day);
-    to = Math.max(to, day);
+export function makeAxis(settings: AxisSettings, data: ChartData): Axis {
+  let from: Instant | null = null;
+  let to: Instant | null = null;
+  const take = (i: Instant | null) => {
+    if (!i) return;
+    if (!from || compare(i, from) < 0) from = i;
+    if (!to || compare(i, to) > 0) to = i;
   };
-  for (const e of events) {
-    const r = e.when.readAs;
-    if (r.kind === "moment") {
-      starts.push(middle(r.at));
-      const [a, b] = drawnExtent(r.at, e);
-      take(a);
-      take(b);
-    } else if (r.kind === "span") {
-      for (const m of [r.start, r.end]) {
-        if (!m) continue;
-        const [a, b] = drawnExtent(m, e);
-        starts.push(m === r.start ? a : b);
-        take(a);
-        take(b);
-      }
-    }
+  let dated = 0;
+  for (let i = 0; i < data.count; i++) {
+    if (data.kind[i] === UNDATED_KIND) continue;
+    dated++;
+    for (const point of [OUTER_START, INNER_START, OUTER_END]) take(pointOf(data, i, point));
   }
-  take(startDay(timeline.period));
-  take(endDay(timeline.period));
+  take(startOf(settings.period));
+  take(endOf(settings.period));
+  if (settings.scale === "even" || dated === 0) return evenAxis(data, from, to);
+  const ends = apart(from!, to!);
+  let tail = 0;
+  while (tail < data.count && data.kind[data.count - 1 - tail] === UNDATED_KIND) tail++;
+  const share = 1 - tail / (data.count + 1);
+  return settings.scale === "true" ? trueAxis(ends, share) : balancedAxis(ends, share, makeKnots(share, knotsOf(data, ends)));
+}
 
-  const undated = events.filter((e) => e.when.readAs.kind !== "moment" && e.when.readAs.kind !== "span");
-  const even = timeline.scale === "even" || starts.length === 0;
-  if (even) return evenAxis(events, from, to);
+/** Two ends that are not the same instant. */
+function apart(from: Instant, to: Instant): { from: Instant; to: Instant } {
+  return compare(from, to) < 0
+    ? { from, to }
+    : { from: { day: from.day - 1, second: from.second }, to: { day: to.day + 1, second: to.second } };
+}
 
-  const tail = trailingUndated(events);
-  const datedEnd = 1 - tail / (events.length + 1);
-  const knots = timeline.scale === "balanced" ? balancedKnots(starts, from, to) : trueKnots(from, to);
-  const at = (day: number) => datedEnd * interpolate(knots, Math.min(to, Math.max(from, day)));
-  const places = new Map<string, number>();
-  if (undated.length > 0) placeUndated(events, at, datedEnd, places);
+function trueAxis({ from, to }: { from: Instant; to: Instant }, share: number): Axis {
+  const whole = between(from, to);
+  const datedLength = whole.hi + whole.lo;
   return {
-    scale: timeline.scale,
+    scale: "true",
     from,
     to,
-    at,
-    apexOf: (e) => {
-      const r = e.when.readAs;
-      if (r.kind === "moment") return at(middle(r.at));
-      if (r.kind === "span") return at(startDay(e.when)!);
-      return places.get(e.id) ?? 1;
-    },
-    changes: paceChanges(knots, datedEnd),
-    datedEnd,
+    length: datedLength / share,
+    datedLength,
+    at: (i) => between(from, i),
+    timeAt: (u) => (minus(u, whole) > datedLength * 1e-12 ? null : later(from, u)),
+    changes: [],
   };
 }
 
-type Knots = { day: number; u: number }[];
-
-function trueKnots(from: number, to: number): Knots {
-  return [
-    { day: from, u: 0 },
-    { day: to, u: 1 },
-  ];
+/** The instant so many days later, to the millisecond. */
+function later(from: Instant, days: Pair): Instant {
+  const whole = Math.floor(days.hi);
+  const rest = (days.hi - whole + days.lo) * SECONDS_PER_DAY + from.second;
+  const carry = Math.floor(rest / SECONDS_PER_DAY);
+  return { day: from.day + whole + carry, second: rest - carry * SECONDS_PER_DAY };
 }
 
-function balancedKnots(starts: readonly number[], from: number, to: number): Knots {
-  const days = [...new Set([from, ...starts, to])].filter((d) => d >= from && d <= to).sort((a, b) => a - b);
-  const total = to - from;
-  if (days.length < 3 || !(total > 0)) return trueKnots(from, to);
-  const gaps = days.slice(1).map((day, i) => day - days[i]!);
-  const pulled = gaps.map((g) => g ** PULL);
-  const sum = pulled.reduce((a, b) => a + b, 0);
-  let u = 0;
-  const knots = days.map((day, i) => {
-    if (i > 0) u += (1 - SHARE) * (gaps[i - 1]! / total) + SHARE * (pulled[i - 1]! / sum);
-    return { day, u };
-  });
-  // The last one is 1 by definition, whatever the rounding on the way.
-  knots[knots.length - 1]!.u = 1;
-  return knots;
-}
-
-function interpolate(knots: Knots, day: number): number {
-  let low = 0;
-  let high = knots.length - 1;
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (knots[mid]!.day <= day) low = mid;
-    else high = mid;
+function knotsOf(data: ChartData, { from, to }: { from: Instant; to: Instant }): Instant[] {
+  const knots: Instant[] = [from, to];
+  for (let i = 0; i < data.count; i++) {
+    const points = data.kind[i] === SPAN_KIND ? [OUTER_START, OUTER_END] : [INNER_START];
+    for (const point of points) {
+      const at = pointOf(data, i, point);
+      if (at) knots.push(at);
+    }
   }
-  const a = knots[low]!;
-  const b = knots[high]!;
-  return b.day === a.day ? a.u : a.u + ((day - a.day) / (b.day - a.day)) * (b.u - a.u);
+  knots.sort(compare);
+  return knots.filter((k, i) => i === 0 || compare(k, knots[i - 1]!) > 0);
 }
 
-/** Marks where time runs at least four times slower or faster than before. */
-function paceChanges(knots: Knots, datedEnd: number): Axis["changes"] {
+/** The dates between which the pace stays the same, with u of each and the pace after it (u per day). */
+export interface Knots {
+  days: Float64Array;
+  seconds: Float64Array;
+  u: Float64Array;
+  rate: Float64Array;
+}
+
+function makeKnots(share: number, at: readonly Instant[]): Knots {
+  const n = at.length - 1;
+  const gaps = new Float64Array(n);
+  const pulled = new Float64Array(n);
+  let total = 0;
+  let all = 0;
+  for (let k = 0; k < n; k++) {
+    const g = between(at[k]!, at[k + 1]!);
+    gaps[k] = g.hi + g.lo;
+    pulled[k] = gaps[k]! ** PULL;
+    total += gaps[k]!;
+    all += pulled[k]!;
+  }
+  const u = new Float64Array(n + 1);
+  for (let k = 0; k < n; k++)
+    u[k + 1] = n === 1 ? share : u[k]! + share * (((1 - SHARE) * gaps[k]!) / total + (SHARE * pulled[k]!) / all);
+  return {
+    days: Float64Array.from(at, (i) => i.day),
+    seconds: Float64Array.from(at, (i) => i.second),
+    u,
+    rate: gaps.map((g, k) => (u[k + 1]! - u[k]!) / g),
+  };
+}
+
+function balancedAxis(ends: { from: Instant; to: Instant }, share: number, knots: Knots): Axis {
+  const { days, seconds, u, rate } = knots;
+  const n = rate.length;
+  const datedLength = u[n]!;
+  const segment = (after: (k: number) => boolean) => {
+    let low = 0;
+    let high = n;
+    while (high - low > 1) {
+      const mid = (low + high) >> 1;
+      if (after(mid)) high = mid;
+      else low = mid;
+    }
+    return low;
+  };
+  return {
+    scale: "balanced",
+    from: ends.from,
+    to: ends.to,
+    length: datedLength / share,
+    datedLength,
+    knots,
+    at: (i) => {
+      const k = segment((m) => (days[m]! - i.day || seconds[m]! - i.second) > 0);
+      if (days[k + 1] === i.day && seconds[k + 1] === i.second) return { hi: u[k + 1]!, lo: 0 };
+      const r = rate[k]!;
+      return sum({ hi: u[k]!, lo: 0 }, plus(twoProduct(i.day - days[k]!, r), ((i.second - seconds[k]!) / SECONDS_PER_DAY) * r));
+    },
+    timeAt: (p) => {
+      if (p.hi + p.lo > datedLength * (1 + 1e-12)) return null;
+      const k = segment((m) => u[m]! > p.hi + p.lo);
+      return later({ day: days[k]!, second: seconds[k]! }, over(sum(p, { hi: -u[k]!, lo: 0 }), rate[k]!));
+    },
+    changes: paceChanges(u, rate),
+  };
+}
+
+/** Stretches too narrow to be seen change nothing: 3 % of the ridge. */
+function paceChanges(u: Float64Array, rate: Float64Array): Axis["changes"] {
   const found: Axis["changes"] = [];
   let before = 0;
-  for (let i = 1; i < knots.length; i++) {
-    const [a, b] = [knots[i - 1]!, knots[i]!];
-    if (b.u - a.u < 0.03) continue;
-    const pace = (b.day - a.day) / (b.u - a.u);
-    if (before > 0 && (pace / before > 4 || before / pace > 4))
-      found.push({ at: a.u * datedEnd, factor: pace / before });
-    before = pace;
+  const whole = u.at(-1)!;
+  for (const [k, r] of rate.entries()) {
+    if (u[k + 1]! - u[k]! < 0.03 * whole) continue;
+    if (before > 0 && (before / r > PACE_CHANGE || r / before > PACE_CHANGE))
+      found.push({ u: u[k]!, factor: before / r });
+    before = r;
   }
   return found;
 }
 
-function evenAxis(events: readonly TimelineEvent[], from: number, to: number): Axis {
-  const n = events.length;
-  const rank = new Map(events.map((e, i) => [e.id, (i + 0.5) / Math.max(1, n)]));
-  const dated = events.filter((e) => startDay(e.when) !== null);
-  const days = dated.map((e) => startDay(e.when)!);
-  // A day stands at the last event that begins on or before it; past the last one, half a step on.
-  const at = (day: number) => {
+function evenAxis(data: ChartData, from: Instant | null, to: Instant | null): Axis {
+  const n = Math.max(1, data.count);
+  const dated: number[] = [];
+  for (let i = 0; i < data.count; i++) if (pointOf(data, i, WRITTEN)) dated.push(i);
+  // An instant stands at the last event that begins on or before it; past its beginning, half a step on.
+  const at = (t: Instant): Pair => {
     let low = -1;
-    let high = days.length;
+    let high = dated.length;
     while (high - low > 1) {
       const mid = (low + high) >> 1;
-      if (days[mid]! <= day) low = mid;
+      if (compare(pointOf(data, dated[mid]!, WRITTEN)!, t) <= 0) low = mid;
       else high = mid;
     }
-    return low < 0 ? 0 : Math.min(1, rank.get(dated[low]!.id)! + (days[low]! === day ? 0 : 0.5 / Math.max(1, n)));
+    if (low < 0) return ZERO;
+    const begins = compare(pointOf(data, dated[low]!, WRITTEN)!, t) === 0;
+    return { hi: dated[low]! + (begins ? 0.5 : 1), lo: 0 };
   };
   return {
     scale: "even",
-    from: Number.isFinite(from) ? from : null,
-    to: Number.isFinite(to) ? to : null,
+    from,
+    to,
+    length: n,
+    datedLength: n,
     at,
-    apexOf: (e) => rank.get(e.id) ?? 1,
+    timeAt: (u) => {
+      const i = Math.min(data.count - 1, Math.max(0, Math.floor(u.hi)));
+      return data.count > 0 ? pointOf(data, i, WRITTEN) : null;
+    },
     changes: [],
-    datedEnd: 1,
   };
 }
 
-function trailingUndated(events: readonly TimelineEvent[]): number {
-  let n = 0;
-  while (n < events.length && startDay(events[events.length - 1 - n]!.when) === null) n++;
-  return n;
+/** u of the four drawn points of every event, as pairs: 4 per event. */
+export interface Positions {
+  hi: Float64Array;
+  lo: Float64Array;
+}
+
+export function positions(data: ChartData, axis: Axis): Positions {
+  const n = data.count;
+  const p: Positions = { hi: new Float64Array(n * 4), lo: new Float64Array(n * 4) };
+  const set = (i: number, point: number, u: Pair) => {
+    p.hi[i * 4 + point] = u.hi;
+    p.lo[i * 4 + point] = u.lo;
+  };
+  const rank = (i: number): Pair => ({ hi: i + 0.5, lo: 0 });
+  if (axis.scale === "even") {
+    for (let i = 0; i < n; i++) {
+      const end = pointOf(data, i, OUTER_END);
+      const last =
+        data.kind[i] !== SPAN_KIND ? rank(i) : !end ? { hi: axis.length, lo: 0 } : longer(axis.at(end), i + 0.5);
+      const points = data.kind[i] === SPAN_KIND ? [rank(i), rank(i), last, last] : Array(4).fill(rank(i));
+      for (const [k, u] of points.entries()) set(i, k, u);
+    }
+    return p;
+  }
+  for (let i = 0; i < n; i++) {
+    if (data.kind[i] === UNDATED_KIND) continue;
+    for (let k = OUTER_START; k <= OUTER_END; k++) {
+      const t = pointOf(data, i, k);
+      set(i, k, t ? axis.at(t) : k < 2 ? ZERO : { hi: axis.datedLength, lo: 0 });
+    }
+  }
+  placeUndated(data, axis, p);
+  return p;
+}
+
+function longer(u: Pair, least: number): Pair {
+  return u.hi < least ? { hi: least, lo: 0 } : u;
 }
 
 /** Undated events share the room between the dated ones on either side of them. */
-function placeUndated(
-  events: readonly TimelineEvent[],
-  at: (day: number) => number,
-  datedEnd: number,
-  places: Map<string, number>,
-): void {
-  let run: string[] = [];
-  let before = 0;
-  const settle = (after: number) => {
-    for (const [i, id] of run.entries()) places.set(id, before + ((i + 1) / (run.length + 1)) * (after - before));
-    run = [];
-  };
-  for (const e of events) {
-    const r = e.when.readAs;
-    const day = r.kind === "moment" ? middle(r.at) : startDay(e.when);
-    if (day === null) run.push(e.id);
-    else {
-      const u = at(day);
-      settle(u);
-      before = u;
+function placeUndated(data: ChartData, axis: Axis, p: Positions): void {
+  let before: Pair = ZERO;
+  let first = -1;
+  const settle = (to: number, after: Pair) => {
+    const run = to - first;
+    const room = minus(after, before);
+    for (let i = first; i < to; i++) {
+      const u = plus(before, ((i - first + 1) / (run + 1)) * room);
+      for (let k = 0; k < 4; k++) {
+        p.hi[i * 4 + k] = u.hi;
+        p.lo[i * 4 + k] = u.lo;
+      }
     }
+    first = -1;
+  };
+  for (let i = 0; i < data.count; i++) {
+    if (data.kind[i] === UNDATED_KIND) {
+      if (first < 0) first = i;
+      continue;
+    }
+    const point = i * 4 + (data.kind[i] === MOMENT_KIND ? INNER_START : OUTER_START);
+    const u = { hi: p.hi[point]!, lo: p.lo[point]! };
+    if (first >= 0) settle(i, u);
+    before = u;
   }
-  before = Math.max(before, datedEnd);
-  settle(1);
-}
-
-/** Whether a span's ends are understood and it is drawn as a roof. */
-export function isRoof(e: TimelineEvent): boolean {
-  return e.when.readAs.kind === "span";
-}
-
-/** The two ends of a span as drawn: [outer, inner] at the start, [inner, outer] at the end, in days; null when open. */
-export function roofEdges(e: TimelineEvent): { start: [number, number] | null; end: [number, number] | null } {
-  const r = e.when.readAs;
-  if (r.kind !== "span") return { start: null, end: null };
-  const start = r.start ? drawnExtent(r.start, e) : null;
-  const end = r.end ? drawnExtent(r.end, e) : null;
-  return { start, end };
+  if (first < 0) return;
+  before = minus({ hi: axis.datedLength, lo: 0 }, before) > 0 ? { hi: axis.datedLength, lo: 0 } : before;
+  settle(data.count, twoSum(axis.length, 0));
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { readWhen } from "../time/read-when";
 import { emptyEvent, emptyTimeline, type Timeline, type TimelineEvent } from "../timeline/timeline";
 import { textWidth } from "../text/measure";
-import { makeAxis } from "./axis";
+import { placesAlong } from "./places-along";
 import { drawChart } from "./draw-chart";
 import type { Shape } from "./scene";
 import { toSvg } from "./to-svg";
@@ -186,11 +186,10 @@ describe("the balanced scale", () => {
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: -3000, max: 2000 }), { minLength: 3, maxLength: 40 }), (years) => {
         const t = timelineOf(years.sort((a, b) => a - b).map((y) => [y < 1 ? `${1 - y} BC` : `AD ${y}`, "x"]));
-        const events = [...t.events.values()];
-        const balanced = makeAxis(t, events);
-        const byDate = makeAxis({ ...t, scale: "true" }, events);
-        for (let i = 1; i < events.length; i++) {
-          const room = (axis: typeof balanced) => axis.apexOf(events[i]!) - axis.apexOf(events[i - 1]!);
+        const places = (scale: Timeline["scale"]) => [...placesAlong({ ...t, scale }).values()];
+        const [balanced, byDate] = [places("balanced"), places("true")];
+        for (let i = 1; i < years.length; i++) {
+          const room = (at: readonly number[]) => at[i]! - at[i - 1]!;
           expect(room(balanced)).toBeGreaterThan(0);
           expect(room(balanced)).toBeGreaterThanOrEqual(0.1 * room(byDate) - 1e-9);
         }

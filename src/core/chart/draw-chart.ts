@@ -1,29 +1,48 @@
-import { whenLabel } from "../time/write-when";
-import { inOrder } from "../timeline/order";
-import type { Timeline, TimelineEvent } from "../timeline/timeline";
-import { isRoof, makeAxis } from "./axis";
-import {
-  BOB,
-  CAP,
-  type DrawOptions,
-  FAN,
-  FOOT,
-  FULL,
-  lookOf,
-  MARGIN,
-  type Measures,
-  RIDGE,
-  STRIP,
-} from "./house-style";
+import type { Timeline } from "../timeline/timeline";
+import { chartData, shownEvents } from "./chart-data";
+import { countedRanks, countText } from "./counts";
+import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
+import { drawCount, drawLabel, drawLine } from "./draw-labels";
+import { drawRoof, drawTitle, roofTarget } from "./draw-roofs";
+import { frameContent, type FrameContent } from "./frame";
+import { BOB, FOOT, RIDGE } from "./house-style";
+import { type Frame, groundOf, type Laid, layoutChart } from "./layout";
+import { drawBands, drawRidge, ridgeOf } from "./ridge";
 import type { Scene, Shape, Target } from "./scene";
-import { makeTicks } from "./ticks";
-import { bobWidth, chooseLabels, drawBob, drawLabel, drawLine, drawMore, NO_LABELS } from "./moments";
-import { drawBands, drawRidge, endLabels } from "./ridge";
-import { drawRoof, placeRoofs } from "./roofs";
+import type { Extra } from "./shown";
+import { isWhole, readView, type View, wholeView } from "./view";
+import { type Words, wordsOf } from "./words";
 
-export interface Frame {
-  width: number;
-  height: number;
+export type { Frame } from "./layout";
+
+export interface DrawOptions {
+  /** The event shown as selected. */
+  selected?: string | null;
+  /** Categories left out by the reader's filter. */
+  hidden?: ReadonlySet<string>;
+  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
+  strip?: boolean;
+  /** No taller than what is drawn needs; the frame's height is then the most it may take. */
+  fit?: boolean;
+  /** What is seen of it, as `viewText` writes it; the whole when left out. */
+  view?: string;
+}
+
+/** A chart laid out: what any view of it is drawn from. */
+export interface Chart {
+  timeline: Pick<Timeline, "gridlines">;
+  laid: Laid;
+  words: Words;
+}
+
+export function chartOf(timeline: Timeline, frame: Frame, options: DrawOptions = {}): Chart {
+  const events = shownEvents(timeline, options.hidden);
+  const data = chartData(timeline, events);
+  return {
+    timeline,
+    laid: layoutChart(timeline, data, frame, { strip: options.strip ?? false }),
+    words: wordsOf(timeline, events),
+  };
 }
 
 /**
@@ -31,68 +50,91 @@ export interface Frame {
  * order the events are held in. Taller than the frame when the roofs need it.
  */
 export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions = {}): Scene {
-  const events = inOrder(timeline.events.values()).filter((e) => !options.hidden?.has(e.category ?? ""));
-  const axis = makeAxis(timeline, events);
-  const left = Math.min(MARGIN, frame.width / 10);
-  const inner = { from: left + CAP + 4, to: frame.width - left - CAP - 4 };
-  const toPx = (u: number) => inner.from + u * (inner.to - inner.from);
-  const look = lookOf(timeline);
-
-  const roofs = placeRoofs(timeline, events.filter(isRoof), axis, toPx, frame, options);
-  const rows = roofs.reduce((n, r) => Math.max(n, r.row + 1), 0);
-  const sizes: Measures = options.strip ? STRIP : FULL;
-  const ridgeTop = sizes.top + rows * (sizes.roof + sizes.gap) + (rows > 0 ? 4 : 0);
-  const moments = events.filter((e) => !isRoof(e));
-  const labelsFrom = ridgeTop + RIDGE + BOB + FAN;
-  const most = options.strip ? ridgeTop + RIDGE + BOB + 6 : Math.max(frame.height, labelsFrom + 60 + FOOT);
-
-  const shapes: Shape[] = [];
-  const targets: Target[] = [];
-  const ends = endLabels(timeline, axis, events, inner);
-  const ticks = makeTicks(
-    axis,
-    toPx,
-    ends.map((e) => [e.from, e.to]),
-    timeline.dateStyle?.era,
-  );
-
-  const chosen = options.strip
-    ? NO_LABELS
-    : chooseLabels(timeline, moments, axis, toPx, frame.width, most - labelsFrom - FOOT);
-  const needed = Math.max(labelsFrom, ...chosen.placed.map((p) => labelsFrom + (p.row + 1) * chosen.pitch)) + FOOT;
-  const height = options.fit && chosen.placed.length === chosen.labels.length ? Math.min(most, needed) : most;
-  if (!options.strip) drawBands(shapes, ticks, inner, height);
-  drawRidge(shapes, frame.width, left, ridgeTop, ticks, ends, axis, toPx);
-  for (const roof of roofs) drawRoof(shapes, targets, roof, ridgeTop, sizes, look, options);
-  const label = new Map(chosen.labels.map((l) => [l.id, l]));
-  const placed = new Map(chosen.placed.map((p) => [p.id, p]));
-  // Lines first: no label may be struck through by one that is painted later.
-  for (const e of moments)
-    drawLine(shapes, e, toPx(axis.apexOf(e)), placed.get(e.id), label.get(e.id), chosen.pitch, ridgeTop, look, options);
-  for (const e of [...moments].sort((a, b) => bobWidth(b, axis) - bobWidth(a, axis)))
-    drawBob(shapes, targets, e, axis, toPx, ridgeTop, look, options, placed.has(e.id));
-  for (const p of chosen.placed)
-    drawLabel(shapes, targets, label.get(p.id)!, p, chosen.pitch, chosen.setting, labelsFrom, look, options);
-  if (!options.strip)
-    drawMore(
-      shapes,
-      targets,
-      moments.filter((e) => !placed.has(e.id)),
-      axis,
-      toPx,
-      height,
-      inner,
-    );
-  nameTargets(targets, timeline, events);
-  return { width: frame.width, height, shapes, targets, ridgeY: ridgeTop + RIDGE / 2 };
+  const chart = chartOf(timeline, frame, options);
+  const ground = groundOf(chart.laid.axis, chart.laid.layout);
+  const view = options.view ? readView(ground, options.view) : wholeView(ground);
+  const { scene, content } = drawView(chart, view, "settle", options.selected ?? null);
+  scene.targets = targetsOf(chart, content);
+  if (options.fit && !options.strip) scene.height = neededHeight(chart.laid, scene);
+  return scene;
 }
 
-function nameTargets(targets: Target[], timeline: Timeline, events: readonly TimelineEvent[]): void {
-  const place = new Map(events.map((e, i) => [e.id, i + 1]));
-  for (const t of targets) {
-    if (t.kind === "more") continue;
-    const e = timeline.events.get(t.ids[0]!)!;
-    t.name = `${whenLabel(e.when, timeline.dateStyle) || "No date"}, ${e.title.trim() || "Untitled"}, event ${place.get(e.id)} of ${events.length}`;
+/** How much of the frame's height the drawing uses. */
+function neededHeight({ layout }: Laid, scene: Scene): number {
+  const lowest = Math.max(
+    layout.ridgeTop + RIDGE + BOB,
+    ...scene.targets.map((t) => (t.kind === "more" ? layout.height - FOOT : t.y + t.h)),
+  );
+  return Math.min(layout.height, lowest + FOOT);
+}
+
+/** How many real elements may lie over a drawing. */
+const MOST_TARGETS = 150;
+
+/**
+ * Draws one view. `extras`: see `frameContent`; the ones shown are given back in the content. What can be pointed at is
+ * left to `targetsOf`, which need not be asked in every frame.
+ */
+export function drawView(
+  chart: Chart,
+  view: View,
+  extras: readonly Extra[] | "settle",
+  selected: string | null,
+): { scene: Scene; content: FrameContent } {
+  const { laid, words } = chart;
+  const { data, layout } = laid;
+  const content = frameContent(laid, view, extras);
+  const { ground, roofs, labels, counts } = content;
+  const ridge = ridgeOf(laid, ground, view, words);
+  const bobs = shownBobs(laid, ground, view);
+  const shapes: Shape[] = [];
+  const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
+
+  if (!layout.strip)
+    drawBands(shapes, ridge.row, ground, layout.height, isWhole(ground, view), chart.timeline.gridlines);
+  drawRidge(shapes, laid, ground, view, ridge);
+  for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), ground.size);
+  for (const r of roofs) drawTitle(shapes, data, r);
+  // Lines first: no label may be struck through by one that is painted later.
+  for (const l of labels) drawLine(shapes, laid, l, isSelected(l.i));
+  // The broad are painted first, so that they hide nothing.
+  const broad = (b: ShownBob) => b.x1 - b.x0;
+  for (const b of [...bobs].sort((a, c) => broad(c) - broad(a))) drawBob(shapes, laid, b, isSelected(b.i), ground.size);
+  for (const l of labels) drawLabel(shapes, laid, l, isSelected(l.i));
+  for (const c of counts) drawCount(shapes, c);
+
+  const scene: Scene = {
+    width: layout.frame.width,
+    height: layout.height,
+    shapes,
+    targets: [],
+    ridgeY: layout.ridgeTop + RIDGE / 2,
+  };
+  return { scene, content };
+}
+
+/** What can be pointed at and read out, in the order of time; a count stands where its first event would. */
+export function targetsOf({ laid, words }: Chart, c: FrameContent): Target[] {
+  const { data, layout } = laid;
+  const made: { at: number; t: Target }[] = [];
+  const event = (i: number, x: number, y: number, w: number, h: number) =>
+    made.push({ at: i, t: { ids: [data.ids[i]!], kind: "event", x, y, w, h, name: "" } });
+  for (const r of c.roofs) made.push({ at: r.i, t: roofTarget(r, data.ids[r.i]!) });
+  for (const l of c.labels) event(l.i, l.x - 4, l.y - 2, l.w + 8, l.h + 4);
+  const labelled = new Set(c.labels.map((l) => l.i));
+  const bare = shownBobs(laid, c.ground, c.view).filter((b) => !labelled.has(b.i));
+  if (bare.length + made.length + c.counts.length <= MOST_TARGETS)
+    for (const b of bare) event(b.i, b.apex - 8, layout.ridgeTop + RIDGE, 16, BOB + 4);
+  for (const n of c.counts) {
+    const ranks = countedRanks(laid, c.ground, c.view, c.labels, n);
+    const ids = ranks.map((r) => data.ids[layout.byApex[r]!]!);
+    const name = `${countText(n.count)}, without room for ${n.count === 1 ? "its label" : "their labels"}`;
+    made.push({ at: layout.byApex[ranks[0]!]! + 0.5, t: { ids, kind: "more", x: n.x, y: n.y, w: n.w, h: n.h, name } });
   }
-  targets.sort((a, b) => (place.get(a.ids[0]!) ?? 0) - (place.get(b.ids[0]!) ?? 0));
+  made.sort((a, b) => a.at - b.at);
+  // Counts stand for many: they are never left out.
+  const events = made.filter((m) => m.t.kind === "event");
+  const kept = events.length + c.counts.length <= MOST_TARGETS ? made : made.filter((m) => m.t.kind === "more" || events.indexOf(m) < MOST_TARGETS - c.counts.length);
+  for (const { at, t } of kept) if (t.kind === "event") t.name = words.nameOf(at);
+  return kept.map((m) => m.t);
 }

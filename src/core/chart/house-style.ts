@@ -1,16 +1,5 @@
 import type { Face } from "../text/measure";
-import { COLOURS, categoriesOf, type Pattern, type Timeline, type TimelineEvent } from "../timeline/timeline";
-
-export interface DrawOptions {
-  /** The event shown as selected. */
-  selected?: string | null;
-  /** Categories left out by the reader's filter. */
-  hidden?: ReadonlySet<string>;
-  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
-  strip?: boolean;
-  /** No taller than what is drawn needs; the frame's height is then the most it may take. */
-  fit?: boolean;
-}
+import type { TimelineEvent } from "../timeline/timeline";
 
 export const INK = "#16323A";
 export const QUIET = "#4A6572";
@@ -18,7 +7,6 @@ export const SUN = "#F2B632";
 export const WASH = "#FFF4D6";
 export const PAPER = "#FFFFFF";
 export const BAND = "#F1F4F3";
-const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
 
 export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
@@ -38,11 +26,11 @@ export const DATE_SIZE = 12.5;
 export const TITLE_SIZE = 13.5;
 export const LINE = 17;
 
-export type Look = (e: TimelineEvent) => { colour: string; pattern: Pattern };
+/** Room for a sign before words, px. */
+export const SIGN_ROOM = 17;
 
-export function lookOf(timeline: Timeline): Look {
-  const looks = new Map(categoriesOf(timeline).map((c) => [c.id, { colour: COLOURS[c.colour], pattern: c.pattern }]));
-  return (e) => (e.category ? looks.get(e.category) : undefined) ?? NO_CATEGORY;
+export function titleSize(important: boolean): number {
+  return important ? TITLE_SIZE + 1 : TITLE_SIZE;
 }
 
 export function chartTitle(e: TimelineEvent): string {

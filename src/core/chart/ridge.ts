@@ -1,151 +1,160 @@
 import { textWidth } from "../text/measure";
-import { inDays, isDated } from "../time/when";
-import { momentLabel, whenLabel, type Manner } from "../time/write-when";
-import type { Timeline, TimelineEvent } from "../timeline/timeline";
-import { drawnExtent, type Axis } from "./axis";
-import { BAND, CAP, INK, PAPER, rectangle, RIDGE, SUN } from "./house-style";
+import { WRITTEN } from "./chart-data";
+import { BAND, CAP, INK, PAPER, QUIET, rectangle, RIDGE, SUN } from "./house-style";
+import { pointOf } from "./axis";
+import type { Laid } from "./layout";
 import type { Shape } from "./scene";
-import { type makeTicks, TICK_FACE, TICK_SIZE } from "./ticks";
+import { makeTicks, TICK_FACE, TICK_SIZE, type Tick, type TickRow } from "./ticks";
+import { edgeText, type Unit } from "./tick-units";
+import { type Ground, uAt, type View, xOf } from "./view";
+import type { Words } from "./words";
 
-interface EndLabel {
+/** A date on the ridge that is always there: the first and the last, or those at the edges of what is seen. */
+export interface EndLabel {
   text: string;
   from: number;
   to: number;
 }
 
-/** The first and the last date, always written; as one text when both do not fit. */
-export function endLabels(
-  timeline: Pick<Timeline, "period" | "dateStyle">,
-  axis: Axis,
-  events: readonly TimelineEvent[],
-  inner: { from: number; to: number },
-): EndLabel[] {
-  const dated = events.filter((e) => isDated(e.when));
-  if (dated.length === 0 || axis.scale === "even")
-    return axis.scale === "even" ? evenLabels(timeline.dateStyle, axis, events, inner) : [];
-  // A period that was set reaches further than the events where the ridge ends with it.
-  const p = timeline.period.readAs;
-  const [from, to] = p.kind === "span" ? [p.start, p.end] : p.kind === "moment" ? [p.at, p.at] : [null, null];
-  const first =
-    from?.from && inDays(from.from) <= axis.from! ? momentLabel(from) : firstDate(dated[0]!, timeline.dateStyle);
-  const last = to?.to && inDays(to.to) >= axis.to! ? momentLabel(to) : lastDate(dated, timeline.dateStyle);
-  const w1 = textWidth(first, TICK_FACE, TICK_SIZE);
-  const w2 = textWidth(last, TICK_FACE, TICK_SIZE);
-  const end = inner.from + axis.datedEnd * (inner.to - inner.from);
-  if (first === last) return [{ text: first, from: inner.from, to: inner.from + w1 }];
-  if (w1 + w2 + 20 > end - inner.from) {
+export interface Ridge {
+  ends: EndLabel[];
+  row: TickRow;
+}
+
+/** Dates and ticks of the ridge in a view. */
+export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
+  const { axis } = laid;
+  if (axis.scale === "even" || !axis.from) {
+    const ends = evenLabels(laid, g, v, words);
+    return { ends, row: { ticks: [], larger: [], unit: null } };
+  }
+  // The unit does not depend on the ends, so it can be asked for first.
+  const unit = makeTicks(g, v, [], words.era, words.marks).unit;
+  const ends = endLabels(laid, g, v, words, unit);
+  return { ends, row: makeTicks(g, v, ends.map((e) => [e.from, e.to]), words.era, words.marks) };
+}
+
+function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | null): EndLabel[] {
+  const { axis } = laid;
+  const left = xOf(g, v, { hi: 0, lo: 0 });
+  const right = xOf(g, v, { hi: axis.datedLength, lo: 0 });
+  const edge = (x: number) => {
+    const at = axis.timeAt(uAt(g, v, x));
+    return at && unit ? edgeText(unit, at, words.era) : "";
+  };
+  const atStart = left >= 0;
+  const atEnd = right <= g.size;
+  const first = atStart ? words.first : edge(0);
+  const last = atEnd ? words.last : edge(g.size);
+  const [w1, w2] = [first, last].map((t) => textWidth(t, TICK_FACE, TICK_SIZE)) as [number, number];
+  const from = atStart ? Math.max(left, 4) : 8;
+  const to = atEnd ? Math.min(right, g.size - 4) : g.size - 8;
+  if (first === last || !last) return first ? [{ text: first, from, to: from + w1 }] : [];
+  if (!first) return [{ text: last, from: to - w2, to }];
+  if (w1 + w2 + 20 > to - from) {
     const text = `${first} – ${last}`;
-    return [{ text, from: inner.from, to: inner.from + textWidth(text, TICK_FACE, TICK_SIZE) }];
+    const w = textWidth(text, TICK_FACE, TICK_SIZE);
+    const x = Math.max(4, Math.min(from, g.size - 4 - w));
+    return [{ text, from: x, to: x + w }];
   }
   return [
-    { text: first, from: inner.from, to: inner.from + w1 },
-    { text: last, from: end - w2, to: end },
+    { text: first, from, to: from + w1 },
+    { text: last, from: to - w2, to },
   ];
 }
 
-/** On the even scale the ridge carries the events' own dates, as many as fit, first and last before others. */
-function evenLabels(
-  manner: Manner | null,
-  axis: Axis,
-  events: readonly TimelineEvent[],
-  inner: { from: number; to: number },
-): EndLabel[] {
-  const made = events
-    .filter((e) => isDated(e.when))
-    .map((e) => {
-      const text = firstDate(e, manner);
-      const w = textWidth(text, TICK_FACE, TICK_SIZE);
-      const x = inner.from + axis.apexOf(e) * (inner.to - inner.from) - w / 2;
-      const from = Math.max(inner.from, Math.min(x, inner.to - w));
-      return { text, from, to: from + w };
-    });
+/**
+ * On the even scale the ridge carries the events' own dates: the first and the last, and of the others every one, every
+ * second, every fourth ... as there is room for the widest, so that they stay the same while the view moves.
+ */
+function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
+  const { data } = laid;
+  const n = data.count;
+  const isDated = (i: number) => pointOf(data, i, WRITTEN) !== null;
+  const made = (i: number): EndLabel => {
+    const text = words.startOf(i);
+    const w = textWidth(text, TICK_FACE, TICK_SIZE);
+    const x = xOf(g, v, { hi: i + 0.5, lo: 0 }) - w / 2;
+    return { text, from: x, to: x + w };
+  };
+  let first = 0;
+  while (first < n && !isDated(first)) first++;
+  let last = n - 1;
+  while (last > first && !isDated(last)) last--;
+  if (first >= n) return [];
+  const inFrame = (l: EndLabel): EndLabel => {
+    const x = Math.max(4, Math.min(l.from, g.size - 4 - (l.to - l.from)));
+    return { text: l.text, from: x, to: x + l.to - l.from };
+  };
+  const low = Math.max(0, Math.floor(uAt(g, v, -100).hi));
+  const high = Math.min(n - 1, Math.ceil(uAt(g, v, g.size + 100).hi));
+  const seen = (l: EndLabel) => l.to > 0 && l.from < g.size;
   const kept: EndLabel[] = [];
-  for (const l of [made[0], made.at(-1), ...made.slice(1, -1)])
-    if (l && kept.every((k) => l.to + 18 <= k.from || l.from >= k.to + 18)) kept.push(l);
+  const clear = (l: EndLabel) => kept.every((k) => l.to + 18 <= k.from || l.from >= k.to + 18);
+  for (const i of first === last ? [first] : [first, last]) {
+    const l = made(i);
+    // At the ends of the ridge the label is moved into the frame, not cut by it.
+    if (seen(l) || (i === first ? low === 0 : high === n - 1)) {
+      const fixed = inFrame(l);
+      if (clear(fixed)) kept.push(fixed);
+    }
+  }
+  let widest = 60;
+  for (let i = 0; i < n; i += Math.max(1, Math.floor(n / 200))) if (isDated(i)) widest = Math.max(widest, textWidth(words.startOf(i), TICK_FACE, TICK_SIZE));
+  const stride = 2 ** Math.max(0, Math.ceil(Math.log2((widest + 18) / v.scale)));
+  for (let i = Math.ceil(low / stride) * stride; i <= high; i += stride) {
+    if (i === first || i === last || !isDated(i)) continue;
+    const l = made(i);
+    if (seen(l) && clear(l)) kept.push(l);
+  }
   return kept;
 }
 
-function firstDate(e: TimelineEvent, manner: Manner | null): string {
-  const r = e.when.readAs;
-  const only = r.kind === "span" && r.start ? { ...e.when, readAs: { kind: "moment" as const, at: r.start } } : e.when;
-  return whenLabel(only, manner);
-}
-
-function lastDate(dated: readonly TimelineEvent[], manner: Manner | null): string {
-  let best = "";
-  let latest = Number.NEGATIVE_INFINITY;
-  for (const e of dated) {
-    const r = e.when.readAs;
-    if (r.kind === "span" && r.end === null) return "today";
-    const m = r.kind === "moment" ? r.at : r.kind === "span" ? (r.end ?? r.start) : null;
-    if (!m) continue;
-    const day = drawnExtent({ ...m, about: false }, e)[1];
-    if (day > latest) {
-      latest = day;
-      best = whenLabel({ ...e.when, readAs: { kind: "moment", at: m } }, manner);
-    }
+/** Shades every second stretch between labelled ticks; on scales where that stays the same while the view moves. */
+export function drawBands(shapes: Shape[], row: TickRow, g: Ground, height: number, whole: boolean, lines: boolean): void {
+  if (lines) {
+    for (const t of row.ticks)
+      if (t.text && t.x >= 0 && t.x <= g.size)
+        shapes.push({ kind: "line", points: [t.x, 0, t.x, height], stroke: "#C3D0CD", width: 1 });
+    return;
   }
-  return best;
-}
-
-export function drawBands(
-  shapes: Shape[],
-  ticks: readonly { along: number; text: string }[],
-  inner: { from: number; to: number },
-  height: number,
-): void {
-  const major = ticks.filter((t) => t.text);
-  for (let i = 0; i < major.length; i += 2) {
-    const to = major[i + 1]?.along ?? inner.to;
-    shapes.push({ kind: "area", points: rectangle(major[i]!.along, 0, to - major[i]!.along, height), fill: BAND });
+  if (!whole) return;
+  const ticks = row.ticks.filter((t) => t.text);
+  for (let i = 0; i < ticks.length; i += 2) {
+    const to = ticks[i + 1]?.x ?? g.size - g.pad;
+    shapes.push({ kind: "area", points: rectangle(ticks[i]!.x, 0, to - ticks[i]!.x, height), fill: BAND });
   }
 }
 
-export function drawRidge(
-  shapes: Shape[],
-  width: number,
-  left: number,
-  top: number,
-  ticks: ReturnType<typeof makeTicks>,
-  ends: EndLabel[],
-  axis: Axis,
-  toPx: (u: number) => number,
-): void {
+export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
+  const top = laid.layout.ridgeTop;
   const mid = top + RIDGE / 2;
-  const [a, b] = [left, width - left];
+  const clip = (x: number) => Math.max(-60, Math.min(g.size + 60, x));
+  const a = clip(xOf(g, v, { hi: 0, lo: 0 }) - CAP - 4);
+  const b = clip(xOf(g, v, { hi: g.axis.length, lo: 0 }) + CAP + 4);
   shapes.push({
     kind: "area",
     points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, top + RIDGE, a + CAP, top + RIDGE],
     fill: INK,
   });
-  for (const t of ticks) {
-    if (t.text)
-      shapes.push({
-        kind: "text",
-        x: t.along,
-        y: top + 17,
-        text: t.text,
-        face: TICK_FACE,
-        size: TICK_SIZE,
-        fill: PAPER,
-        align: "middle",
-      });
-    shapes.push({ kind: "line", points: [t.along, top, t.along, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
-  }
-  for (const e of ends)
-    shapes.push({
-      kind: "text",
-      x: e.from,
-      y: top + 17,
-      text: e.text,
-      face: TICK_FACE,
-      size: TICK_SIZE,
-      fill: SUN,
-      align: "start",
-    });
+  for (const t of ridge.row.ticks) drawTick(shapes, t, top);
+  for (const e of ridge.ends) put(shapes, e.text, e.from, top + 17, SUN, "start");
   // Where time changes pace a notch is cut into the foot of the ridge.
-  for (const c of axis.changes) {
-    const x = toPx(c.at);
+  for (const c of g.axis.changes) {
+    const x = xOf(g, v, { hi: c.u, lo: 0 });
+    if (x < -6 || x > g.size + 6) continue;
     shapes.push({ kind: "area", points: [x - 5, top + RIDGE, x, top + RIDGE - 5, x + 5, top + RIDGE], fill: SUN });
   }
+  for (const l of ridge.row.larger)
+    shapes.push({ kind: "text", x: l.x, y: 12, text: l.text, face: "text600", size: 12, fill: QUIET, align: "start" });
 }
+
+function drawTick(shapes: Shape[], t: Tick, top: number): void {
+  if (t.text) put(shapes, t.text, t.x, top + 17, PAPER, "middle");
+  shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
+}
+
+function put(shapes: Shape[], text: string, x: number, y: number, fill: string, align: "start" | "middle"): void {
+  shapes.push({ kind: "text", x, y, text, face: TICK_FACE, size: TICK_SIZE, fill, align });
+}
+

@@ -1,145 +1,236 @@
-import { civilFrom, dayFromGregorian } from "../time/calendar";
-import { MONTHS } from "../time/date-problem";
-import { yearText } from "../time/write-when";
 import { type Face, textWidth } from "../text/measure";
-import type { Axis } from "./axis";
+import type { Instant } from "../time/when";
+import { type Ground, uAt, type View, xOf } from "./view";
+import { edgeText, largerUnit, markText, marksWithin, NESTED, stepDays, type Unit, UNITS } from "./tick-units";
 
 export interface Tick {
-  /** Middle, in px along the ridge. */
-  along: number;
+  /** Middle, px along the frame. */
+  x: number;
   /** "" for a minor tick. */
   text: string;
   width: number;
 }
 
-type Level =
-  | { kind: "years"; step: number }
-  | { kind: "months"; step: number }
-  | { kind: "days"; step: number }
-  | { kind: "seconds"; step: number };
+/** A mark of the author's own choice, with what it says. */
+export interface OwnMark {
+  at: Instant;
+  text: string;
+}
+export type OwnMarks = { unit: Unit } | { list: OwnMark[] };
 
-const LEVELS: Level[] = [
-  ...[...Array(11).keys()]
-    .reverse()
-    .flatMap((k): Level[] => [5, 2, 1].map((m) => ({ kind: "years", step: m * 10 ** k }))),
-  ...[6, 3, 1].map((step): Level => ({ kind: "months", step })),
-  ...[7, 1].map((step): Level => ({ kind: "days", step })),
-  ...[43_200, 21_600, 10_800, 3_600, 1_800, 900, 300, 60, 30, 15, 5, 1].map(
-    (step): Level => ({ kind: "seconds", step }),
-  ),
-];
-const MOST_OF_A_LEVEL = 2_000;
+export interface TickRow {
+  ticks: Tick[];
+  /** The second row: the larger unit, x at its left. */
+  larger: { x: number; text: string }[];
+  /** The unit of the labelled ticks; null where there are none. */
+  unit: Unit | null;
+}
 
 export const TICK_FACE: Face = "text600";
 export const TICK_SIZE = 13;
-const GAP = 26;
-const MINOR_GAP = 7;
+export const TICK_GAP = 26;
+const LEAST_MAJOR = 90;
+const LEAST_MINOR = 7;
+/** Marks this far outside the frame still keep their neighbours within it from being labelled. */
+const REACH = 200;
+const MOST = 4_000;
+
+const widths = new Map<string, number>();
+function widthOf(text: string): number {
+  let w = widths.get(text);
+  if (w === undefined) {
+    if (widths.size > 20_000) widths.clear();
+    w = textWidth(text, TICK_FACE, TICK_SIZE);
+    widths.set(text, w);
+  }
+  return w;
+}
+
+/** The time seen in a frame, `reach` px beyond both edges; null where the scale has no time. */
+function timeSeen(g: Ground, v: View, reach: number): [Instant, Instant] | null {
+  const { axis } = g;
+  if (axis.scale === "even" || !axis.from || !axis.to) return null;
+  const a = uAt(g, v, -reach);
+  const b = uAt(g, v, g.size + reach);
+  const from = a.hi + a.lo <= 0 ? axis.from : axis.timeAt(a);
+  const to = b.hi + b.lo >= axis.datedLength ? axis.to : axis.timeAt(b);
+  return from && to ? [from, to] : null;
+}
 
 /**
- * Ticks with labels, none of which meets another or one of the `taken` stretches of the ridge; then minor ticks
- * between. Positions come from calendar fields and are exact. On a scale by date one unit is used throughout;
- * on the balanced one every stretch gets the unit it has room for, the coarser first.
+ * The ticks in a view, none of whose labels meets another or one of the `taken` stretches. What is labelled depends on
+ * the scale alone, never on where the view stands. On the true scale one unit is used throughout, chosen by its widest
+ * label; on the balanced one a mark is labelled where it is clear of both its neighbours of its own unit and coarser.
  */
 export function makeTicks(
-  axis: Axis,
-  toPx: (u: number) => number,
+  g: Ground,
+  v: View,
   taken: readonly [number, number][],
   era: "BC" | "BCE" = "BC",
-): Tick[] {
-  if (axis.scale === "even" || axis.from === null || axis.to === null || !(axis.to > axis.from)) return [];
-  const boxes: [number, number][] = [...taken];
-  const free = (a: number, b: number) => boxes.every(([x, y]) => b + GAP <= x || a >= y + GAP);
-  const ticks: Tick[] = [];
-  for (const level of LEVELS) {
-    const days = daysOf(level, axis.from, axis.to);
-    if (days === null) break;
-    if (days.length === 0) continue;
-    const made = days.map((day) => {
-      const text = tickText(level, day, era);
-      return { along: toPx(axis.at(day)), text, width: textWidth(text, TICK_FACE, TICK_SIZE) };
+  own: OwnMarks | null = null,
+): TickRow {
+  const seen = timeSeen(g, v, REACH);
+  if (!seen) return { ticks: [], larger: [], unit: null };
+  const row = own
+    ? ownTicks(g, v, seen, own, era)
+    : g.axis.scale === "true"
+      ? trueTicks(g, v, seen, era)
+      : balancedTicks(g, v, seen, era);
+  // A label that the frame's edge would cut stands where a date of the edge does.
+  const free = (t: Tick) =>
+    t.x - t.width / 2 >= 4 &&
+    t.x + t.width / 2 <= g.size - 4 &&
+    taken.every(([x, y]) => t.x + t.width / 2 + TICK_GAP / 2 <= x || t.x - t.width / 2 - TICK_GAP / 2 >= y);
+  const ticks = row.ticks
+    .filter((t) => t.x >= -REACH && t.x <= g.size + REACH)
+    .map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
+  return { ticks, larger: row.unit ? largerRow(g, v, row.unit, era) : [], unit: row.unit };
+}
+
+/** The unit whose widest label, anywhere on the axis, has room. */
+function unitFor(g: Ground, v: View, era: "BC" | "BCE"): number {
+  const { from, to } = g.axis;
+  let found = 0;
+  for (const [i, u] of UNITS.entries()) {
+    const px = stepDays(u) * v.scale;
+    if (px < LEAST_MAJOR) break;
+    if (px < widestOf(u, from!, to!, era) + TICK_GAP) break;
+    found = i;
+  }
+  return found;
+}
+
+function widestOf(u: Unit, from: Instant, to: Instant, era: "BC" | "BCE"): number {
+  if (u.kind !== "years") return widthOf(u.kind === "seconds" ? (u.step < 60 ? "00:00:00" : "00 MMM") : "00 MMM");
+  const half: Instant = { day: Math.floor((from.day + to.day) / 2), second: 0 };
+  return Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, era, false)))) + 10;
+}
+
+function trueTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC" | "BCE"): Omit<TickRow, "larger"> {
+  const at = unitFor(g, v, era);
+  const unit = UNITS[at]!;
+  const make = (u: Unit, labelled: boolean): Tick[] =>
+    (marksWithin(u, from, to, MOST) ?? []).map((i) => {
+      const text = labelled ? markText(u, i, era, false) : "";
+      return { x: xOf(g, v, g.axis.at(i)), text, width: text ? widthOf(text) : 0 };
     });
-    if (axis.scale === "true") {
-      const crowded = made.some(
-        (t, i) => i > 0 && t.along - made[i - 1]!.along < Math.max(90, (t.width + made[i - 1]!.width) / 2 + GAP),
-      );
-      if (crowded) {
-        const marks = made.map((t) => t.along);
-        if (!marks.some((x, i) => i > 0 && x - marks[i - 1]! < MINOR_GAP))
-          for (const along of marks)
-            if (!ticks.some((t) => Math.abs(t.along - along) < 0.5)) ticks.push({ along, text: "", width: 0 });
-        break;
-      }
-      ticks.length = 0;
-      for (const t of made)
-        ticks.push(free(t.along - t.width / 2, t.along + t.width / 2) ? t : { ...t, text: "", width: 0 });
-    } else {
-      let placed = 0;
-      for (const t of made) {
-        if (ticks.some((o) => Math.abs(o.along - t.along) < 0.5)) continue;
-        const [a, b] = [t.along - t.width / 2, t.along + t.width / 2];
-        if (free(a - 8, b + 8)) {
-          boxes.push([a, b]);
-          ticks.push(t);
-          placed++;
-        }
-      }
-      if (placed === 0 && made.length > 40) break;
+  const ticks = make(unit, true);
+  const finest = UNITS.slice(at + 1).findLast((u) => stepDays(u) * v.scale * 0.9 >= LEAST_MINOR && nests(u, unit));
+  if (finest) {
+    const majors = ticks.map((t) => t.x);
+    let k = 0;
+    for (const t of make(finest, false)) {
+      while (k < majors.length && majors[k]! < t.x - 1) k++;
+      if (!(k < majors.length && Math.abs(majors[k]! - t.x) <= 1)) ticks.push(t);
+    }
+    ticks.sort((a, b) => a.x - b.x);
+  }
+  return { ticks, unit };
+}
+
+/** Whether every mark of `b` is one of `a` too. */
+function nests(a: Unit, b: Unit): boolean {
+  if (a.kind === b.kind) return b.step % a.step === 0;
+  if (a.kind === "days") return a.step === 1;
+  return !(b.kind === "days" && a.kind === "months");
+}
+
+interface Mark {
+  at: Instant;
+  x: number;
+  unit: Unit;
+  shown: "label" | "tick" | "no";
+}
+
+function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC" | "BCE"): Omit<TickRow, "larger"> {
+  const x = (i: Instant) => xOf(g, v, g.axis.at(i));
+  let marks: Mark[] = [];
+  let finest: Unit | null = null;
+  const [left, right] = [x(from), x(to)];
+  for (const unit of NESTED) {
+    const next: Mark[] = [];
+    for (let k = 0; k <= marks.length; k++) {
+      const a = marks[k - 1];
+      const b = marks[k];
+      if ((b?.x ?? right) - (a?.x ?? left) >= 2 * LEAST_MINOR)
+        for (const at of marksWithin(unit, a?.at ?? from, b?.at ?? to, 400) ?? [])
+          if (!(a && same(a.at, at)) && !(b && same(b.at, at))) next.push({ at, x: x(at), unit, shown: "no" });
+      if (b) next.push(b);
+    }
+    marks = next;
+    const text = (m: Mark) => markText(m.unit, m.at, era, true);
+    for (const [k, m] of marks.entries()) {
+      if (m.unit !== unit) continue;
+      const a = marks[k - 1];
+      const b = marks[k + 1];
+      const gaps = [a ? m.x - a.x : Number.POSITIVE_INFINITY, b ? b.x - m.x : Number.POSITIVE_INFINITY];
+      const w = widthOf(text(m));
+      const clear = (gap: number, o: Mark | undefined) => !o || gap >= (w + widthOf(text(o))) / 2 + TICK_GAP;
+      if (clear(gaps[0]!, a) && clear(gaps[1]!, b)) {
+        m.shown = "label";
+        if (m.x >= 0 && m.x <= g.size) finest = unit;
+      } else if (Math.min(...gaps) >= LEAST_MINOR) m.shown = "tick";
     }
   }
-  return ticks.sort((a, b) => a.along - b.along);
+  const ticks = marks
+    .filter((m) => m.shown !== "no")
+    .map((m): Tick => {
+      const text = m.shown === "label" ? markText(m.unit, m.at, era, true) : "";
+      return { x: m.x, text, width: text ? widthOf(text) : 0 };
+    });
+  return { ticks, unit: finest };
 }
 
-/** Every day number of a level within [from, to]; null when there are too many to be worth counting. */
-function daysOf(level: Level, from: number, to: number): number[] | null {
-  const days: number[] = [];
-  const first = civilFrom("gregorian", from);
-  const last = civilFrom("gregorian", to);
-  if (level.kind === "years") {
-    const { step } = level;
-    if ((last.year - first.year) / step > MOST_OF_A_LEVEL) return null;
-    // Marks stand on the years people name: 100 BC, 50 BC, AD 1, AD 50 - astronomical -99, -49, 1, 50.
-    const n0 = Math.floor(first.year / step) - 1;
-    const n1 = Math.ceil(last.year / step) + 1;
-    for (let n = n0; n <= n1; n++) {
-      const year = n * step;
-      days.push(dayFromGregorian(year < 0 ? year + 1 : year === 0 ? 1 : year, 1, 1));
+const same = (a: Instant, b: Instant) => a.day === b.day && a.second === b.second;
+
+/** The author's marks; where they are too close for their labels, every second, fourth, eighth ... is labelled. */
+function ownTicks(
+  g: Ground,
+  v: View,
+  [from, to]: [Instant, Instant],
+  own: OwnMarks,
+  era: "BC" | "BCE",
+): Omit<TickRow, "larger"> {
+  const listed =
+    "list" in own
+      ? own.list.map((m) => ({ ...m }))
+      : (marksWithin(own.unit, from, to, MOST) ?? []).map((at) => ({ at, text: markText(own.unit, at, era, g.axis.scale !== "true") }));
+  const made = listed.map((m) => ({ x: xOf(g, v, g.axis.at(m.at)), text: m.text, width: widthOf(m.text), at: m.at }));
+  const index = (at: Instant, i: number) =>
+    "list" in own ? i : Math.round((at.day + at.second / 86_400) / stepDays(own.unit));
+  for (let stride = 1; ; stride *= 2) {
+    const kept = made.filter((m, i) => index(m.at, i) % stride === 0);
+    if (kept.every((m, i) => i === 0 || m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + TICK_GAP) || kept.length < 2) {
+      const labelled = new Set(kept);
+      const ticks: Tick[] = [];
+      for (const m of made) {
+        if (labelled.has(m)) ticks.push({ x: m.x, text: m.text, width: m.width });
+        else if (m.x - (ticks.at(-1)?.x ?? Number.NEGATIVE_INFINITY) >= LEAST_MINOR)
+          ticks.push({ x: m.x, text: "", width: 0 });
+      }
+      return { ticks, unit: "unit" in own ? own.unit : null };
     }
-  } else if (level.kind === "months") {
-    if ((last.year - first.year) * (12 / level.step) > MOST_OF_A_LEVEL) return null;
-    for (let year = first.year; year <= last.year; year++)
-      for (let m = 1; m <= 12; m += level.step) days.push(dayFromGregorian(year, m, 1));
-  } else {
-    const stepDays = level.kind === "days" ? level.step : level.step / 86_400;
-    if ((to - from) / stepDays > MOST_OF_A_LEVEL) return null;
-    // Weeks begin on Mondays: day 2 was one.
-    const shift = level.kind === "days" && level.step === 7 ? 2 : 0;
-    for (let n = Math.ceil((from - shift) / stepDays); n * stepDays + shift <= to; n++) days.push(n * stepDays + shift);
   }
-  return days.filter((d) => d >= from && d <= to);
 }
 
-function tickText(level: Level, day: number, era: "BC" | "BCE"): string {
-  const { year, month, day: d } = civilFrom("gregorian", day + 1e-7);
-  const name = MONTHS[month - 1]!.slice(0, 3);
-  if (level.kind === "years") return tickYear(year, era);
-  if (level.kind === "months") return month === 1 ? tickYear(year, era) : name;
-  if (level.kind === "days") return d === 1 ? name : `${d} ${name}`;
-  const second = Math.round((day - Math.floor(day + 1e-7)) * 86_400);
-  if (second === 0) return `${d} ${name}`;
-  const two = (n: number) => String(n).padStart(2, "0");
-  const hm = `${two(Math.floor(second / 3600))}:${two(Math.floor((second % 3600) / 60))}`;
-  return second % 60 === 0 ? hm : `${hm}:${two(second % 60)}`;
-}
-
-/** Years on the ridge; deep time in millions. */
-function tickYear(year: number, era: "BC" | "BCE"): string {
-  if (year <= -1_000_000) {
-    const millions = -year / 1e6;
-    return millions >= 1_000 ? `${trimmed(millions / 1_000)} bn yrs ago` : `${trimmed(millions)} m yrs ago`;
+/** The second row: the larger unit where it begins, and the one under way at the left edge, pushed out by the next. */
+function largerRow(g: Ground, v: View, unit: Unit, era: "BC" | "BCE"): TickRow["larger"] {
+  const larger = largerUnit(unit);
+  const seen = larger && timeSeen(g, v, 0);
+  if (!larger || !seen) return [];
+  const marks = marksWithin(larger, seen[0], seen[1], 200);
+  if (!marks) return [];
+  const GAP = 14;
+  const row = marks.map((at) => ({ x: xOf(g, v, g.axis.at(at)) + 4, text: edgeText(larger, at, era) }));
+  const first = edgeText(larger, seen[0], era);
+  if (row[0]?.text !== first) row.unshift({ x: 6, text: first });
+  row[0]!.x = Math.max(row[0]!.x, 6);
+  const kept: TickRow["larger"] = [];
+  for (const r of [...row].reverse()) {
+    const next = kept.at(-1);
+    const x = Math.min(r.x, (next?.x ?? Number.POSITIVE_INFINITY) - widthOf(r.text) - GAP);
+    // Only the one under way may be pushed; another that has no room is left out.
+    if (r === row[0] ? x > -widthOf(r.text) : x === r.x && x + widthOf(r.text) <= g.size - 4) kept.push({ ...r, x });
   }
-  return yearText(year, era);
-}
-
-function trimmed(n: number): string {
-  return String(Number(n.toPrecision(4)));
+  return kept.reverse();
 }

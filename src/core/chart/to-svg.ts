@@ -23,6 +23,8 @@ export interface SvgOptions {
   link?: (id: string) => string | null;
   /** Tells ids of one drawing from those of another on the same page. */
   prefix?: string;
+  /** A style sheet for a file that stands alone: its fonts. */
+  style?: string;
   /** What the drawing is called, for those who cannot see it. */
   label?: string;
 }
@@ -43,7 +45,7 @@ export function toSvg(scene: Scene, options: SvgOptions): string {
         })
         .join("")
     : "";
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${body}${links}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${options.style ? `<style>${options.style}</style>` : ""}${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${body}${links}</svg>`;
 }
 
 function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions): string {

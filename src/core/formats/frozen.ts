@@ -31,6 +31,9 @@ export interface Frozen {
   dateStyle: Timeline["dateStyle"];
   hemisphere: Timeline["hemisphere"];
   margins: Timeline["margins"];
+  gridlines: boolean;
+  marks: Timeline["marks"];
+  firstView: string;
   categories: Omit<Category, "deleted">[];
   events: FrozenEvent[];
   items: Omit<Item, "deleted">[];
@@ -53,6 +56,9 @@ export function toFrozen(t: Timeline): Frozen {
     dateStyle: t.dateStyle,
     hemisphere: t.hemisphere,
     margins: t.margins,
+    gridlines: t.gridlines,
+    marks: t.marks,
+    firstView: t.firstView,
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({ ...without(e), description: blocksOf(e.description) })),
     items: owners.flatMap((of) =>
@@ -76,6 +82,10 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     dateStyle: f.dateStyle ?? null,
     hemisphere: f.hemisphere ?? "north",
     margins: f.margins ?? null,
+    // Versions of before the chart had these have none.
+    gridlines: f.gridlines ?? false,
+    marks: f.marks ?? null,
+    firstView: f.firstView ?? "",
     categories: living(f.categories),
     items: living(f.items),
     events: new Map(f.events.map((e) => [e.id, { ...emptyEvent(e.id), ...e, description: new Uint8Array(0) }])),

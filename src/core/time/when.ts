@@ -165,6 +165,25 @@ export function middle(m: Moment): number {
   return m.to ? inDays(m.to) : m.from ? inDays(m.from) : 0;
 }
 
+/** The middle of what is known of a moment, exact to half a second however long ago; the known side when the other is open. */
+export function middleOf(m: Moment): Instant {
+  if (!m.from || !m.to) return m.to ?? m.from ?? { day: 0, second: 0 };
+  const days = m.to.day - m.from.day;
+  const whole = Math.floor(days / 2);
+  const rest = (days - 2 * whole) * (SECONDS_PER_DAY / 2) + (m.to.second - m.from.second) / 2;
+  return addSeconds({ day: m.from.day + whole, second: m.from.second }, rest);
+}
+
+/** Where an event begins as written (no margin); null without a date. */
+export function startOf(when: When): Instant | null {
+  const r = when.readAs;
+  if (r.kind === "moment") return r.at.from ?? (r.at.to ? addSeconds(r.at.to, -1) : null);
+  if (r.kind !== "span") return null;
+  if (r.start?.from) return r.start.from;
+  const m = r.start ?? r.end;
+  return m ? middleOf(m) : null;
+}
+
 /** Where an event begins as written (no margin), in days; null without a date. */
 export function startDay(when: When): number | null {
   const r = when.readAs;
@@ -175,6 +194,14 @@ export function startDay(when: When): number | null {
     if (!m) return null;
     return r.start?.from ? inDays(r.start.from) : middle(m);
   }
+  return null;
+}
+
+/** Where an event ends as written; its start when the end is open; null without a date. */
+export function endOf(when: When): Instant | null {
+  const r = when.readAs;
+  if (r.kind === "moment") return r.at.to ?? startOf(when);
+  if (r.kind === "span") return r.end?.to ?? r.start?.to ?? startOf(when);
   return null;
 }
 

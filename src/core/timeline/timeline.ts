@@ -20,6 +20,15 @@ export type Pattern = (typeof PATTERNS)[number];
 
 export type Scale = "balanced" | "true" | "even";
 
+/** A small sign before an event's words on the chart; "" for none. Drawn by `core/chart/signs.ts`. */
+export const SIGNS = ["bell", "boat", "book", "drop", "flag", "flame", "key", "leaf"] as const;
+export type Sign = (typeof SIGNS)[number] | "";
+
+/** Marks on the ridge of the author's own choice: one unit and step, or dates as they were typed, one a line. */
+export type Marks =
+  | { kind: "step"; unit: "years" | "months" | "days" | "hours" | "minutes"; step: number }
+  | { kind: "list"; text: string };
+
 export interface Category {
   id: string;
   name: string;
@@ -39,6 +48,7 @@ export interface TimelineEvent {
   category: string | null;
   partOf: string | null;
   emphasis: boolean;
+  sign: Sign;
   /** Fractional key, for events that begin together; "" for none. */
   byHand: string;
   /** The merged Yjs state of the description; empty: nothing written yet. */
@@ -92,6 +102,12 @@ export interface Timeline {
   hemisphere: "north" | "south";
   /** How far "about" reaches either way, where it is not as usual. */
   margins: Margins | null;
+  /** Thin lines across the chart at the marks of the ridge. */
+  gridlines: boolean;
+  /** Marks of one's own; null: chosen by what there is room for. */
+  marks: Marks | null;
+  /** What a reader sees first, as `viewText` writes it; "" for the whole. */
+  firstView: string;
   categories: ReadonlyMap<string, Category>;
   events: ReadonlyMap<string, TimelineEvent>;
   items: ReadonlyMap<string, Item>;
@@ -112,6 +128,9 @@ export function emptyTimeline(id: string): Timeline {
     dateStyle: null,
     hemisphere: "north",
     margins: null,
+    gridlines: false,
+    marks: null,
+    firstView: "",
     categories: new Map(),
     events: new Map(),
     items: new Map(),
@@ -127,6 +146,7 @@ export function emptyEvent(id: string): TimelineEvent {
     category: null,
     partOf: null,
     emphasis: false,
+    sign: "",
     byHand: "",
     description: NOTHING,
     given: null,

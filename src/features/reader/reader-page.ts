@@ -1,5 +1,5 @@
 import { isDated } from "@/core/time/when";
-import { makeAxis } from "@/core/chart/axis";
+import { placesAlong } from "@/core/chart/places-along";
 import { drawChart } from "@/core/chart/draw-chart";
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import { escapeXml, toSvg } from "@/core/chart/to-svg";
@@ -121,8 +121,8 @@ function stripSection(timeline: Timeline): string {
 
 function eventsSection(p: ReaderPage, timeline: Timeline): string {
   const { events } = p.frozen;
-  const axis = makeAxis(timeline, [...timeline.events.values()]);
-  return `<ol class="events">${events.map((e, i) => eventHtml(p, e, i, events[i - 1] ?? null, stripPercent(axis.apexOf(timeline.events.get(e.id)!)))).join("")}</ol>`;
+  const at = placesAlong(timeline);
+  return `<ol class="events">${events.map((e, i) => eventHtml(p, e, i, events[i - 1] ?? null, stripPercent(at.get(e.id) ?? 1))).join("")}</ol>`;
 }
 
 /** Where the reading line stands, in percent of the strip: its ends are set in by margin and cap. */

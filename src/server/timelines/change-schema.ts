@@ -2,7 +2,7 @@ import "server-only";
 import type { ValidateFunction } from "ajv";
 import type { Change, Op } from "@/core/change/change";
 import { MOST_OPS, MOST_UPDATE } from "@/core/change/limits";
-import { COLOURS, PATTERNS } from "@/core/timeline/timeline";
+import { COLOURS, PATTERNS, SIGNS } from "@/core/timeline/timeline";
 import { ajv } from "../http/route";
 
 const id = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
@@ -101,6 +101,18 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
       properties: Object.fromEntries(["day", "month", "year", "decade", "century"].map((p) => [p, margin])),
       additionalProperties: false,
     }),
+    gridlines: { type: "boolean" },
+    marks: maybe({
+      anyOf: [
+        object({
+          kind: { const: "step" },
+          unit: { enum: ["years", "months", "days", "hours", "minutes"] },
+          step: { type: "integer", minimum: 1, maximum: 10_000_000_000 },
+        }),
+        object({ kind: { const: "list" }, text: { type: "string", maxLength: 4_000 } }),
+      ],
+    }),
+    firstView: { type: "string", maxLength: 200 },
   },
   event: {
     title: text,
@@ -109,6 +121,7 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
     category: maybe(id),
     partOf: maybe(id),
     emphasis: { type: "boolean" },
+    sign: { enum: ["", ...SIGNS] },
     byHand: place,
   },
   category: { name: text, colour: { enum: Object.keys(COLOURS) }, pattern: { enum: [...PATTERNS] }, place },

@@ -25,7 +25,7 @@ export interface Room {
 
 /** Between a plumb line and its own label, and between a line or label and another label, px. */
 export const FLAG_GAP = 6;
-const CLEARANCE = 7;
+export const CLEARANCE = 7;
 
 /**
  * Hangs labels on their plumb lines like flags, left or right of the line, so that no label meets another and no

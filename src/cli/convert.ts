@@ -1,0 +1,36 @@
+import { writeFile } from "node:fs/promises";
+import { extname } from "node:path";
+import { drawChart } from "@/core/chart/draw-chart";
+import { toSvg } from "@/core/chart/to-svg";
+import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
+import { writeTable } from "@/core/formats/table";
+import type { DateOrder } from "@/core/time/read-when";
+import { type LayoutOptions, readEvents, Refusal } from "./layout";
+
+/** Reads .csv or .json and writes .svg, .csv or .json. */
+export async function convert(
+  input: string,
+  output: string,
+  o: LayoutOptions & { order?: DateOrder; fonts: () => Promise<string> },
+): Promise<void> {
+  const ending = extname(output).toLowerCase();
+  if (![".svg", ".csv", ".json"].includes(ending))
+    throw new Refusal(`${output}: a file ending in .svg, .csv or .json can be written.`);
+  const frozen = await readEvents(input, o.order);
+  let text: string;
+  if (ending === ".csv") text = writeTable(frozen);
+  else if (ending === ".json") text = `${canonicalJson(frozen)}\n`;
+  else {
+    const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
+    text = toSvg(drawChart(timeline, { width: o.width, height: o.height }), {
+      pictureUrl: () => null,
+      label: frozen.title || "Timeline",
+      style: await o.fonts(),
+    });
+  }
+  try {
+    await writeFile(output, text);
+  } catch (e) {
+    throw new Refusal(`${output} cannot be written: ${(e as NodeJS.ErrnoException).code}.`);
+  }
+}

@@ -1,0 +1,155 @@
+import { readFile } from "node:fs/promises";
+import { extname } from "node:path";
+import { countedRanks } from "@/core/chart/counts";
+import { SPAN_KIND } from "@/core/chart/chart-data";
+import { bobAt } from "@/core/chart/draw-bobs";
+import { leader, textOfLabel } from "@/core/chart/draw-labels";
+import { titleText } from "@/core/chart/draw-roofs";
+import { type Chart, chartOf } from "@/core/chart/draw-chart";
+import { frameContent } from "@/core/chart/frame";
+import { RIDGE } from "@/core/chart/house-style";
+import { groundOf } from "@/core/chart/layout";
+import { minus } from "@/core/chart/pair";
+import { ridgeOf } from "@/core/chart/ridge";
+import { instantOf, type View, wholeView, fitScale } from "@/core/chart/view";
+import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
+import { readJson } from "@/core/formats/read-json";
+import { readTable } from "@/core/formats/table";
+import type { DateOrder } from "@/core/time/read-when";
+import type { Scale } from "@/core/timeline/timeline";
+
+/** What went wrong with a command, in a sentence for whoever gave it. */
+export class Refusal extends Error {}
+
+export interface LayoutOptions {
+  width: number;
+  height: number;
+  from?: string;
+  to?: string;
+  scale?: Scale;
+}
+
+/** Reads a file of events by its ending. */
+export async function readEvents(file: string, order?: DateOrder): Promise<Frozen> {
+  const ending = extname(file).toLowerCase();
+  if (ending !== ".csv" && ending !== ".json") throw new Refusal(`${file}: a file ending in .csv or .json is needed.`);
+  let text: string;
+  try {
+    text = await readFile(file, "utf8");
+  } catch (e) {
+    const code = (e as NodeJS.ErrnoException).code;
+    throw new Refusal(`${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : code}.`);
+  }
+  if (text.trim() === "") return (readTable("") as { frozen: Frozen }).frozen;
+  const read = ending === ".csv" ? readTable(text, order ? { order } : {}) : readJson(text);
+  if ("problem" in read) throw new Refusal(`${file}: ${read.problem}`);
+  return read.frozen;
+}
+
+const round = (n: number) => Math.round(n * 100) / 100;
+
+/** The geometry of a chart in px, x and y the top left corner of a box; ids are records from 1. */
+export function layoutOf(frozen: Frozen, o: LayoutOptions) {
+  const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
+  const chart = chartOf(timeline, { width: o.width, height: o.height });
+  const { laid, words } = chart;
+  const { data, layout } = laid;
+  const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
+  const idOf = (i: number) => record.get(data.ids[i]!)!;
+  const view = viewFor(chart, o);
+  const content = frameContent(laid, view, "settle");
+  const g = content.ground;
+  const windowed = o.from !== undefined || o.to !== undefined;
+
+  // Which events lie in the window.
+  const side = new Int8Array(data.count);
+  const bobs = Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank));
+  if (windowed) {
+    for (const b of bobs) side[b.i] = b.apex < g.pad - 1e-6 ? -1 : b.apex > g.size - g.pad + 1e-6 ? 1 : 0;
+    for (let i = 0; i < data.count; i++) {
+      if (data.kind[i] !== SPAN_KIND) continue;
+      const at = (k: number) => g.pad + minus({ hi: laid.p.hi[i * 4 + k]!, lo: laid.p.lo[i * 4 + k]! }, view.u0) * view.scale;
+      side[i] = at(3) < g.pad - 1e-6 ? -1 : at(0) > g.size - g.pad + 1e-6 ? 1 : 0;
+    }
+  }
+  const inside = (i: number) => side[i] === 0;
+  const labels = content.labels.filter((l) => inside(l.i));
+  const roofs = content.roofs.filter((r) => inside(r.i));
+  const ridge = ridgeOf(laid, g, view, words);
+  return {
+    width: o.width,
+    height: layout.height,
+    labels: [
+      ...labels.map((l) => {
+        const t = textOfLabel(laid, l.i);
+        const lines = layout.setting.oneLine ? [[t.date, ...t.lines].filter(Boolean).join(" ")] : [t.date, ...t.lines].filter(Boolean);
+        return { id: idOf(l.i), x: round(l.x), y: round(l.y), w: round(l.w), h: round(l.h), of: "moment", lines };
+      }),
+      ...roofs.flatMap((r) =>
+        r.title
+          ? [
+              {
+                id: idOf(r.i),
+                x: round(r.title.x),
+                y: round(r.y0),
+                w: round(r.title.w),
+                h: round(r.y1 - r.y0),
+                of: "span",
+                lines: [titleText(data, r)],
+              },
+            ]
+          : [],
+      ),
+    ],
+    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l)) })),
+    moments: bobs
+      .filter((b) => inside(b.i))
+      .map((b) => ({ id: idOf(b.i), x0: round(b.x0), x1: round(b.x1), apex: round(b.apex), y: layout.ridgeTop + RIDGE })),
+    spans: roofs.map((r) => ({ id: idOf(r.i), x0: round(r.x0), x1: round(r.x1), y0: round(r.y0), y1: round(r.y1) })),
+    clusters: content.counts.flatMap((c) => {
+      const ids = countedRanks(laid, g, view, content.labels, c)
+        .map((r) => layout.byApex[r]!)
+        .filter(inside)
+        .map(idOf);
+      return ids.length > 0 ? [{ ids, x: round(c.x), y: round(c.y), w: round(c.w), h: round(c.h) }] : [];
+    }),
+    closeUps: [],
+    ticks: [
+      ...ridge.row.ticks
+        .filter((t) => t.x >= 0 && t.x <= o.width)
+        .map((t) => ({ x: round(t.x), text: t.text, w: round(t.width), major: t.text !== "" })),
+      ...ridge.ends.map((e) => ({ x: round((e.from + e.to) / 2), text: e.text, w: round(e.to - e.from), major: true })),
+    ].sort((a, b) => a.x - b.x),
+    before: side.filter((s) => s < 0).length,
+    after: side.filter((s) => s > 0).length,
+  };
+}
+
+function pairs(points: readonly number[]): [number, number][] {
+  const list: [number, number][] = [];
+  for (let k = 0; k < points.length; k += 2) list.push([round(points[k]!), round(points[k + 1]!)]);
+  return list;
+}
+
+/** The view from one date to another, exactly; the whole where that would be more than there is. */
+function viewFor({ laid }: Chart, o: LayoutOptions): View {
+  const g = groundOf(laid.axis, laid.layout);
+  if (o.from === undefined && o.to === undefined) return wholeView(g);
+  const read = (text: string | undefined, which: "start" | "end", name: string) => {
+    if (text === undefined) return null;
+    const at = instantOf(text, which);
+    if (!at) throw new Refusal(`${name} ${text} is no date in ISO 8601-2 (EDTF), such as 1872-11-14 or -0309.`);
+    return at;
+  };
+  const from = read(o.from, "start", "--from");
+  const to = read(o.to, "end", "--to");
+  if (from && to && (from.day - to.day || from.second - to.second) >= 0)
+    throw new Refusal(`--from ${o.from} is not before --to ${o.to}.`);
+  if (!laid.axis.from) return wholeView(g);
+  const u0 = from ? laid.axis.at(from) : { hi: 0, lo: 0 };
+  const u1 = to ? laid.axis.at(to) : { hi: laid.axis.length, lo: 0 };
+  const length = minus(u1, u0);
+  const scale = length > 0 ? (g.size - 2 * g.pad) / length : Number.POSITIVE_INFINITY;
+  if (!Number.isFinite(scale)) return { u0, scale: fitScale(g) };
+  return { u0, scale };
+}

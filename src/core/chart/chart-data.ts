@@ -1,0 +1,159 @@
+import { extent, type Instant, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../time/when";
+import { whenLabel } from "../time/write-when";
+import { inOrder } from "../timeline/order";
+import { categoriesOf, COLOURS, type Pattern, type Sign, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import { chartTitle } from "./house-style";
+
+export const UNDATED_KIND = 0;
+export const MOMENT_KIND = 1;
+export const SPAN_KIND = 2;
+
+/** Bits of `flags`. */
+export const EMPHASIS = 1;
+export const UNCERTAIN = 2;
+export const OPEN_START = 4;
+export const OPEN_END = 8;
+
+/** The five points of time of an event: what is drawn of it, and where it begins as written. */
+export const POINTS = 5;
+export const OUTER_START = 0;
+/** A moment's apex is both inner points. */
+export const INNER_START = 1;
+export const INNER_END = 2;
+export const OUTER_END = 3;
+export const WRITTEN = 4;
+
+/** The events of a chart in their order, as columns: what a layout needs, and a worker can be handed. */
+export interface ChartData {
+  count: number;
+  ids: string[];
+  kind: Uint8Array;
+  /** POINTS per event; NaN where there is none. */
+  days: Float64Array;
+  seconds: Float64Array;
+  flags: Uint8Array;
+  /** Greater goes first. */
+  importance: Float32Array;
+  /** Index into `looks`. */
+  look: Uint16Array;
+  sign: Sign[];
+  titles: string[];
+  dates: string[];
+  /** The item of the first picture; null for none. */
+  pictures: (string | null)[];
+  looks: { colour: string; pattern: Pattern }[];
+}
+
+const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
+const HALF_YEAR = 183;
+
+/** What is drawn of a date: its extent with "about"; an unknown side reaches half a year beyond. */
+export function drawnExtent(m: Moment, event: Pick<TimelineEvent, "when">): [Instant, Instant] {
+  const e = extent(m, event.when.margin);
+  const mid = middleOf(m);
+  return [
+    e.from ?? { day: mid.day - HALF_YEAR, second: mid.second },
+    e.to ?? { day: mid.day + HALF_YEAR, second: mid.second },
+  ];
+}
+
+/** The events that are not deleted nor hidden, in their order. */
+export function shownEvents(timeline: Timeline, hidden?: ReadonlySet<string>): TimelineEvent[] {
+  const events = inOrder(timeline.events.values());
+  return hidden && hidden.size > 0 ? events.filter((e) => !hidden.has(e.category ?? "")) : events;
+}
+
+/**
+ * Fills the columns a slice at a time, so that whoever has a screen to keep alive can stop in between; the generator's
+ * result is the whole.
+ */
+export function* chartDataSlowly(
+  timeline: Timeline,
+  events: readonly TimelineEvent[],
+  slice = 500,
+): Generator<void, ChartData> {
+  const n = events.length;
+  const categories = categoriesOf(timeline);
+  const lookOf = new Map(categories.map((c, i) => [c.id, i + 1]));
+  const picture = firstPictures(timeline);
+  const data: ChartData = {
+    count: n,
+    ids: events.map((e) => e.id),
+    kind: new Uint8Array(n),
+    days: new Float64Array(n * POINTS).fill(Number.NaN),
+    seconds: new Float64Array(n * POINTS).fill(Number.NaN),
+    flags: new Uint8Array(n),
+    importance: new Float32Array(n),
+    look: new Uint16Array(n),
+    sign: new Array<Sign>(n).fill(""),
+    titles: new Array<string>(n).fill(""),
+    dates: new Array<string>(n).fill(""),
+    pictures: new Array<string | null>(n).fill(null),
+    looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
+  };
+  for (const [i, e] of events.entries()) {
+    if (i % slice === slice - 1) yield;
+    fill(data, i, e, timeline);
+    data.look[i] = lookOf.get(e.category ?? "") ?? 0;
+    data.pictures[i] = picture.get(e.id) ?? null;
+    data.importance[i] = importanceOf(e, data.pictures[i] !== null);
+  }
+  return data;
+}
+
+export function chartData(timeline: Timeline, events: readonly TimelineEvent[]): ChartData {
+  const work = chartDataSlowly(timeline, events, Number.POSITIVE_INFINITY);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline): void {
+  const put = (point: number, at: Instant | null) => {
+    if (!at) return;
+    data.days[i * POINTS + point] = at.day;
+    data.seconds[i * POINTS + point] = at.second;
+  };
+  const r = e.when.readAs;
+  let flags = e.emphasis ? EMPHASIS : 0;
+  if (r.kind === "moment") {
+    const [from, to] = drawnExtent(r.at, e);
+    const mid = middleOf(r.at);
+    data.kind[i] = MOMENT_KIND;
+    for (const [point, at] of [from, mid, mid, to].entries()) put(point, at);
+    if (r.at.uncertain) flags |= UNCERTAIN;
+  } else if (r.kind === "span") {
+    data.kind[i] = SPAN_KIND;
+    if (r.start) for (const [k, at] of drawnExtent(r.start, e).entries()) put(k === 0 ? OUTER_START : INNER_START, at);
+    else flags |= OPEN_START;
+    if (r.end) for (const [k, at] of drawnExtent(r.end, e).entries()) put(k === 0 ? INNER_END : OUTER_END, at);
+    else flags |= OPEN_END;
+    if (r.start?.uncertain || r.end?.uncertain) flags |= UNCERTAIN;
+  }
+  put(WRITTEN, startOf(e.when));
+  data.flags[i] = flags;
+  data.sign[i] = e.sign;
+  data.titles[i] = chartTitle(e);
+  data.dates[i] = whenLabel(e.when, timeline.dateStyle);
+}
+
+function firstPictures(timeline: Timeline): Map<string, string> {
+  const found = new Map<string, { place: string; id: string }>();
+  for (const i of timeline.items.values()) {
+    if (i.list !== "media" || i.kind !== "picture" || i.deleted) continue;
+    const other = found.get(i.of);
+    if (!other || i.place < other.place || (i.place === other.place && i.id < other.id)) found.set(i.of, i);
+  }
+  return new Map([...found].map(([of, i]) => [of, i.id]));
+}
+
+/** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */
+function importanceOf(e: TimelineEvent, hasPicture: boolean): number {
+  const r = e.when.readAs;
+  const length =
+    r.kind === "span" && r.start?.from && r.end?.to
+      ? Math.max(0, (r.end.to.day - r.start.from.day) * SECONDS_PER_DAY + r.end.to.second - r.start.from.second)
+      : 0;
+  return (e.emphasis ? 4 : 0) + (e.sign ? 1 : 0) + (hasPicture ? 2 : 0) + Math.log2(1 + length) / 100;
+}

@@ -1,0 +1,144 @@
+import { textWidth } from "../text/measure";
+import { EMPHASIS } from "./chart-data";
+import { countText } from "./counts";
+import {
+  BOB,
+  DATE_FACE,
+  DATE_SIZE,
+  FAN,
+  INK,
+  LINE,
+  PAPER,
+  QUIET,
+  rectangle,
+  RIDGE,
+  SIGN_ROOM,
+  SUN,
+  TITLE_FACE,
+  TITLE_SIZE,
+  titleSize,
+  WASH,
+} from "./house-style";
+import { DATE_GAP, type LabelText, labelText, PICTURE_GAP } from "./labels";
+import type { Laid } from "./layout";
+import type { Shape } from "./scene";
+import type { ShownCount, ShownLabel } from "./shown";
+import { signAt } from "./signs";
+
+const texts = new WeakMap<object, Map<number, LabelText>>();
+/** The words of a label, set once for each layout. */
+export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
+  let known = texts.get(layout);
+  if (!known) texts.set(layout, (known = new Map()));
+  let t = known.get(i);
+  if (!t) {
+    t = labelText(data, i, layout.setting, layout.frame.width);
+    known.set(i, t);
+  }
+  return t;
+}
+
+/** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
+export function leader({ layout }: Laid, l: ShownLabel): number[] {
+  const y0 = layout.ridgeTop + RIDGE + BOB - 2;
+  const y1 = layout.ridgeTop + RIDGE + BOB + FAN;
+  const foot = l.y + l.h;
+  return Math.abs(l.anchor - l.apex) < 0.5
+    ? [l.apex, y0, l.apex, foot]
+    : [l.apex, y0, l.anchor, y1, l.anchor, foot];
+}
+
+export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
+  const { data } = laid;
+  const important = (data.flags[l.i]! & EMPHASIS) !== 0;
+  shapes.push({
+    kind: "line",
+    points: leader(laid, l),
+    stroke: data.looks[data.look[l.i]!]!.colour,
+    width: selected ? 3 : important ? 2 : 1.25,
+  });
+}
+
+export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
+  const { data, layout } = laid;
+  const t = textOfLabel(laid, l.i);
+  const { x, y, w, h, side } = l;
+  // In a dense drawing lines run behind the labels, a hair's breadth beside the words.
+  const [across, down] = layout.small ? [4, 2] : [3, 1];
+  shapes.push({
+    kind: "area",
+    points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
+    fill: selected ? WASH : PAPER,
+    ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
+  });
+  const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0);
+  const { colour } = data.looks[data.look[l.i]!]!;
+  const sign = data.sign[l.i]!;
+  const put = (text: string, tx: number, ty: number, date: boolean, to: "start" | "end") =>
+    shapes.push({
+      kind: "text",
+      x: tx,
+      y: ty,
+      text,
+      face: date ? DATE_FACE : TITLE_FACE,
+      size: date ? DATE_SIZE : size,
+      fill: date ? colour : INK,
+      align: to,
+    });
+  const putSign = (sx: number, baseline: number) => {
+    if (sign)
+      for (const points of signAt(sign, sx, baseline - 12, 13)) shapes.push({ kind: "area", points, fill: colour });
+  };
+  if (layout.setting.oneLine) {
+    let at = x;
+    if (sign) {
+      putSign(at, y + 15);
+      at += SIGN_ROOM;
+    }
+    if (t.date) {
+      put(t.date, at, y + 14, true, "start");
+      at += textWidth(t.date, DATE_FACE, DATE_SIZE) + DATE_GAP;
+    }
+    put(t.lines[0] ?? "", at, y + 14, false, "start");
+    return;
+  }
+  const align = side > 0 ? "start" : "end";
+  let edge = side > 0 ? x : x + w;
+  if (t.picture) {
+    const p = layout.setting.picture;
+    shapes.push({ kind: "picture", x: side > 0 ? x : x + w - p, y: y + 1, w: p, h: p, item: t.picture });
+    edge += side * (p + PICTURE_GAP);
+  }
+  let ty = y + 13;
+  let room = sign ? SIGN_ROOM : 0;
+  const first = (text: string, date: boolean) => {
+    const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? DATE_SIZE : size);
+    // The sign stands before the words, whichever way they hang.
+    putSign(side > 0 ? edge : edge - width - SIGN_ROOM, ty + 1);
+    put(text, side > 0 ? edge + room : edge, ty, date, align);
+    ty += LINE;
+    room = 0;
+  };
+  if (t.date) first(t.date, true);
+  for (const [k, line] of t.lines.entries()) {
+    if (k === 0 && !t.date) first(line, false);
+    else {
+      put(line, edge, ty, false, align);
+      ty += LINE;
+    }
+  }
+}
+
+export function drawCount(shapes: Shape[], c: ShownCount): void {
+  shapes.push({ kind: "area", points: rectangle(c.x, c.y, c.w, c.h), fill: "#EAF1EF", stroke: QUIET, strokeWidth: 1 });
+  shapes.push({
+    kind: "text",
+    x: c.x + c.w / 2,
+    y: c.y + 15,
+    text: countText(c.count),
+    face: TITLE_FACE,
+    size: TITLE_SIZE,
+    fill: INK,
+    align: "middle",
+  });
+}

@@ -1,0 +1,81 @@
+import { counts } from "./counts";
+import { groundOf, type Laid } from "./layout";
+import { settle } from "./settle";
+import { type Extra, firstRank, labelAt, type ShownCount, type ShownLabel, type ShownRoof } from "./shown";
+import { shownRoofs } from "./shown-roofs";
+import { fitScale, type Ground, type View } from "./view";
+
+export interface FrameContent {
+  ground: Ground;
+  view: View;
+  roofs: ShownRoof[];
+  labels: ShownLabel[];
+  counts: ShownCount[];
+  /** The labels that were added to the placed ones. */
+  extras: Extra[];
+}
+
+const reaches = new WeakMap<Float32Array, number>();
+/** How far a label may stand from its moment, px. */
+function reachOf({ layout }: Laid): number {
+  let reach = reaches.get(layout.from);
+  if (reach === undefined) {
+    reach = 0;
+    for (let r = 0; r < layout.from.length; r++) reach = Math.max(reach, -layout.from[r]!, layout.to[r]!);
+    reaches.set(layout.from, reach);
+  }
+  return reach;
+}
+
+/** The labels placed for all zooms that a view shows, by u in each octave. */
+function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
+  const { layout } = laid;
+  const { start, ranks } = layout.octaves;
+  const found: ShownLabel[] = [];
+  const reach = reachOf(laid);
+  const from = firstRank(laid, g, v, -reach);
+  const to = firstRank(laid, g, v, g.size + reach);
+  const deepest = Math.floor(Math.log2(v.scale / fitScale(g)) + 1e-9);
+  for (let k = 0; k <= Math.min(deepest, start.length - 2); k++) {
+    let low = start[k]!;
+    let high = start[k + 1]!;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (ranks[mid]! < from) low = mid + 1;
+      else high = mid;
+    }
+    for (; low < start[k + 1]! && ranks[low]! < to; low++) {
+      const rank = ranks[low]!;
+      if (layout.z[rank]! > v.scale * (1 + 1e-9)) continue;
+      const label = labelAt(laid, g, v, rank, layout.row[rank]!, layout.side[rank]!, layout.shift[rank]!, layout.from[rank]!);
+      if (label.x + label.w > 0 && label.x < g.size) found.push(label);
+    }
+  }
+  return found;
+}
+
+/**
+ * What a view shows, in px. At rest (`extras` "settle") labels are added where there is room; while it moves the given
+ * ones stay as long as they meet none of the placed ones.
+ */
+export function frameContent(
+  laid: Laid,
+  view: View,
+  extras: readonly Extra[] | "settle",
+): FrameContent {
+  const { layout } = laid;
+  const ground = groundOf(laid.axis, layout);
+  const labels = layout.strip ? [] : placedLabels(laid, ground, view);
+  const kept = layout.strip ? { labels: [], extras: [] } : settle(laid, ground, view, labels, extras);
+  labels.push(...kept.labels);
+  labels.sort((a, b) => a.rank - b.rank);
+  return {
+    ground,
+    view,
+    roofs: shownRoofs(laid, ground, view),
+    labels,
+    counts: layout.strip ? [] : counts(laid, ground, view, labels),
+    extras: kept.extras,
+  };
+}
+

@@ -1,0 +1,68 @@
+import { cutToWidth, textWidth, wrap } from "../text/measure";
+import { type ChartData, EMPHASIS } from "./chart-data";
+import { DATE_FACE, DATE_SIZE, LINE, SIGN_ROOM, TITLE_FACE, titleSize } from "./house-style";
+
+/** How labels are set: the widest a line may be, how many lines a title has, the side of the picture (0: none). */
+export interface Setting {
+  most: number;
+  lines: number;
+  picture: number;
+  /** Date and title in one line. */
+  oneLine: boolean;
+}
+
+/** From the roomiest to the tightest. */
+export const SETTINGS: readonly Setting[] = [
+  { most: 158, lines: 3, picture: 40, oneLine: false },
+  { most: 150, lines: 2, picture: 36, oneLine: false },
+  { most: 140, lines: 2, picture: 0, oneLine: false },
+  { most: 118, lines: 2, picture: 0, oneLine: false },
+  { most: 190, lines: 1, picture: 0, oneLine: false },
+  { most: 260, lines: 1, picture: 0, oneLine: true },
+  { most: 190, lines: 1, picture: 0, oneLine: true },
+  { most: 120, lines: 1, picture: 0, oneLine: true },
+];
+/** For timelines too large to be searched for the best: where there is height, and where there is not. */
+export const DENSE: Setting = { most: 150, lines: 1, picture: 0, oneLine: false };
+export const DENSE_LOW: Setting = { most: 180, lines: 1, picture: 0, oneLine: true };
+
+/** What a label says, and how much room that takes. */
+export interface LabelText {
+  date: string;
+  lines: string[];
+  picture: string | null;
+  w: number;
+  h: number;
+}
+
+const PICTURE_GAP = 8;
+const DATE_GAP = 6;
+
+export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  const sign = data.sign[i] ? SIGN_ROOM : 0;
+  const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
+  const title = data.titles[i]!;
+  if (s.oneLine) {
+    const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, most * 0.6);
+    const before = sign + (date ? textWidth(date, DATE_FACE, DATE_SIZE) + DATE_GAP : 0);
+    const line = cutToWidth(title, TITLE_FACE, size, Math.max(24, most - before));
+    return { date, lines: [line], picture: null, w: Math.ceil(before + textWidth(line, TITLE_FACE, size)), h: LINE + 2 };
+  }
+  const picture = s.picture > 0 ? data.pictures[i]! : null;
+  const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 150), frameWidth * 0.42));
+  const lines = wrap(title, TITLE_FACE, size, most, s.lines);
+  const dateWidth = date ? textWidth(date, DATE_FACE, DATE_SIZE) : 0;
+  let textW = dateWidth + (date ? sign : 0);
+  for (const [k, l] of lines.entries()) textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
+  const textH = (date ? LINE : 0) + lines.length * LINE;
+  return {
+    date,
+    lines,
+    picture,
+    w: Math.ceil(textW + (picture ? s.picture + PICTURE_GAP : 0)),
+    h: Math.max(textH, picture ? s.picture : 0) + 2,
+  };
+}
+
+export { DATE_GAP, PICTURE_GAP };

@@ -1,0 +1,319 @@
+import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "./axis";
+import { type ChartData, INNER_START, SPAN_KIND } from "./chart-data";
+import { FLAG_GAP } from "./hang-labels";
+import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP } from "./house-style";
+import { DENSE, DENSE_LOW, type LabelText, labelText, type Setting } from "./labels";
+import { placeOnce } from "./place-once";
+import { placeRest } from "./place-rest";
+import { roofRows } from "./roof-rows";
+import { placeTitles, type RoofTitles } from "./roof-titles";
+import { searchLabels } from "./search-labels";
+import { textWidth } from "../text/measure";
+import { TITLE_FACE, titleSize } from "./house-style";
+import { fitScale, type Ground, largestScale } from "./view";
+
+export interface Frame {
+  width: number;
+  height: number;
+}
+
+/** Up to so many events every label is searched a place for, and no line passes another's label. */
+export const SMALL = 60;
+/** What a row further out costs, in octaves of zoom. */
+const PER_ROW = 0.04;
+const PER_ROW_REST = 0.15;
+/** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
+const FULL_ROWS = 12;
+const LEAST_ROOF_HEIGHT = 5;
+
+export interface RoofMeasures {
+  roof: number;
+  gap: number;
+  top: number;
+}
+
+/**
+ * Where everything of a chart stands at every zoom: a function of events, frame, scale and font tables. Offsets in px from
+ * a moment's apex do not change with the zoom; `z` is the scale (px per u) from which on something is shown.
+ */
+export interface ChartLayout {
+  frame: Frame;
+  /** What the drawing needs, at least the frame's height. */
+  height: number;
+  strip: boolean;
+  pad: number;
+  roofs: RoofMeasures;
+  roofRow: Int32Array;
+  roofRows: number;
+  titles: RoofTitles;
+  ridgeTop: number;
+  labelsTop: number;
+  /** From row to row, and how many there are. */
+  pitch: number;
+  rows: number;
+  setting: Setting;
+  /** No line passes a label. */
+  small: boolean;
+  /** Whether the foot of the drawing belongs to the counts. */
+  counted: boolean;
+  /** Events that hang below the ridge (moments and undated ones), by u; `rank` below is an index into this. */
+  byApex: Int32Array;
+  /** u of their apexes, by rank. */
+  hi: Float64Array;
+  lo: Float64Array;
+  /** By rank. */
+  z: Float64Array;
+  row: Int16Array;
+  side: Int8Array;
+  /** Where the line runs, and the label from and to, px from the apex. */
+  shift: Float32Array;
+  from: Float32Array;
+  to: Float32Array;
+  h: Float32Array;
+  /** Ranks, the most important first. */
+  order: Int32Array;
+  /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
+  octaves: { start: Int32Array; ranks: Int32Array };
+  /** Spans by row, each row's by u. */
+  spanStart: Int32Array;
+  spans: Int32Array;
+}
+
+export interface Laid {
+  data: ChartData;
+  axis: Axis;
+  p: Positions;
+  layout: ChartLayout;
+}
+
+export interface LayoutOptions {
+  /** Ridge, roofs and bobs only, small and without labels. */
+  strip?: boolean;
+}
+
+export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
+  const axis = makeAxis(settings, data);
+  const p = positions(data, axis);
+  return { data, axis, p, layout: layOut(data, axis, p, frame, options) };
+}
+
+export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame">): Ground {
+  return { axis, pad: layout.pad, size: layout.frame.width };
+}
+
+function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options: LayoutOptions): ChartLayout {
+  const strip = options.strip ?? false;
+  const pad = Math.min(MARGIN, frame.width / 10) + CAP + 4;
+  const ground: Ground = { axis, pad, size: frame.width };
+  const fit = fitScale(ground);
+  const small = data.count <= SMALL;
+
+  // Roofs: in a small timeline each goes where its title finds room.
+  const until: number[] = [];
+  const wish = (i: number, free: readonly number[]) => {
+    const x = (k: number) => pad + (p.hi[i * 4 + k]! + p.lo[i * 4 + k]!) * fit;
+    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(false)) + 14;
+    const end = x(2) - x(1) >= w + 10 ? x(3) : x(3) + w + 8;
+    const row = free.find((r) => (until[r] ?? Number.NEGATIVE_INFINITY) <= x(0)) ?? free[0]!;
+    until[row] = end <= frame.width ? end : x(3);
+    return row;
+  };
+  const { row: roofRow, depth } = roofRows(data, axis, small && !strip ? wish : null);
+  const roofs = measuresFor(depth, strip);
+  const slope = 5;
+  const titles = placeTitles(data, p, roofRow, depth, slope, { fit, pad, size: frame.width }, small);
+  if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
+  const ridgeTop = Math.round(roofs.top + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
+  const labelsTop = ridgeTop + RIDGE + BOB + FAN;
+  const height = strip ? ridgeTop + RIDGE + BOB + 6 : Math.max(frame.height, labelsTop + 60 + FOOT);
+  const depthLeft = height - labelsTop - FOOT;
+
+  // What hangs below, by u.
+  const hanging: number[] = [];
+  for (let i = 0; i < data.count; i++) if (data.kind[i] !== SPAN_KIND) hanging.push(i);
+  const at = (i: number) => i * 4 + INNER_START;
+  hanging.sort((a, b) => p.hi[at(a)]! - p.hi[at(b)]! + (p.lo[at(a)]! - p.lo[at(b)]!) || a - b);
+  const m = hanging.length;
+  const byApex = Int32Array.from(hanging);
+  const hi = Float64Array.from(hanging, (i) => p.hi[at(i)]!);
+  const lo = Float64Array.from(hanging, (i) => p.lo[at(i)]!);
+  const order = Int32Array.from({ length: m }, (_, k) => k);
+  const weight = Float64Array.from(hanging, (i) => data.importance[i]!);
+  order.sort((a, b) => weight[b]! - weight[a]! || a - b);
+
+  const base = {
+    frame,
+    height,
+    strip,
+    pad,
+    roofs,
+    roofRow,
+    roofRows: depth,
+    titles,
+    ridgeTop,
+    labelsTop,
+    small,
+    byApex,
+    hi,
+    lo,
+    order,
+    ...spansByRow(data, p, roofRow, depth),
+  };
+  const none = {
+    z: new Float64Array(m).fill(Number.POSITIVE_INFINITY),
+    row: new Int16Array(m).fill(-1),
+    side: new Int8Array(m).fill(1),
+    shift: new Float32Array(m),
+    from: new Float32Array(m),
+    to: new Float32Array(m),
+    h: new Float32Array(m),
+  };
+  let hung: typeof none & { pitch: number; rows: number; setting: Setting; counted: boolean };
+  if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, counted: false };
+  else if (small) hung = hangFew(data, byApex, hi, lo, order, ground, depthLeft, none);
+  else hung = hangMany(data, byApex, hi, lo, order, ground, depthLeft, none);
+  return { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+}
+
+function measuresFor(depth: number, strip: boolean): RoofMeasures {
+  if (strip) return STRIP;
+  if (depth <= FULL_ROWS) return FULL;
+  const each = ((FULL.roof + FULL.gap) * FULL_ROWS) / depth;
+  const gap = each >= 12 ? 2 : 1;
+  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
+}
+
+/** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
+function hangFew<T extends Hung>(
+  data: ChartData,
+  byApex: Int32Array,
+  hi: Float64Array,
+  lo: Float64Array,
+  order: Int32Array,
+  ground: Ground,
+  depth: number,
+  none: T,
+) {
+  const fit = fitScale(ground);
+  const m = byApex.length;
+  // Moments at different instants keep their order on paper, however close they are.
+  let nudge = 0;
+  const apex = Array.from(hi, (_, r) => {
+    if (r > 0 && hi[r]! - hi[r - 1]! + (lo[r]! - lo[r - 1]!) > 0) nudge += 1e-6;
+    return ground.pad + (hi[r]! + lo[r]!) * fit + nudge;
+  });
+  const textOf = (rank: number, s: Setting) => labelText(data, byApex[rank]!, s, ground.size);
+  const room = {
+    size: ground.size,
+    depth,
+    frameWidth: ground.size,
+    extent: (t: LabelText) => ({ along: t.w, across: t.h }),
+  };
+  let found = searchLabels(apex, textOf, room, false);
+  let counted = found.placed.length < m;
+  if (counted) found = searchLabels(apex, textOf, room, true);
+  counted = found.placed.length < m;
+  const hung = { ...none };
+  for (const [r, t] of found.texts.entries()) {
+    hung.to[r] = t.w;
+    hung.h[r] = t.h;
+  }
+  const along = Float32Array.from(hung.to);
+  for (const p of found.placed) {
+    const r = Number(p.id);
+    hung.z[r] = fit;
+    hung.row[r] = p.row;
+    hung.side[r] = p.side;
+    hung.shift[r] = p.anchor - apex[r]!;
+    hung.from[r] = hung.shift[r]! + (p.side > 0 ? FLAG_GAP : -FLAG_GAP - along[r]!);
+    hung.to[r] = hung.from[r]! + along[r]!;
+  }
+  const tallest = Math.max(LINE + 2, ...hung.h);
+  const rows = Math.max(1, Math.floor((depth - (counted ? MORE_ROW : 0) + found.pitch - tallest) / found.pitch));
+  if (counted)
+    placeRest(
+      { count: m, hi, lo, along, order },
+      { ...hung, missing: (r) => hung.row[r]! < 0 },
+      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground) },
+    );
+  return { ...hung, pitch: found.pitch, rows, setting: found.setting, counted };
+}
+
+interface Hung {
+  z: Float64Array;
+  row: Int16Array;
+  side: Int8Array;
+  shift: Float32Array;
+  from: Float32Array;
+  to: Float32Array;
+  h: Float32Array;
+}
+
+/** More than SMALL events: placed once for all zooms, lines behind labels. */
+function hangMany<T extends Hung>(
+  data: ChartData,
+  byApex: Int32Array,
+  hi: Float64Array,
+  lo: Float64Array,
+  order: Int32Array,
+  ground: Ground,
+  depth: number,
+  none: T,
+) {
+  const fit = fitScale(ground);
+  const m = byApex.length;
+  const tall = depth - MORE_ROW >= 4 * (2 * LINE + 2 + 7);
+  const setting = tall ? DENSE : DENSE_LOW;
+  const along = new Float32Array(m);
+  const h = new Float32Array(m);
+  let tallest = LINE + 2;
+  for (let r = 0; r < m; r++) {
+    const t = labelText(data, byApex[r]!, setting, ground.size);
+    along[r] = t.w;
+    h[r] = t.h;
+    tallest = Math.max(tallest, t.h);
+  }
+  const pitch = tallest + (setting.oneLine ? 4 : 7);
+  const rows = Math.max(1, Math.floor((depth - MORE_ROW + pitch - tallest) / pitch));
+  const placed = placeOnce(
+    { count: m, hi, lo, along, order },
+    {
+      rows,
+      perRow: PER_ROW,
+      least: fit,
+      most: largestScale(ground),
+      fits: (r, from, to) => {
+        const x = ground.pad + (hi[r]! + lo[r]!) * fit;
+        return x + from >= 4 && x + to <= ground.size - 4;
+      },
+    },
+  );
+  const counted = placed.z.some((z) => z > fit);
+  return { ...none, ...placed, h, pitch, rows, setting, counted };
+}
+
+function octavesOf(z: Float64Array, fit: number): ChartLayout["octaves"] {
+  const octave = (r: number) => (z[r] === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z[r]! / fit))));
+  let most = 0;
+  for (let r = 0; r < z.length; r++) most = Math.max(most, octave(r));
+  const start = new Int32Array(most + 2);
+  for (let r = 0; r < z.length; r++) if (octave(r) >= 0) start[octave(r) + 1]!++;
+  for (let k = 0; k <= most; k++) start[k + 1]! += start[k]!;
+  const next = start.slice();
+  const ranks = new Int32Array(start[most + 1]!);
+  for (let r = 0; r < z.length; r++) {
+    const k = octave(r);
+    if (k >= 0) ranks[next[k]!++] = r;
+  }
+  return { start, ranks };
+}
+
+function spansByRow(data: ChartData, p: Positions, row: Int32Array, rows: number) {
+  const lists: number[][] = Array.from({ length: rows }, () => []);
+  for (let i = 0; i < data.count; i++) if (data.kind[i] === SPAN_KIND) lists[row[i]!]!.push(i);
+  const u = (i: number) => p.hi[i * 4]! + p.lo[i * 4]!;
+  for (const list of lists) list.sort((a, b) => u(a) - u(b) || a - b);
+  const spanStart = new Int32Array(rows + 1);
+  for (const [k, list] of lists.entries()) spanStart[k + 1] = spanStart[k]! + list.length;
+  return { spanStart, spans: Int32Array.from(lists.flat()) };
+}

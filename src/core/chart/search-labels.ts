@@ -1,0 +1,68 @@
+import { awayCost, type Hanging, type Placed, placeLabels } from "./hang-labels";
+import { LINE, MORE_ROW } from "./house-style";
+import { type LabelText, type Setting, SETTINGS } from "./labels";
+
+/** What the next tighter setting costs, in the same measure as labels away from their moments. */
+const TIGHTER = 6;
+/** What a title cut short costs; a date twice as much. */
+const CUT = 5;
+
+export interface Found {
+  texts: LabelText[];
+  placed: Placed[];
+  pitch: number;
+  setting: Setting;
+}
+
+export interface SearchRoom {
+  /** Along the ridge, px. */
+  size: number;
+  /** Across, from the first row on, px. */
+  depth: number;
+  /** What a label takes along and across. */
+  extent: (t: LabelText) => { along: number; across: number };
+  frameWidth: number;
+}
+
+/**
+ * The best way to show the labels of a small timeline in a frame: settings from roomy to tight, each searched for a place
+ * for all, weighed by what is cut, missing, or away from its moment. `apex` in px, ascending by rank; moments at one
+ * instant have equal ones.
+ */
+export function searchLabels(
+  apex: readonly number[],
+  textOf: (rank: number, s: Setting) => LabelText,
+  room: SearchRoom,
+  counted: boolean,
+): Found {
+  let best: Found | null = null;
+  let bestCost = Number.POSITIVE_INFINITY;
+  for (const [tightness, setting] of SETTINGS.entries()) {
+    // Even perfectly placed, a tighter setting would cost more than what has been found.
+    if (bestCost <= tightness * TIGHTER) break;
+    const texts = apex.map((_, rank) => textOf(rank, setting));
+    const labels = texts.map((t, rank): Hanging => {
+      const { along, across } = room.extent(t);
+      return { id: String(rank).padStart(6, "0"), apex: apex[rank]!, w: along, h: across };
+    });
+    const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
+    const pitch = tallest + (setting.oneLine ? 4 : 9);
+    const depth = room.depth - (counted ? MORE_ROW : 0);
+    const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
+    // More words than the rows hold in all: a tighter setting is needed, if there is one.
+    const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
+    if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
+    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch });
+    const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex[Number(p.id)]!), 0);
+    const cut = texts.reduce(
+      (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),
+      0,
+    );
+    const cost = tightness * TIGHTER + away + cut + (labels.length - placed.length) * 1_000;
+    if (cost < bestCost) {
+      bestCost = cost;
+      best = { texts, placed, pitch, setting };
+    }
+  }
+  return best ?? { texts: [], placed: [], pitch: LINE + 11, setting: SETTINGS[0]! };
+}

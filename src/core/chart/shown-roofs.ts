@@ -1,0 +1,81 @@
+import { OUTER_END } from "./chart-data";
+import { SLOPE } from "./house-style";
+import type { Laid } from "./layout";
+import { AFTER, ASIDE, BEFORE, CUT, INSET, LEAST_ROOF } from "./roof-titles";
+import { pointX, type ShownRoof } from "./shown";
+import { fitScale, type Ground, type View } from "./view";
+
+/** The roofs in view, with their titles. */
+export function shownRoofs(laid: Laid, g: Ground, v: View): ShownRoof[] {
+  const { layout, p } = laid;
+  const found: ShownRoof[] = [];
+  const { roof, gap } = layout.roofs;
+  for (let row = 0; row < layout.roofRows; row++) {
+    const y1 = layout.ridgeTop - gap - row * (roof + gap);
+    const end = layout.spanStart[row + 1]!;
+    // Roofs of a row follow each other, so the one before the first that begins in view may still reach into it.
+    let k = firstSpan(laid, g, v, layout.spanStart[row]!, end, 0);
+    if (k > layout.spanStart[row]!) k--;
+    const after = (n: number) => (n + 1 < end ? pointX(laid, g, v, layout.spans[n + 1]!, 0) : Number.POSITIVE_INFINITY);
+    for (; k < end; k++) {
+      const i = layout.spans[k]!;
+      const x0 = pointX(laid, g, v, i, 0);
+      if (x0 > g.size + 400) break;
+      const next = after(k);
+      const made = roofAt(laid, g, v, i, x0, next, y1 - roof, y1);
+      if (made.x1 >= 0 && x0 <= g.size) found.push(made);
+      else if (made.title && made.title.x < g.size && made.title.x + made.title.w > 0) found.push(made);
+      // A crowd of specks in the same few px: one of them is enough.
+      if (next - x0 < 2 && p.hi.length > 4_000) k = Math.max(k, firstSpan(laid, g, v, k + 1, end, x0 + 2.5) - 1);
+    }
+  }
+  return found;
+}
+
+function firstSpan(laid: Laid, g: Ground, v: View, from: number, to: number, x: number): number {
+  let low = from;
+  let high = to;
+  while (low < high) {
+    const mid = (low + high) >> 1;
+    if (pointX(laid, g, v, laid.layout.spans[mid]!, 0) < x) low = mid + 1;
+    else high = mid;
+  }
+  return low;
+}
+
+function roofAt(laid: Laid, g: Ground, v: View, i: number, x0: number, next: number, y0: number, y1: number): ShownRoof {
+  const { layout } = laid;
+  const { titles } = layout;
+  const least = Math.min(LEAST_ROOF, Math.max(1, next - x0));
+  const x1 = Math.max(pointX(laid, g, v, i, OUTER_END), x0 + least);
+  const steep = Math.min(SLOPE, (x1 - x0) / 3);
+  let top0 = Math.max(pointX(laid, g, v, i, 1), x0 + steep);
+  let top1 = Math.min(pointX(laid, g, v, i, 2), x1 - steep);
+  // Doubt at both ends that meets: the roof has a point instead of a flat top.
+  if (top0 > top1) top0 = top1 = Math.min(x1, Math.max(x0, (top0 + top1) / 2));
+  let title: ShownRoof["title"] = null;
+  if (v.scale * (1 + 1e-9) >= titles.z[i]!) {
+    const w = titles.width[i]!;
+    const mode = titles.mode[i]!;
+    const room = top1 - top0 - 2 * INSET;
+    // On it, kept in sight while the roof runs on to the left.
+    const sticky = Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - w));
+    if (mode === AFTER || mode === BEFORE) {
+      const x = mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
+      const inSight = x >= 0 && x + w <= g.size;
+      if (!inSight && room >= w && x1 > 0 && x0 < g.size) title = { x: sticky, w, on: true, cut: null };
+      else title = { x, w, on: false, cut: null };
+    } else if (mode === CUT && room < w) {
+      const text = cutWidth(titles.wholeFrom[i]!, w, g);
+      title = { x: top0 + INSET, w: Math.min(w, text), on: true, cut: text };
+    } else title = { x: sticky, w, on: true, cut: null };
+  }
+  return { i, x0, x1, top0, top1, y0, y1, title };
+}
+
+/** The room a cut title has at the scale of the whole; it says the same until all of it has room. */
+function cutWidth(wholeFrom: number, w: number, g: Ground): number {
+  const fit = fitScale(g);
+  return ((w + 2 * INSET + 2 * SLOPE) / wholeFrom) * fit - 2 * INSET - 2 * SLOPE;
+}
+

@@ -1,0 +1,50 @@
+import { UNDATED, type When } from "../time/when";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline } from "../timeline/timeline";
+import { FROZEN_FORMAT, type Frozen, toFrozen } from "./frozen";
+
+const isObject = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
+
+/** Reads the JSON that `canonicalJson(toFrozen(...))` writes. What is missing gets its usual value; a sentence when it is something else. */
+export function readJson(text: string): { frozen: Frozen } | { problem: string } {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (e) {
+    return { problem: `This is not JSON: ${(e as Error).message}.` };
+  }
+  if (!isObject(value) || !Array.isArray(value.events))
+    return { problem: "This JSON is no timeline of Fastigo: it has no list of events." };
+  if (typeof value.format === "number" && value.format > FROZEN_FORMAT)
+    return { problem: `This timeline was written by a later Fastigo (format ${value.format}).` };
+  const wrong = value.events.findIndex((e) => !isObject(e) || (e.when !== undefined && !isWhen(e.when)));
+  if (wrong >= 0) return { problem: `Event ${wrong + 1} in this JSON has no date that can be read: "when" is not as Fastigo writes it.` };
+  const list = (v: unknown) => (Array.isArray(v) ? v.filter(isObject) : []);
+  const { deleted: _e, ...event } = emptyEvent("");
+  const { deleted: _c, ...category } = emptyCategory("");
+  const { deleted: _i, ...item } = emptyItem("");
+  const frozen = {
+    ...toFrozen(emptyTimeline("file")),
+    ...value,
+    format: FROZEN_FORMAT,
+    events: list(value.events).map((e, i) => ({
+      ...event,
+      when: UNDATED,
+      ...e,
+      id: typeof e.id === "string" && e.id ? e.id : String(i + 1),
+      description: Array.isArray(e.description) ? e.description : [],
+    })),
+    categories: list(value.categories).map((c, i) => ({ ...category, id: `c${i + 1}`, ...c })),
+    items: list(value.items).map((m, i) => ({ ...item, id: `i${i + 1}`, ...m })),
+  } as Frozen;
+  return { frozen };
+}
+
+function isWhen(v: unknown): v is When {
+  if (!isObject(v) || !isObject(v.readAs)) return false;
+  const r = v.readAs;
+  const instant = (i: unknown) => i === null || (isObject(i) && Number.isFinite(i.day) && Number.isFinite(i.second));
+  const moment = (m: unknown) => isObject(m) && instant(m.from) && instant(m.to);
+  if (r.kind === "moment") return moment(r.at);
+  if (r.kind === "span") return [r.start, r.end].every((m) => m === null || moment(m));
+  return r.kind === "undated" || r.kind === "not_understood";
+}

@@ -1,0 +1,120 @@
+import Papa from "papaparse";
+import { type Block, plainTextOf } from "../text/description";
+import { type ReadOptions, readWhen } from "../time/read-when";
+import { isDated, UNDATED } from "../time/when";
+import { whenLabel } from "../time/write-when";
+import { between } from "../timeline/place";
+import { inOrder } from "../timeline/order";
+import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook } from "../timeline/timeline";
+import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
+
+/** The columns of a table of events, in the order they are written; others are not read. */
+export const COLUMNS = [
+  "When",
+  "Title",
+  "Category",
+  "Part of",
+  "Description",
+  "Source",
+  "Link",
+  "Picture",
+  "Credit",
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+const paragraph = (text: string): Block => ({ kind: "paragraph", content: [{ kind: "text", text, marks: [] }] });
+const paragraphs = (text: string): Block[] => text.split(/\n\s*\n/).filter((p) => p.trim()).map((p) => paragraph(p.trim()));
+
+/**
+ * Reads a table (RFC 4180, with a header line) as a timeline. The id of an event is the number of its record, from 1. A date
+ * that is not understood counts as none; what has no date stands after the dated record above it. Several sources or links
+ * in one cell stand in lines of their own. Gives a sentence when the header has neither When nor Title.
+ */
+export function readTable(text: string, options: ReadOptions = {}): { frozen: Frozen } | { problem: string } {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: true });
+  const timeline = emptyTimeline("table");
+  const [header, ...records] = data;
+  const empty = toFrozen(timeline);
+  if (!header) return { frozen: empty };
+  const at = new Map<Column, number>();
+  for (const c of COLUMNS) {
+    const i = header.findIndex((h) => h.trim().toLowerCase() === c.toLowerCase());
+    if (i >= 0) at.set(c, i);
+  }
+  if (!at.has("When") && !at.has("Title"))
+    return { problem: `The first line must name the columns, at least When or Title. It says: ${header.join(", ").slice(0, 120)}` };
+  const cell = (r: string[], c: Column) => r[at.get(c) ?? -1]?.trim() ?? "";
+
+  const categories = new Map<string, Category>();
+  const categoryOf = (name: string): string | null => {
+    if (!name) return null;
+    const known = [...categories.values()].find((c) => c.name.toLowerCase() === name.toLowerCase());
+    if (known) return known.id;
+    const id = `c${categories.size + 1}`;
+    const used = [...categories.values()];
+    categories.set(id, { ...emptyCategory(id), name, ...nextLook(used), place: between(used.at(-1)?.place ?? null, null) });
+    return id;
+  };
+  let anchor: string | null = null;
+  let key: string | null = null;
+  const items: Frozen["items"] = [];
+  const addItem = (of: string, part: Partial<Frozen["items"][number]>) => {
+    const { deleted: _, ...item } = { ...emptyItem(`i${items.length + 1}`), of, place: between(items.at(-1)?.place ?? null, null), ...part };
+    items.push(item);
+  };
+  const events = records.map((r, i): FrozenEvent => {
+    const id = String(i + 1);
+    const when = readWhen(cell(r, "When"), options);
+    if (isDated(when)) {
+      anchor = id;
+      key = null;
+    } else key = between(key, null);
+    const { deleted: _, ...event } = emptyEvent(id);
+    for (const line of cell(r, "Source").split("\n").filter(Boolean)) addItem(id, { list: "source", text: line });
+    for (const line of cell(r, "Link").split(/\s+/).filter(Boolean)) addItem(id, { list: "link", address: line });
+    const picture = cell(r, "Picture");
+    if (picture) addItem(id, { list: "media", kind: "picture", address: picture, credit: cell(r, "Credit") });
+    return {
+      ...event,
+      title: cell(r, "Title"),
+      when: isDated(when) ? when : { ...(when.typed ? when : UNDATED), place: { after: anchor, key: key ?? "" } },
+      category: categoryOf(cell(r, "Category")),
+      description: paragraphs(cell(r, "Description")),
+    };
+  });
+  for (const [i, r] of records.entries()) {
+    const whole = cell(r, "Part of");
+    if (whole) events[i]!.partOf = events.find((e) => e.title === whole && e !== events[i])?.id ?? null;
+  }
+  return {
+    frozen: { ...empty, categories: [...categories.values()].map(({ deleted: _, ...c }) => c), events, items },
+  };
+}
+
+/** Writes the events of a timeline as a table, in their order; `readTable` reads it back. */
+export function writeTable(f: Frozen): string {
+  const living = new Map(f.events.map((e) => [e.id, e]));
+  const order = inOrder(f.events.map((e) => ({ ...emptyEvent(e.id), ...e, description: new Uint8Array(0) })));
+  const list = (of: string, kind: string) => f.items.filter((i) => i.of === of && i.list === kind);
+  const rows = order.map(({ id }) => {
+    const e = living.get(id)!;
+    const picture = list(id, "media").find((i) => i.kind === "picture");
+    const row: Record<Column, string> = {
+      When: e.when.typed.trim() || whenLabel(e.when, f.dateStyle),
+      Title: e.title,
+      Category: f.categories.find((c) => c.id === e.category)?.name ?? "",
+      "Part of": living.get(e.partOf ?? "")?.title ?? "",
+      Description: e.description.map((b) => plainTextOf([b])).join("\n\n"),
+      Source: list(id, "source")
+        .map((i) => [i.text, i.address].filter(Boolean).join(" "))
+        .join("\n"),
+      Link: list(id, "link")
+        .map((i) => i.address || i.text)
+        .join("\n"),
+      Picture: picture?.address || picture?.text || "",
+      Credit: picture?.credit ?? "",
+    };
+    return COLUMNS.map((c) => row[c]);
+  });
+  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: "\r\n" })}\r\n`;
+}
