@@ -1,6 +1,7 @@
 import { writeFile } from "node:fs/promises";
 import { extname } from "node:path";
 import { drawChart } from "@/core/chart/draw-chart";
+import { PAPER } from "@/core/chart/house-style";
 import { toSvg } from "@/core/chart/to-svg";
 import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
 import { writeTable } from "@/core/formats/table";
@@ -26,6 +27,7 @@ export async function convert(
       pictureUrl: () => null,
       label: frozen.title || "Timeline",
       style: await o.fonts(),
+      paper: PAPER,
     });
   }
   try {

@@ -68,7 +68,8 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
     for (const b of bobs) side[b.i] = b.apex < g.pad - 1e-6 ? -1 : b.apex > g.size - g.pad + 1e-6 ? 1 : 0;
     for (let i = 0; i < data.count; i++) {
       if (data.kind[i] !== SPAN_KIND) continue;
-      const at = (k: number) => g.pad + minus({ hi: laid.p.hi[i * 4 + k]!, lo: laid.p.lo[i * 4 + k]! }, view.u0) * view.scale;
+      const at = (k: number) =>
+        g.pad + minus({ hi: laid.p.hi[i * 4 + k]!, lo: laid.p.lo[i * 4 + k]! }, view.u0) * view.scale;
       side[i] = at(3) < g.pad - 1e-6 ? -1 : at(0) > g.size - g.pad + 1e-6 ? 1 : 0;
     }
   }
@@ -82,7 +83,9 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
     labels: [
       ...labels.map((l) => {
         const t = textOfLabel(laid, l.i);
-        const lines = layout.setting.oneLine ? [[t.date, ...t.lines].filter(Boolean).join(" ")] : [t.date, ...t.lines].filter(Boolean);
+        const lines = layout.setting.oneLine
+          ? [[t.date, ...t.lines].filter(Boolean).join(" ")]
+          : [t.date, ...t.lines].filter(Boolean);
         return { id: idOf(l.i), x: round(l.x), y: round(l.y), w: round(l.w), h: round(l.h), of: "moment", lines };
       }),
       ...roofs.flatMap((r) =>
@@ -104,7 +107,13 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
     leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l)) })),
     moments: bobs
       .filter((b) => inside(b.i))
-      .map((b) => ({ id: idOf(b.i), x0: round(b.x0), x1: round(b.x1), apex: round(b.apex), y: layout.ridgeTop + RIDGE })),
+      .map((b) => ({
+        id: idOf(b.i),
+        x0: round(b.x0),
+        x1: round(b.x1),
+        apex: round(b.apex),
+        y: layout.ridgeTop + RIDGE,
+      })),
     spans: roofs.map((r) => ({ id: idOf(r.i), x0: round(r.x0), x1: round(r.x1), y0: round(r.y0), y1: round(r.y1) })),
     clusters: content.counts.flatMap((c) => {
       const ids = countedRanks(laid, g, view, content.labels, c)

@@ -97,7 +97,9 @@ export function makeAxis(settings: AxisSettings, data: ChartData): Axis {
   let tail = 0;
   while (tail < data.count && data.kind[data.count - 1 - tail] === UNDATED_KIND) tail++;
   const share = 1 - tail / (data.count + 1);
-  return settings.scale === "true" ? trueAxis(ends, share) : balancedAxis(ends, share, makeKnots(share, knotsOf(data, ends)));
+  return settings.scale === "true"
+    ? trueAxis(ends, share)
+    : balancedAxis(ends, share, makeKnots(share, knotsOf(data, ends)));
 }
 
 /** Two ends that are not the same instant. */
@@ -200,7 +202,10 @@ function balancedAxis(ends: { from: Instant; to: Instant }, share: number, knots
       const k = segment((m) => (days[m]! - i.day || seconds[m]! - i.second) > 0);
       if (days[k + 1] === i.day && seconds[k + 1] === i.second) return { hi: u[k + 1]!, lo: 0 };
       const r = rate[k]!;
-      return sum({ hi: u[k]!, lo: 0 }, plus(twoProduct(i.day - days[k]!, r), ((i.second - seconds[k]!) / SECONDS_PER_DAY) * r));
+      return sum(
+        { hi: u[k]!, lo: 0 },
+        plus(twoProduct(i.day - days[k]!, r), ((i.second - seconds[k]!) / SECONDS_PER_DAY) * r),
+      );
     },
     timeAt: (p) => {
       if (p.hi + p.lo > datedLength * (1 + 1e-12)) return null;

@@ -1,7 +1,15 @@
 import { extent, type Instant, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../time/when";
-import { whenLabel } from "../time/write-when";
+import { whenLabel, yearText } from "../time/write-when";
+import { civilFrom } from "../time/calendar";
 import { inOrder } from "../timeline/order";
-import { categoriesOf, COLOURS, type Pattern, type Sign, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import {
+  categoriesOf,
+  COLOURS,
+  type Pattern,
+  type Sign,
+  type Timeline,
+  type TimelineEvent,
+} from "../timeline/timeline";
 import { chartTitle } from "./house-style";
 
 export const UNDATED_KIND = 0;
@@ -39,6 +47,8 @@ export interface ChartData {
   sign: Sign[];
   titles: string[];
   dates: string[];
+  /** The same where there is little room: the year, if that tells the dates of this chart apart. */
+  shortDates: string[];
   /** The item of the first picture; null for none. */
   pictures: (string | null)[];
   looks: { colour: string; pattern: Pattern }[];
@@ -88,12 +98,15 @@ export function* chartDataSlowly(
     sign: new Array<Sign>(n).fill(""),
     titles: new Array<string>(n).fill(""),
     dates: new Array<string>(n).fill(""),
+    shortDates: new Array<string>(n).fill(""),
     pictures: new Array<string | null>(n).fill(null),
     looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
   };
+  const years = yearsCovered(events);
   for (const [i, e] of events.entries()) {
     if (i % slice === slice - 1) yield;
     fill(data, i, e, timeline);
+    data.shortDates[i] = shortDate(e, data.dates[i]!, years, timeline);
     data.look[i] = lookOf.get(e.category ?? "") ?? 0;
     data.pictures[i] = picture.get(e.id) ?? null;
     data.importance[i] = importanceOf(e, data.pictures[i] !== null);
@@ -136,6 +149,32 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   data.sign[i] = e.sign;
   data.titles[i] = chartTitle(e);
   data.dates[i] = whenLabel(e.when, timeline.dateStyle);
+}
+
+/** From the first to the last beginning, in years. */
+function yearsCovered(events: readonly TimelineEvent[]): number {
+  let [first, last] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const e of events) {
+    const at = startOf(e.when);
+    if (!at) continue;
+    first = Math.min(first, at.day);
+    last = Math.max(last, at.day);
+  }
+  return (last - first) / 365.2425;
+}
+
+/** Years instead of days where a chart spans decades; millions where years have many digits. */
+function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
+  const r = e.when.readAs;
+  if (r.kind !== "moment" || !(years > 20)) return full;
+  const year = civilFrom("gregorian", middleOf(r.at).day).year;
+  const about = r.at.about ? "about " : "";
+  // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).
+  const unit = year <= -1e9 ? ([1e9, "Ga"] as const) : year <= -1e6 ? ([1e6, "Ma"] as const) : ([1e3, "ka"] as const);
+  if (year <= -10_000) return `${about}${Number((-year / unit[0]).toPrecision(3))} ${unit[1]}`;
+  const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
+  const ago = r.at.wording?.kind === "ago";
+  return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
 }
 
 function firstPictures(timeline: Timeline): Map<string, string> {

@@ -101,4 +101,3 @@ export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: bool
     ...(selected ? { stroke: SUN, strokeWidth: 2.5 } : {}),
   });
 }
-

@@ -9,7 +9,7 @@ import { BOB, FOOT, RIDGE } from "./house-style";
 import { type Frame, groundOf, type Laid, layoutChart } from "./layout";
 import { drawBands, drawRidge, ridgeOf } from "./ridge";
 import type { Scene, Shape, Target } from "./scene";
-import type { Extra } from "./shown";
+import type { Extra, ShownLabel } from "./shown";
 import { isWhole, readView, type View, wholeView } from "./view";
 import { type Words, wordsOf } from "./words";
 
@@ -96,11 +96,17 @@ export function drawView(
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), ground.size);
   for (const r of roofs) drawTitle(shapes, data, r);
   // Lines first: no label may be struck through by one that is painted later.
-  for (const l of labels) drawLine(shapes, laid, l, isSelected(l.i));
+  const added = new Set(content.extras.map((e) => e.rank));
+  const marked = (l: ShownLabel, draw: () => void) => {
+    const from = shapes.length;
+    draw();
+    if (added.has(l.rank)) for (let k = from; k < shapes.length; k++) shapes[k]!.added = true;
+  };
+  for (const l of labels) marked(l, () => drawLine(shapes, laid, l, isSelected(l.i)));
   // The broad are painted first, so that they hide nothing.
   const broad = (b: ShownBob) => b.x1 - b.x0;
   for (const b of [...bobs].sort((a, c) => broad(c) - broad(a))) drawBob(shapes, laid, b, isSelected(b.i), ground.size);
-  for (const l of labels) drawLabel(shapes, laid, l, isSelected(l.i));
+  for (const l of labels) marked(l, () => drawLabel(shapes, laid, l, isSelected(l.i)));
   for (const c of counts) drawCount(shapes, c);
 
   const scene: Scene = {
@@ -134,7 +140,10 @@ export function targetsOf({ laid, words }: Chart, c: FrameContent): Target[] {
   made.sort((a, b) => a.at - b.at);
   // Counts stand for many: they are never left out.
   const events = made.filter((m) => m.t.kind === "event");
-  const kept = events.length + c.counts.length <= MOST_TARGETS ? made : made.filter((m) => m.t.kind === "more" || events.indexOf(m) < MOST_TARGETS - c.counts.length);
+  const kept =
+    events.length + c.counts.length <= MOST_TARGETS
+      ? made
+      : made.filter((m) => m.t.kind === "more" || events.indexOf(m) < MOST_TARGETS - c.counts.length);
   for (const { at, t } of kept) if (t.kind === "event") t.name = words.nameOf(at);
   return kept.map((m) => m.t);
 }

@@ -43,9 +43,7 @@ export function leader({ layout }: Laid, l: ShownLabel): number[] {
   const y0 = layout.ridgeTop + RIDGE + BOB - 2;
   const y1 = layout.ridgeTop + RIDGE + BOB + FAN;
   const foot = l.y + l.h;
-  return Math.abs(l.anchor - l.apex) < 0.5
-    ? [l.apex, y0, l.apex, foot]
-    : [l.apex, y0, l.anchor, y1, l.anchor, foot];
+  return Math.abs(l.anchor - l.apex) < 0.5 ? [l.apex, y0, l.apex, foot] : [l.apex, y0, l.anchor, y1, l.anchor, foot];
 }
 
 export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {

@@ -47,7 +47,16 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
     for (; low < start[k + 1]! && ranks[low]! < to; low++) {
       const rank = ranks[low]!;
       if (layout.z[rank]! > v.scale * (1 + 1e-9)) continue;
-      const label = labelAt(laid, g, v, rank, layout.row[rank]!, layout.side[rank]!, layout.shift[rank]!, layout.from[rank]!);
+      const label = labelAt(
+        laid,
+        g,
+        v,
+        rank,
+        layout.row[rank]!,
+        layout.side[rank]!,
+        layout.shift[rank]!,
+        layout.from[rank]!,
+      );
       if (label.x + label.w > 0 && label.x < g.size) found.push(label);
     }
   }
@@ -58,11 +67,7 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
  * What a view shows, in px. At rest (`extras` "settle") labels are added where there is room; while it moves the given
  * ones stay as long as they meet none of the placed ones.
  */
-export function frameContent(
-  laid: Laid,
-  view: View,
-  extras: readonly Extra[] | "settle",
-): FrameContent {
+export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | "settle"): FrameContent {
   const { layout } = laid;
   const ground = groundOf(laid.axis, layout);
   const labels = layout.strip ? [] : placedLabels(laid, ground, view);
@@ -78,4 +83,3 @@ export function frameContent(
     extras: kept.extras,
   };
 }
-

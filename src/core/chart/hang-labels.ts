@@ -36,7 +36,11 @@ export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
   const ways = [
     ...[0, 6, 12, 20].map((spread) => () => spreadOut(sorted, spread, room)),
-    ...[...Array(room.rows).keys()].slice(1).map((n) => () => inColumns(sorted, n + 1, room)),
+    ...STEPS.flatMap((step) =>
+      [...Array(Math.min(room.rows, sorted.length)).keys()]
+        .slice(1)
+        .map((n) => () => inColumns(sorted, n + 1, step, room)),
+    ),
   ];
   let best: Placed[] = [];
   let bestCost = Number.POSITIVE_INFINITY;
@@ -44,13 +48,14 @@ export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
     const anchors = way();
     // Where the lines run is known: what that alone costs may already be too much.
     const away = anchors.reduce((sum, x, i) => sum + awayCost(x - sorted[i]!.apex), 0);
-    if (away >= bestCost) continue;
+    if (away * RELAXED >= bestCost) continue;
     for (const order of [rightToLeft, leftToRight]) {
       const board = new Board(sorted, anchors, room);
       board.place(order(sorted.length));
       if (board.missing > 0) board.squeeze();
       board.improve();
-      const cost = away + board.cost();
+      if (board.missing === 0) board.relax();
+      const cost = board.cost();
       if (cost < bestCost - 1e-9) {
         bestCost = cost;
         best = board.result();
@@ -67,10 +72,21 @@ export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
 const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
 const leftToRight = (n: number) => [...Array(n).keys()];
 
+/** So much of the distance is left at the best when labels are drawn nearer to their moments. */
+const RELAXED = 0.2;
+/** Between two lines, px. */
+const LINES_APART = 5;
+/** Where between its moment and its present place a label is tried. */
+const NEARER = [0, 0.25, 0.5, 0.75];
+
 /** What it costs to hang a label away from its moment: nothing to speak of at first, then more and more. */
 export function awayCost(distance: number): number {
   return (Math.abs(distance) / 40) ** 2;
 }
+
+/** What a row further out costs, and the left side of a line. */
+const ROW_COST = 0.25;
+const SIDE_COST = 0.1;
 
 /** Labels on their lines while a place is being looked for; plain numbers, because this runs at every keystroke. */
 class Board {
@@ -219,10 +235,64 @@ class Board {
     }
   }
 
+  /**
+   * Draws each label nearer to its moment, as far as there is room; lines keep their order, so that they still do when
+   * moments move apart.
+   */
+  relax(): void {
+    const { rows } = this.room;
+    for (let pass = 0; pass < 8; pass++) {
+      let changed = false;
+      for (let k = 0; k < this.n; k++) {
+        const i = pass % 2 === 0 ? k : this.n - 1 - k;
+        const apex = this.labels[i]!.apex;
+        const [row, side, anchor] = [this.row[i]!, this.side[i]!, this.anchor[i]!];
+        // Moments at one instant may share their line.
+        const low =
+          i > 0 ? this.anchor[i - 1]! + (this.labels[i - 1]!.apex < apex ? LINES_APART : 0) : Number.NEGATIVE_INFINITY;
+        const high =
+          i < this.n - 1
+            ? this.anchor[i + 1]! - (this.labels[i + 1]!.apex > apex ? LINES_APART : 0)
+            : Number.POSITIVE_INFINITY;
+        if (low > high) continue;
+        const target = Math.min(high, Math.max(low, apex));
+        let best = this.costOf(i);
+        const found = { row, side, anchor };
+        this.take(i);
+        for (const share of NEARER) {
+          const x = target + share * (anchor - target);
+          const away = awayCost(x - apex);
+          if (away >= best) continue;
+          this.anchor[i] = x;
+          for (let r = 0; r < rows; r++)
+            for (let s = 1; s >= -1; s -= 2) {
+              const cost = away + r * ROW_COST + (s > 0 ? 0 : SIDE_COST);
+              if (cost >= best - 1e-6 || !this.inside(i, s) || this.clashes(i, r, s, 1) > 0) continue;
+              best = cost;
+              found.row = r;
+              found.side = s;
+              found.anchor = x;
+              changed = true;
+            }
+        }
+        this.anchor[i] = found.anchor;
+        this.hang(i, found.row, found.side);
+      }
+      if (!changed) return;
+    }
+  }
+
+  private costOf(i: number): number {
+    return this.row[i]! < 0
+      ? 1_000
+      : awayCost(this.anchor[i]! - this.labels[i]!.apex) +
+          this.row[i]! * ROW_COST +
+          (this.side[i]! > 0 ? 0 : SIDE_COST);
+  }
+
   cost(): number {
     let cost = 0;
-    for (let i = 0; i < this.n; i++)
-      cost += this.row[i]! < 0 ? 1_000 : this.row[i]! * 0.5 + (this.side[i]! > 0 ? 0 : 0.1);
+    for (let i = 0; i < this.n; i++) cost += this.costOf(i);
     return cost;
   }
 
@@ -240,14 +310,14 @@ class Board {
   }
 }
 
-/** Between the lines of one column, px. */
-const STEP = 13;
+/** Between the lines of one column, px: roomy, and as close as lines can still be told apart. */
+const STEPS = [13, 6];
 
 /**
  * Lines gathered into columns of up to `most`, in which each label hangs above the one before it, like steps: the way
  * that fills the rows. Columns stand as near to their moments as their widths allow.
  */
-function inColumns(sorted: readonly Hanging[], most: number, room: Room): number[] {
+function inColumns(sorted: readonly Hanging[], most: number, step: number, room: Room): number[] {
   const columns: { first: number; labels: Hanging[]; w: number; wanted: number }[] = [];
   for (const [i, l] of sorted.entries()) {
     const last = columns.at(-1);
@@ -255,8 +325,8 @@ function inColumns(sorted: readonly Hanging[], most: number, room: Room): number
     if (last && last.labels.length < most && l.apex < last.wanted + last.w) last.labels.push(l);
     else columns.push({ first: i, labels: [l], w: 0, wanted: l.apex });
     const c = columns.at(-1)!;
-    c.w = Math.max(...c.labels.map((x, k) => k * STEP + FLAG_GAP + x.w)) + CLEARANCE + 2;
-    c.wanted = c.labels.reduce((sum, x, k) => sum + x.apex - k * STEP, 0) / c.labels.length;
+    c.w = Math.max(...c.labels.map((x, k) => k * step + FLAG_GAP + x.w)) + CLEARANCE + 2;
+    c.wanted = c.labels.reduce((sum, x, k) => sum + x.apex - k * step, 0) / c.labels.length;
   }
   // Pool adjacent violators: columns that would meet move together to their common middle.
   const blocks: { from: number; w: number; n: number; columns: typeof columns }[] = [];
@@ -281,7 +351,7 @@ function inColumns(sorted: readonly Hanging[], most: number, room: Room): number
     b.from = Math.max(b.from, at);
     let x = b.from;
     for (const c of b.columns) {
-      for (const k of c.labels.keys()) anchors.push(x + k * STEP);
+      for (const k of c.labels.keys()) anchors.push(x + k * step);
       x += c.w;
     }
     at = b.from + b.w;

@@ -18,9 +18,7 @@ export const SETTINGS: readonly Setting[] = [
   { most: 140, lines: 2, picture: 0, oneLine: false },
   { most: 118, lines: 2, picture: 0, oneLine: false },
   { most: 190, lines: 1, picture: 0, oneLine: false },
-  { most: 260, lines: 1, picture: 0, oneLine: true },
-  { most: 190, lines: 1, picture: 0, oneLine: true },
-  { most: 120, lines: 1, picture: 0, oneLine: true },
+  ...[260, 220, 190, 165, 145, 130, 115].map((most) => ({ most, lines: 1, picture: 0, oneLine: true })),
 ];
 /** For timelines too large to be searched for the best: where there is height, and where there is not. */
 export const DENSE: Setting = { most: 150, lines: 1, picture: 0, oneLine: false };
@@ -35,6 +33,8 @@ export interface LabelText {
   h: number;
 }
 
+/** In a line of both, a date longer than this share of it is written shorter. */
+const SHARE_OF_DATE = 0.42;
 const PICTURE_GAP = 8;
 const DATE_GAP = 6;
 
@@ -44,17 +44,27 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
   const title = data.titles[i]!;
   if (s.oneLine) {
-    const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, most * 0.6);
+    // A date is never cut before its year: where it is too long, a shorter one that says less stands for it.
+    const full = data.dates[i]!;
+    const short = textWidth(full, DATE_FACE, DATE_SIZE) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
+    const date = cutToWidth(short, DATE_FACE, DATE_SIZE, most * 0.6);
     const before = sign + (date ? textWidth(date, DATE_FACE, DATE_SIZE) + DATE_GAP : 0);
     const line = cutToWidth(title, TITLE_FACE, size, Math.max(24, most - before));
-    return { date, lines: [line], picture: null, w: Math.ceil(before + textWidth(line, TITLE_FACE, size)), h: LINE + 2 };
+    return {
+      date,
+      lines: [line],
+      picture: null,
+      w: Math.ceil(before + textWidth(line, TITLE_FACE, size)),
+      h: LINE + 2,
+    };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 150), frameWidth * 0.42));
+  const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 200), frameWidth * 0.42));
   const lines = wrap(title, TITLE_FACE, size, most, s.lines);
   const dateWidth = date ? textWidth(date, DATE_FACE, DATE_SIZE) : 0;
   let textW = dateWidth + (date ? sign : 0);
-  for (const [k, l] of lines.entries()) textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
+  for (const [k, l] of lines.entries())
+    textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
   const textH = (date ? LINE : 0) + lines.length * LINE;
   return {
     date,

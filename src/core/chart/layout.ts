@@ -5,11 +5,9 @@ import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP } from 
 import { DENSE, DENSE_LOW, type LabelText, labelText, type Setting } from "./labels";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
-import { roofRows } from "./roof-rows";
-import { placeTitles, type RoofTitles } from "./roof-titles";
+import { arrangeRoofs } from "./arrange-roofs";
+import type { RoofTitles } from "./roof-titles";
 import { searchLabels } from "./search-labels";
-import { textWidth } from "../text/measure";
-import { TITLE_FACE, titleSize } from "./house-style";
 import { fitScale, type Ground, largestScale } from "./view";
 
 export interface Frame {
@@ -24,7 +22,9 @@ const PER_ROW = 0.04;
 const PER_ROW_REST = 0.15;
 /** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
 const FULL_ROWS = 12;
-const LEAST_ROOF_HEIGHT = 5;
+const LEAST_ROOF_HEIGHT = 3;
+/** ... but as long as they are no lower than that they take up to this share of the frame. */
+const ROOF_SHARE = 0.45;
 
 export interface RoofMeasures {
   roof: number;
@@ -108,20 +108,11 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
   const fit = fitScale(ground);
   const small = data.count <= SMALL;
 
-  // Roofs: in a small timeline each goes where its title finds room.
-  const until: number[] = [];
-  const wish = (i: number, free: readonly number[]) => {
-    const x = (k: number) => pad + (p.hi[i * 4 + k]! + p.lo[i * 4 + k]!) * fit;
-    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(false)) + 14;
-    const end = x(2) - x(1) >= w + 10 ? x(3) : x(3) + w + 8;
-    const row = free.find((r) => (until[r] ?? Number.NEGATIVE_INFINITY) <= x(0)) ?? free[0]!;
-    until[row] = end <= frame.width ? end : x(3);
-    return row;
-  };
-  const { row: roofRow, depth } = roofRows(data, axis, small && !strip ? wish : null);
-  const roofs = measuresFor(depth, strip);
-  const slope = 5;
-  const titles = placeTitles(data, p, roofRow, depth, slope, { fit, pad, size: frame.width }, small);
+  const place = { fit, pad, size: frame.width };
+  const most = Math.floor((frame.height * ROOF_SHARE) / (FULL.roof + FULL.gap));
+  const arranged = arrangeRoofs(data, axis, p, place, small && !strip ? most : null);
+  const { row: roofRow, depth, titles } = arranged;
+  const roofs = measuresFor(depth, strip, frame.height);
   if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const ridgeTop = Math.round(roofs.top + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
   const labelsTop = ridgeTop + RIDGE + BOB + FAN;
@@ -175,11 +166,11 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
   return { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
 }
 
-function measuresFor(depth: number, strip: boolean): RoofMeasures {
+function measuresFor(depth: number, strip: boolean, height: number): RoofMeasures {
   if (strip) return STRIP;
   if (depth <= FULL_ROWS) return FULL;
-  const each = ((FULL.roof + FULL.gap) * FULL_ROWS) / depth;
-  const gap = each >= 12 ? 2 : 1;
+  const each = Math.max(height * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
+  const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
   return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
 }
 
@@ -288,12 +279,15 @@ function hangMany<T extends Hung>(
       },
     },
   );
+  // A label without a place has its width all the same, for a view at rest.
+  for (let r = 0; r < m; r++) if (placed.row[r]! < 0) placed.to[r] = along[r]!;
   const counted = placed.z.some((z) => z > fit);
   return { ...none, ...placed, h, pitch, rows, setting, counted };
 }
 
 function octavesOf(z: Float64Array, fit: number): ChartLayout["octaves"] {
-  const octave = (r: number) => (z[r] === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z[r]! / fit))));
+  const octave = (r: number) =>
+    z[r] === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z[r]! / fit)));
   let most = 0;
   for (let r = 0; r < z.length; r++) most = Math.max(most, octave(r));
   const start = new Int32Array(most + 2);

@@ -31,7 +31,16 @@ export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
   // The unit does not depend on the ends, so it can be asked for first.
   const unit = makeTicks(g, v, [], words.era, words.marks).unit;
   const ends = endLabels(laid, g, v, words, unit);
-  return { ends, row: makeTicks(g, v, ends.map((e) => [e.from, e.to]), words.era, words.marks) };
+  return {
+    ends,
+    row: makeTicks(
+      g,
+      v,
+      ends.map((e) => [e.from, e.to]),
+      words.era,
+      words.marks,
+    ),
+  };
 }
 
 function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | null): EndLabel[] {
@@ -100,7 +109,8 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
     }
   }
   let widest = 60;
-  for (let i = 0; i < n; i += Math.max(1, Math.floor(n / 200))) if (isDated(i)) widest = Math.max(widest, textWidth(words.startOf(i), TICK_FACE, TICK_SIZE));
+  for (let i = 0; i < n; i += Math.max(1, Math.floor(n / 200)))
+    if (isDated(i)) widest = Math.max(widest, textWidth(words.startOf(i), TICK_FACE, TICK_SIZE));
   const stride = 2 ** Math.max(0, Math.ceil(Math.log2((widest + 18) / v.scale)));
   for (let i = Math.ceil(low / stride) * stride; i <= high; i += stride) {
     if (i === first || i === last || !isDated(i)) continue;
@@ -111,7 +121,14 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
 }
 
 /** Shades every second stretch between labelled ticks; on scales where that stays the same while the view moves. */
-export function drawBands(shapes: Shape[], row: TickRow, g: Ground, height: number, whole: boolean, lines: boolean): void {
+export function drawBands(
+  shapes: Shape[],
+  row: TickRow,
+  g: Ground,
+  height: number,
+  whole: boolean,
+  lines: boolean,
+): void {
   if (lines) {
     for (const t of row.ticks)
       if (t.text && t.x >= 0 && t.x <= g.size)
@@ -157,4 +174,3 @@ function drawTick(shapes: Shape[], t: Tick, top: number): void {
 function put(shapes: Shape[], text: string, x: number, y: number, fill: string, align: "start" | "middle"): void {
   shapes.push({ kind: "text", x, y, text, face: TICK_FACE, size: TICK_SIZE, fill, align });
 }
-

@@ -17,14 +17,9 @@ function covered(data: ChartData, i: number, axis: Axis): [Instant, Instant] {
 
 /**
  * A row for each span, so that spans that share time have different ones and there are as many rows as spans at the
- * busiest instant, the least there can be: a sweep in time into the lowest free row. `wish` may name a better free row
- * below `depth` for a span. Row -1: no span.
+ * busiest instant, the least there can be: a sweep in time into the lowest free row. Row -1: no span.
  */
-export function roofRows(
-  data: ChartData,
-  axis: Axis,
-  wish: ((i: number, free: readonly number[]) => number) | null = null,
-): { row: Int32Array; depth: number } {
+export function roofRows(data: ChartData, axis: Axis): { row: Int32Array; depth: number } {
   const row = new Int32Array(data.count).fill(-1);
   const spans: { i: number; from: Instant; to: Instant }[] = [];
   for (let i = 0; i < data.count; i++) {
@@ -33,7 +28,6 @@ export function roofRows(
     spans.push({ i, from, to });
   }
   spans.sort((a, b) => (before(a.from, b.from) ? -1 : before(b.from, a.from) ? 1 : a.i - b.i));
-  const depth = depthOf(spans);
   const ends: Instant[] = [];
   const open = new Heap<number>((a, b) => before(ends[a]!, ends[b]!));
   const free = new Heap<number>((a, b) => a < b);
@@ -41,35 +35,12 @@ export function roofRows(
   for (const s of spans) {
     // A span without length still takes its row for an instant.
     while (open.size > 0 && !before(s.from, ends[open.top()]!)) free.push(open.pop());
-    let taken: number;
-    if (wish && depth <= 64) {
-      const rest = free.items();
-      for (let r = used; r < depth; r++) rest.push(r);
-      rest.sort((a, b) => a - b);
-      taken = wish(s.i, rest);
-      if (taken >= used) {
-        for (let r = used; r < taken; r++) free.push(r);
-        used = taken + 1;
-      } else free.remove(taken);
-    } else taken = free.size > 0 ? free.pop() : used++;
+    const taken = free.size > 0 ? free.pop() : used++;
     row[s.i] = taken;
     ends[taken] = before(s.from, s.to) ? s.to : { day: s.from.day, second: s.from.second + 1e-6 };
     open.push(taken);
   }
-  return { row, depth };
-}
-
-/** The greatest number of spans at one instant. */
-function depthOf(spans: readonly { from: Instant; to: Instant }[]): number {
-  const ends = spans.map((s) => (before(s.from, s.to) ? s.to : { day: s.from.day, second: s.from.second + 1e-6 }));
-  ends.sort((a, b) => (before(a, b) ? -1 : before(b, a) ? 1 : 0));
-  let depth = 0;
-  let ended = 0;
-  for (const [k, s] of spans.entries()) {
-    while (ended < ends.length && !before(s.from, ends[ended]!)) ended++;
-    depth = Math.max(depth, k + 1 - ended);
-  }
-  return depth;
+  return { row, depth: used };
 }
 
 /** The least first. */
@@ -87,16 +58,6 @@ class Heap<T> {
 
   top(): T {
     return this.list[0]!;
-  }
-
-  items(): T[] {
-    return [...this.list];
-  }
-
-  remove(item: T): void {
-    const rest = this.list.filter((x) => x !== item);
-    this.list = [];
-    for (const x of rest) this.push(x);
   }
 
   push(item: T): void {

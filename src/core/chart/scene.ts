@@ -2,7 +2,10 @@ import type { Face } from "../text/measure";
 import type { Pattern } from "../timeline/timeline";
 
 /** What the painters draw, in this order. All lengths in px; points are x, y, x, y, ... */
-export type Shape =
+export type Shape = {
+  /** Belongs to a label that was added to a view at rest: a painter may let it come in slowly. */
+  added?: true;
+} & (
   | {
       kind: "area";
       points: number[];
@@ -23,7 +26,8 @@ export type Shape =
       fill: string;
       align: "start" | "middle" | "end";
     }
-  | { kind: "picture"; x: number; y: number; w: number; h: number; item: string };
+  | { kind: "picture"; x: number; y: number; w: number; h: number; item: string }
+);
 
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */
 export interface Target {

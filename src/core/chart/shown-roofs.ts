@@ -1,9 +1,9 @@
 import { OUTER_END } from "./chart-data";
 import { SLOPE } from "./house-style";
 import type { Laid } from "./layout";
-import { AFTER, ASIDE, BEFORE, CUT, INSET, LEAST_ROOF } from "./roof-titles";
+import { AFTER, ASIDE, INSET, LEAST_ROOF, ON_ROOF } from "./roof-titles";
 import { pointX, type ShownRoof } from "./shown";
-import { fitScale, type Ground, type View } from "./view";
+import type { Ground, View } from "./view";
 
 /** The roofs in view, with their titles. */
 export function shownRoofs(laid: Laid, g: Ground, v: View): ShownRoof[] {
@@ -43,9 +43,17 @@ function firstSpan(laid: Laid, g: Ground, v: View, from: number, to: number, x: 
   return low;
 }
 
-function roofAt(laid: Laid, g: Ground, v: View, i: number, x0: number, next: number, y0: number, y1: number): ShownRoof {
+function roofAt(
+  laid: Laid,
+  g: Ground,
+  v: View,
+  i: number,
+  x0: number,
+  next: number,
+  y0: number,
+  y1: number,
+): ShownRoof {
   const { layout } = laid;
-  const { titles } = layout;
   const least = Math.min(LEAST_ROOF, Math.max(1, next - x0));
   const x1 = Math.max(pointX(laid, g, v, i, OUTER_END), x0 + least);
   const steep = Math.min(SLOPE, (x1 - x0) / 3);
@@ -53,29 +61,39 @@ function roofAt(laid: Laid, g: Ground, v: View, i: number, x0: number, next: num
   let top1 = Math.min(pointX(laid, g, v, i, 2), x1 - steep);
   // Doubt at both ends that meets: the roof has a point instead of a flat top.
   if (top0 > top1) top0 = top1 = Math.min(x1, Math.max(x0, (top0 + top1) / 2));
-  let title: ShownRoof["title"] = null;
-  if (v.scale * (1 + 1e-9) >= titles.z[i]!) {
-    const w = titles.width[i]!;
-    const mode = titles.mode[i]!;
-    const room = top1 - top0 - 2 * INSET;
-    // On it, kept in sight while the roof runs on to the left.
-    const sticky = Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - w));
-    if (mode === AFTER || mode === BEFORE) {
-      const x = mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
-      const inSight = x >= 0 && x + w <= g.size;
-      if (!inSight && room >= w && x1 > 0 && x0 < g.size) title = { x: sticky, w, on: true, cut: null };
-      else title = { x, w, on: false, cut: null };
-    } else if (mode === CUT && room < w) {
-      const text = cutWidth(titles.wholeFrom[i]!, w, g);
-      title = { x: top0 + INSET, w: Math.min(w, text), on: true, cut: text };
-    } else title = { x: sticky, w, on: true, cut: null };
-  }
-  return { i, x0, x1, top0, top1, y0, y1, title };
+  return { i, x0, x1, top0, top1, y0, y1, title: titleAt(laid, g, v, i, x0, x1, top0, top1) };
 }
 
-/** The room a cut title has at the scale of the whole; it says the same until all of it has room. */
-function cutWidth(wholeFrom: number, w: number, g: Ground): number {
-  const fit = fitScale(g);
-  return ((w + 2 * INSET + 2 * SLOPE) / wholeFrom) * fit - 2 * INSET - 2 * SLOPE;
+function titleAt(
+  { layout }: Laid,
+  g: Ground,
+  v: View,
+  i: number,
+  x0: number,
+  x1: number,
+  top0: number,
+  top1: number,
+): ShownRoof["title"] {
+  const { titles } = layout;
+  const scale = v.scale * (1 + 1e-9);
+  if (scale < titles.z[i]!) return null;
+  const whole = titles.width[i]!;
+  // What is cut says the same until all of it has room.
+  const cut = titles.cut[i]! > 0 && scale < titles.wholeFrom[i]! ? titles.cut[i]! : null;
+  const w = cut === null ? whole : Math.min(cut, whole);
+  const mode = titles.mode[i]!;
+  // On it, kept in sight while the roof runs on to the left.
+  const sticky = Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - w));
+  if (mode === ON_ROOF) return { x: sticky, w, on: true, cut };
+  const x = mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
+  const inSight = x >= 0 && x + w <= g.size;
+  // Where it would be out of sight, it stands on its roof as soon as that has room.
+  if (!inSight && top1 - top0 - 2 * INSET >= whole && x1 > 0 && x0 < g.size)
+    return {
+      x: Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - whole)),
+      w: whole,
+      on: true,
+      cut: null,
+    };
+  return { x, w, on: false, cut };
 }
-

@@ -97,4 +97,3 @@ export function labelAt(
     h: layout.h[rank]!,
   };
 }
-

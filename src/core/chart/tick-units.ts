@@ -21,8 +21,14 @@ export const UNITS: Unit[] = [
   ),
   ...units("months", [6, 3, 2, 1]),
   ...units("days", [14, 7, 2, 1]),
-  ...units("seconds", [12, 6, 3, 2, 1].map((h) => h * 3_600)),
-  ...units("seconds", [30, 15, 10, 5, 2, 1].map((m) => m * 60)),
+  ...units(
+    "seconds",
+    [12, 6, 3, 2, 1].map((h) => h * 3_600),
+  ),
+  ...units(
+    "seconds",
+    [30, 15, 10, 5, 2, 1].map((m) => m * 60),
+  ),
   ...units("seconds", [30, 15, 10, 5, 2, 1]),
 ];
 
@@ -34,8 +40,14 @@ export const NESTED: Unit[] = [
   ),
   ...units("months", [6, 3, 1]),
   ...units("days", [1]),
-  ...units("seconds", [12, 6, 3, 1].map((h) => h * 3_600)),
-  ...units("seconds", [30, 15, 5, 1].map((m) => m * 60)),
+  ...units(
+    "seconds",
+    [12, 6, 3, 1].map((h) => h * 3_600),
+  ),
+  ...units(
+    "seconds",
+    [30, 15, 5, 1].map((m) => m * 60),
+  ),
   ...units("seconds", [30, 15, 5, 1]),
 ];
 
@@ -55,8 +67,7 @@ export function marksWithin(u: Unit, from: Instant, to: Instant, most: number): 
     const after = day - from.day || second - from.second;
     const before = day - to.day || second - to.second;
     const last = found.at(-1);
-    if (after >= 0 && before <= 0 && !(last && last.day === day && last.second === second))
-      found.push({ day, second });
+    if (after >= 0 && before <= 0 && !(last && last.day === day && last.second === second)) found.push({ day, second });
   };
   if (u.kind === "years") {
     const first = civilFrom("gregorian", from.day).year;
@@ -68,7 +79,7 @@ export function marksWithin(u: Unit, from: Instant, to: Instant, most: number): 
     const b = civilFrom("gregorian", to.day);
     const end = b.year * 12 + b.month - 1;
     for (let m = Math.floor((a.year * 12 + a.month - 1) / u.step) * u.step; m <= end; m += u.step)
-      put(dayFromGregorian(Math.floor(m / 12), (m - Math.floor(m / 12) * 12) + 1, 1));
+      put(dayFromGregorian(Math.floor(m / 12), m - Math.floor(m / 12) * 12 + 1, 1));
   } else if (u.kind === "days") {
     // Weeks begin on Mondays: day 2 was one.
     const shift = u.step % 7 === 0 ? 2 : 0;

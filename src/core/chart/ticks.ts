@@ -103,7 +103,9 @@ function unitFor(g: Ground, v: View, era: "BC" | "BCE"): number {
 function widestOf(u: Unit, from: Instant, to: Instant, era: "BC" | "BCE"): number {
   if (u.kind !== "years") return widthOf(u.kind === "seconds" ? (u.step < 60 ? "00:00:00" : "00 MMM") : "00 MMM");
   const half: Instant = { day: Math.floor((from.day + to.day) / 2), second: 0 };
-  return Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, era, false)))) + 10;
+  return (
+    Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, era, false)))) + 10
+  );
 }
 
 function trueTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC" | "BCE"): Omit<TickRow, "larger"> {
@@ -194,13 +196,19 @@ function ownTicks(
   const listed =
     "list" in own
       ? own.list.map((m) => ({ ...m }))
-      : (marksWithin(own.unit, from, to, MOST) ?? []).map((at) => ({ at, text: markText(own.unit, at, era, g.axis.scale !== "true") }));
+      : (marksWithin(own.unit, from, to, MOST) ?? []).map((at) => ({
+          at,
+          text: markText(own.unit, at, era, g.axis.scale !== "true"),
+        }));
   const made = listed.map((m) => ({ x: xOf(g, v, g.axis.at(m.at)), text: m.text, width: widthOf(m.text), at: m.at }));
   const index = (at: Instant, i: number) =>
     "list" in own ? i : Math.round((at.day + at.second / 86_400) / stepDays(own.unit));
   for (let stride = 1; ; stride *= 2) {
     const kept = made.filter((m, i) => index(m.at, i) % stride === 0);
-    if (kept.every((m, i) => i === 0 || m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + TICK_GAP) || kept.length < 2) {
+    if (
+      kept.every((m, i) => i === 0 || m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + TICK_GAP) ||
+      kept.length < 2
+    ) {
       const labelled = new Set(kept);
       const ticks: Tick[] = [];
       for (const m of made) {

@@ -25,6 +25,8 @@ export interface SvgOptions {
   prefix?: string;
   /** A style sheet for a file that stands alone: its fonts. */
   style?: string;
+  /** The colour of the ground; none: whatever lies behind. */
+  paper?: string;
   /** What the drawing is called, for those who cannot see it. */
   label?: string;
 }
@@ -45,7 +47,7 @@ export function toSvg(scene: Scene, options: SvgOptions): string {
         })
         .join("")
     : "";
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${options.style ? `<style>${options.style}</style>` : ""}${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${body}${links}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${options.style ? `<style>${options.style}</style>` : ""}${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${options.paper ? `<rect width="100%" height="100%" fill="${options.paper}"/>` : ""}${body}${links}</svg>`;
 }
 
 function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions): string {

@@ -61,7 +61,8 @@ function extreme(dated: readonly TimelineEvent[], way: 1 | -1): Extreme | null {
   let best: Extreme | null = null;
   for (const event of dated) {
     const r = event.when.readAs;
-    const m = r.kind === "moment" ? r.at : r.kind === "span" ? (way > 0 ? (r.end ?? r.start) : (r.start ?? r.end)) : null;
+    const m =
+      r.kind === "moment" ? r.at : r.kind === "span" ? (way > 0 ? (r.end ?? r.start) : (r.start ?? r.end)) : null;
     if (!m) continue;
     const open = way > 0 && r.kind === "span" && r.end === null;
     const at = drawnExtent({ ...m, about: false }, event)[way > 0 ? 1 : 0];
@@ -77,7 +78,10 @@ function textOf({ event, m }: Extreme, manner: Manner | null): string {
 
 function startText(e: TimelineEvent, manner: Manner | null): string {
   const r = e.when.readAs;
-  return whenLabel(r.kind === "span" && r.start ? { ...e.when, readAs: { kind: "moment", at: r.start } } : e.when, manner);
+  return whenLabel(
+    r.kind === "span" && r.start ? { ...e.when, readAs: { kind: "moment", at: r.start } } : e.when,
+    manner,
+  );
 }
 
 function ownMarks(marks: Marks | null, timeline: Timeline): OwnMarks | null {

@@ -17,7 +17,10 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
   if (typeof value.format === "number" && value.format > FROZEN_FORMAT)
     return { problem: `This timeline was written by a later Fastigo (format ${value.format}).` };
   const wrong = value.events.findIndex((e) => !isObject(e) || (e.when !== undefined && !isWhen(e.when)));
-  if (wrong >= 0) return { problem: `Event ${wrong + 1} in this JSON has no date that can be read: "when" is not as Fastigo writes it.` };
+  if (wrong >= 0)
+    return {
+      problem: `Event ${wrong + 1} in this JSON has no date that can be read: "when" is not as Fastigo writes it.`,
+    };
   const list = (v: unknown) => (Array.isArray(v) ? v.filter(isObject) : []);
   const { deleted: _e, ...event } = emptyEvent("");
   const { deleted: _c, ...category } = emptyCategory("");

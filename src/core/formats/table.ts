@@ -23,7 +23,11 @@ export const COLUMNS = [
 type Column = (typeof COLUMNS)[number];
 
 const paragraph = (text: string): Block => ({ kind: "paragraph", content: [{ kind: "text", text, marks: [] }] });
-const paragraphs = (text: string): Block[] => text.split(/\n\s*\n/).filter((p) => p.trim()).map((p) => paragraph(p.trim()));
+const paragraphs = (text: string): Block[] =>
+  text
+    .split(/\n\s*\n/)
+    .filter((p) => p.trim())
+    .map((p) => paragraph(p.trim()));
 
 /**
  * Reads a table (RFC 4180, with a header line) as a timeline. The id of an event is the number of its record, from 1. A date
@@ -42,7 +46,9 @@ export function readTable(text: string, options: ReadOptions = {}): { frozen: Fr
     if (i >= 0) at.set(c, i);
   }
   if (!at.has("When") && !at.has("Title"))
-    return { problem: `The first line must name the columns, at least When or Title. It says: ${header.join(", ").slice(0, 120)}` };
+    return {
+      problem: `The first line must name the columns, at least When or Title. It says: ${header.join(", ").slice(0, 120)}`,
+    };
   const cell = (r: string[], c: Column) => r[at.get(c) ?? -1]?.trim() ?? "";
 
   const categories = new Map<string, Category>();
@@ -52,14 +58,24 @@ export function readTable(text: string, options: ReadOptions = {}): { frozen: Fr
     if (known) return known.id;
     const id = `c${categories.size + 1}`;
     const used = [...categories.values()];
-    categories.set(id, { ...emptyCategory(id), name, ...nextLook(used), place: between(used.at(-1)?.place ?? null, null) });
+    categories.set(id, {
+      ...emptyCategory(id),
+      name,
+      ...nextLook(used),
+      place: between(used.at(-1)?.place ?? null, null),
+    });
     return id;
   };
   let anchor: string | null = null;
   let key: string | null = null;
   const items: Frozen["items"] = [];
   const addItem = (of: string, part: Partial<Frozen["items"][number]>) => {
-    const { deleted: _, ...item } = { ...emptyItem(`i${items.length + 1}`), of, place: between(items.at(-1)?.place ?? null, null), ...part };
+    const { deleted: _, ...item } = {
+      ...emptyItem(`i${items.length + 1}`),
+      of,
+      place: between(items.at(-1)?.place ?? null, null),
+      ...part,
+    };
     items.push(item);
   };
   const events = records.map((r, i): FrozenEvent => {

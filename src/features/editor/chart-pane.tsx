@@ -1,110 +1,159 @@
 "use client";
 
-import { useEffect, useMemo, useRef, useState } from "react";
-import { drawChart } from "@/core/chart/draw-chart";
-import type { Target } from "@/core/chart/scene";
+import { Crosshair, Maximize2, Minus, Plus } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
+import type { Scale } from "@/core/timeline/timeline";
 import { Modal } from "@/ui/controls/modal";
-import { paintCanvas } from "@/ui/stage/paint-canvas";
+import { ChartStage } from "@/ui/stage/chart-stage";
+import { STAGE_STYLE } from "@/ui/stage/stage-style";
+import { addAt } from "./event-deeds";
 import { useEditor, useEditorState } from "./editor-context";
 
-/** The chart: a canvas that paints everything, and real buttons over what can be reached. */
+/** Px at the right of the chart's foot for the scale and the zoom buttons. */
+const FOOT_INSET = 330;
+const FOOT_INSET_PHONE = 160;
+
+const SCALES: [Scale, string][] = [
+  ["balanced", "balanced"],
+  ["true", "true"],
+  ["even", "even"],
+];
+
+/** The part of the address that holds the view. */
+function addressedView(): string {
+  return new URLSearchParams(window.location.hash.slice(1)).get("view") ?? "";
+}
+
+/** The chart with its foot: how time is drawn, and how near. */
 export function ChartPane({ selected, hidden }: { selected: string | null; hidden: ReadonlySet<string> }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  const mayEdit = useEditorState((s) => s.saving !== "right_lost");
   const box = useRef<HTMLDivElement>(null);
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const pictures = useRef(new Map<string, HTMLImageElement>());
-  const [frame, setFrame] = useState<{ width: number; height: number } | null>(null);
-  const [painted, setPainted] = useState(0);
-  const [more, setMore] = useState<string[] | null>(null);
+  const stage = useRef<ChartStage | null>(null);
+  const [list, setList] = useState<string[] | null>(null);
+  const [seen, setSeen] = useState({ text: "", whole: true });
 
   useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() =>
-      setFrame({ width: Math.max(280, element.clientWidth), height: Math.max(160, element.clientHeight) }),
+    const made = new ChartStage(
+      box.current!,
+      {
+        pictureUrl: (item) => {
+          const media = store.getState().timeline.items.get(item)?.media;
+          return media ? `/api/timelines/${store.timelineId}/media/${media}/small` : null;
+        },
+        select,
+        list: setList,
+        seen: (text, whole) => {
+          setSeen({ text, whole });
+          const address = text ? `#view=${text}` : window.location.pathname + window.location.search;
+          if (addressedView() !== text) window.history.replaceState(window.history.state, "", address);
+        },
+        footInset: window.innerWidth < 640 ? FOOT_INSET_PHONE : FOOT_INSET,
+        add: (place) => {
+          if (store.getState().saving !== "right_lost") select(addAt(store, place), true);
+        },
+      },
+      () => new Worker(new URL("../../workers/chart.worker.ts", import.meta.url), { type: "module" }),
     );
-    watch.observe(element);
-    const again = () => setPainted((n) => n + 1);
-    document.fonts.addEventListener("loadingdone", again);
+    stage.current = made;
+    // For the speed tests, which measure the application itself.
+    (box.current as HTMLDivElement & { stage?: ChartStage }).stage = made;
+    made.lookAtText(addressedView());
+    const moved = () => made.lookAtText(addressedView());
+    window.addEventListener("hashchange", moved);
     return () => {
-      watch.disconnect();
-      document.fonts.removeEventListener("loadingdone", again);
+      window.removeEventListener("hashchange", moved);
+      made.destroy();
     };
-  }, []);
+  }, [store, select]);
+  useEffect(() => stage.current?.show({ timeline, hidden }), [timeline, hidden]);
+  useEffect(() => stage.current?.select(selected), [selected]);
 
-  const scene = useMemo(
-    () => (frame ? drawChart(timeline, frame, { selected, hidden }) : null),
-    [timeline, frame, selected, hidden],
-  );
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `painted` says that fonts or pictures have arrived
-  useEffect(() => {
-    if (!scene || !canvas.current) return;
-    paintCanvas(canvas.current, scene, window.devicePixelRatio || 1, (item) => {
-      const known = pictures.current.get(item);
-      if (known) return known.complete && known.naturalWidth > 0 ? known : null;
-      const media = timeline.items.get(item)?.media;
-      if (!media) return null;
-      const image = new Image();
-      image.onload = () => setPainted((n) => n + 1);
-      image.src = `/api/timelines/${store.timelineId}/media/${media}/small`;
-      pictures.current.set(item, image);
-      return null;
-    });
-  }, [scene, painted, timeline.items, store.timelineId]);
-
-  const walk = (from: Target, step: 1 | -1) => {
-    const list = scene?.targets ?? [];
-    const next = list[list.indexOf(from) + step];
-    if (!next) return;
-    box.current?.querySelector<HTMLButtonElement>(`[data-target="${next.kind}-${next.ids[0]}"]`)?.focus();
-    if (next.kind === "event") select(next.ids[0]!);
-  };
   const empty = timeline.events.size === 0 || [...timeline.events.values()].every((e) => e.deleted);
+  const tool =
+    "flex h-[26px] min-w-[30px] items-center justify-center rounded-md hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
   return (
-    <div ref={box} className="absolute inset-0 overflow-y-auto overflow-x-hidden bg-white" data-testid="chart">
-      {scene ? (
-        <div className="relative" style={{ width: scene.width, height: scene.height }} role="group" aria-label="Chart">
-          {/* biome-ignore lint/a11y/noAriaHiddenOnFocusable: a canvas without a tabindex takes no focus */}
-          <canvas ref={canvas} style={{ width: scene.width, height: scene.height }} aria-hidden="true" />
-          {scene.targets.map((t) => (
-            <button
-              type="button"
-              key={`${t.kind}-${t.ids[0]}`}
-              data-target={`${t.kind}-${t.ids[0]}`}
-              className="absolute rounded bg-transparent hover:bg-sun/15"
-              style={{ left: t.x, top: t.y, width: t.w, height: t.h }}
-              aria-label={t.name}
-              aria-current={t.ids[0] === selected ? "true" : undefined}
-              onClick={() => (t.kind === "event" ? select(t.ids[0]!, true) : setMore(t.ids))}
-              onKeyDown={(e) => {
-                if (e.key === "ArrowRight" || e.key === "ArrowDown") {
-                  e.preventDefault();
-                  walk(t, 1);
-                }
-                if (e.key === "ArrowLeft" || e.key === "ArrowUp") {
-                  e.preventDefault();
-                  walk(t, -1);
-                }
-              }}
-            />
-          ))}
-        </div>
-      ) : null}
+    <div className="absolute inset-0 bg-white">
+      <style href="chart-stage" precedence="default">
+        {STAGE_STYLE}
+      </style>
+      <div ref={box} className="absolute inset-0 overflow-y-auto overflow-x-hidden" data-testid="chart" />
       {empty ? (
-        <p className="pointer-events-none absolute inset-x-0 bottom-6 px-6 text-center text-quiet">
+        <p className="pointer-events-none absolute inset-x-0 bottom-10 px-6 text-center text-quiet">
           The chart draws itself as you write events below – for example{" "}
-          <strong>about 1840 - 1852 Steam mill #trade</strong>.
+          <strong>about 1840 - 1852 Steam mill #trade</strong>. Or tap it where an event belongs.
         </p>
       ) : null}
+      <div
+        role="group"
+        aria-label="How the chart is seen"
+        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[160px] max-sm:justify-end sm:w-[330px] sm:justify-end"
+      >
+        <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
+          Scale
+          <select
+            className="h-[26px] rounded-md border border-edge bg-white px-1 font-bold"
+            value={timeline.scale}
+            disabled={!mayEdit}
+            onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
+          >
+            {SCALES.map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button
+          type="button"
+          className={tool}
+          disabled={seen.whole}
+          aria-label="Zoom out"
+          title="Zoom out (-)"
+          onClick={() => stage.current?.zoomBy(-1)}
+        >
+          <Minus size={16} />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          aria-label="Zoom in"
+          title="Zoom in (+)"
+          onClick={() => stage.current?.zoomBy(1)}
+        >
+          <Plus size={16} />
+        </button>
+        <button
+          type="button"
+          className={`${tool} gap-1 px-1`}
+          disabled={seen.whole}
+          aria-label="Whole timeline"
+          title="Whole timeline (0)"
+          onClick={() => stage.current?.whole()}
+        >
+          <Maximize2 size={14} />
+          <span className="max-sm:hidden">whole</span>
+        </button>
+        <button
+          type="button"
+          className={tool}
+          disabled={selected === null}
+          aria-label="Zoom to the selected event"
+          title="Zoom to the selected event (Z)"
+          onClick={() => stage.current?.toSelected()}
+        >
+          <Crosshair size={15} />
+        </button>
+      </div>
       <Modal
-        title={`${more?.length ?? 0} events without room for a label`}
-        open={more !== null}
-        onOpenChange={() => setMore(null)}
+        title={`${list?.length ?? 0} ${list?.length === 1 ? "event" : "events"} here`}
+        open={list !== null}
+        onOpenChange={() => setList(null)}
       >
         <ul className="divide-y divide-line">
-          {(more ?? []).map((id) => {
+          {(list ?? []).slice(0, 500).map((id) => {
             const e = timeline.events.get(id);
             return e ? (
               <li key={id}>
@@ -112,7 +161,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
                   type="button"
                   className="w-full py-2 text-left hover:bg-verdigris-wash"
                   onClick={() => {
-                    setMore(null);
+                    setList(null);
                     select(id, true);
                   }}
                 >
@@ -123,6 +172,9 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
             ) : null;
           })}
         </ul>
+        {(list?.length ?? 0) > 500 ? (
+          <p className="mt-2 text-quiet">The first 500. The ledger has all of them.</p>
+        ) : null}
       </Modal>
     </div>
   );

@@ -1,7 +1,9 @@
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
 import { isDated, UNDATED, type Place } from "@/core/time/when";
-import { between, placeAfter, placeBefore } from "@/core/timeline/place";
+import { between, placeAfter, placeAtEnd, placeBefore } from "@/core/timeline/place";
+import { readWhen } from "@/core/time/read-when";
+import { readOptionsOf } from "@/core/timeline/read-options";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
 import { categoriesOf, itemsOf, type ItemList, nextLook, type Timeline } from "@/core/timeline/timeline";
 import type { TimelineStore } from "./timeline-store";
@@ -54,6 +56,24 @@ export function insertBeside(store: TimelineStore, id: string, side: "before" | 
     },
   ]);
   return made;
+}
+
+/**
+ * An event where the chart was pointed at: with the date that is meant there, or, where there is none, in that place of the
+ * order. Gives its id.
+ */
+export function addAt(
+  store: TimelineStore,
+  at: { date: string | null; before: string | null; after: string | null },
+): string {
+  const { timeline } = store.getState();
+  if (at.date === null && at.before) return insertBeside(store, at.before, "after");
+  if (at.date === null && at.after) return insertBeside(store, at.after, "before");
+  const id = nanoid(10);
+  const when =
+    at.date === null ? { ...UNDATED, place: placeAtEnd(timeline.events) } : readWhen(at.date, readOptionsOf(timeline));
+  store.edit([{ kind: "add_event", id, fields: { when } }]);
+  return id;
 }
 
 export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {

@@ -16,6 +16,7 @@ import { insertBeside, newCategory } from "./event-deeds";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { mendsOf, problemText } from "./problem-text";
+import { SignField } from "./sign-field";
 import { SourceField } from "./source-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
@@ -208,6 +209,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           />
           <label htmlFor={importantId}>Important: stands out on the chart</label>
         </div>
+        <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
         <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
         <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
         <SourceField of={id} list="source" />

@@ -83,6 +83,9 @@ const FIELD: Record<string, string> = {
   when: "date",
   foundOn: "day it was looked up",
   text: "words",
+  firstView: "first view",
+  gridlines: "lines across the chart",
+  marks: "marks on the ridge",
 };
 
 function inWords(op: Op, was: Row["was"][number], t: Timeline): string {
@@ -121,6 +124,10 @@ function eventName(id: string, t: Timeline): string {
 
 function value(v: unknown, t?: Timeline): string {
   if (v === null || v === undefined || v === "") return "nothing";
+  if (typeof v === "object" && "kind" in v)
+    return v.kind === "list"
+      ? `“${(v as { text?: string }).text}”`
+      : `every ${(v as { step?: number }).step} ${(v as { unit?: string }).unit}`;
   if (typeof v === "object") return `“${(v as { typed?: string }).typed || "no date"}”`;
   if (typeof v === "boolean") return v ? "yes" : "no";
   const named = t?.categories.get(String(v))?.name ?? t?.events.get(String(v))?.title;

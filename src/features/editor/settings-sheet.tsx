@@ -9,6 +9,7 @@ import { COLOURS, categoriesOf, type Colour, PATTERNS, type Pattern } from "@/co
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { ChartSettings } from "./chart-settings";
 import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "./editor-context";
 import { newCategory } from "./event-deeds";
@@ -76,6 +77,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             </select>
           )}
         </Field>
+        <ChartSettings />
         <DateSettings />
         <section aria-label="Categories">
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>

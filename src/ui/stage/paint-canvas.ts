@@ -7,27 +7,44 @@ export type PictureOf = (item: string) => CanvasImageSource | null;
 
 const patterns = new Map<string, CanvasPattern | null>();
 
-/** Paints a scene on a canvas of the scene's size; `ratio` is the device's pixels per CSS pixel. */
-export function paintCanvas(canvas: HTMLCanvasElement, scene: Scene, ratio: number, pictureOf: PictureOf): void {
+/**
+ * Paints a scene on a canvas of the scene's size; `ratio` is the device's pixels per CSS pixel. Shapes that have just been
+ * added are painted as far as they have `faded` in, 0 to 1.
+ */
+export function paintCanvas(
+  canvas: HTMLCanvasElement,
+  scene: Scene,
+  ratio: number,
+  pictureOf: PictureOf,
+  faded = 1,
+): void {
   const width = Math.round(scene.width * ratio);
   const height = Math.round(scene.height * ratio);
   if (canvas.width !== width) canvas.width = width;
   if (canvas.height !== height) canvas.height = height;
+
   const ctx = canvas.getContext("2d");
   if (!ctx) return;
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
   ctx.clearRect(0, 0, scene.width, scene.height);
   ctx.textBaseline = "alphabetic";
   ctx.lineJoin = "round";
-  for (const s of scene.shapes) paint(ctx, s, pictureOf);
+  for (const s of scene.shapes) {
+    if (s.added && faded < 1) {
+      ctx.save();
+      ctx.globalAlpha = faded;
+      paint(ctx, s, pictureOf, faded);
+      ctx.restore();
+    } else paint(ctx, s, pictureOf, 1);
+  }
 }
 
-function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf): void {
+function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, alpha: number): void {
   switch (s.kind) {
     case "area":
       trace(ctx, s.points);
       ctx.closePath();
-      ctx.globalAlpha = s.opacity ?? 1;
+      ctx.globalAlpha = (s.opacity ?? 1) * alpha;
       ctx.fillStyle = s.fill;
       ctx.fill();
       if (s.pattern && s.pattern !== "solid") {
@@ -42,7 +59,7 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf): v
         ctx.lineWidth = s.strokeWidth ?? 1;
         ctx.stroke();
       }
-      ctx.globalAlpha = 1;
+      ctx.globalAlpha = alpha;
       return;
     case "line":
       trace(ctx, s.points);

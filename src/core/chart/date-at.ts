@@ -1,0 +1,48 @@
+import { civilFrom } from "../time/calendar";
+import { MONTHS } from "../time/date-problem";
+import type { Instant } from "../time/when";
+import { yearText } from "../time/write-when";
+import { markText } from "./tick-units";
+import { type Ground, uAt, type View } from "./view";
+
+/** A date is told to what this many px can tell apart. */
+const RESOLVED_PX = 6;
+const YEAR = 365.2425;
+
+/** The date at a place of the frame, as exact as the zoom allows, in words that are read back; null where there is no time. */
+export function dateAt(g: Ground, v: View, x: number, era: "BC" | "BCE" = "BC"): string | null {
+  const { axis } = g;
+  if (axis.scale === "even" || !axis.from || !axis.to) return null;
+  const u = uAt(g, v, x);
+  if (u.hi + u.lo < 0 || u.hi + u.lo > axis.datedLength) return null;
+  const at = axis.timeAt(u);
+  const before = axis.timeAt(uAt(g, v, x - RESOLVED_PX / 2)) ?? at;
+  const after = axis.timeAt(uAt(g, v, x + RESOLVED_PX / 2)) ?? at;
+  if (!at || !before || !after) return null;
+  const days = after.day - before.day + (after.second - before.second) / 86_400;
+  return dateText(at, days, era);
+}
+
+/** An instant in words, with a precision of about so many days. */
+export function dateText(at: Instant, days: number, era: "BC" | "BCE"): string {
+  const { year, month, day } = civilFrom("gregorian", at.day);
+  const date = `${day} ${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
+  const clock = (step: number) => {
+    const second = Math.floor(at.second / step) * step;
+    return second === 0 ? "00:00" : markText({ kind: "seconds", step: 1 }, { day: at.day, second }, era, false);
+  };
+  if (days <= 1 / 1440) return `${date} ${clock(1)}`;
+  if (days <= 1 / 288) return `${date} ${clock(60)}`;
+  if (days <= 1 / 24) return `${date} ${clock(300)}`;
+  if (days <= 0.5) return `${date} ${clock(3_600)}`;
+  if (days <= 14) return date;
+  if (days <= YEAR / 2) return `${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
+  const years = days / YEAR;
+  if (years <= 3) return yearText(year, era);
+  if (year >= 100 && years <= 20) return `${String(Math.floor(year / 10))}0s`;
+  const step = 10 ** Math.floor(Math.log10(years));
+  if (year <= -1_000_000)
+    return `${Number((-year / 1e6).toPrecision(Math.max(2, Math.floor(Math.log10(-year / step)) + 1)))} million years ago`;
+  const rounded = Math.round(year / step) * step;
+  return `about ${yearText(rounded === 0 ? 1 : rounded, era)}`;
+}

@@ -1,0 +1,566 @@
+import type { ChartData } from "@/core/chart/chart-data";
+import { chartDataSlowly, OUTER_END, OUTER_START, shownEvents, SPAN_KIND } from "@/core/chart/chart-data";
+import { dateAt } from "@/core/chart/date-at";
+import { type Chart, drawView, targetsOf } from "@/core/chart/draw-chart";
+import type { FrameContent } from "@/core/chart/frame";
+import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
+import { groundOf, layoutChart } from "@/core/chart/layout";
+import { minus, type Pair } from "@/core/chart/pair";
+import type { Scene } from "@/core/chart/scene";
+import type { Extra } from "@/core/chart/shown";
+import {
+  centred,
+  fitScale,
+  type Ground,
+  isWhole,
+  largestScale,
+  panned,
+  readView,
+  uAt,
+  type View,
+  viewOf,
+  viewText,
+  wholeView,
+  xOf,
+  zoomed,
+} from "@/core/chart/view";
+import { wordsOf } from "@/core/chart/words";
+import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import { listenGestures } from "./gestures";
+import { Overlay } from "./overlay";
+import { paintCanvas } from "./paint-canvas";
+import { Strip } from "./strip";
+
+export interface StageHooks {
+  /** The address of a picture's smallest size; null: there is none. */
+  pictureUrl: (item: string) => string | null;
+  select: (id: string | null, open: boolean) => void;
+  /** A count that zooming does not take apart, or of few events: their ids. */
+  list: (ids: string[]) => void;
+  /** What is seen, when the view is at rest. */
+  seen: (text: string, whole: boolean) => void;
+  /** An empty place was pointed at. `between`: the events on either side, in time order. Null: nothing can be added. */
+  /** Px at the right of the foot that belong to whoever mounts the chart. */
+  footInset: number;
+  add: ((place: { date: string | null; before: string | null; after: string | null; undated: boolean }) => void) | null;
+}
+
+export interface StageSubject {
+  timeline: Timeline;
+  hidden: ReadonlySet<string>;
+}
+
+/** After so long without movement a view is at rest, ms. */
+const REST_MS = 280;
+/** Real elements follow a moving view this often, ms. */
+const ELEMENTS_MS = 150;
+const MOVE_MS = 180;
+/** Up to so many events the chart is laid out at once, where it is; more go to the worker. */
+const AT_ONCE = 400;
+const SLICE_MS = 8;
+const STEP = 1.6;
+const FADE_MS = 150;
+
+/**
+ * A chart on a screen: canvas, real elements over it, gestures, view. Knows no framework; whoever mounts it hands in the
+ * timeline and hears what was chosen. Painting a frame touches nothing but the canvas.
+ */
+export class ChartStage {
+  private box: HTMLElement;
+  private canvas: HTMLCanvasElement;
+  private sheet: HTMLElement;
+  private hooks: StageHooks;
+  private overlay: Overlay;
+  private strip: Strip;
+  private pictures = new Map<string, HTMLImageElement>();
+  private subject: StageSubject | null = null;
+  private chart: Chart | null = null;
+  private events: TimelineEvent[] = [];
+  private size = { width: 0, height: 0 };
+  private view: View | null = null;
+  /** A view asked for before there was a chart. */
+  private wanted = "";
+  private extras: Extra[] = [];
+  private selected: string | null = null;
+  private content: FrameContent | null = null;
+  private moving = false;
+  private frame = 0;
+  private restTimer: ReturnType<typeof setTimeout> | undefined;
+  private elementsAt = 0;
+  private restedAt = 0;
+  private animation = 0;
+  private worker: Worker | null = null;
+  private makeWorker: () => Worker;
+  private task = 0;
+  private stops: (() => void)[] = [];
+  /** For measuring: how long the script of each frame took, ms. */
+  frameTimes: number[] | null = null;
+  /** For measuring: how long the answer of the worker kept the page. */
+  answerTimes: number[] = [];
+
+  constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
+    this.box = box;
+    this.hooks = hooks;
+    this.makeWorker = makeWorker;
+    this.canvas = document.createElement("canvas");
+    this.canvas.setAttribute("aria-hidden", "true");
+    this.canvas.style.display = "block";
+    const sheet = document.createElement("div");
+    sheet.style.position = "relative";
+    sheet.append(this.canvas);
+    box.append(sheet);
+    this.sheet = sheet;
+    this.overlay = new Overlay(sheet, {
+      press: (t) => this.press(t.kind, t.ids),
+      walk: (id, step) => this.walk(id, step),
+    });
+    this.strip = new Strip(box, (u, isMiddle) => this.lookAt(u, isMiddle));
+    const watch = new ResizeObserver(() => this.resize());
+    watch.observe(box);
+    const again = () => this.paint();
+    document.fonts.addEventListener("loadingdone", again);
+    this.stops.push(
+      () => watch.disconnect(),
+      () => document.fonts.removeEventListener("loadingdone", again),
+      listenGestures(sheet, {
+        zoom: (x, factor) => this.zoomAt(x, factor),
+        pan: (px) => this.pan(px),
+        tap: (x, y) => this.tap(x, y),
+        hover: (x) => this.hover(x),
+        canZoomOut: () => !this.isWhole(),
+      }),
+    );
+    box.addEventListener("keydown", this.key);
+    this.stops.push(() => box.removeEventListener("keydown", this.key));
+    this.resize();
+  }
+
+  destroy(): void {
+    for (const stop of this.stops) stop();
+    cancelAnimationFrame(this.frame);
+    cancelAnimationFrame(this.animation);
+    clearTimeout(this.restTimer);
+    this.task++;
+    this.worker?.terminate();
+    this.box.replaceChildren();
+  }
+
+  // ------------------------------------------------------------ what is shown
+
+  show(subject: StageSubject): void {
+    const same =
+      this.subject?.timeline.events === subject.timeline.events &&
+      this.subject.timeline.categories === subject.timeline.categories &&
+      this.subject.timeline.items === subject.timeline.items &&
+      this.subject.hidden === subject.hidden &&
+      (["scale", "period", "dateStyle", "gridlines", "marks"] as const).every(
+        (k) => this.subject!.timeline[k] === subject.timeline[k],
+      );
+    this.subject = subject;
+    if (!same) this.layOut();
+  }
+
+  select(id: string | null): void {
+    if (id === this.selected) return;
+    this.selected = id;
+    if (id !== null) this.bringIntoView(id);
+    this.paint();
+    this.soon();
+  }
+
+  /** Shows what a text of `viewText` says. */
+  lookAtText(text: string): void {
+    this.wanted = text;
+    const g = this.ground();
+    if (g) this.moveTo(readView(g, text));
+  }
+
+  private resize(): void {
+    const width = Math.max(280, this.box.clientWidth);
+    const height = Math.max(160, this.box.clientHeight);
+    if (width === this.size.width && height === this.size.height) return;
+    this.size = { width, height };
+    this.layOut();
+  }
+
+  private layOut(): void {
+    const { subject } = this;
+    if (!subject || this.size.width === 0) return;
+    const task = ++this.task;
+    const { timeline } = subject;
+    const frame = { width: this.size.width, height: this.size.height - this.strip.height };
+    const events = shownEvents(timeline, subject.hidden);
+    const work = chartDataSlowly(timeline, events);
+    if (events.length <= AT_ONCE) {
+      let step = work.next();
+      while (!step.done) step = work.next();
+      this.take(timeline, events, layoutChart(timeline, step.value, frame));
+      return;
+    }
+    const go = () => {
+      if (task !== this.task) return;
+      const begun = performance.now();
+      for (;;) {
+        const step = work.next();
+        if (step.done) {
+          this.send(task, timeline, events, step.value, frame);
+          return;
+        }
+        if (performance.now() - begun > SLICE_MS) break;
+      }
+      setTimeout(go);
+    };
+    go();
+  }
+
+  private send(
+    task: number,
+    timeline: Timeline,
+    events: TimelineEvent[],
+    data: ChartData,
+    frame: { width: number; height: number },
+  ): void {
+    this.worker ??= this.makeWorker();
+    this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
+      // An answer that comes too late is about a chart that is no longer there.
+      if (m.data.number !== this.task) return;
+      const begun = performance.now();
+      this.take(timeline, events, laidFrom(m.data.answer, data));
+      this.answerTimes.push(performance.now() - begun);
+    };
+    this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame) });
+  }
+
+  private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"]): void {
+    const g = this.ground();
+    const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
+    const sameAxis = g !== null && g.axis.length === laid.axis.length && g.size === laid.layout.frame.width;
+    this.chart = { timeline, laid, words: wordsOf(timeline, events) };
+    this.events = events;
+    const ground = this.ground()!;
+    if (!(this.view && sameAxis)) this.view = readView(ground, seen || this.wanted);
+    this.wanted = "";
+    this.strip.show(timeline, laid.data, this.size.width - this.hooks.footInset);
+    this.rest();
+  }
+
+  private ground(): Ground | null {
+    return this.chart ? groundOf(this.chart.laid.axis, this.chart.laid.layout) : null;
+  }
+
+  private isWhole(): boolean {
+    const g = this.ground();
+    return !g || !this.view || isWhole(g, this.view);
+  }
+
+  // ------------------------------------------------------------ moving
+
+  private moveNow(view: View): void {
+    this.view = view;
+    this.moving = true;
+    this.paint();
+    this.soon();
+  }
+
+  /** The view will be at rest when nothing more comes. */
+  private soon(): void {
+    clearTimeout(this.restTimer);
+    this.restTimer = setTimeout(() => this.rest(), REST_MS);
+  }
+
+  private rest(): void {
+    clearTimeout(this.restTimer);
+    this.moving = false;
+    this.restedAt = performance.now();
+    this.paint();
+    const g = this.ground();
+    if (g && this.view) this.hooks.seen(viewText(g, this.view), isWhole(g, this.view));
+  }
+
+  /** Goes to a view in a short movement that shows where it went. */
+  private moveTo(to: View): void {
+    cancelAnimationFrame(this.animation);
+    const from = this.view;
+    const g = this.ground();
+    if (!from || !g) return;
+    if (matchMedia("(prefers-reduced-motion: reduce)").matches) {
+      this.moveNow(to);
+      this.rest();
+      return;
+    }
+    const begun = performance.now();
+    const [wa, wb] = [1 / from.scale, 1 / to.scale];
+    const way = minus(to.u0, from.u0);
+    const step = () => {
+      const t = Math.min(1, (performance.now() - begun) / MOVE_MS);
+      const eased = 1 - (1 - t) ** 3;
+      if (t >= 1) {
+        this.moveNow(to);
+        return;
+      }
+      const w = wa * (wb / wa) ** eased;
+      const share = Math.abs(wb - wa) > 1e-12 * wa ? (w - wa) / (wb - wa) : eased;
+      this.moveNow({ u0: { hi: from.u0.hi + way * share, lo: from.u0.lo }, scale: 1 / w });
+      this.animation = requestAnimationFrame(step);
+    };
+    step();
+  }
+
+  private stopMoving(): void {
+    cancelAnimationFrame(this.animation);
+  }
+
+  zoomAt(x: number, factor: number): void {
+    const g = this.ground();
+    if (!g || !this.view) return;
+    this.stopMoving();
+    this.moveNow(zoomed(g, this.view, x, factor));
+  }
+
+  pan(px: number): void {
+    const g = this.ground();
+    if (!g || !this.view || isWhole(g, this.view)) return;
+    this.stopMoving();
+    this.moveNow(panned(g, this.view, px));
+  }
+
+  private lookAt(u: number, isMiddle: boolean): void {
+    const g = this.ground();
+    if (!g || !this.view) return;
+    this.stopMoving();
+    const at = { hi: u * g.axis.length, lo: 0 };
+    this.moveNow(
+      isMiddle
+        ? centred(g, at, this.view.scale)
+        : viewOf(g, at, { hi: at.hi + (g.size - 2 * g.pad) / this.view.scale, lo: 0 }),
+    );
+  }
+
+  zoomBy(way: 1 | -1): void {
+    const g = this.ground();
+    if (!g || !this.view) return;
+    const at = this.selected === null ? null : this.placeOf(this.selected);
+    const x = at ? (at[0] + at[1]) / 2 : g.size / 2;
+    this.moveTo(zoomed(g, this.view, x > 0 && x < g.size ? x : g.size / 2, STEP ** way));
+  }
+
+  whole(): void {
+    const g = this.ground();
+    if (g) this.moveTo(wholeView(g));
+  }
+
+  /** To the selected event: a span with a little on either side, a moment with its neighbours. */
+  toSelected(): void {
+    const g = this.ground();
+    const i = this.indexOf(this.selected);
+    if (!g || i < 0 || !this.chart) return;
+    const { data, p, layout } = this.chart.laid;
+    const u = (point: number): Pair => ({ hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! });
+    if (data.kind[i] === SPAN_KIND && minus(u(OUTER_END), u(OUTER_START)) > 0) {
+      const length = minus(u(OUTER_END), u(OUTER_START));
+      const room = length * 0.15;
+      this.moveTo(
+        viewOf(
+          g,
+          { hi: u(OUTER_START).hi - room, lo: u(OUTER_START).lo },
+          { hi: u(OUTER_END).hi + room, lo: u(OUTER_END).lo },
+        ),
+      );
+      return;
+    }
+    const rank = layout.byApex.indexOf(i);
+    const near = Math.max(fitScale(g) * 4, layout.z[rank]! < Number.POSITIVE_INFINITY ? layout.z[rank]! : 0);
+    this.moveTo(centred(g, u(1), Math.min(largestScale(g), Math.max(near, this.view!.scale))));
+  }
+
+  // ------------------------------------------------------------ reaching
+
+  private indexOf(id: string | null): number {
+    return id === null || !this.chart ? -1 : this.chart.laid.data.ids.indexOf(id);
+  }
+
+  /** From where to where an event stands in the frame, px. */
+  private placeOf(id: string): [number, number] | null {
+    const g = this.ground();
+    const i = this.indexOf(id);
+    if (!g || !this.view || i < 0) return null;
+    const { data, p } = this.chart!.laid;
+    const x = (point: number) => xOf(g, this.view!, { hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! });
+    return data.kind[i] === SPAN_KIND ? [x(OUTER_START), x(OUTER_END)] : [x(1), x(1)];
+  }
+
+  private bringIntoView(id: string): void {
+    const g = this.ground();
+    const at = this.placeOf(id);
+    if (!g || !at || !this.view || isWhole(g, this.view)) return;
+    const [a, b] = at;
+    if (b >= g.pad && a <= g.size - g.pad) return;
+    const i = this.indexOf(id);
+    const { p } = this.chart!.laid;
+    this.view = centred(g, { hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }, this.view.scale);
+  }
+
+  private walk(id: string | null, step: number | "first" | "last"): void {
+    const { chart } = this;
+    if (!chart || this.events.length === 0) return;
+    const { ids } = chart.laid.data;
+    const now = this.indexOf(id);
+    const to = step === "first" ? 0 : step === "last" ? ids.length - 1 : now < 0 ? 0 : now + step;
+    const next = ids[to];
+    if (next === undefined) return;
+    this.selected = next;
+    this.bringIntoView(next);
+    this.rest();
+    this.hooks.select(next, false);
+    this.overlay.focus(next);
+  }
+
+  private press(kind: "event" | "more", ids: string[]): void {
+    if (kind === "event") {
+      this.hooks.select(ids[0]!, true);
+      return;
+    }
+    const g = this.ground();
+    if (!g || !this.view) return;
+    const { p } = this.chart!.laid;
+    const at = ids.map((id) => this.indexOf(id)).map((i): Pair => ({ hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }));
+    const first = at.reduce((a, b) => (minus(b, a) < 0 ? b : a));
+    const last = at.reduce((a, b) => (minus(b, a) > 0 ? b : a));
+    const room = minus(last, first);
+    const target =
+      room > 0
+        ? viewOf(g, { hi: first.hi - room * 0.08, lo: first.lo }, { hi: last.hi + room * 0.08, lo: last.lo })
+        : null;
+    // What stands at one instant never comes apart; what is seen as near as can be does not either.
+    if (target && target.scale > this.view.scale * 1.05) this.moveTo(target);
+    else this.hooks.list(ids);
+  }
+
+  private tap(x: number, y: number): void {
+    const g = this.ground();
+    const { add } = this.hooks;
+    if (!g || !this.view || !this.chart) return;
+    const hit = this.overlay.at(x, y);
+    if (hit) {
+      this.press(hit.kind, hit.ids);
+      return;
+    }
+    if (!add) {
+      this.hooks.select(null, false);
+      return;
+    }
+    const { data, p } = this.chart.laid;
+    const u = uAt(g, this.view, x);
+    let [before, after] = [-1, -1];
+    for (let i = 0; i < data.count; i++) {
+      const k = i * 4 + (data.kind[i] === SPAN_KIND ? OUTER_START : 1);
+      const d = p.hi[k]! - u.hi + (p.lo[k]! - u.lo);
+      if (d <= 0) before = i;
+      else if (after < 0) after = i;
+    }
+    const isUndated = (i: number) => i < 0 || data.kind[i] === 0;
+    const date = dateAt(g, this.view, x, this.chart.words.era);
+    // Between two without a date, and wherever the scale has no time, the place in the order is what was meant.
+    const undated = date === null || (isUndated(before) && isUndated(after) && data.count > 0);
+    add({ date: undated ? null : date, before: data.ids[before] ?? null, after: data.ids[after] ?? null, undated });
+  }
+
+  private hover(x: number | null): void {
+    const g = this.ground();
+    if (x === null || !g || !this.view || !this.chart) this.overlay.readingLine(null, "", 0);
+    else {
+      const date = dateAt(g, this.view, x, this.chart.words.era);
+      this.overlay.readingLine(date === null ? null : x, date ?? "", this.chart.laid.layout.ridgeTop);
+    }
+  }
+
+  private key = (e: KeyboardEvent): void => {
+    if (e.ctrlKey || e.metaKey || e.altKey || !this.act(e.key, e.shiftKey)) return;
+    e.preventDefault();
+  };
+
+  private act(key: string, shift: boolean): boolean {
+    const size = this.size.width;
+    if (key === "+" || key === "=") this.zoomBy(1);
+    else if (key === "-") this.zoomBy(-1);
+    else if (key === "0") this.whole();
+    else if (key === "z") this.toSelected();
+    else if (key === "PageDown") this.pan(size * 0.8);
+    else if (key === "PageUp") this.pan(-size * 0.8);
+    else if (key === "Home") this.walk(null, "first");
+    else if (key === "End") this.walk(null, "last");
+    else if (shift && key === "ArrowRight") this.pan(80);
+    else if (shift && key === "ArrowLeft") this.pan(-80);
+    else return false;
+    return true;
+  }
+
+  // ------------------------------------------------------------ painting
+
+  private paint(): void {
+    if (this.frame) return;
+    this.frame = requestAnimationFrame(() => {
+      this.frame = 0;
+      this.paintNow();
+    });
+  }
+
+  private paintNow(): void {
+    const { chart, view } = this;
+    if (!chart || !view) return;
+    const begun = performance.now();
+    const { scene, content } = drawView(chart, view, this.moving ? this.extras : "settle", this.selected);
+    this.extras = content.extras;
+    this.content = content;
+    this.fitSheet(scene);
+    const faded = this.moving ? 1 : Math.min(1, (begun - this.restedAt + 16) / FADE_MS);
+    paintCanvas(this.canvas, scene, window.devicePixelRatio || 1, this.pictureOf, faded);
+    this.strip.mark(this.ground()!, view);
+    const took = performance.now();
+    this.frameTimes?.push(took - begun);
+    if (!this.moving && faded < 1 && content.extras.length > 0) this.paint();
+    if (!this.moving || took - this.elementsAt > ELEMENTS_MS) this.elements(scene);
+  }
+
+  private fitSheet({ width, height }: Scene): void {
+    const [w, h] = [`${width}px`, `${height}px`];
+    for (const e of [this.sheet, this.canvas]) {
+      if (e.style.width !== w) e.style.width = w;
+      if (e.style.height !== h) e.style.height = h;
+    }
+  }
+
+  private elements(scene: Scene): void {
+    this.elementsAt = performance.now();
+    const { chart, content } = this;
+    if (!chart || !content) return;
+    const targets = targetsOf(chart, content);
+    const at = this.selected === null ? -1 : this.indexOf(this.selected);
+    // The selected one can always be reached, also where its label found no room: it shows a small flag of its own.
+    let flag = null;
+    if (at >= 0 && !targets.some((t) => t.kind === "event" && t.ids[0] === this.selected && t.h > 20)) {
+      const place = this.placeOf(this.selected!);
+      if (place)
+        flag = {
+          id: this.selected!,
+          x: Math.max(8, Math.min(this.size.width - 8, place[0])),
+          y: scene.ridgeY + 32,
+          text: `${chart.laid.data.dates[at] ?? ""} ${chart.laid.data.titles[at] ?? ""}`.trim(),
+          name: chart.words.nameOf(at),
+        };
+    }
+    this.overlay.show(targets, this.selected, flag, scene.width, scene.height);
+  }
+
+  private pictureOf = (item: string): CanvasImageSource | null => {
+    const known = this.pictures.get(item);
+    if (known) return known.complete && known.naturalWidth > 0 ? known : null;
+    const url = this.hooks.pictureUrl(item);
+    if (!url) return null;
+    const image = new Image();
+    image.onload = () => this.paint();
+    image.src = url;
+    this.pictures.set(item, image);
+    return null;
+  };
+}

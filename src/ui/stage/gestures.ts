@@ -1,0 +1,113 @@
+export interface GestureHooks {
+  zoom: (x: number, factor: number) => void;
+  /** The view moves by so many px towards the later. */
+  pan: (px: number) => void;
+  tap: (x: number, y: number) => void;
+  /** Where a mouse is; null when it has left. */
+  hover: (x: number | null) => void;
+  canZoomOut: () => boolean;
+}
+
+/** A pointer that moved less than this was a tap, px. */
+const SLOP = 5;
+/** Half an octave for one notch of a usual wheel. */
+const WHEEL = Math.LN2 / 200;
+
+/** Wheel, drag and pinch on an element; gives the way to stop. A drag that begins on a button is still a drag. */
+export function listenGestures(element: HTMLElement, hooks: GestureHooks): () => void {
+  const pointers = new Map<number, { x: number; y: number }>();
+  let began: { x: number; y: number } | null = null;
+  let dragging = false;
+  let pinch: { distance: number; x: number } | null = null;
+  element.style.touchAction = "pan-y";
+
+  const place = (e: { clientX: number; clientY: number }) => {
+    const box = element.getBoundingClientRect();
+    return { x: e.clientX - box.left, y: e.clientY - box.top };
+  };
+  const pinched = () => {
+    const [a, b] = [...pointers.values()];
+    return a && b ? { distance: Math.max(20, Math.hypot(a.x - b.x, a.y - b.y)), x: (a.x + b.x) / 2 } : null;
+  };
+
+  const down = (e: PointerEvent) => {
+    if (e.pointerType === "mouse" && e.button !== 0) return;
+    pointers.set(e.pointerId, place(e));
+    if (pointers.size === 1) {
+      began = place(e);
+      dragging = false;
+    }
+    pinch = pinched();
+    if (pinch) dragging = true;
+  };
+  const move = (e: PointerEvent) => {
+    const at = place(e);
+    const last = pointers.get(e.pointerId);
+    if (!last) {
+      if (e.pointerType === "mouse") hooks.hover(at.x);
+      return;
+    }
+    pointers.set(e.pointerId, at);
+    if (pinch) {
+      const now = pinched();
+      if (!now) return;
+      hooks.pan(pinch.x - now.x);
+      hooks.zoom(now.x, now.distance / pinch.distance);
+      pinch = now;
+      return;
+    }
+    if (!dragging && began && Math.hypot(at.x - began.x, at.y - began.y) > SLOP) {
+      dragging = true;
+      element.setPointerCapture(e.pointerId);
+      hooks.hover(null);
+    }
+    if (dragging) hooks.pan(last.x - at.x);
+  };
+  const up = (e: PointerEvent) => {
+    if (!pointers.delete(e.pointerId)) return;
+    pinch = pinched();
+    if (pointers.size > 0) return;
+    const at = place(e);
+    if (!dragging && began && e.type === "pointerup" && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
+    began = null;
+  };
+  // The click that ends a drag presses nothing.
+  const click = (e: MouseEvent) => {
+    if (!dragging) return;
+    dragging = false;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  const wheel = (e: WheelEvent) => {
+    const unit = e.deltaMode === 1 ? 16 : e.deltaMode === 2 ? 240 : 1;
+    const along = e.shiftKey && e.deltaX === 0 ? e.deltaY : e.deltaX;
+    if (Math.abs(along) > Math.abs(e.deltaY) || (e.shiftKey && !e.ctrlKey)) {
+      if (!hooks.canZoomOut()) return;
+      e.preventDefault();
+      hooks.pan(along * unit);
+      return;
+    }
+    // At the whole the page may scroll on.
+    if (e.deltaY > 0 && !hooks.canZoomOut() && !e.ctrlKey) return;
+    e.preventDefault();
+    hooks.zoom(place(e).x, Math.exp(-Math.max(-300, Math.min(300, e.deltaY * unit)) * WHEEL * (e.ctrlKey ? 3 : 1)));
+  };
+  const leave = () => hooks.hover(null);
+
+  element.addEventListener("pointerdown", down);
+  element.addEventListener("pointermove", move);
+  element.addEventListener("pointerup", up);
+  element.addEventListener("pointercancel", up);
+  element.addEventListener("pointerleave", leave);
+  element.addEventListener("click", click, true);
+  element.addEventListener("wheel", wheel, { passive: false });
+  return () => {
+    element.removeEventListener("pointerdown", down);
+    element.removeEventListener("pointermove", move);
+    element.removeEventListener("pointerup", up);
+    element.removeEventListener("pointercancel", up);
+    element.removeEventListener("pointerleave", leave);
+    element.removeEventListener("click", click, true);
+    element.removeEventListener("wheel", wheel);
+  };
+}
