@@ -217,7 +217,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
       page.getByRole("link", { name: "See it as a reader" }).click(),
     ]);
     await expect(reader.getByText("This is how a reader will see it")).toBeVisible();
-    await expect(reader.getByRole("link", { name: /Rope ferry licensed/ }).first()).toBeVisible();
+    await expect(reader.getByRole("button", { name: /Rope ferry licensed/ })).toBeVisible();
     await reader.getByRole("link", { name: "Read", exact: true }).click();
     await expect(reader.getByRole("heading", { name: "Rope ferry licensed to the Tolley family" })).toBeVisible();
     await expect(

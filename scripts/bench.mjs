@@ -50,7 +50,7 @@ function throughput(url, headers, count) {
 await run(async () => {
   ensureDependencies();
   globalThis.httpModule = await import("node:http");
-  const build = ensureBuilt();
+  const build = await ensureBuilt();
   const cluster = await startCluster({ temporary: true });
   let child;
   try {

@@ -4,7 +4,7 @@ import { spawn, spawnSync } from "node:child_process";
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
-import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import { bundle, bundleForReaders, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 
 const dev = process.argv.includes("--dev");
@@ -79,7 +79,8 @@ await run(async () => {
         );
       throw error;
     }
-    const build = dev ? "dev" : ensureBuilt();
+    const build = dev ? "dev" : await ensureBuilt();
+    if (dev) await bundleForReaders();
     child = spawn(
       process.execPath,
       [

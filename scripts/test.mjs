@@ -82,7 +82,7 @@ await run(async () => {
       }));
     }
     if (only !== "unit") {
-      const build = ensureBuilt();
+      const build = await ensureBuilt();
       const file = join(reports, "playwright.json");
       const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], {
         TEST_CLUSTER: cluster.urlOf("{name}"),

@@ -63,6 +63,7 @@ export function ensureDependencies(quiet = false) {
 export function hashOf(paths) {
   const hash = createHash("sha256");
   const walk = (path) => {
+    if (path === join(ROOT, "public", "reader")) return; // made by the build itself
     if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) walk(join(path, name));
     else hash.update(path.slice(ROOT.length)).update("\0").update(readFileSync(path)).update("\0");
   };
@@ -71,7 +72,7 @@ export function hashOf(paths) {
 }
 
 /** Builds the application when its sources changed since the last build; returns the build's name. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
   const build = hashOf([
     "src",
     "public",
@@ -81,8 +82,10 @@ export function ensureBuilt() {
     "tsconfig.json",
   ]).slice(0, 16);
   const stamp = join(ROOT, ".next", "fastigo-build");
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === build) return build;
+  const there = existsSync(stamp) && existsSync(join(ROOT, "public", "reader", "chart.js"));
+  if (there && readFileSync(stamp, "utf8") === build) return build;
   say("Building (under a minute) ...");
+  await bundleForReaders();
   const done = spawnSync(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "build"], {
     cwd: ROOT,
     encoding: "utf8",
@@ -91,6 +94,23 @@ export function ensureBuilt() {
   if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
   writeFileSync(stamp, build);
   return build;
+}
+
+/** Bundles what a reader's page loads, into public/reader. */
+export async function bundleForReaders() {
+  const { build } = await import("esbuild");
+  const entries = { chart: "src/features/reader/reader-chart.ts", "chart-worker": "src/workers/chart.worker.ts" };
+  for (const [name, entry] of Object.entries(entries))
+    await build({
+      entryPoints: [join(ROOT, entry)],
+      outfile: join(ROOT, "public", "reader", `${name}.js`),
+      bundle: true,
+      minify: true,
+      format: name === "chart" ? "iife" : "esm",
+      target: "es2022",
+      alias: { "@": join(ROOT, "src") },
+      logLevel: "error",
+    });
 }
 
 /** Bundles a TypeScript entry for Node; returns the bundle's path. */

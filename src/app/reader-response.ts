@@ -8,11 +8,12 @@ export const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 const sha256 = (text: string) => `'sha256-${createHash("sha256").update(text).digest("base64")}'`;
 
 /** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
-export function makePage(p: ReaderPage): StoredPage {
-  const { html, style, script } = renderReaderPage(p);
+export function makePage(p: Omit<ReaderPage, "chartScript">): StoredPage {
+  const { html, style, script } = renderReaderPage({ ...p, chartScript: `/reader/chart.js?${BUILD}` });
   const policy = [
     "default-src 'none'",
-    `script-src ${sha256(script)}`,
+    `script-src 'self' ${sha256(script)}`,
+    "worker-src 'self'",
     `style-src ${sha256(style)}`,
     "img-src 'self'",
     "media-src 'self'",

@@ -30,50 +30,62 @@ export const CLEARANCE = 7;
 /**
  * Hangs labels on their plumb lines like flags, left or right of the line, so that no label meets another and no
  * line passes through a label. Deterministic; independent of the order of input but for ties, which go by id.
- * What finds no place is missing in the result.
+ * What finds no place is missing in the result. `thorough`: tries all ways there are, for when some are missing.
  */
-export function placeLabels(labels: readonly Hanging[], room: Room): Placed[] {
+export function placeLabels(labels: readonly Hanging[], room: Room, thorough = false): Placed[] {
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
-  const ways = [
-    ...[0, 6, 12, 20].map((spread) => () => spreadOut(sorted, spread, room)),
-    ...STEPS.flatMap((step) =>
-      [...Array(Math.min(room.rows, sorted.length)).keys()]
-        .slice(1)
-        .map((n) => () => inColumns(sorted, n + 1, step, room)),
-    ),
-  ];
-  let best: Placed[] = [];
-  let bestCost = Number.POSITIVE_INFINITY;
-  for (const [n, way] of ways.entries()) {
-    const anchors = way();
-    // Where the lines run is known: what that alone costs may already be too much.
-    const away = anchors.reduce((sum, x, i) => sum + awayCost(x - sorted[i]!.apex), 0);
-    if (away * RELAXED >= bestCost) continue;
+  const boards: { board: Board; cost: number }[] = [];
+  const attempt = (anchors: readonly number[]) => {
     for (const order of [rightToLeft, leftToRight]) {
       const board = new Board(sorted, anchors, room);
       board.place(order(sorted.length));
-      if (board.missing > 0) board.squeeze();
-      board.improve();
-      if (board.missing === 0) board.relax();
-      const cost = board.cost();
-      if (cost < bestCost - 1e-9) {
-        bestCost = cost;
-        best = board.result();
-      }
+      boards.push({ board, cost: board.cost() });
       // The other direction seldom finds more than a tidier order of rows.
-      if (board.missing === 0 && n > 0) break;
+      if (board.missing === 0) return true;
     }
-    // Straight lines for all: nothing further apart can be better.
-    if (n === 0 && best.length === sorted.length) break;
+    return false;
+  };
+  // Straight lines for all: nothing further apart can be better.
+  if (!attempt(sorted.map((l) => l.apex))) {
+    for (const spread of [6, 12, 20]) attempt(spreadOut(sorted, spread, room));
+    for (const step of STEPS) {
+      let fitting = 0;
+      for (
+        let most = 2;
+        most <= Math.min(room.rows, sorted.length) && fitting < (thorough ? room.rows : COLUMN_WAYS);
+        most++
+      ) {
+        const anchors = inColumns(sorted, most, step, room, thorough);
+        if (!anchors) continue;
+        fitting++;
+        attempt(anchors);
+      }
+    }
   }
-  return best;
+  // The most promising are worked on; a rough one that is far behind does not catch up.
+  boards.sort((x, y) => x.cost - y.cost);
+  let best = boards[0]!;
+  if (!thorough && best.board.missing > MOST_MISSING * sorted.length) return best.board.result();
+  for (const b of boards.slice(0, thorough ? boards.length : WORKED_ON)) {
+    if (b.board.missing > 0) b.board.squeeze();
+    b.board.improve();
+    if (b.board.missing === 0) b.board.relax();
+    b.cost = b.board.cost();
+    if (b.cost < best.cost - 1e-9 || b === best) best = b;
+    if (thorough && best.board.missing === 0) break;
+  }
+  return best.board.result();
 }
 
 const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
 const leftToRight = (n: number) => [...Array(n).keys()];
 
-/** So much of the distance is left at the best when labels are drawn nearer to their moments. */
-const RELAXED = 0.2;
+/** So many of the ways to run the lines are worked on to the end. */
+const WORKED_ON = 3;
+/** Where more than this share finds no place at first, working on it does not help. */
+const MOST_MISSING = 0.25;
+/** So many heights of columns are tried, from the first on that lets them stand side by side in the frame. */
+const COLUMN_WAYS = 3;
 /** Between two lines, px. */
 const LINES_APART = 5;
 /** Where between its moment and its present place a label is tried. */
@@ -315,9 +327,16 @@ const STEPS = [13, 6];
 
 /**
  * Lines gathered into columns of up to `most`, in which each label hangs above the one before it, like steps: the way
- * that fills the rows. Columns stand as near to their moments as their widths allow.
+ * that fills the rows. Columns stand as near to their moments as their widths allow; null when they do not fit into the frame, unless
+ * they are to be `squeezed` into it.
  */
-function inColumns(sorted: readonly Hanging[], most: number, step: number, room: Room): number[] {
+function inColumns(
+  sorted: readonly Hanging[],
+  most: number,
+  step: number,
+  room: Room,
+  squeezed: boolean,
+): number[] | null {
   const columns: { first: number; labels: Hanging[]; w: number; wanted: number }[] = [];
   for (const [i, l] of sorted.entries()) {
     const last = columns.at(-1);
@@ -328,6 +347,7 @@ function inColumns(sorted: readonly Hanging[], most: number, step: number, room:
     c.w = Math.max(...c.labels.map((x, k) => k * step + FLAG_GAP + x.w)) + CLEARANCE + 2;
     c.wanted = c.labels.reduce((sum, x, k) => sum + x.apex - k * step, 0) / c.labels.length;
   }
+  if (!squeezed && columns.reduce((sum, c) => sum + c.w, 0) > room.to - room.from) return null;
   // Pool adjacent violators: columns that would meet move together to their common middle.
   const blocks: { from: number; w: number; n: number; columns: typeof columns }[] = [];
   for (const c of columns) {

@@ -15,6 +15,7 @@ export interface Setting {
 export const SETTINGS: readonly Setting[] = [
   { most: 158, lines: 3, picture: 40, oneLine: false },
   { most: 150, lines: 2, picture: 36, oneLine: false },
+  { most: 140, lines: 3, picture: 0, oneLine: false },
   { most: 140, lines: 2, picture: 0, oneLine: false },
   { most: 118, lines: 2, picture: 0, oneLine: false },
   { most: 190, lines: 1, picture: 0, oneLine: false },

@@ -200,10 +200,13 @@ function hangFew<T extends Hung>(
     frameWidth: ground.size,
     extent: (t: LabelText) => ({ along: t.w, across: t.h }),
   };
-  let found = searchLabels(apex, textOf, room, false);
-  let counted = found.placed.length < m;
-  if (counted) found = searchLabels(apex, textOf, room, true);
-  counted = found.placed.length < m;
+  let found = searchLabels(apex, textOf, room, "quick");
+  if (found.placed.length < m) {
+    const better = searchLabels(apex, textOf, room, "thorough");
+    if (better.placed.length > found.placed.length) found = better;
+  }
+  if (found.placed.length < m) found = searchLabels(apex, textOf, room, "counted");
+  const counted = found.placed.length < m;
   const hung = { ...none };
   for (const [r, t] of found.texts.entries()) {
     hung.to[r] = t.w;

@@ -7,6 +7,13 @@ const TIGHTER = 6;
 /** What a title cut short costs; a date twice as much. */
 const CUT = 5;
 
+/** What it costs to leave a picture out, up to a limit. */
+const NO_PICTURE = 5;
+const NO_PICTURES = 40;
+
+/** So many settings are searched thoroughly. */
+const TIGHTEST = 3;
+
 export interface Found {
   texts: LabelText[];
   placed: Placed[];
@@ -33,11 +40,14 @@ export function searchLabels(
   apex: readonly number[],
   textOf: (rank: number, s: Setting) => LabelText,
   room: SearchRoom,
-  counted: boolean,
+  how: "quick" | "thorough" | "counted",
 ): Found {
+  const wanted = apex.filter((_, rank) => textOf(rank, SETTINGS[0]!).picture !== null).length;
   let best: Found | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
+    // Where any arrangement shows all, one of the tightest does.
+    if (how === "thorough" && tightness < SETTINGS.length - TIGHTEST) continue;
     // Even perfectly placed, a tighter setting would cost more than what has been found.
     if (bestCost <= tightness * TIGHTER) break;
     const texts = apex.map((_, rank) => textOf(rank, setting));
@@ -47,18 +57,19 @@ export function searchLabels(
     });
     const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
     const pitch = tallest + (setting.oneLine ? 4 : 9);
-    const depth = room.depth - (counted ? MORE_ROW : 0);
+    const depth = room.depth - (how === "counted" ? MORE_ROW : 0);
     const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
     // More words than the rows hold in all: a tighter setting is needed, if there is one.
     const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
     if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
-    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch });
+    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch }, how === "thorough");
     const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex[Number(p.id)]!), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),
       0,
     );
-    const cost = tightness * TIGHTER + away + cut + (labels.length - placed.length) * 1_000;
+    const left = setting.picture > 0 ? 0 : Math.min(NO_PICTURES, wanted * NO_PICTURE);
+    const cost = tightness * TIGHTER + left + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
       best = { texts, placed, pitch, setting };

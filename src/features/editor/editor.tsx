@@ -416,7 +416,7 @@ function Divider({
           if (e.key === "ArrowDown") setSplit(Math.min(0.95, split + 0.05));
         }}
       />
-      <div className="absolute right-4 flex rounded-md border border-edge bg-white">
+      <div className="absolute left-1/2 flex -translate-x-1/2 rounded-md border border-edge bg-white">
         <button
           type="button"
           aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"}

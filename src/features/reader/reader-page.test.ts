@@ -55,6 +55,7 @@ const page = (more: Partial<ReaderPage> = {}) =>
     note: null,
     listed: false,
     published: null,
+    chartScript: "/reader/chart.js?1",
     ...more,
   }).html;
 
@@ -67,9 +68,14 @@ describe("the reader's page", () => {
     expect(html).toContain('href="https://archive.example/"');
   });
 
-  it("holds one script and one style, and nothing from another server", () => {
+  it("holds one script of its own, the chart's and its data, and one style, and nothing from another server", () => {
     const html = page();
-    expect(html.match(/<script/g)).toHaveLength(1);
+    expect([...html.matchAll(/<script[^>]*>/g)].map((m) => m[0])).toEqual([
+      '<script type="application/json" id="chart-data" data-media="/t/abc/media">',
+      '<script src="/reader/chart.js?1" defer>',
+      "<script>",
+    ]);
+    expect(html.match(/<\/script>/g)).toHaveLength(3);
     expect(html.match(/<style/g)).toHaveLength(1);
     const loaded = [...html.matchAll(/(?:src|href)="([^"]+)"/g)].map((m) => m[1]!).filter((u) => !u.startsWith("#"));
     expect(loaded.filter((u) => !u.startsWith("/") && u !== "https://archive.example/")).toEqual([]);
@@ -96,6 +102,7 @@ describe("the reader's page", () => {
       note: null,
       listed: false,
       published: null,
+      chartScript: "/reader/chart.js?1",
     }).html;
     expect(html).toContain("Nothing has been written in this timeline yet.");
     expect(html).toContain("Untitled");

@@ -8,6 +8,7 @@ import { gapText } from "@/core/time/gap";
 import { headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
 import { type Block, type Inline, safeAddress } from "@/core/text/description";
 import { COLOURS, type Item, type Timeline } from "@/core/timeline/timeline";
+import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { READER_SCRIPT } from "./reader-script";
 import { READER_STYLE } from "./reader-style";
 
@@ -19,6 +20,8 @@ export interface ReaderPage {
   note: { text: string; link: { to: string; text: string } | null } | null;
   /** Whether search engines may list it. */
   listed: boolean;
+  /** The address of the script that makes the chart movable. */
+  chartScript: string;
   /** The day it was published, in words; null for a draft. */
   published: string | null;
 }
@@ -53,7 +56,7 @@ ${p.note ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.
 <section id="read" aria-label="Read">${opening(p, facts)}${stripSection(timeline)}${eventsSection(p, timeline)}</section>
 </main>
 <footer class="foot">${p.published ? `Published ${escapeXml(p.published)} with` : "Made with"} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server.</footer>
-<script>${READER_SCRIPT}</script>
+${frozen.events.length === 0 ? "" : `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>`}<script>${READER_SCRIPT}</script>
 </body></html>`;
   return { html, style: READER_STYLE, script: READER_SCRIPT };
 }
@@ -91,7 +94,7 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
   const key =
     p.frozen.categories.length === 0
       ? ""
-      : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li>${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
+      : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li data-category="${escapeXml(c.id)}">${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
   return `${key}<div class="chart">${drawings.join("")}</div>`;
 }
 

@@ -1,7 +1,8 @@
+import { STAGE_STYLE } from "@/ui/stage/stage-style";
 import { COLOURS } from "@/core/timeline/timeline";
 
 /** The style sheet of the reader's page; it stands in the page, which loads nothing but fonts and media. */
-export const READER_STYLE = `
+export const READER_STYLE = `${STAGE_STYLE}
 @font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap;unicode-range:U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212}
 @font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2) format("woff2");font-weight:200 800;font-display:swap;unicode-range:U+0100-02BA,U+02BD-02C5,U+1E00-1E9F,U+1EF2-1EFF}
 @font-face{font-family:"Atkinson Hyperlegible Next Variable";src:url(/fonts/atkinson-hyperlegible-next-latin-wght-italic.woff2) format("woff2");font-weight:200 800;font-style:italic;font-display:swap}
@@ -30,6 +31,15 @@ a{color:#0B6E69}
 .chart{padding:12px 20px 28px;overflow-x:auto}
 .chart svg,.strip svg{display:block;margin:0 auto;max-width:100%;height:auto}
 .hit{cursor:pointer}.chart a:hover .hit,.chart a:focus .hit{fill:rgba(242,182,50,.18)}
+.chart-live{position:relative;margin:0 auto;max-width:1240px;overflow:hidden}
+.live .chart{display:none}
+.key button{display:flex;align-items:center;gap:7px;font:inherit;color:inherit;background:none;border:0;border-radius:6px;padding:4px 7px;margin:-4px -7px;cursor:pointer}
+.key button:hover{background:#E3EFEC}.key button[aria-pressed=false]{color:#4A6572;text-decoration:line-through}.key button[aria-pressed=false] svg{opacity:.3}
+.zoom{display:flex;gap:8px;justify-content:center;padding:10px 16px 26px}
+.zoom button,.list button{font:inherit;font-weight:700;color:#16323A;background:#fff;border:1px solid #8BA3A6;border-radius:6px;min-width:40px;padding:6px 12px;cursor:pointer}
+.zoom button:hover:enabled,.list button:hover{background:#E3EFEC}.zoom button:disabled{opacity:.45;cursor:default}
+.list{border:0;border-radius:8px;padding:20px 24px;max-width:520px;width:calc(100vw - 32px);max-height:80vh;color:#16323A;box-shadow:0 8px 40px rgba(22,50,58,.35)}
+.list::backdrop{background:rgba(22,50,58,.45)}.list h2{font-size:22px;margin-bottom:10px}.list ul{list-style:none;margin:0 0 14px;padding:0}.list li{border-top:1px solid #D5DEDC}.list a{display:block;padding:8px 0;text-decoration:none;color:#16323A}.list strong{color:#0B6E69;margin-right:8px}
 .w380,.w700,.w1000{display:none}
 .strip{position:sticky;top:0;z-index:5;background:#F6F8F7;border-bottom:1px solid #D5DEDC;padding:4px 18px;overflow:hidden}
 .strip .hold{position:relative;max-width:1240px;margin:0 auto}
@@ -67,5 +77,5 @@ ${Object.entries(COLOURS)
 @media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px}.opening h2{font-size:29px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
 .when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h3{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
-@media print{.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
+@media print{.chart-live,.zoom{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
 `;

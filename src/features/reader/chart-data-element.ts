@@ -1,0 +1,22 @@
+import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
+import type { Timeline } from "@/core/timeline/timeline";
+
+/** The id of the element that holds what the chart on a reader's page is drawn from. */
+export const CHART_DATA = "chart-data";
+
+/** What the chart needs of a frozen timeline, as text that may stand in a script element. */
+export function chartDataText(f: Frozen): string {
+  const chart: Frozen = {
+    ...f,
+    introduction: [],
+    events: f.events.map((e): FrozenEvent => ({ ...e, description: [] })),
+    items: f.items
+      .filter((i) => i.list === "media" && i.kind === "picture" && i.of !== "timeline")
+      .map((i) => ({ ...i, text: "", credit: "", licence: "", address: "" })),
+  };
+  return JSON.stringify(chart).replaceAll("<", "\\u003c");
+}
+
+export function readChartData(text: string): Timeline {
+  return timelineFromFrozen(JSON.parse(text) as Frozen);
+}

@@ -1,0 +1,145 @@
+/**
+ * The chart of a reader's page that can be moved: takes the place of the drawings that need no script. Bundled into
+ * public/reader/chart.js.
+ */
+import { drawChart } from "@/core/chart/draw-chart";
+import { whenLabel } from "@/core/time/write-when";
+import { ChartStage } from "@/ui/stage/chart-stage";
+import { CHART_DATA, readChartData } from "./chart-data-element";
+
+/** The frame's height for the width there is: what the drawing needs, up to this much. */
+function heightFor(width: number): number {
+  return width > 1_000 ? 720 : width > 700 ? 760 : width > 560 ? 860 : 1_100;
+}
+
+function start(): void {
+  const data = document.getElementById(CHART_DATA);
+  const section = document.getElementById("chart");
+  const still = section?.querySelector<HTMLElement>(".chart");
+  if (!data || !section || !still) return;
+  const timeline = readChartData(data.textContent ?? "");
+  const box = document.createElement("div");
+  box.className = "chart-live";
+  const mediaPath = data.dataset.media ?? "";
+  const hidden = new Set<string>();
+
+  const bar = document.createElement("div");
+  bar.className = "zoom";
+  bar.setAttribute("role", "group");
+  bar.setAttribute("aria-label", "How the chart is seen");
+  const button = (text: string, name: string, act: () => void) => {
+    const b = document.createElement("button");
+    b.type = "button";
+    b.textContent = text;
+    b.setAttribute("aria-label", name);
+    b.title = name;
+    b.addEventListener("click", act);
+    bar.append(b);
+    return b;
+  };
+  const list = makeList(timeline);
+
+  const addressed = () => new URLSearchParams(location.search).get("view");
+  const size = () => {
+    const width = Math.max(280, still.clientWidth || section.clientWidth);
+    const needed = drawChart(timeline, { width, height: heightFor(width) }, { fit: true }).height;
+    box.style.height = `${Math.round(needed) + 30}px`;
+  };
+  section.classList.add("live");
+  still.before(box);
+  box.after(bar);
+  size();
+  const stage = new ChartStage(
+    box,
+    {
+      pictureUrl: (item) => {
+        const media = timeline.items.get(item)?.media;
+        return media ? `${mediaPath}/${media}/small` : null;
+      },
+      select: (id, open) => {
+        stage.select(id);
+        if (id && open) location.hash = `e-${id}`;
+      },
+      list: (ids) => list.show(ids),
+      seen: (text, whole) => {
+        out.disabled = whole;
+        all.disabled = whole;
+        const address = new URL(location.href);
+        if (text) address.searchParams.set("view", text);
+        // A view of one's own that is the whole is told from none, so that it stays when the page is opened again.
+        else if (timeline.firstView) address.searchParams.set("view", "");
+        else address.searchParams.delete("view");
+        if (address.href !== location.href) history.replaceState(history.state, "", address);
+      },
+      footInset: 0,
+      add: null,
+    },
+    () => new Worker("/reader/chart-worker.js", { type: "module" }),
+  );
+  const out = button("–", "Zoom out", () => stage.zoomBy(-1));
+  button("+", "Zoom in", () => stage.zoomBy(1));
+  const all = button("Whole timeline", "Whole timeline", () => stage.whole());
+  out.disabled = true;
+  all.disabled = true;
+  stage.lookAtText(addressed() ?? timeline.firstView);
+  stage.show({ timeline, hidden: new Set() });
+  let width = section.clientWidth;
+  new ResizeObserver(() => {
+    if (section.clientWidth === width || section.clientWidth === 0) return;
+    width = section.clientWidth;
+    size();
+  }).observe(section);
+
+  // The key is the filter.
+  for (const item of section.querySelectorAll<HTMLElement>(".key li")) {
+    const id = item.dataset.category;
+    if (!id) continue;
+    const b = document.createElement("button");
+    b.type = "button";
+    b.append(...item.childNodes);
+    b.setAttribute("aria-pressed", "true");
+    b.addEventListener("click", () => {
+      if (!hidden.delete(id)) hidden.add(id);
+      b.setAttribute("aria-pressed", String(!hidden.has(id)));
+      stage.show({ timeline, hidden: new Set(hidden) });
+    });
+    item.append(b);
+  }
+}
+
+/** A list of events that stand in one place. */
+function makeList(timeline: ReturnType<typeof readChartData>): { show: (ids: string[]) => void } {
+  const dialog = document.createElement("dialog");
+  dialog.className = "list";
+  document.body.append(dialog);
+  dialog.addEventListener("click", (e) => {
+    if (e.target === dialog || (e.target as Element).closest("a,button")) dialog.close();
+  });
+  return {
+    show: (ids) => {
+      const heading = document.createElement("h2");
+      heading.textContent = `${ids.length} ${ids.length === 1 ? "event" : "events"} here`;
+      const items = document.createElement("ul");
+      for (const id of ids.slice(0, 500)) {
+        const e = timeline.events.get(id);
+        if (!e) continue;
+        const li = document.createElement("li");
+        const a = document.createElement("a");
+        a.href = `#e-${id}`;
+        const date = document.createElement("strong");
+        date.textContent = whenLabel(e.when, timeline.dateStyle);
+        a.append(date, ` ${e.title || "Untitled"}`);
+        li.append(a);
+        items.append(li);
+      }
+      const close = document.createElement("button");
+      close.type = "button";
+      close.textContent = "Close";
+      dialog.replaceChildren(heading, items, close);
+      dialog.setAttribute("aria-label", heading.textContent);
+      dialog.showModal();
+    },
+  };
+}
+
+start();
