@@ -3,6 +3,7 @@
 import { spawn } from "node:child_process";
 import { createServer, request } from "node:http";
 import { join } from "node:path";
+import { benchChart } from "./lib/bench-browser.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
@@ -199,6 +200,7 @@ await run(async () => {
         most,
         `${core.timeDrawing(n).toFixed(1)} ms against ${small.toFixed(2)} ms`,
       );
+    await benchChart(report);
     say("\nReading dates (one core, the same texts)");
     const dates = await core.datesAgainstOthers();
     report(

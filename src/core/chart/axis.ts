@@ -88,7 +88,9 @@ export function makeAxis(settings: AxisSettings, data: ChartData): Axis {
   for (let i = 0; i < data.count; i++) {
     if (data.kind[i] === UNDATED_KIND) continue;
     dated++;
-    for (const point of [OUTER_START, INNER_START, OUTER_END]) take(pointOf(data, i, point));
+    take(pointOf(data, i, OUTER_START));
+    take(pointOf(data, i, INNER_START));
+    take(pointOf(data, i, OUTER_END));
   }
   take(startOf(settings.period));
   take(endOf(settings.period));

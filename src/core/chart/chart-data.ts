@@ -1,4 +1,13 @@
-import { extent, type Instant, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../time/when";
+import {
+  compareInstants,
+  endOf,
+  extent,
+  type Instant,
+  type Moment,
+  middleOf,
+  SECONDS_PER_DAY,
+  startOf,
+} from "../time/when";
 import { whenLabel, yearText } from "../time/write-when";
 import { civilFrom } from "../time/calendar";
 import { inOrder } from "../timeline/order";
@@ -52,10 +61,14 @@ export interface ChartData {
   /** The item of the first picture; null for none. */
   pictures: (string | null)[];
   looks: { colour: string; pattern: Pattern }[];
+  /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
+  first: number;
+  last: number;
 }
 
 const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
 const HALF_YEAR = 183;
+const NEVER: Instant = { day: Number.POSITIVE_INFINITY, second: 0 };
 
 /** What is drawn of a date: its extent with "about"; an unknown side reaches half a year beyond. */
 export function drawnExtent(m: Moment, event: Pick<TimelineEvent, "when">): [Instant, Instant] {
@@ -100,9 +113,12 @@ export function* chartDataSlowly(
     dates: new Array<string>(n).fill(""),
     shortDates: new Array<string>(n).fill(""),
     pictures: new Array<string | null>(n).fill(null),
+    first: -1,
+    last: -1,
     looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
   };
   const years = yearsCovered(events);
+  let [earliest, latest]: [Instant | null, Instant | null] = [null, null];
   for (const [i, e] of events.entries()) {
     if (i % slice === slice - 1) yield;
     fill(data, i, e, timeline);
@@ -110,6 +126,16 @@ export function* chartDataSlowly(
     data.look[i] = lookOf.get(e.category ?? "") ?? 0;
     data.pictures[i] = picture.get(e.id) ?? null;
     data.importance[i] = importanceOf(e, data.pictures[i] !== null);
+    const from = startOf(e.when);
+    if (from && (!earliest || compareInstants(from, earliest) < 0)) {
+      earliest = from;
+      data.first = i;
+    }
+    const to = (data.flags[i]! & OPEN_END) !== 0 ? NEVER : endOf(e.when);
+    if (to && (!latest || compareInstants(to, latest) > 0)) {
+      latest = to;
+      data.last = i;
+    }
   }
   return data;
 }

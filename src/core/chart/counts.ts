@@ -94,6 +94,13 @@ export function countedRanks(laid: Laid, g: Ground, v: View, labels: readonly Sh
   return ranks;
 }
 
+/** The first of them. */
+export function firstCounted(laid: Laid, g: Ground, v: View, labels: readonly ShownLabel[], c: ShownCount): number {
+  const shown = new Set(labels.map((l) => l.rank));
+  for (let r = c.first; r < c.end; r++) if (!needsNone(laid, g, v, r, shown)) return r;
+  return c.first;
+}
+
 function firstOfBin(n: number, bin: (r: number) => number, b: number, from = 0): number {
   let low = from;
   let high = n;

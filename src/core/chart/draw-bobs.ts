@@ -14,10 +14,10 @@ export interface ShownBob {
 }
 
 /** Above so many bobs in view one is drawn for every few px. */
-const MOST = 600;
+const MOST = 400;
 /** Up to so many events all are asked whether they reach into the view. */
 const ASK_ALL = 2_000;
-const CELL = 3;
+const CELL = 4;
 
 export function bobAt(laid: Laid, g: Ground, v: View, rank: number): ShownBob {
   const i = laid.layout.byApex[rank]!;

@@ -1,6 +1,6 @@
 import type { Timeline } from "../timeline/timeline";
 import { chartData, shownEvents } from "./chart-data";
-import { countedRanks, countText } from "./counts";
+import { countedRanks, countText, firstCounted } from "./counts";
 import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
 import { drawRoof, drawTitle, roofTarget } from "./draw-roofs";
@@ -9,7 +9,7 @@ import { BOB, FOOT, RIDGE } from "./house-style";
 import { type Frame, groundOf, type Laid, layoutChart } from "./layout";
 import { drawBands, drawRidge, ridgeOf } from "./ridge";
 import type { Scene, Shape, Target } from "./scene";
-import type { Extra, ShownLabel } from "./shown";
+import type { Extra, ShownCount, ShownLabel } from "./shown";
 import { isWhole, readView, type View, wholeView } from "./view";
 import { type Words, wordsOf } from "./words";
 
@@ -41,7 +41,7 @@ export function chartOf(timeline: Timeline, frame: Frame, options: DrawOptions =
   return {
     timeline,
     laid: layoutChart(timeline, data, frame, { strip: options.strip ?? false }),
-    words: wordsOf(timeline, events),
+    words: wordsOf(timeline, events, data),
   };
 }
 
@@ -67,6 +67,9 @@ function neededHeight({ layout }: Laid, scene: Scene): number {
   );
   return Math.min(layout.height, lowest + FOOT);
 }
+
+/** More bobs than that are a crowd. */
+const CROWD = 200;
 
 /** How many real elements may lie over a drawing. */
 const MOST_TARGETS = 150;
@@ -103,9 +106,11 @@ export function drawView(
     if (added.has(l.rank)) for (let k = from; k < shapes.length; k++) shapes[k]!.added = true;
   };
   for (const l of labels) marked(l, () => drawLine(shapes, laid, l, isSelected(l.i)));
-  // The broad are painted first, so that they hide nothing.
-  const broad = (b: ShownBob) => b.x1 - b.x0;
-  for (const b of [...bobs].sort((a, c) => broad(c) - broad(a))) drawBob(shapes, laid, b, isSelected(b.i), ground.size);
+  // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
+  const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);
+  const look = (b: ShownBob) => data.look[b.i]!;
+  bobs.sort(bobs.length > CROWD ? (a, c) => look(a) - look(c) || broad(c) - broad(a) : (a, c) => broad(c) - broad(a));
+  for (const b of bobs) drawBob(shapes, laid, b, isSelected(b.i), ground.size);
   for (const l of labels) marked(l, () => drawLabel(shapes, laid, l, isSelected(l.i)));
   for (const c of counts) drawCount(shapes, c);
 
@@ -119,31 +124,36 @@ export function drawView(
   return { scene, content };
 }
 
-/** What can be pointed at and read out, in the order of time; a count stands where its first event would. */
-export function targetsOf({ laid, words }: Chart, c: FrameContent): Target[] {
+/**
+ * What can be pointed at and read out, in the order of time; a count stands where its first event would. `brief`: of the
+ * events a count stands for only the first is named; `countedIds` gives them all.
+ */
+export function targetsOf({ laid, words }: Chart, c: FrameContent, brief = false): Target[] {
   const { data, layout } = laid;
   const made: { at: number; t: Target }[] = [];
   const event = (i: number, x: number, y: number, w: number, h: number) =>
     made.push({ at: i, t: { ids: [data.ids[i]!], kind: "event", x, y, w, h, name: "" } });
-  for (const r of c.roofs) made.push({ at: r.i, t: roofTarget(r, data.ids[r.i]!) });
   for (const l of c.labels) event(l.i, l.x - 4, l.y - 2, l.w + 8, l.h + 4);
+  // Titled roofs first, where there are too many for all.
+  const roofs = [...c.roofs].sort((a, b) => Number(b.title !== null) - Number(a.title !== null));
+  for (const r of roofs) made.push({ at: r.i, t: roofTarget(r, data.ids[r.i]!) });
   const labelled = new Set(c.labels.map((l) => l.i));
   const bare = shownBobs(laid, c.ground, c.view).filter((b) => !labelled.has(b.i));
   if (bare.length + made.length + c.counts.length <= MOST_TARGETS)
     for (const b of bare) event(b.i, b.apex - 8, layout.ridgeTop + RIDGE, 16, BOB + 4);
-  for (const n of c.counts) {
-    const ranks = countedRanks(laid, c.ground, c.view, c.labels, n);
-    const ids = ranks.map((r) => data.ids[layout.byApex[r]!]!);
-    const name = `${countText(n.count)}, without room for ${n.count === 1 ? "its label" : "their labels"}`;
-    made.push({ at: layout.byApex[ranks[0]!]! + 0.5, t: { ids, kind: "more", x: n.x, y: n.y, w: n.w, h: n.h, name } });
-  }
-  made.sort((a, b) => a.at - b.at);
   // Counts stand for many: they are never left out.
-  const events = made.filter((m) => m.t.kind === "event");
-  const kept =
-    events.length + c.counts.length <= MOST_TARGETS
-      ? made
-      : made.filter((m) => m.t.kind === "more" || events.indexOf(m) < MOST_TARGETS - c.counts.length);
-  for (const { at, t } of kept) if (t.kind === "event") t.name = words.nameOf(at);
-  return kept.map((m) => m.t);
+  made.length = Math.min(made.length, Math.max(0, MOST_TARGETS - c.counts.length));
+  for (const { at, t } of made) t.name = words.nameOf(at);
+  for (const n of c.counts) {
+    const first = firstCounted(laid, c.ground, c.view, c.labels, n);
+    const ids = brief ? [data.ids[layout.byApex[first]!]!] : countedIds(laid, c, n);
+    const name = `${countText(n.count)}, without room for ${n.count === 1 ? "its label" : "their labels"}`;
+    made.push({ at: layout.byApex[first]! + 0.5, t: { ids, kind: "more", x: n.x, y: n.y, w: n.w, h: n.h, name } });
+  }
+  return made.sort((a, b) => a.at - b.at).map((m) => m.t);
+}
+
+/** The ids of the events a count stands for. */
+export function countedIds(laid: Laid, c: FrameContent, n: ShownCount): string[] {
+  return countedRanks(laid, c.ground, c.view, c.labels, n).map((r) => laid.data.ids[laid.layout.byApex[r]!]!);
 }

@@ -76,4 +76,23 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   };
 }
 
+/**
+ * The room a label of one title line takes, without setting its words: what is cut counts as if it filled its line. For
+ * charts of many events.
+ */
+export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: number): number {
+  const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
+  const sign = data.sign[i] ? SIGN_ROOM : 0;
+  const title = textWidth(data.titles[i]!, TITLE_FACE, titleSize((data.flags[i]! & EMPHASIS) !== 0));
+  const full = data.dates[i]!;
+  const dateWidth = full ? textWidth(full, DATE_FACE, DATE_SIZE) : 0;
+  if (!s.oneLine) {
+    const date = Math.min(dateWidth, Math.min(Math.max(most, 200), frameWidth * 0.42));
+    return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
+  }
+  const short = dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, DATE_SIZE);
+  const before = sign + (short > 0 ? Math.min(short, most * 0.6) + DATE_GAP : 0);
+  return Math.ceil(before + Math.min(title, Math.max(24, most - before)));
+}
+
 export { DATE_GAP, PICTURE_GAP };

@@ -2,7 +2,7 @@ import { type Axis, type AxisSettings, makeAxis, type Positions, positions } fro
 import { type ChartData, INNER_START, SPAN_KIND } from "./chart-data";
 import { FLAG_GAP } from "./hang-labels";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP } from "./house-style";
-import { DENSE, DENSE_LOW, type LabelText, labelText, type Setting } from "./labels";
+import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, type Setting } from "./labels";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { arrangeRoofs } from "./arrange-roofs";
@@ -262,10 +262,9 @@ function hangMany<T extends Hung>(
   const h = new Float32Array(m);
   let tallest = LINE + 2;
   for (let r = 0; r < m; r++) {
-    const t = labelText(data, byApex[r]!, setting, ground.size);
-    along[r] = t.w;
-    h[r] = t.h;
-    tallest = Math.max(tallest, t.h);
+    along[r] = labelWidth(data, byApex[r]!, setting, ground.size);
+    h[r] = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
+    tallest = Math.max(tallest, h[r]!);
   }
   const pitch = tallest + (setting.oneLine ? 4 : 7);
   const rows = Math.max(1, Math.floor((depth - MORE_ROW + pitch - tallest) / pitch));

@@ -57,9 +57,9 @@ export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
   const index = Array.from({ length: rows.rows }, () => new RowIndex(n));
   const { z, from, to } = placed;
 
-  /** The scale from which a label may stand there; more than `limit` when it is not worth while. */
-  const scaleFor = (i: number, members: RowIndex, a: number, b: number, limit: number): number => {
-    let best = rows.fits(i, a, b) ? rows.least : rows.least * (1 + 1e-6);
+  /** The scale from which on later members of the row are clear of a label that ends `b` px after its moment. */
+  const clearOfNext = (i: number, members: RowIndex, b: number, least: number, limit: number): number => {
+    let best = least;
     for (let j = members.next(i); j >= 0; j = members.next(j)) {
       const d = q.hi[j]! - q.hi[i]! + (q.lo[j]! - q.lo[i]!);
       if (d * best >= b + reach) break;
@@ -67,8 +67,13 @@ export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
       if (need <= 0) continue;
       const s = need / d;
       if (s > z[j]! && s > best) best = s;
-      if (best > limit) return best;
+      if (best > limit) break;
     }
+    return best;
+  };
+  /** The same of earlier members, for a label that begins `a` px after its moment. */
+  const clearOfPrevious = (i: number, members: RowIndex, a: number, least: number, limit: number): number => {
+    let best = least;
     for (let j = members.previous(i); j >= 0; j = members.previous(j)) {
       const d = q.hi[i]! - q.hi[j]! + (q.lo[i]! - q.lo[j]!);
       if (d * best >= reach - a) break;
@@ -76,9 +81,22 @@ export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
       if (need <= 0) continue;
       const s = need / d;
       if (s > z[j]! && s > best) best = s;
-      if (best > limit) return best;
+      if (best > limit) break;
     }
     return best;
+  };
+  /**
+   * The scale from which on a label may stand there; more than `limit` when it is not worth while. The side it hangs on is
+   * asked first: there the nearest member soon says how far one must look.
+   */
+  const scaleFor = (i: number, members: RowIndex, a: number, b: number, limit: number): number => {
+    const least = rows.fits(i, a, b) ? rows.least : rows.least * (1 + 1e-6);
+    if (b > 0) {
+      const s = clearOfNext(i, members, b, least, limit);
+      return s > limit ? s : clearOfPrevious(i, members, a, s, limit);
+    }
+    const s = clearOfPrevious(i, members, a, least, limit);
+    return s > limit ? s : clearOfNext(i, members, b, s, limit);
   };
 
   for (let k = 0; k < n; k++) {

@@ -4,7 +4,7 @@ import { BAND, CAP, INK, PAPER, QUIET, rectangle, RIDGE, SUN } from "./house-sty
 import { pointOf } from "./axis";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
-import { makeTicks, TICK_FACE, TICK_SIZE, type Tick, type TickRow } from "./ticks";
+import { clearOf, makeTicks, TICK_FACE, TICK_SIZE, type Tick, type TickRow } from "./ticks";
 import { edgeText, type Unit } from "./tick-units";
 import { type Ground, uAt, type View, xOf } from "./view";
 import type { Words } from "./words";
@@ -28,19 +28,10 @@ export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
     const ends = evenLabels(laid, g, v, words);
     return { ends, row: { ticks: [], larger: [], unit: null } };
   }
-  // The unit does not depend on the ends, so it can be asked for first.
-  const unit = makeTicks(g, v, [], words.era, words.marks).unit;
-  const ends = endLabels(laid, g, v, words, unit);
-  return {
-    ends,
-    row: makeTicks(
-      g,
-      v,
-      ends.map((e) => [e.from, e.to]),
-      words.era,
-      words.marks,
-    ),
-  };
+  const row = makeTicks(g, v, words.era, words.marks);
+  const ends = endLabels(laid, g, v, words, row.unit);
+  const taken = ends.map((e): [number, number] => [e.from, e.to]);
+  return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g.size) } };
 }
 
 function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | null): EndLabel[] {

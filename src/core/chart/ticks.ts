@@ -31,6 +31,8 @@ export const TICK_SIZE = 13;
 export const TICK_GAP = 26;
 const LEAST_MAJOR = 90;
 const LEAST_MINOR = 7;
+/** No label is narrower than this with the gap beside it. */
+const LEAST_LABEL = 40;
 /** Marks this far outside the frame still keep their neighbours within it from being labelled. */
 const REACH = 200;
 const MOST = 4_000;
@@ -58,17 +60,11 @@ function timeSeen(g: Ground, v: View, reach: number): [Instant, Instant] | null 
 }
 
 /**
- * The ticks in a view, none of whose labels meets another or one of the `taken` stretches. What is labelled depends on
- * the scale alone, never on where the view stands. On the true scale one unit is used throughout, chosen by its widest
- * label; on the balanced one a mark is labelled where it is clear of both its neighbours of its own unit and coarser.
+ * The ticks in a view, none of whose labels meets another. What is labelled depends on the scale alone, never on where the
+ * view stands. On the true scale one unit is used throughout, chosen by its widest label; on the balanced one a mark is
+ * labelled where it is clear of both its neighbours of its own unit and coarser.
  */
-export function makeTicks(
-  g: Ground,
-  v: View,
-  taken: readonly [number, number][],
-  era: "BC" | "BCE" = "BC",
-  own: OwnMarks | null = null,
-): TickRow {
+export function makeTicks(g: Ground, v: View, era: "BC" | "BCE" = "BC", own: OwnMarks | null = null): TickRow {
   const seen = timeSeen(g, v, REACH);
   if (!seen) return { ticks: [], larger: [], unit: null };
   const row = own
@@ -76,15 +72,17 @@ export function makeTicks(
     : g.axis.scale === "true"
       ? trueTicks(g, v, seen, era)
       : balancedTicks(g, v, seen, era);
-  // A label that the frame's edge would cut stands where a date of the edge does.
+  const ticks = row.ticks.filter((t) => t.x >= -REACH && t.x <= g.size + REACH);
+  return { ticks, larger: row.unit ? largerRow(g, v, row.unit, era) : [], unit: row.unit };
+}
+
+/** The ticks without the labels that touch the `taken` stretches, or that the frame's edge would cut. */
+export function clearOf(ticks: readonly Tick[], taken: readonly [number, number][], size: number): Tick[] {
   const free = (t: Tick) =>
     t.x - t.width / 2 >= 4 &&
-    t.x + t.width / 2 <= g.size - 4 &&
+    t.x + t.width / 2 <= size - 4 &&
     taken.every(([x, y]) => t.x + t.width / 2 + TICK_GAP / 2 <= x || t.x - t.width / 2 - TICK_GAP / 2 >= y);
-  const ticks = row.ticks
-    .filter((t) => t.x >= -REACH && t.x <= g.size + REACH)
-    .map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
-  return { ticks, larger: row.unit ? largerRow(g, v, row.unit, era) : [], unit: row.unit };
+  return ticks.map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
 }
 
 /** The unit whose widest label, anywhere on the axis, has room. */
@@ -154,8 +152,10 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
     for (let k = 0; k <= marks.length; k++) {
       const a = marks[k - 1];
       const b = marks[k];
-      if ((b?.x ?? right) - (a?.x ?? left) >= 2 * LEAST_MINOR)
-        for (const at of marksWithin(unit, a?.at ?? from, b?.at ?? to, 400) ?? [])
+      const room = (b?.x ?? right) - (a?.x ?? left);
+      // More marks than that are too close for even the smallest tick.
+      if (room >= 2 * LEAST_MINOR)
+        for (const at of marksWithin(unit, a?.at ?? from, b?.at ?? to, room / 3) ?? [])
           if (!(a && same(a.at, at)) && !(b && same(b.at, at))) next.push({ at, x: x(at), unit, shown: "no" });
       if (b) next.push(b);
     }
@@ -166,6 +166,10 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
       const a = marks[k - 1];
       const b = marks[k + 1];
       const gaps = [a ? m.x - a.x : Number.POSITIVE_INFINITY, b ? b.x - m.x : Number.POSITIVE_INFINITY];
+      if (Math.min(...gaps) < LEAST_LABEL) {
+        if (Math.min(...gaps) >= LEAST_MINOR) m.shown = "tick";
+        continue;
+      }
       const w = widthOf(text(m));
       const clear = (gap: number, o: Mark | undefined) => !o || gap >= (w + widthOf(text(o))) / 2 + TICK_GAP;
       if (clear(gaps[0]!, a) && clear(gaps[1]!, b)) {

@@ -10,10 +10,17 @@ const FACES: Record<Face, [string, number]> = {
   head650: ["Bricolage Grotesque Variable", 650],
 };
 
+const fonts = new Map<string, string>();
 /** The CSS font of a face. */
 export function fontOf(face: Face, sizePx: number): string {
-  const [family, weight] = FACES[face];
-  return `${weight} ${sizePx}px "${family}", sans-serif`;
+  const key = face + sizePx;
+  let font = fonts.get(key);
+  if (!font) {
+    const [family, weight] = FACES[face];
+    font = `${weight} ${sizePx}px "${family}", sans-serif`;
+    fonts.set(key, font);
+  }
+  return font;
 }
 
 export interface SvgOptions {

@@ -1,13 +1,14 @@
 import type { ChartData } from "@/core/chart/chart-data";
 import { chartDataSlowly, OUTER_END, OUTER_START, shownEvents, SPAN_KIND } from "@/core/chart/chart-data";
 import { dateAt } from "@/core/chart/date-at";
-import { type Chart, drawView, targetsOf } from "@/core/chart/draw-chart";
+import { firstCounted } from "@/core/chart/counts";
+import { type Chart, countedIds, drawView, targetsOf } from "@/core/chart/draw-chart";
 import type { FrameContent } from "@/core/chart/frame";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
 import { groundOf, layoutChart } from "@/core/chart/layout";
 import { minus, type Pair } from "@/core/chart/pair";
 import type { Scene } from "@/core/chart/scene";
-import type { Extra } from "@/core/chart/shown";
+import type { Extra, ShownCount } from "@/core/chart/shown";
 import {
   centred,
   fitScale,
@@ -111,7 +112,7 @@ export class ChartStage {
     box.append(sheet);
     this.sheet = sheet;
     this.overlay = new Overlay(sheet, {
-      press: (t) => this.press(t.kind, t.ids),
+      press: (t) => this.press(t.kind, t.ids[0]!),
       walk: (id, step) => this.walk(id, step),
     });
     this.strip = new Strip(box, (u, isMiddle) => this.lookAt(u, isMiddle));
@@ -235,7 +236,7 @@ export class ChartStage {
     const g = this.ground();
     const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
     const sameAxis = g !== null && g.axis.length === laid.axis.length && g.size === laid.layout.frame.width;
-    this.chart = { timeline, laid, words: wordsOf(timeline, events) };
+    this.chart = { timeline, laid, words: wordsOf(timeline, events, laid.data) };
     this.events = events;
     const ground = this.ground()!;
     if (!(this.view && sameAxis)) this.view = readView(ground, seen || this.wanted);
@@ -415,21 +416,26 @@ export class ChartStage {
     this.overlay.focus(next);
   }
 
-  private press(kind: "event" | "more", ids: string[]): void {
+  private press(kind: "event" | "more", first: string): void {
     if (kind === "event") {
-      this.hooks.select(ids[0]!, true);
+      this.hooks.select(first, true);
       return;
     }
     const g = this.ground();
-    if (!g || !this.view) return;
-    const { p } = this.chart!.laid;
-    const at = ids.map((id) => this.indexOf(id)).map((i): Pair => ({ hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }));
-    const first = at.reduce((a, b) => (minus(b, a) < 0 ? b : a));
-    const last = at.reduce((a, b) => (minus(b, a) > 0 ? b : a));
-    const room = minus(last, first);
+    const { content, chart } = this;
+    if (!g || !this.view || !content || !chart) return;
+    // The button knows the first only.
+    const count = content.counts.find((c) => targetIs(chart, content, c, first));
+    const ids = count ? countedIds(chart.laid, content, count) : [first];
+    const { p } = chart.laid;
+    const index = new Map(chart.laid.data.ids.map((id, i) => [id, i]));
+    const at = ids.map((id) => index.get(id)!).map((i): Pair => ({ hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }));
+    const earliest = at.reduce((a, b) => (minus(b, a) < 0 ? b : a));
+    const latest = at.reduce((a, b) => (minus(b, a) > 0 ? b : a));
+    const room = minus(latest, earliest);
     const target =
       room > 0
-        ? viewOf(g, { hi: first.hi - room * 0.08, lo: first.lo }, { hi: last.hi + room * 0.08, lo: last.lo })
+        ? viewOf(g, { hi: earliest.hi - room * 0.08, lo: earliest.lo }, { hi: latest.hi + room * 0.08, lo: latest.lo })
         : null;
     // What stands at one instant never comes apart; what is seen as near as can be does not either.
     if (target && target.scale > this.view.scale * 1.05) this.moveTo(target);
@@ -442,7 +448,7 @@ export class ChartStage {
     if (!g || !this.view || !this.chart) return;
     const hit = this.overlay.at(x, y);
     if (hit) {
-      this.press(hit.kind, hit.ids);
+      this.press(hit.kind, hit.ids[0]!);
       return;
     }
     if (!add) {
@@ -516,10 +522,9 @@ export class ChartStage {
     const faded = this.moving ? 1 : Math.min(1, (begun - this.restedAt + 16) / FADE_MS);
     paintCanvas(this.canvas, scene, window.devicePixelRatio || 1, this.pictureOf, faded);
     this.strip.mark(this.ground()!, view);
-    const took = performance.now();
-    this.frameTimes?.push(took - begun);
     if (!this.moving && faded < 1 && content.extras.length > 0) this.paint();
-    if (!this.moving || took - this.elementsAt > ELEMENTS_MS) this.elements(scene);
+    if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements(scene);
+    this.frameTimes?.push(performance.now() - begun);
   }
 
   private fitSheet({ width, height }: Scene): void {
@@ -534,7 +539,7 @@ export class ChartStage {
     this.elementsAt = performance.now();
     const { chart, content } = this;
     if (!chart || !content) return;
-    const targets = targetsOf(chart, content);
+    const targets = targetsOf(chart, content, true);
     const at = this.selected === null ? -1 : this.indexOf(this.selected);
     // The selected one can always be reached, also where its label found no room: it shows a small flag of its own.
     let flag = null;
@@ -563,4 +568,10 @@ export class ChartStage {
     this.pictures.set(item, image);
     return null;
   };
+}
+
+/** Whether an event is the first that a count stands for. */
+function targetIs(chart: Chart, content: FrameContent, c: ShownCount, id: string): boolean {
+  const { data, layout } = chart.laid;
+  return data.ids[layout.byApex[firstCounted(chart.laid, content.ground, content.view, content.labels, c)]!] === id;
 }

@@ -25,18 +25,44 @@ export function paintCanvas(
 
   const ctx = canvas.getContext("2d");
   if (!ctx) return;
+  fonts.delete(ctx);
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
   ctx.clearRect(0, 0, scene.width, scene.height);
   ctx.textBaseline = "alphabetic";
   ctx.lineJoin = "round";
-  for (const s of scene.shapes) {
+  const { shapes } = scene;
+  for (let i = 0; i < shapes.length; i++) {
+    const s = shapes[i]!;
     if (s.added && faded < 1) {
       ctx.save();
       ctx.globalAlpha = faded;
       paint(ctx, s, pictureOf, faded);
       ctx.restore();
+    } else if (isPlain(s)) {
+      // Plain areas of one colour that follow each other are one path.
+      ctx.beginPath();
+      for (; i < shapes.length; i++) {
+        const next = shapes[i]!;
+        if (!isPlain(next) || next.fill !== s.fill || (next.added && faded < 1)) break;
+        outline(ctx, next.points);
+      }
+      i--;
+      ctx.fillStyle = s.fill;
+      ctx.fill();
     } else paint(ctx, s, pictureOf, 1);
   }
+}
+
+type Area = Extract<Shape, { kind: "area" }>;
+
+function isPlain(s: Shape): s is Area {
+  return s.kind === "area" && !s.pattern && !s.stroke && s.opacity === undefined;
+}
+
+function outline(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
+  ctx.moveTo(points[0]!, points[1]!);
+  for (let i = 2; i < points.length; i += 2) ctx.lineTo(points[i]!, points[i + 1]!);
+  ctx.closePath();
 }
 
 function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, alpha: number): void {
@@ -65,12 +91,12 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       trace(ctx, s.points);
       ctx.strokeStyle = s.stroke;
       ctx.lineWidth = s.width;
-      ctx.setLineDash(s.dash ?? []);
+      if (s.dash) ctx.setLineDash(s.dash);
       ctx.stroke();
-      ctx.setLineDash([]);
+      if (s.dash) ctx.setLineDash([]);
       return;
     case "text":
-      ctx.font = fontOf(s.face, s.size);
+      setFont(ctx, fontOf(s.face, s.size));
       ctx.fillStyle = s.fill;
       ctx.textAlign = s.align === "middle" ? "center" : s.align;
       ctx.fillText(s.text, s.x, s.y);
@@ -84,6 +110,14 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       }
     }
   }
+}
+
+const fonts = new WeakMap<CanvasRenderingContext2D, string>();
+/** Setting a font costs even where it is the same. */
+function setFont(ctx: CanvasRenderingContext2D, font: string): void {
+  if (fonts.get(ctx) === font) return;
+  fonts.set(ctx, font);
+  ctx.font = font;
 }
 
 function trace(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
