@@ -57,7 +57,9 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
         layout.shift[rank]!,
         layout.from[rank]!,
       );
-      if (label.x + label.w > 0 && label.x < g.size) found.push(label);
+      // Where the moment is in view its label counts as shown, even if that hangs beyond the frame's edge.
+      const inView = label.apex >= 0 && label.apex <= g.size;
+      if (inView || (label.x + label.w > 0 && label.x < g.size)) found.push(label);
     }
   }
   return found;

@@ -53,7 +53,7 @@ function roofAt(
   y0: number,
   y1: number,
 ): ShownRoof {
-  const least = Math.min(LEAST_ROOF, Math.max(1, next - x0));
+  const least = Math.min(LEAST_ROOF, Math.max(0.4, next - x0));
   const x1 = Math.max(pointX(laid, g, v, i, OUTER_END), x0 + least);
   const steep = Math.min(SLOPE, (x1 - x0) / 3);
   let top0 = Math.max(pointX(laid, g, v, i, 1), x0 + steep);
