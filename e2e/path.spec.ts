@@ -251,7 +251,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     });
     const response = await visitor.goto(link);
     expect(response!.headers()["content-security-policy"]).not.toContain("unsafe");
-    await expect(visitor.getByRole("link", { name: /Steam mill/ }).first()).toBeVisible();
+    await expect(visitor.getByRole("button", { name: /Steam mill/ })).toBeVisible();
     await visitor.getByRole("link", { name: "Read", exact: true }).click();
     const ferry = visitor.getByRole("listitem").filter({ has: visitor.getByRole("heading", { name: /Rope ferry/ }) });
     await expect(ferry.getByRole("img", { name: "A flat boat on a rope" })).toBeVisible();

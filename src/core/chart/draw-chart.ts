@@ -97,7 +97,7 @@ export function drawView(
     drawBands(shapes, ridge.row, ground, layout.height, isWhole(ground, view), chart.timeline.gridlines);
   drawRidge(shapes, laid, ground, view, ridge);
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), ground.size);
-  for (const r of roofs) drawTitle(shapes, data, r);
+  for (const r of roofs) drawTitle(shapes, data, r, chart.timeline.gridlines);
   // Lines first: no label may be struck through by one that is painted later.
   const added = new Set(content.extras.map((e) => e.rank));
   const marked = (l: ShownLabel, draw: () => void) => {

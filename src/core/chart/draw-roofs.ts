@@ -47,8 +47,8 @@ export function titleText(data: ChartData, r: ShownRoof): string {
   return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - (data.sign[r.i] ? SIGN_ROOM : 0));
 }
 
-/** The words of a roof, painted after all roofs so that none covers them. */
-export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof): void {
+/** The words of a roof, painted after all roofs so that none covers them; beside it on a `ground` that hides lines. */
+export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean): void {
   const { title } = r;
   if (!title) return;
   const { colour, pattern } = data.looks[data.look[r.i]!]!;
@@ -63,6 +63,8 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof): void 
   // A plain ground behind the words, so that no pattern runs through them.
   if (light && pattern !== "solid")
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 2, w + 8, r.y1 - r.y0 - 4), fill: colour });
+  if (!title.on && ground)
+    shapes.push({ kind: "area", points: rectangle(title.x - 3, r.y0, w + 6, r.y1 - r.y0), fill: PAPER });
   const middle = (r.y0 + r.y1) / 2;
   if (sign)
     for (const points of signAt(sign, title.x, middle - 7, 14))

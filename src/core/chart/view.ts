@@ -1,5 +1,5 @@
 import { readEdtf } from "../time/read-edtf";
-import { endOf, type Instant, startOf, UNDATED } from "../time/when";
+import { addSeconds, endOf, type Instant, startOf, UNDATED } from "../time/when";
 import { civilFrom } from "../time/calendar";
 import { isoYear } from "../time/write-when";
 import type { Axis } from "./axis";
@@ -90,9 +90,10 @@ export function isWhole(g: Ground, v: View): boolean {
 
 /** An instant as ISO 8601 local date-time (years beyond four digits as ISO 8601-2 "Y..."). */
 export function instantText(i: Instant): string {
-  const { year, month, day } = civilFrom("gregorian", i.day);
+  const rounded = addSeconds({ day: i.day, second: Math.round(i.second) }, 0);
+  const { year, month, day } = civilFrom("gregorian", rounded.day);
   const two = (n: number) => String(n).padStart(2, "0");
-  const s = Math.floor(i.second);
+  const s = rounded.second;
   const date = Math.abs(year) > 9999 ? "" : `${isoYear(year)}-${two(month)}-${two(day)}`;
   const time = `T${two(Math.floor(s / 3_600))}:${two(Math.floor((s % 3_600) / 60))}:${two(s % 60)}`;
   return date ? date + time : isoYear(year);

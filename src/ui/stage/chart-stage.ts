@@ -427,6 +427,10 @@ export class ChartStage {
     // The button knows the first only.
     const count = content.counts.find((c) => targetIs(chart, content, c, first));
     const ids = count ? countedIds(chart.laid, content, count) : [first];
+    if (ids.length === 1) {
+      this.hooks.select(ids[0]!, true);
+      return;
+    }
     const { p } = chart.laid;
     const index = new Map(chart.laid.data.ids.map((id, i) => [id, i]));
     const at = ids.map((id) => index.get(id)!).map((i): Pair => ({ hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }));
@@ -545,7 +549,7 @@ export class ChartStage {
     let flag = null;
     if (at >= 0 && !targets.some((t) => t.kind === "event" && t.ids[0] === this.selected && t.h > 20)) {
       const place = this.placeOf(this.selected!);
-      if (place)
+      if (place && place[1] >= 0 && place[0] <= this.size.width)
         flag = {
           id: this.selected!,
           x: Math.max(8, Math.min(this.size.width - 8, place[0])),
