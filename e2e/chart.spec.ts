@@ -163,6 +163,13 @@ test("an empty place is tapped: an event there with the date the zoom allows, or
   await page.keyboard.press("Control+z");
   await expect(rows).toHaveCount(4);
 
+  // Tapped and left without a word, it is gone again.
+  await page.mouse.click((ferry.x + bridge.x) / 2, box.y + box.height - 90);
+  await expect(rows).toHaveCount(5);
+  await expect(sheet).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(rows).toHaveCount(4);
+
   // Between two without a date it has none either, and stands between them.
   const other = await started(browser, ["Choose the play", "Give out the parts"]);
   const [a, c] = [await middleOf(chartButton(other, /Choose/)), await middleOf(chartButton(other, /Give out/))];

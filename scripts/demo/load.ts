@@ -110,6 +110,8 @@ async function load(demo: DemoTimeline): Promise<string> {
   await change([
     { kind: "set_timeline", field: "scale", value: demo.scale ?? "balanced" },
     { kind: "set_timeline", field: "byline", value: demo.byline ?? "" },
+    { kind: "set_timeline", field: "gridlines", value: demo.gridlines ?? false },
+    { kind: "set_timeline", field: "marks", value: demo.marks ?? null },
     ...demo.categories.map(([name, colour, pattern]): Op => {
       place = between(place, null);
       return {
@@ -139,6 +141,7 @@ async function load(demo: DemoTimeline): Promise<string> {
         category: e.category ? categories.get(e.category)! : null,
         partOf: e.partOf ? ids.get(e.partOf)! : null,
         emphasis: e.important ?? false,
+        sign: e.sign ?? "",
       },
     });
     if (e.text) ops.push({ kind: "describe", of: event, update: toBase64(descriptionFrom(e.text, clientId++)) });

@@ -1,3 +1,5 @@
+import type { Marks, Sign } from "@/core/timeline/timeline";
+
 /** The made-up world of the demo: the river Ambrel and the town of Ambrelford. No person, place or school is real. */
 
 export interface DemoEvent {
@@ -13,6 +15,7 @@ export interface DemoEvent {
   link?: { text: string; address: string };
   partOf?: string;
   important?: true;
+  sign?: Sign;
 }
 
 export interface DemoTimeline {
@@ -26,6 +29,8 @@ export interface DemoTimeline {
   categories: [name: string, colour: string, pattern: string][];
   events: DemoEvent[];
   publish?: "link" | "everybody";
+  gridlines?: true;
+  marks?: Marks;
 }
 
 const AMBREL: DemoTimeline = {
@@ -91,6 +96,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "about 1604",
       title: "Rope ferry licensed to the Tolley family",
+      sign: "boat",
       category: "Crossing",
       important: true,
       picture: { name: "rope-ferry", shows: "Three people cross the river in a flat boat hauled along a rope." },
@@ -140,6 +146,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1766",
       title: "Bridge school opens",
+      sign: "book",
       category: "Town life",
       picture: {
         name: "bridge-school",
@@ -169,6 +176,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1797",
       title: "The Ambrel Post, first issue",
+      sign: "book",
       category: "Town life",
       picture: { name: "press", shows: "A wooden printing press with a printer and a stack of fresh sheets." },
       text: ["Four pages every Saturday, printed in the room above the toll house."],
@@ -206,6 +214,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 16:00 - 15 Nov 1872 06:00",
       title: "The long night flood",
+      sign: "drop",
       category: "Weather & water",
       important: true,
       picture: {
@@ -230,6 +239,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 19:30",
       title: "Bell rung",
+      sign: "bell",
       category: "Town life",
       partOf: "The long night flood",
       source: "Ringers' book",
@@ -266,6 +276,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "27 Sep 1931",
       title: "Last ferry crossing",
+      sign: "boat",
       category: "Crossing",
       important: true,
       picture: {
@@ -285,6 +296,7 @@ const BEES: DemoTimeline = {
   introduction: ["Four hives behind the greenhouse, from the first warm day to the last honey. My own notes."],
   cover: { name: "hives", shows: "Four painted hives on a flowering meadow with bees around them." },
   scale: "true",
+  gridlines: true,
   categories: [
     ["In the hive", "copper", "slanted"],
     ["Outside", "moss", "uprights"],
@@ -321,7 +333,7 @@ const BEES: DemoTimeline = {
       text: ["One knock, and most of them fell into the box. The rest walked in behind their queen."],
     },
     { when: "1 Jun 2025", title: "First honey, eleven jars", category: "Honey", important: true },
-    { when: "14 Jun 2025 - 6 Jul 2025", title: "Lime in flower", category: "Outside" },
+    { when: "14 Jun 2025 - 6 Jul 2025", title: "Lime in flower", category: "Outside", sign: "leaf" },
     { when: "12 Jul 2025", title: "Lime honey, thirty-one jars", category: "Honey" },
     { when: "27 Jul 2025", title: "Treated against mites", category: "In the hive" },
     { when: "Aug 2025 - Sep 2025", title: "Feeding", category: "In the hive" },

@@ -8,7 +8,8 @@ import {
   SECONDS_PER_DAY,
   startOf,
 } from "../time/when";
-import { whenLabel, yearText } from "../time/write-when";
+import { MONTHS } from "../time/date-problem";
+import { clock, whenLabel, yearText } from "../time/write-when";
 import { civilFrom } from "../time/calendar";
 import { inOrder } from "../timeline/order";
 import {
@@ -189,10 +190,21 @@ function yearsCovered(events: readonly TimelineEvent[]): number {
   return (last - first) / 365.2425;
 }
 
-/** Years instead of days where a chart spans decades; millions where years have many digits. */
+/** Charts shorter than that, in years, are told apart by the time of day, or by day and month. */
+const WITHIN_DAYS = 2.5 / 365.2425;
+const WITHIN_A_YEAR = 1;
+const CLOCK: ReadonlySet<string> = new Set(["hour", "minute", "second"]);
+
+/** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
 function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
   const r = e.when.readAs;
-  if (r.kind !== "moment" || !(years > 20)) return full;
+  if (r.kind !== "moment" || !r.at.from) return full;
+  if (years < WITHIN_DAYS && CLOCK.has(r.at.precision)) return `${r.at.about ? "about " : ""}${clock(r.at.from)}`;
+  if (years < WITHIN_A_YEAR && r.at.precision === "day") {
+    const { month, day } = civilFrom("gregorian", r.at.from.day);
+    return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
+  }
+  if (!(years > 20)) return full;
   const year = civilFrom("gregorian", middleOf(r.at).day).year;
   const about = r.at.about ? "about " : "";
   // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).

@@ -11,7 +11,6 @@ export const BAND = "#F1F4F3";
 export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
 export const STRIP = { roof: 9, gap: 2, top: 5 };
-export type Measures = typeof FULL;
 export const CAP = 14;
 export const MARGIN = 20;
 export const BOB = 15;

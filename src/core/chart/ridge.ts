@@ -4,6 +4,7 @@ import { BAND, CAP, INK, PAPER, QUIET, rectangle, RIDGE, SUN } from "./house-sty
 import { pointOf } from "./axis";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
+import { ZERO } from "./pair";
 import { clearOf, makeTicks, TICK_FACE, TICK_SIZE, type Tick, type TickRow } from "./ticks";
 import { edgeText, type Unit } from "./tick-units";
 import { type Ground, uAt, type View, xOf } from "./view";
@@ -83,7 +84,10 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
   while (last > first && !isDated(last)) last--;
   if (first >= n) return [];
   const inFrame = (l: EndLabel): EndLabel => {
-    const x = Math.max(4, Math.min(l.from, g.size - 4 - (l.to - l.from)));
+    // On the ridge, which ends before the frame does.
+    const from = Math.max(8, xOf(g, v, ZERO));
+    const to = Math.min(g.size - 8, xOf(g, v, { hi: g.axis.length, lo: 0 }));
+    const x = Math.max(from, Math.min(l.from, to - (l.to - l.from)));
     return { text: l.text, from: x, to: x + l.to - l.from };
   };
   const low = Math.max(0, Math.floor(uAt(g, v, -100).hi));

@@ -27,7 +27,7 @@ function addressedView(): string {
 
 /** The chart with its foot: how time is drawn, and how near. */
 export function ChartPane({ selected, hidden }: { selected: string | null; hidden: ReadonlySet<string> }) {
-  const { store, select } = useEditor();
+  const { store, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const mayEdit = useEditorState((s) => s.saving !== "right_lost");
   const box = useRef<HTMLDivElement>(null);
@@ -52,7 +52,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
         },
         footInset: window.innerWidth < 640 ? FOOT_INSET_PHONE : FOOT_INSET,
         add: (place) => {
-          if (store.getState().saving !== "right_lost") select(addAt(store, place), true);
+          if (store.getState().saving !== "right_lost") begin(addAt(store, place));
         },
       },
       () => new Worker(new URL("../../workers/chart.worker.ts", import.meta.url), { type: "module" }),
@@ -67,7 +67,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       window.removeEventListener("hashchange", moved);
       made.destroy();
     };
-  }, [store, select]);
+  }, [store, select, begin]);
   useEffect(() => stage.current?.show({ timeline, hidden }), [timeline, hidden]);
   useEffect(() => stage.current?.select(selected), [selected]);
 

@@ -7,6 +7,8 @@ export interface EditorTools {
   store: TimelineStore;
   /** Selects an event everywhere; `open` shows its sheet too. */
   select: (id: string | null, open?: boolean) => void;
+  /** Opens an event that was just made by a tap; left without a word it goes again. */
+  begin: (id: string) => void;
 }
 
 export const EditorContext = createContext<EditorTools | null>(null);

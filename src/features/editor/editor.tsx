@@ -14,7 +14,7 @@ import { Modal } from "@/ui/controls/modal";
 import { Logo } from "@/ui/logo";
 import { ChartPane } from "./chart-pane";
 import { EditorContext, useEditor, useEditorState } from "./editor-context";
-import { insertBeside } from "./event-deeds";
+import { insertBeside, isBlank } from "./event-deeds";
 import { EventSheet } from "./event-sheet";
 import { HistoryPanel } from "./history-panel";
 import { loadDescriptionField } from "./lazy-description";
@@ -54,7 +54,21 @@ export function Editor(props: EditorProps) {
     setSelected(id);
     if (open) setPanel("event");
   }, []);
-  const tools = useMemo(() => ({ store, select }), [store, select]);
+  const fresh = useRef<string | null>(null);
+  const begin = useCallback(
+    (id: string) => {
+      select(id, true);
+      fresh.current = id;
+    },
+    [select],
+  );
+  useEffect(() => {
+    const id = fresh.current;
+    if (id === null || (selected === id && panel === "event")) return;
+    fresh.current = null;
+    if (isBlank(store.getState().timeline, id)) store.edit([{ kind: "delete_event", id }]);
+  }, [selected, panel, store]);
+  const tools = useMemo(() => ({ store, select, begin }), [store, select, begin]);
   const closePanel = useCallback(() => setPanel(null), []);
   // After the panel has closed the focus goes back to what it was about.
   const hadPanel = useRef(false);

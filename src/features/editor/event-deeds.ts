@@ -76,6 +76,13 @@ export function addAt(
   return id;
 }
 
+/** Whether nothing has been written into an event but its date. */
+export function isBlank(t: Timeline, id: string): boolean {
+  const e = t.events.get(id);
+  const words = e && (e.title || e.shortTitle || e.description.length > 0);
+  return e !== undefined && !e.deleted && !words && ![...t.items.values()].some((i) => i.of === id && !i.deleted);
+}
+
 export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {
   return between(itemsOf(t, of, list).at(-1)?.place ?? null, null);
 }

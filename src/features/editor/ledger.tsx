@@ -99,7 +99,7 @@ const Row = memo(function Row({
       onFocus={() => select(e.id)}
       className={classes(
         COLUMNS,
-        "items-center border-b border-line px-[14px] py-0.5 @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
+        "items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
         selected && "bg-sun-wash",
       )}
     >

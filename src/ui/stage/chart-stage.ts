@@ -1,33 +1,28 @@
-import type { ChartData } from "@/core/chart/chart-data";
-import { chartDataSlowly, OUTER_END, OUTER_START, shownEvents, SPAN_KIND } from "@/core/chart/chart-data";
-import { dateAt } from "@/core/chart/date-at";
+import { placeInView, type Pointed, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
 import { firstCounted } from "@/core/chart/counts";
+import { dateAt } from "@/core/chart/date-at";
 import { type Chart, countedIds, drawView, targetsOf } from "@/core/chart/draw-chart";
 import type { FrameContent } from "@/core/chart/frame";
-import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
-import { groundOf, layoutChart } from "@/core/chart/layout";
-import { minus, type Pair } from "@/core/chart/pair";
+import { groundOf } from "@/core/chart/layout";
+import { minus } from "@/core/chart/pair";
 import type { Scene } from "@/core/chart/scene";
 import type { Extra, ShownCount } from "@/core/chart/shown";
 import {
   centred,
-  fitScale,
   type Ground,
   isWhole,
-  largestScale,
   panned,
   readView,
-  uAt,
   type View,
   viewOf,
   viewText,
   wholeView,
-  xOf,
   zoomed,
 } from "@/core/chart/view";
 import { wordsOf } from "@/core/chart/words";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import { listenGestures } from "./gestures";
+import { LayoutQueue } from "./layout-queue";
 import { Overlay } from "./overlay";
 import { paintCanvas } from "./paint-canvas";
 import { Strip } from "./strip";
@@ -40,10 +35,10 @@ export interface StageHooks {
   list: (ids: string[]) => void;
   /** What is seen, when the view is at rest. */
   seen: (text: string, whole: boolean) => void;
-  /** An empty place was pointed at. `between`: the events on either side, in time order. Null: nothing can be added. */
   /** Px at the right of the foot that belong to whoever mounts the chart. */
   footInset: number;
-  add: ((place: { date: string | null; before: string | null; after: string | null; undated: boolean }) => void) | null;
+  /** An empty place was pointed at; null: nothing can be added. */
+  add: ((place: Pointed) => void) | null;
 }
 
 export interface StageSubject {
@@ -56,9 +51,6 @@ const REST_MS = 280;
 /** Real elements follow a moving view this often, ms. */
 const ELEMENTS_MS = 150;
 const MOVE_MS = 180;
-/** Up to so many events the chart is laid out at once, where it is; more go to the worker. */
-const AT_ONCE = 400;
-const SLICE_MS = 8;
 const STEP = 1.6;
 const FADE_MS = 150;
 
@@ -90,19 +82,19 @@ export class ChartStage {
   private elementsAt = 0;
   private restedAt = 0;
   private animation = 0;
-  private worker: Worker | null = null;
-  private makeWorker: () => Worker;
-  private task = 0;
+  private layouts: LayoutQueue;
   private stops: (() => void)[] = [];
   /** For measuring: how long the script of each frame took, ms. */
   frameTimes: number[] | null = null;
-  /** For measuring: how long the answer of the worker kept the page. */
-  answerTimes: number[] = [];
+  /** For measuring: how long each answer of the worker kept the page, ms. */
+  get answerTimes(): readonly number[] {
+    return this.layouts.answerTimes;
+  }
 
   constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
     this.box = box;
     this.hooks = hooks;
-    this.makeWorker = makeWorker;
+    this.layouts = new LayoutQueue(makeWorker, (timeline, events, laid) => this.take(timeline, events, laid));
     this.canvas = document.createElement("canvas");
     this.canvas.setAttribute("aria-hidden", "true");
     this.canvas.style.display = "block";
@@ -141,8 +133,7 @@ export class ChartStage {
     cancelAnimationFrame(this.frame);
     cancelAnimationFrame(this.animation);
     clearTimeout(this.restTimer);
-    this.task++;
-    this.worker?.terminate();
+    this.layouts.stop();
     this.box.replaceChildren();
   }
 
@@ -187,49 +178,8 @@ export class ChartStage {
   private layOut(): void {
     const { subject } = this;
     if (!subject || this.size.width === 0) return;
-    const task = ++this.task;
-    const { timeline } = subject;
     const frame = { width: this.size.width, height: this.size.height - this.strip.height };
-    const events = shownEvents(timeline, subject.hidden);
-    const work = chartDataSlowly(timeline, events);
-    if (events.length <= AT_ONCE) {
-      let step = work.next();
-      while (!step.done) step = work.next();
-      this.take(timeline, events, layoutChart(timeline, step.value, frame));
-      return;
-    }
-    const go = () => {
-      if (task !== this.task) return;
-      const begun = performance.now();
-      for (;;) {
-        const step = work.next();
-        if (step.done) {
-          this.send(task, timeline, events, step.value, frame);
-          return;
-        }
-        if (performance.now() - begun > SLICE_MS) break;
-      }
-      setTimeout(go);
-    };
-    go();
-  }
-
-  private send(
-    task: number,
-    timeline: Timeline,
-    events: TimelineEvent[],
-    data: ChartData,
-    frame: { width: number; height: number },
-  ): void {
-    this.worker ??= this.makeWorker();
-    this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
-      // An answer that comes too late is about a chart that is no longer there.
-      if (m.data.number !== this.task) return;
-      const begun = performance.now();
-      this.take(timeline, events, laidFrom(m.data.answer, data));
-      this.answerTimes.push(performance.now() - begun);
-    };
-    this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame) });
+    this.layouts.run(subject.timeline, subject.hidden, frame);
   }
 
   private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"]): void {
@@ -350,28 +300,11 @@ export class ChartStage {
     if (g) this.moveTo(wholeView(g));
   }
 
-  /** To the selected event: a span with a little on either side, a moment with its neighbours. */
+  /** To the selected event. */
   toSelected(): void {
     const g = this.ground();
     const i = this.indexOf(this.selected);
-    if (!g || i < 0 || !this.chart) return;
-    const { data, p, layout } = this.chart.laid;
-    const u = (point: number): Pair => ({ hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! });
-    if (data.kind[i] === SPAN_KIND && minus(u(OUTER_END), u(OUTER_START)) > 0) {
-      const length = minus(u(OUTER_END), u(OUTER_START));
-      const room = length * 0.15;
-      this.moveTo(
-        viewOf(
-          g,
-          { hi: u(OUTER_START).hi - room, lo: u(OUTER_START).lo },
-          { hi: u(OUTER_END).hi + room, lo: u(OUTER_END).lo },
-        ),
-      );
-      return;
-    }
-    const rank = layout.byApex.indexOf(i);
-    const near = Math.max(fitScale(g) * 4, layout.z[rank]! < Number.POSITIVE_INFINITY ? layout.z[rank]! : 0);
-    this.moveTo(centred(g, u(1), Math.min(largestScale(g), Math.max(near, this.view!.scale))));
+    if (g && i >= 0 && this.chart && this.view) this.moveTo(viewOfEvent(this.chart.laid, g, this.view, i));
   }
 
   // ------------------------------------------------------------ reaching
@@ -384,21 +317,13 @@ export class ChartStage {
   private placeOf(id: string): [number, number] | null {
     const g = this.ground();
     const i = this.indexOf(id);
-    if (!g || !this.view || i < 0) return null;
-    const { data, p } = this.chart!.laid;
-    const x = (point: number) => xOf(g, this.view!, { hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! });
-    return data.kind[i] === SPAN_KIND ? [x(OUTER_START), x(OUTER_END)] : [x(1), x(1)];
+    return g && this.view && i >= 0 ? placeInView(this.chart!.laid, g, this.view, i) : null;
   }
 
   private bringIntoView(id: string): void {
     const g = this.ground();
-    const at = this.placeOf(id);
-    if (!g || !at || !this.view || isWhole(g, this.view)) return;
-    const [a, b] = at;
-    if (b >= g.pad && a <= g.size - g.pad) return;
     const i = this.indexOf(id);
-    const { p } = this.chart!.laid;
-    this.view = centred(g, { hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }, this.view.scale);
+    if (g && this.view && i >= 0 && !isWhole(g, this.view)) this.view = withEvent(this.chart!.laid, g, this.view, i);
   }
 
   private walk(id: string | null, step: number | "first" | "last"): void {
@@ -431,16 +356,12 @@ export class ChartStage {
       this.hooks.select(ids[0]!, true);
       return;
     }
-    const { p } = chart.laid;
     const index = new Map(chart.laid.data.ids.map((id, i) => [id, i]));
-    const at = ids.map((id) => index.get(id)!).map((i): Pair => ({ hi: p.hi[i * 4 + 1]!, lo: p.lo[i * 4 + 1]! }));
-    const earliest = at.reduce((a, b) => (minus(b, a) < 0 ? b : a));
-    const latest = at.reduce((a, b) => (minus(b, a) > 0 ? b : a));
-    const room = minus(latest, earliest);
-    const target =
-      room > 0
-        ? viewOf(g, { hi: earliest.hi - room * 0.08, lo: earliest.lo }, { hi: latest.hi + room * 0.08, lo: latest.lo })
-        : null;
+    const target = viewOfEvents(
+      chart.laid,
+      g,
+      ids.map((id) => index.get(id)!),
+    );
     // What stands at one instant never comes apart; what is seen as near as can be does not either.
     if (target && target.scale > this.view.scale * 1.05) this.moveTo(target);
     else this.hooks.list(ids);
@@ -459,20 +380,7 @@ export class ChartStage {
       this.hooks.select(null, false);
       return;
     }
-    const { data, p } = this.chart.laid;
-    const u = uAt(g, this.view, x);
-    let [before, after] = [-1, -1];
-    for (let i = 0; i < data.count; i++) {
-      const k = i * 4 + (data.kind[i] === SPAN_KIND ? OUTER_START : 1);
-      const d = p.hi[k]! - u.hi + (p.lo[k]! - u.lo);
-      if (d <= 0) before = i;
-      else if (after < 0) after = i;
-    }
-    const isUndated = (i: number) => i < 0 || data.kind[i] === 0;
-    const date = dateAt(g, this.view, x, this.chart.words.era);
-    // Between two without a date, and wherever the scale has no time, the place in the order is what was meant.
-    const undated = date === null || (isUndated(before) && isUndated(after) && data.count > 0);
-    add({ date: undated ? null : date, before: data.ids[before] ?? null, after: data.ids[after] ?? null, undated });
+    add(pointedAt(this.chart.laid, g, this.view, x, this.chart.words.era));
   }
 
   private hover(x: number | null): void {

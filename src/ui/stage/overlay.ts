@@ -143,6 +143,9 @@ export class Overlay {
   readingLine(x: number | null, text: string, ridgeTop: number): void {
     this.line.hidden = x === null;
     if (x === null) return;
+    // Faint below the ridge, where it runs over words.
+    const foot = ridgeTop + 24;
+    this.line.style.background = `linear-gradient(#16323A 0 ${foot}px,rgba(22,50,58,.22) ${foot}px)`;
     this.line.style.transform = `translateX(${x.toFixed(1)}px)`;
     this.lineText.textContent = text;
     this.lineText.style.top = `${Math.max(2, ridgeTop - 22)}px`;

@@ -3,7 +3,7 @@ export const STAGE_STYLE = `
 .chart-target{position:absolute;padding:0;border:0;border-radius:4px;background:transparent;cursor:pointer}
 .chart-target:hover{background:rgba(242,182,50,.14)}
 .chart-target:focus-visible{outline:3px solid #16323A;outline-offset:1px;box-shadow:0 0 0 3px #F2B632 inset}
-.chart-line{position:absolute;inset:0 auto 0 0;width:0;border-left:1px solid #16323A;pointer-events:none;z-index:1}
+.chart-line{position:absolute;inset:0 auto 0 0;width:1px;pointer-events:none;z-index:1}
 .chart-line span{position:absolute;left:0;transform:translateX(-50%);background:#16323A;color:#fff;font:600 12.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;padding:1px 6px;border-radius:4px;white-space:nowrap}
 .chart-flag{position:absolute;max-width:230px;overflow:hidden;text-overflow:ellipsis;white-space:nowrap;background:#FFF4D6;border:2px solid #F2B632;border-radius:4px;padding:2px 7px;font:600 13.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;color:#16323A;pointer-events:none;z-index:2}
 .chart-strip{position:sticky;bottom:0;left:0;height:30px;overflow:hidden;background:#F6F8F7;cursor:grab;touch-action:none;z-index:2;width:max-content}
