@@ -316,3 +316,45 @@ test("a sign, lines, marks of one's own and the first view reach the reader, who
   await still.goto(link);
   await expect(still.getByRole("link", { name: /Rope ferry, event 1 of 8/ }).first()).toBeVisible();
 });
+
+test("upright: on a phone by itself, elsewhere by choice; walked, zoomed and read out the same", async ({
+  browser,
+}) => {
+  const page = await started(browser);
+  await saved(page);
+  await page.getByRole("button", { name: "Upright chart" }).click();
+  const order = async () => {
+    const names = ["Rope ferry", "Timber bridge", "Viaduct", "Last ferry"];
+    return Promise.all(names.map(async (n) => (await chartButton(page, new RegExp(n)).boundingBox())!));
+  };
+  await expect
+    .poll(async () => (await order()).map((b) => b.y).every((y, i, all) => i === 0 || y > all[i - 1]!))
+    .toBe(true);
+  // Roofs on the left of the ridge, labels on its right.
+  const [ferry, bridge] = await order();
+  expect(bridge!.x + bridge!.width).toBeLessThan(ferry!.x);
+  await chart(page).locator('button[tabindex="0"]').focus();
+  await page.keyboard.press("End");
+  await expect(chartButton(page, /Last ferry, event 8 of 8/)).toBeFocused();
+  await expect(chartButton(page, /Last ferry/)).toBeInViewport();
+  await page.keyboard.press("+");
+  await page.keyboard.press("+");
+  await expect.poll(() => view(page)).toContain("#view=");
+  const address = page.url();
+
+  const phone = await browser.newContext({
+    storageState: await page.context().storageState(),
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    reducedMotion: "reduce",
+  });
+  const small = await phone.newPage();
+  await small.goto(address.split("#")[0]!);
+  await expect(small.getByRole("button", { name: "Upright chart" })).toHaveAttribute("aria-pressed", "true");
+  const [first, last] = [chartButton(small, /Rope ferry/), chartButton(small, /Last ferry/)];
+  await expect(first).toBeInViewport();
+  await last.scrollIntoViewIfNeeded();
+  await expect(last).toBeInViewport();
+  await last.tap();
+  await expect(small.getByRole("heading", { name: "Event 8 of 8" })).toBeVisible();
+});

@@ -23,7 +23,7 @@ export async function convert(
   else if (ending === ".json") text = `${canonicalJson(frozen)}\n`;
   else {
     const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
-    text = toSvg(drawChart(timeline, { width: o.width, height: o.height }), {
+    text = toSvg(drawChart(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false }), {
       pictureUrl: () => null,
       label: frozen.title || "Timeline",
       style: await o.fonts(),

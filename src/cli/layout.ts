@@ -7,10 +7,10 @@ import { leader, textOfLabel } from "@/core/chart/draw-labels";
 import { titleText } from "@/core/chart/draw-roofs";
 import { type Chart, chartOf } from "@/core/chart/draw-chart";
 import { frameContent } from "@/core/chart/frame";
-import { RIDGE } from "@/core/chart/house-style";
 import { groundOf } from "@/core/chart/layout";
 import { minus } from "@/core/chart/pair";
 import { ridgeOf } from "@/core/chart/ridge";
+import { inFrame } from "@/core/chart/shown";
 import { instantOf, type View, wholeView, fitScale } from "@/core/chart/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { readJson } from "@/core/formats/read-json";
@@ -27,6 +27,8 @@ export interface LayoutOptions {
   from?: string;
   to?: string;
   scale?: Scale;
+  /** The ridge runs down; what is along it (x0, x1, apex, a tick's x) is then measured down the page, y across it. */
+  upright?: boolean;
 }
 
 /** Reads a file of events by its ending. */
@@ -51,7 +53,7 @@ const round = (n: number) => Math.round(n * 100) / 100;
 /** The geometry of a chart in px, x and y the top left corner of a box; ids are records from 1. */
 export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
-  const chart = chartOf(timeline, { width: o.width, height: o.height });
+  const chart = chartOf(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false });
   const { laid, words } = chart;
   const { data, layout } = laid;
   const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
@@ -77,26 +79,27 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const labels = content.labels.filter((l) => inside(l.i));
   const roofs = content.roofs.filter((r) => inside(r.i));
   const ridge = ridgeOf(laid, g, view, words);
+  const box = (b: { x: number; y: number; w: number; h: number }) => {
+    const { x, y, w, h } = inFrame(layout.upright, b);
+    return { x: round(x), y: round(y), w: round(w), h: round(h) };
+  };
   return {
-    width: o.width,
-    height: layout.height,
+    width: layout.upright ? layout.across : o.width,
+    height: layout.upright ? o.height : layout.across,
     labels: [
       ...labels.map((l) => {
         const t = textOfLabel(laid, l.i);
         const lines = layout.setting.oneLine
           ? [[t.date, ...t.lines].filter(Boolean).join(" ")]
           : [t.date, ...t.lines].filter(Boolean);
-        return { id: idOf(l.i), x: round(l.x), y: round(l.y), w: round(l.w), h: round(l.h), of: "moment", lines };
+        return { id: idOf(l.i), ...box(l), of: "moment", lines };
       }),
       ...roofs.flatMap((r) =>
         r.title
           ? [
               {
                 id: idOf(r.i),
-                x: round(r.title.x),
-                y: round(r.y0),
-                w: round(r.title.w),
-                h: round(r.y1 - r.y0),
+                ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }),
                 of: "span",
                 lines: [titleText(data, r)],
               },
@@ -104,7 +107,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
           : [],
       ),
     ],
-    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l)) })),
+    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright) })),
     moments: bobs
       .filter((b) => inside(b.i))
       .map((b) => ({
@@ -112,7 +115,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
         x0: round(b.x0),
         x1: round(b.x1),
         apex: round(b.apex),
-        y: layout.ridgeTop + RIDGE,
+        y: layout.ridgeTop + layout.ridge,
       })),
     spans: roofs.map((r) => ({ id: idOf(r.i), x0: round(r.x0), x1: round(r.x1), y0: round(r.y0), y1: round(r.y1) })),
     clusters: content.counts.flatMap((c) => {
@@ -120,12 +123,12 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
         .map((r) => layout.byApex[r]!)
         .filter(inside)
         .map(idOf);
-      return ids.length > 0 ? [{ ids, x: round(c.x), y: round(c.y), w: round(c.w), h: round(c.h) }] : [];
+      return ids.length > 0 ? [{ ids, ...box(c) }] : [];
     }),
     closeUps: [],
     ticks: [
       ...ridge.row.ticks
-        .filter((t) => t.x >= 0 && t.x <= o.width)
+        .filter((t) => t.x >= 0 && t.x <= g.size)
         .map((t) => ({ x: round(t.x), text: t.text, w: round(t.width), major: t.text !== "" })),
       ...ridge.ends.map((e) => ({ x: round((e.from + e.to) / 2), text: e.text, w: round(e.to - e.from), major: true })),
     ].sort((a, b) => a.x - b.x),
@@ -134,9 +137,12 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   };
 }
 
-function pairs(points: readonly number[]): [number, number][] {
+function pairs(points: readonly number[], upright: boolean): [number, number][] {
   const list: [number, number][] = [];
-  for (let k = 0; k < points.length; k += 2) list.push([round(points[k]!), round(points[k + 1]!)]);
+  for (let k = 0; k < points.length; k += 2) {
+    const [x, y] = [round(points[k]!), round(points[k + 1]!)];
+    list.push(upright ? [y, x] : [x, y]);
+  }
   return list;
 }
 

@@ -6,7 +6,10 @@ import { fitScale, type Ground, type View, xOf } from "./view";
 
 /** The least a bin is wide, px: room for the widest count. */
 const BIN = 112;
+const BIN_UPRIGHT = 30;
 const BADGE_HEIGHT = 21;
+/** What counts take beside an upright chart, px. */
+export const COUNT_COLUMN = 84;
 /** Deeper than this bins no longer split, so that their numbers stay exact. */
 const DEEPEST = 44;
 
@@ -18,7 +21,8 @@ export function counts(laid: Laid, g: Ground, v: View, labels: readonly ShownLab
   const { layout } = laid;
   const n = layout.byApex.length;
   if (!layout.counted || n === 0) return [];
-  const deep = Math.max(0, Math.min(DEEPEST, Math.floor(Math.log2((g.axis.length * v.scale) / BIN))));
+  const least = g.upright ? BIN_UPRIGHT : BIN;
+  const deep = Math.max(0, Math.min(DEEPEST, Math.floor(Math.log2((g.axis.length * v.scale) / least))));
   const width = g.axis.length / 2 ** deep;
   const last = 2 ** deep - 1;
   const bin = (rank: number) => Math.min(last, Math.floor((layout.hi[rank]! + layout.lo[rank]!) / width));
@@ -35,11 +39,13 @@ export function counts(laid: Laid, g: Ground, v: View, labels: readonly ShownLab
     if (right > 0) {
       const count = end - r - labelled(laid, g, v, labels, r, end);
       if (count > 0) {
-        const w = badgeWidth(count);
+        const w = g.upright ? BADGE_HEIGHT : badgeWidth(count);
         // In sight as long as a part of the bin is that has room for it.
         const middle = (Math.max(left, 0) + Math.min(right, g.size)) / 2;
         const x = Math.min(Math.max(middle - w / 2, left), right - w);
-        found.push({ first: r, end, count, x, y: layout.height - MORE_ROW, w, h: BADGE_HEIGHT });
+        const across = g.upright ? badgeWidth(count) : BADGE_HEIGHT;
+        const y = g.upright ? layout.across - across - 3 : layout.across - MORE_ROW;
+        found.push({ first: r, end, count, x, y, w, h: across });
       }
     }
     r = end;

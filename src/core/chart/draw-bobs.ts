@@ -1,5 +1,5 @@
 import { EMPHASIS, MOMENT_KIND, OUTER_END, OUTER_START, UNCERTAIN, UNDATED_KIND } from "./chart-data";
-import { BOB, PAPER, RIDGE, SUN } from "./house-style";
+import { BOB, PAPER, SUN } from "./house-style";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
 import { firstRank, pointX, rankX } from "./shown";
@@ -77,7 +77,7 @@ export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: bool
   const { data, layout } = laid;
   const { colour, pattern } = data.looks[data.look[b.i]!]!;
   const flags = data.flags[b.i]!;
-  const y = layout.ridgeTop + RIDGE;
+  const y = layout.ridgeTop + layout.ridge;
   const { apex } = b;
   if (data.kind[b.i] === UNDATED_KIND) {
     shapes.push({

@@ -11,7 +11,6 @@ import {
   PAPER,
   QUIET,
   rectangle,
-  RIDGE,
   SIGN_ROOM,
   SUN,
   TITLE_FACE,
@@ -22,7 +21,7 @@ import {
 import { DATE_GAP, type LabelText, labelText, PICTURE_GAP } from "./labels";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
-import type { ShownCount, ShownLabel } from "./shown";
+import { inFrame, type ShownCount, type ShownLabel } from "./shown";
 import { signAt } from "./signs";
 
 const texts = new WeakMap<object, Map<number, LabelText>>();
@@ -32,7 +31,7 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
   if (!known) texts.set(layout, (known = new Map()));
   let t = known.get(i);
   if (!t) {
-    t = labelText(data, i, layout.setting, layout.frame.width);
+    t = labelText(data, i, layout.setting, layout.wordsWidth);
     known.set(i, t);
   }
   return t;
@@ -40,9 +39,10 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
 
 /** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
 export function leader({ layout }: Laid, l: ShownLabel): number[] {
-  const y0 = layout.ridgeTop + RIDGE + BOB - 2;
-  const y1 = layout.ridgeTop + RIDGE + BOB + FAN;
-  const foot = l.y + l.h;
+  const y0 = layout.ridgeTop + layout.ridge + BOB - 2;
+  const y1 = layout.ridgeTop + layout.ridge + BOB + FAN;
+  // To the label's foot; where it stands at the line's end, to its beginning.
+  const foot = layout.upright ? l.y - 5 : l.y + l.h;
   return Math.abs(l.anchor - l.apex) < 0.5 ? [l.apex, y0, l.apex, foot] : [l.apex, y0, l.anchor, y1, l.anchor, foot];
 }
 
@@ -60,9 +60,10 @@ export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: b
 export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
   const { data, layout } = laid;
   const t = textOfLabel(laid, l.i);
-  const { x, y, w, h, side } = l;
+  const { x, y, w, h } = inFrame(layout.upright, l);
+  const side = layout.upright ? 1 : l.side;
   // In a dense drawing lines run behind the labels, a hair's breadth beside the words.
-  const [across, down] = layout.small ? [4, 2] : [3, 1];
+  const [across, down] = layout.upright ? [1, 1] : layout.small ? [4, 2] : [3, 1];
   shapes.push({
     kind: "area",
     points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
@@ -127,13 +128,14 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   }
 }
 
-export function drawCount(shapes: Shape[], c: ShownCount): void {
+export function drawCount(shapes: Shape[], upright: boolean, count: ShownCount): void {
+  const c = inFrame(upright, count);
   shapes.push({ kind: "area", points: rectangle(c.x, c.y, c.w, c.h), fill: "#EAF1EF", stroke: QUIET, strokeWidth: 1 });
   shapes.push({
     kind: "text",
     x: c.x + c.w / 2,
     y: c.y + 15,
-    text: countText(c.count),
+    text: countText(count.count),
     face: TITLE_FACE,
     size: TITLE_SIZE,
     fill: INK,

@@ -1,12 +1,13 @@
 import type { Pattern, Sign } from "../timeline/timeline";
 import { type AxisNumbers, type AxisSettings, axisFrom, axisNumbers, type Positions } from "./axis";
 import type { ChartData } from "./chart-data";
-import { type ChartLayout, type Frame, type Laid, layoutChart } from "./layout";
+import { type ChartLayout, type Frame, type Laid, type LayoutOptions, layoutChart } from "./layout";
 
 /** What a worker is handed: columns of numbers, and the words as one text each, which cost nothing to pass on. */
 export interface LayoutTask {
   settings: AxisSettings;
   frame: Frame;
+  options: LayoutOptions;
   data: Omit<ChartData, "ids" | "titles" | "dates" | "shortDates" | "pictures" | "sign" | "looks"> & {
     titles: string;
     dates: string;
@@ -24,11 +25,12 @@ export interface LayoutAnswer {
 
 const END = "\u0000";
 
-export function taskOf(settings: AxisSettings, data: ChartData, frame: Frame): LayoutTask {
+export function taskOf(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): LayoutTask {
   const { ids: _, looks: __, ...columns } = data;
   return {
     settings: { scale: settings.scale, period: settings.period },
     frame,
+    options,
     data: {
       ...columns,
       titles: data.titles.join(END),
@@ -54,7 +56,7 @@ export function answerTo(task: LayoutTask): LayoutAnswer {
     pictures: Array.from(task.data.pictures, (p) => (p ? "p" : null)),
     sign: list(task.data.sign) as Sign[],
   };
-  const { axis, p, layout } = layoutChart(task.settings, data, task.frame);
+  const { axis, p, layout } = layoutChart(task.settings, data, task.frame, task.options);
   return { axis: axisNumbers(axis), p, layout };
 }
 

@@ -21,7 +21,18 @@ export interface Room {
   to: number;
   rows: number;
   pitch: number;
+  /** Labels stand at the end of their lines, their middle on it, instead of beside them. */
+  centred: boolean;
 }
+
+/** Where a label begins, px from its line. */
+export function hangFrom(side: number, along: number, centred: boolean): number {
+  if (centred) return -along / 2;
+  return side > 0 ? FLAG_GAP : -FLAG_GAP - along;
+}
+
+/** The sides a label may have; -1: before its line. */
+export const sidesOf = (centred: boolean): readonly (1 | -1)[] => (centred ? [1] : [1, -1]);
 
 /** Between a plumb line and its own label, and between a line or label and another label, px. */
 export const FLAG_GAP = 6;
@@ -47,7 +58,9 @@ export function placeLabels(labels: readonly Hanging[], room: Room, thorough = f
   };
   // Straight lines for all: nothing further apart can be better.
   if (!attempt(sorted.map((l) => l.apex))) {
-    for (const spread of [6, 12, 20]) attempt(spreadOut(sorted, spread, room));
+    for (const spread of [6, 12, 20]) attempt(spreadOut(sorted, () => spread, room));
+    // One under the other: all in the first row.
+    if (room.centred) attempt(spreadOut(sorted, (a, b) => (a.w + b.w) / 2 + CLEARANCE + 1, room));
     for (const step of STEPS) {
       let fitting = 0;
       for (
@@ -136,7 +149,7 @@ class Board {
     const { rows } = this.room;
     const shut = [0, this.shut(i, 1), this.shut(i, -1)];
     for (let row = 0; row < rows; row++)
-      for (let side = 1; side >= -1; side -= 2) {
+      for (const side of sidesOf(this.room.centred)) {
         if (!this.inside(i, side)) continue;
         if (row < rows - 1 && row < shut[side > 0 ? 1 : 2]!) continue;
         if (this.clashes(i, row, side, 1) > 0) continue;
@@ -158,7 +171,7 @@ class Board {
   }
 
   private left(i: number, side: number): number {
-    return side > 0 ? this.anchor[i]! + FLAG_GAP : this.anchor[i]! - FLAG_GAP - this.w[i]!;
+    return this.anchor[i]! + hangFrom(side, this.w[i]!, this.room.centred);
   }
 
   private inside(i: number, side: number): boolean {
@@ -183,7 +196,7 @@ class Board {
 
   /** How many hung labels a place would meet, by their boxes or their lines; stops counting at `most`. */
   private clashes(i: number, row: number, side: number, most: number, found?: number[]): number {
-    const { pitch } = this.room;
+    const { pitch, centred } = this.room;
     const a = this.left(i, side);
     const b = a + this.w[i]!;
     const top = row * pitch;
@@ -201,9 +214,11 @@ class Board {
         const c = this.left(j, this.side[j]!);
         const d = c + this.w[j]!;
         const boxes = top < otherBottom + 4 && otherTop < bottom + 4 && a < d + CLEARANCE && c < b + CLEARANCE;
-        // Each line runs from the ridge to its label's foot.
-        const itsLine = x !== own && otherBottom > top && x > a - CLEARANCE + 1 && x < b + CLEARANCE;
-        const myLine = x !== own && bottom > otherTop && own > c - CLEARANCE + 1 && own < d + CLEARANCE;
+        // Each line runs from the ridge to its label's foot; to its beginning where it stands at the line's end.
+        const itsLine =
+          x !== own && (centred ? otherTop > top : otherBottom > top) && x > a - CLEARANCE + 1 && x < b + CLEARANCE;
+        const myLine =
+          x !== own && (centred ? top > otherTop : bottom > otherTop) && own > c - CLEARANCE + 1 && own < d + CLEARANCE;
         if (boxes || itsLine || myLine) {
           found?.push(j);
           if (++count >= most) return count;
@@ -219,7 +234,7 @@ class Board {
 
   private forceIn(i: number): void {
     for (let row = 0; row < this.room.rows; row++)
-      for (let side = 1; side >= -1; side -= 2) {
+      for (const side of sidesOf(this.room.centred)) {
         if (!this.inside(i, side)) continue;
         const out: number[] = [];
         if (this.clashes(i, row, side, 4, out) > 3) continue;
@@ -277,7 +292,7 @@ class Board {
           if (away >= best) continue;
           this.anchor[i] = x;
           for (let r = 0; r < rows; r++)
-            for (let s = 1; s >= -1; s -= 2) {
+            for (const s of sidesOf(this.room.centred)) {
               const cost = away + r * ROW_COST + (s > 0 ? 0 : SIDE_COST);
               if (cost >= best - 1e-6 || !this.inside(i, s) || this.clashes(i, r, s, 1) > 0) continue;
               best = cost;
@@ -379,21 +394,23 @@ function inColumns(
   return anchors;
 }
 
-/** The least movement that keeps lines `spread` apart and in their order (pool adjacent violators). */
-function spreadOut(sorted: readonly Hanging[], spread: number, room: Room): number[] {
-  if (spread === 0) return sorted.map((l) => l.apex);
+/** The least movement that keeps lines so far apart, and in their order (pool adjacent violators). */
+function spreadOut(sorted: readonly Hanging[], apart: (a: Hanging, b: Hanging) => number, room: Room): number[] {
+  const offset = [0];
+  for (let i = 1; i < sorted.length; i++) offset.push(offset[i - 1]! + apart(sorted[i - 1]!, sorted[i]!));
   const blocks: { sum: number; n: number }[] = [];
   for (const [i, l] of sorted.entries()) {
-    blocks.push({ sum: l.apex - i * spread, n: 1 });
+    blocks.push({ sum: l.apex - offset[i]!, n: 1 });
     while (blocks.length > 1) {
       const [a, b] = [blocks.at(-2)!, blocks.at(-1)!];
       if (a.sum / a.n <= b.sum / b.n) break;
       blocks.splice(-2, 2, { sum: a.sum + b.sum, n: a.n + b.n });
     }
   }
-  const least = room.from;
-  const most = room.to - (sorted.length - 1) * spread;
+  const inset = (l: Hanging | undefined) => (room.centred && l ? l.w / 2 : 0);
+  const least = room.from + inset(sorted[0]);
+  const most = Math.max(least, room.to - inset(sorted.at(-1)) - (offset.at(-1) ?? 0));
   return blocks
-    .flatMap((b) => Array<number>(b.n).fill(Math.min(Math.max(most, least), Math.max(least, b.sum / b.n))))
-    .map((x, i) => x + i * spread);
+    .flatMap((b) => Array<number>(b.n).fill(Math.min(most, Math.max(least, b.sum / b.n))))
+    .map((x, i) => x + offset[i]!);
 }

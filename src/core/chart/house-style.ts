@@ -10,6 +10,9 @@ export const BAND = "#F1F4F3";
 
 export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
+/** The ridge that runs down is wide enough for short words across. */
+export const UPRIGHT_RIDGE = 56;
+export const UPRIGHT = { roof: 19, gap: 3, top: 6 };
 export const STRIP = { roof: 9, gap: 2, top: 5 };
 export const CAP = 14;
 export const MARGIN = 20;

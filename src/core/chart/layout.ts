@@ -1,7 +1,8 @@
 import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "./axis";
 import { type ChartData, INNER_START, SPAN_KIND } from "./chart-data";
-import { FLAG_GAP } from "./hang-labels";
-import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP } from "./house-style";
+import { COUNT_COLUMN } from "./counts";
+import { hangFrom } from "./hang-labels";
+import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
 import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, type Setting } from "./labels";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
@@ -25,6 +26,9 @@ const FULL_ROWS = 12;
 const LEAST_ROOF_HEIGHT = 3;
 /** ... but as long as they are no lower than that they take up to this share of the frame. */
 const ROOF_SHARE = 0.45;
+const UPRIGHT_SHARE = 0.3;
+/** The least a label has beside an upright ridge, px. */
+const LEAST_UPRIGHT = 64;
 
 export interface RoofMeasures {
   roof: number;
@@ -38,8 +42,10 @@ export interface RoofMeasures {
  */
 export interface ChartLayout {
   frame: Frame;
-  /** What the drawing needs, at least the frame's height. */
-  height: number;
+  /** The ridge runs down, roofs on its left. */
+  upright: boolean;
+  /** What the drawing needs across the ridge, at least the frame's size. */
+  across: number;
   strip: boolean;
   pad: number;
   roofs: RoofMeasures;
@@ -47,11 +53,15 @@ export interface ChartLayout {
   roofRows: number;
   titles: RoofTitles;
   ridgeTop: number;
+  /** How thick the ridge is. */
+  ridge: number;
   labelsTop: number;
   /** From row to row, and how many there are. */
   pitch: number;
   rows: number;
   setting: Setting;
+  /** The width of the frame for the words of labels (see `labelText`), px. */
+  wordsWidth: number;
   /** No line passes a label. */
   small: boolean;
   /** Whether the foot of the drawing belongs to the counts. */
@@ -89,6 +99,7 @@ export interface Laid {
 export interface LayoutOptions {
   /** Ridge, roofs and bobs only, small and without labels. */
   strip?: boolean;
+  upright?: boolean;
 }
 
 export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
@@ -97,27 +108,38 @@ export function layoutChart(settings: AxisSettings, data: ChartData, frame: Fram
   return { data, axis, p, layout: layOut(data, axis, p, frame, options) };
 }
 
-export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame">): Ground {
-  return { axis, pad: layout.pad, size: layout.frame.width };
+export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame" | "upright">): Ground {
+  const { pad, frame, upright } = layout;
+  return { axis, pad, size: upright ? frame.height : frame.width, upright };
+}
+
+/** How long an upright ridge must be for every label of a small chart, px. */
+export function uprightLength(moments: number): number {
+  return Math.min(3_200, 110 + 62 * Math.min(SMALL, moments));
 }
 
 function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options: LayoutOptions): ChartLayout {
   const strip = options.strip ?? false;
-  const pad = Math.min(MARGIN, frame.width / 10) + CAP + 4;
-  const ground: Ground = { axis, pad, size: frame.width };
+  const upright = options.upright ?? false;
+  const [size, depthOfFrame] = upright ? [frame.height, frame.width] : [frame.width, frame.height];
+  const pad = Math.min(MARGIN, size / 10) + CAP + 4;
+  const ground: Ground = { axis, pad, size, upright };
   const fit = fitScale(ground);
   const small = data.count <= SMALL;
 
-  const place = { fit, pad, size: frame.width };
-  const most = Math.floor((frame.height * ROOF_SHARE) / (FULL.roof + FULL.gap));
+  const place = { fit, pad, size };
+  const most = Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
   const arranged = arrangeRoofs(data, axis, p, place, small && !strip ? most : null);
   const { row: roofRow, depth, titles } = arranged;
-  const roofs = measuresFor(depth, strip, frame.height);
+  const roofs = measuresFor(depth, strip, upright, depthOfFrame);
   if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const ridgeTop = Math.round(roofs.top + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
-  const labelsTop = ridgeTop + RIDGE + BOB + FAN;
-  const height = strip ? ridgeTop + RIDGE + BOB + 6 : Math.max(frame.height, labelsTop + 60 + FOOT);
-  const depthLeft = height - labelsTop - FOOT;
+  const ridge = upright ? UPRIGHT_RIDGE : RIDGE;
+  const labelsTop = ridgeTop + ridge + BOB + FAN;
+  const across = strip
+    ? ridgeTop + ridge + BOB + 6
+    : Math.max(depthOfFrame, labelsTop + (upright ? COUNT_COLUMN + LEAST_UPRIGHT : 60) + FOOT);
+  const depthLeft = across - labelsTop - FOOT;
 
   // What hangs below, by u.
   const hanging: number[] = [];
@@ -134,7 +156,8 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
 
   const base = {
     frame,
-    height,
+    upright,
+    across,
     strip,
     pad,
     roofs,
@@ -142,6 +165,7 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
     roofRows: depth,
     titles,
     ridgeTop,
+    ridge,
     labelsTop,
     small,
     byApex,
@@ -159,19 +183,28 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
     to: new Float32Array(m),
     h: new Float32Array(m),
   };
-  let hung: typeof none & { pitch: number; rows: number; setting: Setting; counted: boolean };
-  if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, counted: false };
+  let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
+  if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
   else if (small) hung = hangFew(data, byApex, hi, lo, order, ground, depthLeft, none);
   else hung = hangMany(data, byApex, hi, lo, order, ground, depthLeft, none);
   return { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
 }
 
-function measuresFor(depth: number, strip: boolean, height: number): RoofMeasures {
+function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {
   if (strip) return STRIP;
-  if (depth <= FULL_ROWS) return FULL;
-  const each = Math.max(height * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
+  const full = upright ? UPRIGHT : FULL;
+  const fullRows = upright ? Math.max(2, Math.floor((UPRIGHT_SHARE * size) / (full.roof + full.gap))) : FULL_ROWS;
+  if (depth <= fullRows) return full;
+  const each = upright
+    ? (size * UPRIGHT_SHARE) / depth
+    : Math.max(size * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
   const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
   return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
+}
+
+/** The frame that gives a label the whole depth for its words (see `labelText`). */
+function widthForWords(depth: number): number {
+  return Math.max(60, depth - 8) / 0.42;
 }
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
@@ -193,13 +226,12 @@ function hangFew<T extends Hung>(
     if (r > 0 && hi[r]! - hi[r - 1]! + (lo[r]! - lo[r - 1]!) > 0) nudge += 1e-6;
     return ground.pad + (hi[r]! + lo[r]!) * fit + nudge;
   });
-  const textOf = (rank: number, s: Setting) => labelText(data, byApex[rank]!, s, ground.size);
-  const room = {
-    size: ground.size,
-    depth,
-    frameWidth: ground.size,
-    extent: (t: LabelText) => ({ along: t.w, across: t.h }),
-  };
+  const { upright } = ground;
+  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
+  const frameWidth = upright ? widthForWords(depth) : ground.size;
+  const textOf = (rank: number, s: Setting) => labelText(data, byApex[rank]!, s, frameWidth);
+  const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
+  const room = { size: ground.size, depth, frameWidth, extent, centred: upright, countRoom };
   let found = searchLabels(apex, textOf, room, "quick");
   if (found.placed.length < m) {
     const better = searchLabels(apex, textOf, room, "thorough");
@@ -209,8 +241,8 @@ function hangFew<T extends Hung>(
   const counted = found.placed.length < m;
   const hung = { ...none };
   for (const [r, t] of found.texts.entries()) {
-    hung.to[r] = t.w;
-    hung.h[r] = t.h;
+    hung.to[r] = extent(t).along;
+    hung.h[r] = extent(t).across;
   }
   const along = Float32Array.from(hung.to);
   for (const p of found.placed) {
@@ -219,18 +251,18 @@ function hangFew<T extends Hung>(
     hung.row[r] = p.row;
     hung.side[r] = p.side;
     hung.shift[r] = p.anchor - apex[r]!;
-    hung.from[r] = hung.shift[r]! + (p.side > 0 ? FLAG_GAP : -FLAG_GAP - along[r]!);
+    hung.from[r] = hung.shift[r]! + hangFrom(p.side, along[r]!, upright);
     hung.to[r] = hung.from[r]! + along[r]!;
   }
   const tallest = Math.max(LINE + 2, ...hung.h);
-  const rows = Math.max(1, Math.floor((depth - (counted ? MORE_ROW : 0) + found.pitch - tallest) / found.pitch));
+  const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
   if (counted)
     placeRest(
       { count: m, hi, lo, along, order },
       { ...hung, missing: (r) => hung.row[r]! < 0 },
-      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground) },
+      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground), centred: upright },
     );
-  return { ...hung, pitch: found.pitch, rows, setting: found.setting, counted };
+  return { ...hung, pitch: found.pitch, rows, setting: found.setting, wordsWidth: frameWidth, counted };
 }
 
 interface Hung {
@@ -256,18 +288,23 @@ function hangMany<T extends Hung>(
 ) {
   const fit = fitScale(ground);
   const m = byApex.length;
-  const tall = depth - MORE_ROW >= 4 * (2 * LINE + 2 + 7);
+  const { upright } = ground;
+  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
+  const frameWidth = upright ? widthForWords(depth - countRoom) : ground.size;
+  const tall = upright || depth - countRoom >= 4 * (2 * LINE + 2 + 7);
   const setting = tall ? DENSE : DENSE_LOW;
   const along = new Float32Array(m);
   const h = new Float32Array(m);
   let tallest = LINE + 2;
   for (let r = 0; r < m; r++) {
-    along[r] = labelWidth(data, byApex[r]!, setting, ground.size);
-    h[r] = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
+    const width = labelWidth(data, byApex[r]!, setting, frameWidth);
+    const high = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
+    along[r] = upright ? high : width;
+    h[r] = upright ? width : high;
     tallest = Math.max(tallest, h[r]!);
   }
-  const pitch = tallest + (setting.oneLine ? 4 : 7);
-  const rows = Math.max(1, Math.floor((depth - MORE_ROW + pitch - tallest) / pitch));
+  const pitch = tallest + (upright ? 14 : setting.oneLine ? 4 : 7);
+  const rows = Math.max(1, Math.floor((depth - countRoom + pitch - tallest) / pitch));
   const placed = placeOnce(
     { count: m, hi, lo, along, order },
     {
@@ -275,6 +312,7 @@ function hangMany<T extends Hung>(
       perRow: PER_ROW,
       least: fit,
       most: largestScale(ground),
+      centred: upright,
       fits: (r, from, to) => {
         const x = ground.pad + (hi[r]! + lo[r]!) * fit;
         return x + from >= 4 && x + to <= ground.size - 4;
@@ -284,7 +322,7 @@ function hangMany<T extends Hung>(
   // A label without a place has its width all the same, for a view at rest.
   for (let r = 0; r < m; r++) if (placed.row[r]! < 0) placed.to[r] = along[r]!;
   const counted = placed.z.some((z) => z > fit);
-  return { ...none, ...placed, h, pitch, rows, setting, counted };
+  return { ...none, ...placed, h, pitch, rows, setting, wordsWidth: frameWidth, counted };
 }
 
 function octavesOf(z: Float64Array, fit: number): ChartLayout["octaves"] {

@@ -1,4 +1,4 @@
-import { CLEARANCE, FLAG_GAP } from "./hang-labels";
+import { CLEARANCE, FLAG_GAP, hangFrom, sidesOf } from "./hang-labels";
 import { RowIndex } from "./row-index";
 
 /** Labels to be placed, by their rank along the ridge. */
@@ -29,6 +29,8 @@ export interface Rows {
   /** The smallest and the largest scale there is, px per u. */
   least: number;
   most: number;
+  /** Labels stand at the end of their lines. */
+  centred: boolean;
   /** Whether the moment's label may stand there in the drawing of the whole. */
   fits: (rank: number, from: number, to: number) => boolean;
 }
@@ -104,10 +106,10 @@ export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
     const w = q.along[i]!;
     let cost = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows.rows; row++)
-      for (let side = 1; side >= -1; side -= 2) {
+      for (const side of sidesOf(rows.centred)) {
         const extra = rows.perRow * row + (side < 0 ? OTHER_SIDE : 0);
         if (extra >= cost) continue;
-        const a = side > 0 ? FLAG_GAP : -FLAG_GAP - w;
+        const a = hangFrom(side, w, rows.centred);
         const limit = Math.min(rows.most, rows.least * 2 ** (cost - extra));
         const s = scaleFor(i, index[row]!, a, a + w, limit);
         const c = Math.log2(s / rows.least) + extra;

@@ -1,4 +1,4 @@
-import { CLEARANCE, FLAG_GAP } from "./hang-labels";
+import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
 import type { Ranked } from "./place-once";
 
 export interface Hangings {
@@ -18,13 +18,13 @@ export interface Hangings {
 export function placeRest(
   q: Ranked,
   h: Hangings,
-  rows: { rows: number; perRow: number; least: number; most: number },
+  rows: { rows: number; perRow: number; least: number; most: number; centred: boolean },
 ): void {
   for (const i of Array.from(q.order).filter(h.missing)) {
     let best = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows.rows; row++)
-      for (const side of [1, -1] as const) {
-        const from = side > 0 ? FLAG_GAP : -FLAG_GAP - q.along[i]!;
+      for (const side of sidesOf(rows.centred)) {
+        const from = hangFrom(side, q.along[i]!, rows.centred);
         const place = { row, shift: 0, from, to: from + q.along[i]! };
         const z = freeFrom(q, h, i, place, rows.least * (1 + 1e-6));
         const cost = Math.log2(z / rows.least) + rows.perRow * row + (side < 0 ? 0.02 : 0);

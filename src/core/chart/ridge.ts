@@ -1,11 +1,19 @@
-import { textWidth } from "../text/measure";
 import { WRITTEN } from "./chart-data";
-import { BAND, CAP, INK, PAPER, QUIET, rectangle, RIDGE, SUN } from "./house-style";
+import { BAND, CAP, INK, PAPER, QUIET, rectangle, SUN } from "./house-style";
 import { pointOf } from "./axis";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
 import { ZERO } from "./pair";
-import { clearOf, makeTicks, TICK_FACE, TICK_SIZE, type Tick, type TickRow } from "./ticks";
+import {
+  alongRidge,
+  clearOf,
+  makeTicks,
+  TICK_FACE,
+  TICK_SIZE,
+  type TickRow,
+  UPRIGHT_LINE,
+  uprightLines,
+} from "./ticks";
 import { edgeText, type Unit } from "./tick-units";
 import { type Ground, uAt, type View, xOf } from "./view";
 import type { Words } from "./words";
@@ -32,7 +40,7 @@ export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
   const row = makeTicks(g, v, words.era, words.marks);
   const ends = endLabels(laid, g, v, words, row.unit);
   const taken = ends.map((e): [number, number] => [e.from, e.to]);
-  return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g.size) } };
+  return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g) } };
 }
 
 function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | null): EndLabel[] {
@@ -47,14 +55,14 @@ function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | nu
   const atEnd = right <= g.size;
   const first = atStart ? words.first : edge(0);
   const last = atEnd ? words.last : edge(g.size);
-  const [w1, w2] = [first, last].map((t) => textWidth(t, TICK_FACE, TICK_SIZE)) as [number, number];
+  const [w1, w2] = [alongRidge(g, first), alongRidge(g, last)];
   const from = atStart ? Math.max(left, 4) : 8;
   const to = atEnd ? Math.min(right, g.size - 4) : g.size - 8;
   if (first === last || !last) return first ? [{ text: first, from, to: from + w1 }] : [];
   if (!first) return [{ text: last, from: to - w2, to }];
   if (w1 + w2 + 20 > to - from) {
     const text = `${first} – ${last}`;
-    const w = textWidth(text, TICK_FACE, TICK_SIZE);
+    const w = alongRidge(g, text);
     const x = Math.max(4, Math.min(from, g.size - 4 - w));
     return [{ text, from: x, to: x + w }];
   }
@@ -74,7 +82,7 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
   const isDated = (i: number) => pointOf(data, i, WRITTEN) !== null;
   const made = (i: number): EndLabel => {
     const text = words.startOf(i);
-    const w = textWidth(text, TICK_FACE, TICK_SIZE);
+    const w = alongRidge(g, text);
     const x = xOf(g, v, { hi: i + 0.5, lo: 0 }) - w / 2;
     return { text, from: x, to: x + w };
   };
@@ -92,9 +100,10 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
   };
   const low = Math.max(0, Math.floor(uAt(g, v, -100).hi));
   const high = Math.min(n - 1, Math.ceil(uAt(g, v, g.size + 100).hi));
+  const apart = g.upright ? 6 : 18;
   const seen = (l: EndLabel) => l.to > 0 && l.from < g.size;
   const kept: EndLabel[] = [];
-  const clear = (l: EndLabel) => kept.every((k) => l.to + 18 <= k.from || l.from >= k.to + 18);
+  const clear = (l: EndLabel) => kept.every((k) => l.to + apart <= k.from || l.from >= k.to + apart);
   for (const i of first === last ? [first] : [first, last]) {
     const l = made(i);
     // At the ends of the ridge the label is moved into the frame, not cut by it.
@@ -103,10 +112,10 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
       if (clear(fixed)) kept.push(fixed);
     }
   }
-  let widest = 60;
+  let widest = g.upright ? 30 : 60;
   for (let i = 0; i < n; i += Math.max(1, Math.floor(n / 200)))
-    if (isDated(i)) widest = Math.max(widest, textWidth(words.startOf(i), TICK_FACE, TICK_SIZE));
-  const stride = 2 ** Math.max(0, Math.ceil(Math.log2((widest + 18) / v.scale)));
+    if (isDated(i)) widest = Math.max(widest, alongRidge(g, words.startOf(i)));
+  const stride = 2 ** Math.max(0, Math.ceil(Math.log2((widest + apart) / v.scale)));
   for (let i = Math.ceil(low / stride) * stride; i <= high; i += stride) {
     if (i === first || i === last || !isDated(i)) continue;
     const l = made(i);
@@ -138,34 +147,70 @@ export function drawBands(
   }
 }
 
+/** The ridge itself with its ticks, in ridge coordinates. */
 export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
-  const top = laid.layout.ridgeTop;
-  const mid = top + RIDGE / 2;
+  const { ridgeTop: top, ridge: thick } = laid.layout;
   const clip = (x: number) => Math.max(-60, Math.min(g.size + 60, x));
-  const a = clip(xOf(g, v, { hi: 0, lo: 0 }) - CAP - 4);
+  const a = clip(xOf(g, v, ZERO) - CAP - 4);
   const b = clip(xOf(g, v, { hi: g.axis.length, lo: 0 }) + CAP + 4);
+  const [mid, foot] = [top + thick / 2, top + thick];
   shapes.push({
     kind: "area",
-    points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, top + RIDGE, a + CAP, top + RIDGE],
+    points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, foot, a + CAP, foot],
     fill: INK,
   });
-  for (const t of ridge.row.ticks) drawTick(shapes, t, top);
-  for (const e of ridge.ends) put(shapes, e.text, e.from, top + 17, SUN, "start");
+  for (const t of ridge.row.ticks)
+    shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
   // Where time changes pace a notch is cut into the foot of the ridge.
   for (const c of g.axis.changes) {
     const x = xOf(g, v, { hi: c.u, lo: 0 });
     if (x < -6 || x > g.size + 6) continue;
-    shapes.push({ kind: "area", points: [x - 5, top + RIDGE, x, top + RIDGE - 5, x + 5, top + RIDGE], fill: SUN });
+    shapes.push({ kind: "area", points: [x - 5, foot, x, foot - 5, x + 5, foot], fill: SUN });
   }
+}
+
+/** The words of the ridge, in the frame. */
+export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, ridge: Ridge): void {
+  const { ridgeTop: top, ridge: thick } = laid.layout;
+  const put = (text: string, from: number, to: number, fill: string) => {
+    const middle = (from + to) / 2;
+    if (!g.upright) {
+      shapes.push({
+        kind: "text",
+        x: middle,
+        y: top + 17,
+        text,
+        face: TICK_FACE,
+        size: TICK_SIZE,
+        fill,
+        align: "middle",
+      });
+      return;
+    }
+    const lines = uprightLines(text);
+    for (const [k, line] of lines.entries())
+      shapes.push({
+        kind: "text",
+        x: top + thick / 2 + 1,
+        y: middle + (k - (lines.length - 1) / 2) * UPRIGHT_LINE + 4.5,
+        text: line,
+        face: TICK_FACE,
+        size: 12,
+        fill,
+        align: "middle",
+      });
+  };
+  for (const t of ridge.row.ticks) if (t.text) put(t.text, t.x - t.width / 2, t.x + t.width / 2, PAPER);
+  for (const e of ridge.ends) put(e.text, e.from, e.to, SUN);
   for (const l of ridge.row.larger)
-    shapes.push({ kind: "text", x: l.x, y: 12, text: l.text, face: "text600", size: 12, fill: QUIET, align: "start" });
-}
-
-function drawTick(shapes: Shape[], t: Tick, top: number): void {
-  if (t.text) put(shapes, t.text, t.x, top + 17, PAPER, "middle");
-  shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
-}
-
-function put(shapes: Shape[], text: string, x: number, y: number, fill: string, align: "start" | "middle"): void {
-  shapes.push({ kind: "text", x, y, text, face: TICK_FACE, size: TICK_SIZE, fill, align });
+    shapes.push({
+      kind: "text",
+      x: g.upright ? 4 : l.x,
+      y: g.upright ? l.x + 9 : 12,
+      text: l.text,
+      face: "text600",
+      size: 12,
+      fill: QUIET,
+      align: "start",
+    });
 }

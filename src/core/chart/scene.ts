@@ -25,6 +25,8 @@ export type Shape = {
       size: number;
       fill: string;
       align: "start" | "middle" | "end";
+      /** Reads upwards: turned a quarter about x, y. */
+      turned?: true;
     }
   | { kind: "picture"; x: number; y: number; w: number; h: number; item: string }
 );

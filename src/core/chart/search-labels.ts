@@ -1,5 +1,5 @@
 import { awayCost, type Hanging, type Placed, placeLabels } from "./hang-labels";
-import { LINE, MORE_ROW } from "./house-style";
+import { LINE } from "./house-style";
 import { type LabelText, type Setting, SETTINGS } from "./labels";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments. */
@@ -29,6 +29,9 @@ export interface SearchRoom {
   /** What a label takes along and across. */
   extent: (t: LabelText) => { along: number; across: number };
   frameWidth: number;
+  centred: boolean;
+  /** What counts take of the depth, px. */
+  countRoom: number;
 }
 
 /**
@@ -56,13 +59,17 @@ export function searchLabels(
       return { id: String(rank).padStart(6, "0"), apex: apex[rank]!, w: along, h: across };
     });
     const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
-    const pitch = tallest + (setting.oneLine ? 4 : 9);
-    const depth = room.depth - (how === "counted" ? MORE_ROW : 0);
+    const pitch = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
+    const depth = room.depth - (how === "counted" ? room.countRoom : 0);
     const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
     // More words than the rows hold in all: a tighter setting is needed, if there is one.
     const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
     if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
-    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch }, how === "thorough");
+    const placed = placeLabels(
+      labels,
+      { from: 4, to: room.size - 4, rows, pitch, centred: room.centred },
+      how === "thorough",
+    );
     const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex[Number(p.id)]!), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),

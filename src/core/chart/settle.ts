@@ -1,4 +1,4 @@
-import { CLEARANCE, FLAG_GAP } from "./hang-labels";
+import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
 import { type Extra, firstRank, labelAt, rankX, type ShownLabel } from "./shown";
 import type { Laid } from "./layout";
 import { type Place, apartFrom } from "./place-rest";
@@ -26,7 +26,7 @@ export function settle(
   const there = new Set(placed.map((l) => l.rank));
   const take = (rank: number, row: number, side: number): boolean => {
     const w = layout.to[rank]! - layout.from[rank]!;
-    const label = labelAt(laid, g, v, rank, row, side, 0, side > 0 ? FLAG_GAP : -FLAG_GAP - w);
+    const label = labelAt(laid, g, v, rank, row, side, 0, hangFrom(side, w, layout.upright));
     if (extras === "settle" && (label.x < 4 || label.x + label.w > g.size - 4)) return false;
     if (!board.free(label, row)) return false;
     board.put(label, row);
@@ -74,9 +74,9 @@ class Board {
   tryAll(rank: number, apex: number, take: (rank: number, row: number, side: number) => boolean): boolean {
     const w = this.laid.layout.to[rank]! - this.laid.layout.from[rank]!;
     for (let row = 0; row < this.rows.length; row++)
-      for (let side = 1; side >= -1; side -= 2) {
+      for (const side of sidesOf(this.laid.layout.upright)) {
         // A glance first: most rows are taken right there.
-        const x = side > 0 ? apex + FLAG_GAP : apex - FLAG_GAP - w;
+        const x = apex + hangFrom(side, w, this.laid.layout.upright);
         if (x < 0 || x + w > this.g.size) continue;
         if (take(rank, row, side)) return true;
       }

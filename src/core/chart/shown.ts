@@ -1,7 +1,10 @@
 import type { Laid } from "./layout";
 import { type Ground, type View, xOf } from "./view";
 
-/** A label in a frame: px, from the top left corner. */
+/**
+ * A label in a frame, px. Here and below x is along the ridge and y across it, from the roofs' side; in an upright chart the
+ * two change places when it is drawn (`inFrame`).
+ */
 export interface ShownLabel {
   /** Index of the event. */
   i: number;
@@ -96,4 +99,9 @@ export function labelAt(
     w: layout.to[rank]! - layout.from[rank]!,
     h: layout.h[rank]!,
   };
+}
+
+/** A box in the frame: turned where the ridge runs down. */
+export function inFrame(upright: boolean, b: { x: number; y: number; w: number; h: number }) {
+  return upright ? { x: b.y, y: b.x, w: b.h, h: b.w } : { x: b.x, y: b.y, w: b.w, h: b.h };
 }

@@ -1,4 +1,4 @@
-import { type Face, textWidth } from "../text/measure";
+import { type Face, textWidth, wrap } from "../text/measure";
 import type { Instant } from "../time/when";
 import { type Ground, uAt, type View, xOf } from "./view";
 import { edgeText, largerUnit, markText, marksWithin, NESTED, stepDays, type Unit, UNITS } from "./tick-units";
@@ -30,6 +30,7 @@ export const TICK_FACE: Face = "text600";
 export const TICK_SIZE = 13;
 export const TICK_GAP = 26;
 const LEAST_MAJOR = 90;
+const LEAST_MAJOR_UPRIGHT = 48;
 const LEAST_MINOR = 7;
 /** No label is narrower than this with the gap beside it. */
 const LEAST_LABEL = 40;
@@ -46,6 +47,22 @@ function widthOf(text: string): number {
     widths.set(text, w);
   }
   return w;
+}
+
+/** Words across an upright ridge are set in lines of at most this, px. */
+const ACROSS = 50;
+const UPRIGHT_SIZE = 12;
+const UPRIGHT_APART = 18;
+export const UPRIGHT_LINE = 13;
+
+/** The lines of a label across an upright ridge. */
+export function uprightLines(text: string): string[] {
+  return wrap(text, TICK_FACE, UPRIGHT_SIZE, ACROSS, 3);
+}
+
+/** What a label takes along the ridge, px. */
+export function alongRidge(g: Ground, text: string): number {
+  return g.upright ? uprightLines(text).length * UPRIGHT_LINE + 2 : widthOf(text);
 }
 
 /** The time seen in a frame, `reach` px beyond both edges; null where the scale has no time. */
@@ -77,11 +94,12 @@ export function makeTicks(g: Ground, v: View, era: "BC" | "BCE" = "BC", own: Own
 }
 
 /** The ticks without the labels that touch the `taken` stretches, or that the frame's edge would cut. */
-export function clearOf(ticks: readonly Tick[], taken: readonly [number, number][], size: number): Tick[] {
+export function clearOf(ticks: readonly Tick[], taken: readonly [number, number][], { size, upright }: Ground): Tick[] {
+  const gap = upright ? 3 : TICK_GAP / 2;
   const free = (t: Tick) =>
     t.x - t.width / 2 >= 4 &&
     t.x + t.width / 2 <= size - 4 &&
-    taken.every(([x, y]) => t.x + t.width / 2 + TICK_GAP / 2 <= x || t.x - t.width / 2 - TICK_GAP / 2 >= y);
+    taken.every(([x, y]) => t.x + t.width / 2 + gap <= x || t.x - t.width / 2 - gap >= y);
   return ticks.map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
 }
 
@@ -91,8 +109,9 @@ function unitFor(g: Ground, v: View, era: "BC" | "BCE"): number {
   let found = 0;
   for (const [i, u] of UNITS.entries()) {
     const px = stepDays(u) * v.scale;
-    if (px < LEAST_MAJOR) break;
-    if (px < widestOf(u, from!, to!, era) + TICK_GAP) break;
+    if (g.upright) {
+      if (px < LEAST_MAJOR_UPRIGHT) break;
+    } else if (px < LEAST_MAJOR || px < widestOf(u, from!, to!, era) + TICK_GAP) break;
     found = i;
   }
   return found;
@@ -112,7 +131,7 @@ function trueTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC"
   const make = (u: Unit, labelled: boolean): Tick[] =>
     (marksWithin(u, from, to, MOST) ?? []).map((i) => {
       const text = labelled ? markText(u, i, era, false) : "";
-      return { x: xOf(g, v, g.axis.at(i)), text, width: text ? widthOf(text) : 0 };
+      return { x: xOf(g, v, g.axis.at(i)), text, width: text ? alongRidge(g, text) : 0 };
     });
   const ticks = make(unit, true);
   const finest = UNITS.slice(at + 1).findLast((u) => stepDays(u) * v.scale * 0.9 >= LEAST_MINOR && nests(u, unit));
@@ -166,12 +185,13 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
       const a = marks[k - 1];
       const b = marks[k + 1];
       const gaps = [a ? m.x - a.x : Number.POSITIVE_INFINITY, b ? b.x - m.x : Number.POSITIVE_INFINITY];
-      if (Math.min(...gaps) < LEAST_LABEL) {
+      if (Math.min(...gaps) < (g.upright ? UPRIGHT_LINE : LEAST_LABEL)) {
         if (Math.min(...gaps) >= LEAST_MINOR) m.shown = "tick";
         continue;
       }
-      const w = widthOf(text(m));
-      const clear = (gap: number, o: Mark | undefined) => !o || gap >= (w + widthOf(text(o))) / 2 + TICK_GAP;
+      const w = alongRidge(g, text(m));
+      const apart = g.upright ? UPRIGHT_APART : TICK_GAP;
+      const clear = (gap: number, o: Mark | undefined) => !o || gap >= (w + alongRidge(g, text(o))) / 2 + apart;
       if (clear(gaps[0]!, a) && clear(gaps[1]!, b)) {
         m.shown = "label";
         if (m.x >= 0 && m.x <= g.size) finest = unit;
@@ -182,7 +202,7 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
     .filter((m) => m.shown !== "no")
     .map((m): Tick => {
       const text = m.shown === "label" ? markText(m.unit, m.at, era, true) : "";
-      return { x: m.x, text, width: text ? widthOf(text) : 0 };
+      return { x: m.x, text, width: text ? alongRidge(g, text) : 0 };
     });
   return { ticks, unit: finest };
 }
@@ -204,13 +224,22 @@ function ownTicks(
           at,
           text: markText(own.unit, at, era, g.axis.scale !== "true"),
         }));
-  const made = listed.map((m) => ({ x: xOf(g, v, g.axis.at(m.at)), text: m.text, width: widthOf(m.text), at: m.at }));
+  const made = listed.map((m) => ({
+    x: xOf(g, v, g.axis.at(m.at)),
+    text: m.text,
+    width: alongRidge(g, m.text),
+    at: m.at,
+  }));
   const index = (at: Instant, i: number) =>
     "list" in own ? i : Math.round((at.day + at.second / 86_400) / stepDays(own.unit));
   for (let stride = 1; ; stride *= 2) {
     const kept = made.filter((m, i) => index(m.at, i) % stride === 0);
     if (
-      kept.every((m, i) => i === 0 || m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + TICK_GAP) ||
+      kept.every(
+        (m, i) =>
+          i === 0 ||
+          m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + (g.upright ? UPRIGHT_APART : TICK_GAP),
+      ) ||
       kept.length < 2
     ) {
       const labelled = new Set(kept);
@@ -233,6 +262,7 @@ function largerRow(g: Ground, v: View, unit: Unit, era: "BC" | "BCE"): TickRow["
   const marks = marksWithin(larger, seen[0], seen[1], 200);
   if (!marks) return [];
   const GAP = 14;
+  const long = (text: string) => (g.upright ? UPRIGHT_LINE : widthOf(text));
   const row = marks.map((at) => ({ x: xOf(g, v, g.axis.at(at)) + 4, text: edgeText(larger, at, era) }));
   const first = edgeText(larger, seen[0], era);
   if (row[0]?.text !== first) row.unshift({ x: 6, text: first });
@@ -240,9 +270,9 @@ function largerRow(g: Ground, v: View, unit: Unit, era: "BC" | "BCE"): TickRow["
   const kept: TickRow["larger"] = [];
   for (const r of [...row].reverse()) {
     const next = kept.at(-1);
-    const x = Math.min(r.x, (next?.x ?? Number.POSITIVE_INFINITY) - widthOf(r.text) - GAP);
+    const x = Math.min(r.x, (next?.x ?? Number.POSITIVE_INFINITY) - long(r.text) - GAP);
     // Only the one under way may be pushed; another that has no room is left out.
-    if (r === row[0] ? x > -widthOf(r.text) : x === r.x && x + widthOf(r.text) <= g.size - 4) kept.push({ ...r, x });
+    if (r === row[0] ? x > -long(r.text) : x === r.x && x + long(r.text) <= g.size - 4) kept.push({ ...r, x });
   }
   return kept.reverse();
 }

@@ -74,7 +74,7 @@ function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions
       return `<polyline points="${pairs(s.points)}" fill="none" stroke="${s.stroke}" stroke-width="${n(s.width)}"${s.dash ? ` stroke-dasharray="${s.dash.join(" ")}"` : ""}/>`;
     case "text": {
       const [family, weight] = FACES[s.face];
-      return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}">${escapeXml(s.text)}</text>`;
+      return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}"${s.turned ? ` transform="rotate(-90 ${n(s.x)} ${n(s.y)})"` : ""}>${escapeXml(s.text)}</text>`;
     }
     case "picture": {
       const url = options.pictureUrl(s.item);

@@ -16,6 +16,8 @@ export interface Ground {
   axis: Axis;
   pad: number;
   size: number;
+  /** The ridge runs down: words take their height along it, not their width. */
+  upright: boolean;
 }
 
 /** A second is never drawn wider than this, px. */

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { KINDS, type Kind, seededTimeline } from "../testing/seeded-timeline";
 import type { Timeline } from "../timeline/timeline";
-import { type Chart, chartOf } from "./draw-chart";
+import { type Chart, chartOf, drawChart } from "./draw-chart";
 import { leader } from "./draw-labels";
 import { frameContent, type FrameContent } from "./frame";
-import { groundOf } from "./layout";
+import { groundOf, uprightLength } from "./layout";
 import { minus } from "./pair";
 import { rankX, type ShownLabel } from "./shown";
 import { fitScale, type Ground, isWhole, largestScale, panned, type View, wholeView, xOf, zoomed } from "./view";
@@ -197,6 +197,42 @@ function greedy(chart: Chart, view: View, g: Ground): number {
   }
   return n;
 }
+
+describe("an upright chart", () => {
+  it.each([21, 22, 23, 24])("holds the same laws (seed %i)", { timeout: PATIENCE }, (seed) => {
+    for (const n of [30, 200])
+      for (const scale of SCALES) {
+        const chart = chartOf(
+          seededTimeline(n, seed, "mixed", scale),
+          { width: 390, height: 1_400 },
+          { upright: true },
+        );
+        const { small, upright } = chart.laid.layout;
+        expect(upright).toBe(true);
+        for (const { view, g } of zoomIn(chart, 11))
+          for (const extras of [[], "settle"] as const) {
+            const c = frameContent(chart.laid, view, extras);
+            expect(overlap(c, g.size)).toBeNull();
+            for (const l of c.labels) {
+              if (!small) break;
+              for (const o of c.labels)
+                if (o !== l && l.anchor > o.x + 0.5 && l.anchor < o.x + o.w - 0.5 && o.y < l.y - 0.5)
+                  throw new Error(`the line of ${l.i} passes label ${o.i}`);
+            }
+          }
+      }
+  });
+
+  it("has every label of 24 events on a phone, within its width", () => {
+    for (let seed = 0; seed < 12; seed++) {
+      const t = seededTimeline(24, seed, "spread", "balanced");
+      const scene = drawChart(t, { width: 390, height: uprightLength(24) }, { upright: true });
+      expect(scene.targets.filter((x) => x.kind === "more")).toEqual([]);
+      expect(scene.width).toBe(390);
+      for (const x of scene.targets) expect(x.x + x.w).toBeLessThanOrEqual(391);
+    }
+  });
+});
 
 describe("how much is shown", () => {
   it("is at least 3/4 of what a search for each view would show while moving, and 95 % at rest", {

@@ -1,6 +1,6 @@
 "use client";
 
-import { Crosshair, Maximize2, Minus, Plus } from "lucide-react";
+import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/timeline";
@@ -11,8 +11,8 @@ import { addAt } from "./event-deeds";
 import { useEditor, useEditorState } from "./editor-context";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
-const FOOT_INSET = 330;
-const FOOT_INSET_PHONE = 160;
+const FOOT_INSET = 366;
+const FOOT_INSET_PHONE = 190;
 
 const SCALES: [Scale, string][] = [
   ["balanced", "balanced"],
@@ -34,6 +34,9 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
   const stage = useRef<ChartStage | null>(null);
   const [list, setList] = useState<string[] | null>(null);
   const [seen, setSeen] = useState({ text: "", whole: true });
+  const [upright, setUpright] = useState<boolean | null>(null);
+  const [narrow, setNarrow] = useState(false);
+  useEffect(() => setNarrow(window.innerWidth < 560), []);
 
   useEffect(() => {
     const made = new ChartStage(
@@ -68,7 +71,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       made.destroy();
     };
   }, [store, select, begin]);
-  useEffect(() => stage.current?.show({ timeline, hidden }), [timeline, hidden]);
+  useEffect(() => stage.current?.show({ timeline, hidden, upright }), [timeline, hidden, upright]);
   useEffect(() => stage.current?.select(selected), [selected]);
 
   const empty = timeline.events.size === 0 || [...timeline.events.values()].every((e) => e.deleted);
@@ -79,7 +82,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       <style href="chart-stage" precedence="default">
         {STAGE_STYLE}
       </style>
-      <div ref={box} className="absolute inset-0 overflow-y-auto overflow-x-hidden" data-testid="chart" />
+      <div ref={box} className="absolute inset-0 overflow-auto" data-testid="chart" />
       {empty ? (
         <p className="pointer-events-none absolute inset-x-0 bottom-10 px-6 text-center text-quiet">
           The chart draws itself as you write events below – for example{" "}
@@ -89,7 +92,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       <div
         role="group"
         aria-label="How the chart is seen"
-        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[160px] max-sm:justify-end sm:w-[330px] sm:justify-end"
+        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[190px] max-sm:justify-end sm:w-[366px] sm:justify-end"
       >
         <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
           Scale
@@ -106,6 +109,16 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
             ))}
           </select>
         </label>
+        <button
+          type="button"
+          className={tool}
+          aria-label="Upright chart"
+          aria-pressed={upright ?? narrow}
+          title="The ridge runs down"
+          onClick={() => setUpright(!(upright ?? narrow))}
+        >
+          <ArrowDownUp size={15} />
+        </button>
         <button
           type="button"
           className={tool}

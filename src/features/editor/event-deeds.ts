@@ -1,6 +1,7 @@
 import { nanoid } from "nanoid";
+import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
-import { isDated, UNDATED, type Place } from "@/core/time/when";
+import { isDated, UNDATED } from "@/core/time/when";
 import { between, placeAfter, placeAtEnd, placeBefore } from "@/core/timeline/place";
 import { readWhen } from "@/core/time/read-when";
 import { readOptionsOf } from "@/core/timeline/read-options";
@@ -22,24 +23,28 @@ export function newCategory(t: Timeline, name: string): { id: string; ops: Op[] 
   return { id, ops: [{ kind: "add_category", id, fields: { name, ...nextLook(used), place } }] };
 }
 
-/** Adds the event a line describes: one change, one undo. Gives the new id, or a sentence why not. */
-export function addLine(store: TimelineStore, read: ReadLine, place: Place): { id: string } | { problem: string } {
-  const id = nanoid(10);
-  const category = read.category ? categoryFor(store.getState().timeline, read.category) : null;
-  const dated = isDated(read.when);
-  const problem = store.edit([
-    ...(category?.ops ?? []),
-    {
-      kind: "add_event",
-      id,
-      fields: {
-        title: read.title,
-        when: dated ? read.when : { ...read.when, place },
-        category: category?.id ?? null,
-        emphasis: read.emphasis,
-      },
-    },
-  ]);
+/** A change holds this many steps at most; more lines than that are several. */
+const STEPS = 4_000;
+
+/** Adds the events that lines describe, at the end of the order: one change, one undo. Gives the last id, or a sentence why not. */
+export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id: string } | { problem: string } {
+  let t = store.getState().timeline;
+  let ops: Op[] = [];
+  let id = "";
+  for (const read of lines) {
+    id = nanoid(10);
+    const category = read.category ? categoryFor(t, read.category) : null;
+    const when = isDated(read.when) ? read.when : { ...read.when, place: placeAtEnd(t.events) };
+    const fields = { title: read.title, when, category: category?.id ?? null, emphasis: read.emphasis };
+    const next: Op[] = [...(category?.ops ?? []), { kind: "add_event", id, fields }];
+    t = apply(t, next).timeline;
+    ops.push(...next);
+    if (ops.length < STEPS) continue;
+    const problem = store.edit(ops);
+    if (problem) return { problem };
+    ops = [];
+  }
+  const problem = store.edit(ops);
   return problem ? { problem } : { id };
 }
 

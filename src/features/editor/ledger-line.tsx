@@ -4,14 +4,13 @@ import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
 import { LIMITS } from "@/core/change/limits";
 import { dateProblemText } from "@/core/time/date-problem";
 import { whenLabel } from "@/core/time/write-when";
-import { placeAtEnd } from "@/core/timeline/place";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./editor-context";
-import { addLine } from "./event-deeds";
+import { addLines } from "./event-deeds";
 
 /** The line at the foot of the ledger: an event is written in it, shown as understood, and added with Enter. */
 export function LedgerLine() {
@@ -51,17 +50,13 @@ export function LedgerLine() {
       );
       return;
     }
-    let last: string | null = null;
-    for (const r of all) {
-      const done = addLine(store, r, placeAtEnd(store.getState().timeline.events));
-      if ("problem" in done) {
-        setProblem(done.problem);
-        return;
-      }
-      last = done.id;
+    const done = addLines(store, all);
+    if ("problem" in done) {
+      setProblem(done.problem);
+      return;
     }
     write("");
-    if (last) select(last);
+    select(done.id);
   };
   const onKeyDown = (e: KeyboardEvent<HTMLTextAreaElement>) => {
     if (e.key === "Enter" && !e.shiftKey && !e.nativeEvent.isComposing) {

@@ -3,13 +3,14 @@
  * public/reader/chart.js.
  */
 import { drawChart } from "@/core/chart/draw-chart";
+import { uprightLength } from "@/core/chart/layout";
 import { whenLabel } from "@/core/time/write-when";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";
 
 /** The frame's height for the width there is: what the drawing needs, up to this much. */
 function heightFor(width: number): number {
-  return width > 1_000 ? 720 : width > 700 ? 760 : width > 560 ? 860 : 1_100;
+  return width > 1_000 ? 720 : width > 700 ? 760 : 860;
 }
 
 function start(): void {
@@ -42,7 +43,10 @@ function start(): void {
   const addressed = () => new URLSearchParams(location.search).get("view");
   const size = () => {
     const width = Math.max(280, still.clientWidth || section.clientWidth);
-    const needed = drawChart(timeline, { width, height: heightFor(width) }, { fit: true }).height;
+    const needed =
+      width <= 560
+        ? uprightLength([...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length)
+        : drawChart(timeline, { width, height: heightFor(width) }, { fit: true }).height;
     box.style.height = `${Math.round(needed) + 30}px`;
   };
   section.classList.add("live");
@@ -82,7 +86,7 @@ function start(): void {
   out.disabled = true;
   all.disabled = true;
   stage.lookAtText(addressed() ?? timeline.firstView);
-  stage.show({ timeline, hidden: new Set() });
+  stage.show({ timeline, hidden: new Set(), upright: null });
   let width = section.clientWidth;
   new ResizeObserver(() => {
     if (section.clientWidth === width || section.clientWidth === 0) return;
@@ -101,7 +105,7 @@ function start(): void {
     b.addEventListener("click", () => {
       if (!hidden.delete(id)) hidden.add(id);
       b.setAttribute("aria-pressed", String(!hidden.has(id)));
-      stage.show({ timeline, hidden: new Set(hidden) });
+      stage.show({ timeline, hidden: new Set(hidden), upright: null });
     });
     item.append(b);
   }

@@ -1,4 +1,5 @@
 import { isDated } from "@/core/time/when";
+import { uprightLength } from "@/core/chart/layout";
 import { placesAlong } from "@/core/chart/places-along";
 import { drawChart } from "@/core/chart/draw-chart";
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
@@ -33,7 +34,7 @@ const WIDTHS = [
   { width: 1240, height: 720 },
   { width: 1000, height: 760 },
   { width: 700, height: 860 },
-  { width: 380, height: 1100 },
+  { width: 380, height: 0 },
 ];
 
 /** The whole page of a timeline as a reader sees it: one document, readable without a script. */
@@ -83,7 +84,11 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
   if (p.frozen.events.length === 0) return `<p class="empty">Nothing has been written in this timeline yet.</p>`;
   const items = new Map(p.frozen.items.map((i) => [i.id, i]));
   const drawings = WIDTHS.map(({ width, height }) => {
-    const svg = toSvg(drawChart(timeline, { width, height }, { fit: true }), {
+    // On a phone the ridge runs down, as long as its labels need.
+    const upright = height === 0;
+    const moments = p.frozen.events.filter((e) => e.when.readAs.kind !== "span").length;
+    const frame = { width, height: upright ? uprightLength(moments) : height };
+    const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true }), {
       pictureUrl: (id) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/small` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,

@@ -44,6 +44,8 @@ export interface StageHooks {
 export interface StageSubject {
   timeline: Timeline;
   hidden: ReadonlySet<string>;
+  /** The ridge runs down; null: on narrow screens. */
+  upright: boolean | null;
 }
 
 /** After so long without movement a view is at rest, ms. */
@@ -52,6 +54,8 @@ const REST_MS = 280;
 const ELEMENTS_MS = 150;
 const MOVE_MS = 180;
 const STEP = 1.6;
+/** Narrower than this the ridge runs down, px. */
+const NARROW = 560;
 const FADE_MS = 150;
 
 /**
@@ -116,11 +120,12 @@ export class ChartStage {
       () => watch.disconnect(),
       () => document.fonts.removeEventListener("loadingdone", again),
       listenGestures(sheet, {
-        zoom: (x, factor) => this.zoomAt(x, factor),
+        zoom: (at, factor) => this.zoomAt(at, factor),
         pan: (px) => this.pan(px),
         tap: (x, y) => this.tap(x, y),
-        hover: (x) => this.hover(x),
-        canZoomOut: () => !this.isWhole(),
+        hover: (at) => this.hover(at),
+        isWhole: () => this.isWhole(),
+        isUpright: () => this.upright,
       }),
     );
     box.addEventListener("keydown", this.key);
@@ -145,6 +150,7 @@ export class ChartStage {
       this.subject.timeline.categories === subject.timeline.categories &&
       this.subject.timeline.items === subject.timeline.items &&
       this.subject.hidden === subject.hidden &&
+      this.subject.upright === subject.upright &&
       (["scale", "period", "dateStyle", "gridlines", "marks"] as const).every(
         (k) => this.subject!.timeline[k] === subject.timeline[k],
       );
@@ -155,7 +161,10 @@ export class ChartStage {
   select(id: string | null): void {
     if (id === this.selected) return;
     this.selected = id;
-    if (id !== null) this.bringIntoView(id);
+    if (id !== null) {
+      this.bringIntoView(id);
+      this.scrollTo(id);
+    }
     this.paint();
     this.soon();
   }
@@ -178,14 +187,17 @@ export class ChartStage {
   private layOut(): void {
     const { subject } = this;
     if (!subject || this.size.width === 0) return;
-    const frame = { width: this.size.width, height: this.size.height - this.strip.height };
-    this.layouts.run(subject.timeline, subject.hidden, frame);
+    const upright = subject.upright ?? this.size.width < NARROW;
+    const height = this.size.height - this.strip.height;
+    this.layouts.run(subject.timeline, subject.hidden, { width: this.size.width, height }, upright);
   }
 
   private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"]): void {
     const g = this.ground();
     const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
-    const sameAxis = g !== null && g.axis.length === laid.axis.length && g.size === laid.layout.frame.width;
+    const next = groundOf(laid.axis, laid.layout);
+    const sameAxis =
+      g !== null && g.axis.length === next.axis.length && g.size === next.size && g.upright === next.upright;
     this.chart = { timeline, laid, words: wordsOf(timeline, events, laid.data) };
     this.events = events;
     const ground = this.ground()!;
@@ -197,6 +209,10 @@ export class ChartStage {
 
   private ground(): Ground | null {
     return this.chart ? groundOf(this.chart.laid.axis, this.chart.laid.layout) : null;
+  }
+
+  private get upright(): boolean {
+    return this.chart?.laid.layout.upright ?? false;
   }
 
   private isWhole(): boolean {
@@ -326,6 +342,15 @@ export class ChartStage {
     if (g && this.view && i >= 0 && !isWhole(g, this.view)) this.view = withEvent(this.chart!.laid, g, this.view, i);
   }
 
+  /** An upright chart may be longer than its box. */
+  private scrollTo(id: string): void {
+    const at = this.upright ? this.placeOf(id) : null;
+    if (!at) return;
+    const { scrollTop, clientHeight } = this.box;
+    if (at[0] < scrollTop + 20 || at[0] > scrollTop + clientHeight - 60)
+      this.box.scrollTop = Math.max(0, at[0] - clientHeight / 2);
+  }
+
   private walk(id: string | null, step: number | "first" | "last"): void {
     const { chart } = this;
     if (!chart || this.events.length === 0) return;
@@ -336,6 +361,7 @@ export class ChartStage {
     if (next === undefined) return;
     this.selected = next;
     this.bringIntoView(next);
+    this.scrollTo(next);
     this.rest();
     this.hooks.select(next, false);
     this.overlay.focus(next);
@@ -380,12 +406,12 @@ export class ChartStage {
       this.hooks.select(null, false);
       return;
     }
-    add(pointedAt(this.chart.laid, g, this.view, x, this.chart.words.era));
+    add(pointedAt(this.chart.laid, g, this.view, g.upright ? y : x, this.chart.words.era));
   }
 
   private hover(x: number | null): void {
     const g = this.ground();
-    if (x === null || !g || !this.view || !this.chart) this.overlay.readingLine(null, "", 0);
+    if (x === null || !g || !this.view || !this.chart || g.upright) this.overlay.readingLine(null, "", 0);
     else {
       const date = dateAt(g, this.view, x, this.chart.words.era);
       this.overlay.readingLine(date === null ? null : x, date ?? "", this.chart.laid.layout.ridgeTop);
@@ -398,7 +424,7 @@ export class ChartStage {
   };
 
   private act(key: string, shift: boolean): boolean {
-    const size = this.size.width;
+    const size = this.ground()?.size ?? this.size.width;
     if (key === "+" || key === "=") this.zoomBy(1);
     else if (key === "-") this.zoomBy(-1);
     else if (key === "0") this.whole();
@@ -457,11 +483,14 @@ export class ChartStage {
     let flag = null;
     if (at >= 0 && !targets.some((t) => t.kind === "event" && t.ids[0] === this.selected && t.h > 20)) {
       const place = this.placeOf(this.selected!);
-      if (place && place[1] >= 0 && place[0] <= this.size.width)
+      const size = this.upright ? scene.height : scene.width;
+      const along = place ? Math.max(8, Math.min(size - 8, place[0])) : 0;
+      const across = scene.ridgeY + 32;
+      if (place && place[1] >= 0 && place[0] <= size)
         flag = {
           id: this.selected!,
-          x: Math.max(8, Math.min(this.size.width - 8, place[0])),
-          y: scene.ridgeY + 32,
+          x: this.upright ? across : along,
+          y: this.upright ? along : across,
           text: `${chart.laid.data.dates[at] ?? ""} ${chart.laid.data.titles[at] ?? ""}`.trim(),
           name: chart.words.nameOf(at),
         };

@@ -1,11 +1,14 @@
 export interface GestureHooks {
-  zoom: (x: number, factor: number) => void;
+  /** About a place along the ridge, px. */
+  zoom: (at: number, factor: number) => void;
   /** The view moves by so many px towards the later. */
   pan: (px: number) => void;
   tap: (x: number, y: number) => void;
   /** Where a mouse is; null when it has left. */
-  hover: (x: number | null) => void;
-  canZoomOut: () => boolean;
+  hover: (at: number | null) => void;
+  isWhole: () => boolean;
+  /** The ridge runs down: along is y. */
+  isUpright: () => boolean;
 }
 
 /** A pointer that moved less than this was a tap, px. */
@@ -18,8 +21,13 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
   const pointers = new Map<number, { x: number; y: number }>();
   let began: { x: number; y: number } | null = null;
   let dragging = false;
-  let pinch: { distance: number; x: number } | null = null;
-  element.style.touchAction = "pan-y";
+  let pinch: { distance: number; at: number } | null = null;
+  /** A page or a box that is longer than the screen still scrolls by one finger, where that does not move the view. */
+  const touch = () => {
+    element.style.touchAction = hooks.isUpright() && !hooks.isWhole() ? "none" : "pan-y";
+  };
+  touch();
+  const along = (p: { x: number; y: number }) => (hooks.isUpright() ? p.y : p.x);
 
   const place = (e: { clientX: number; clientY: number }) => {
     const box = element.getBoundingClientRect();
@@ -27,7 +35,7 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
   };
   const pinched = () => {
     const [a, b] = [...pointers.values()];
-    return a && b ? { distance: Math.max(20, Math.hypot(a.x - b.x, a.y - b.y)), x: (a.x + b.x) / 2 } : null;
+    return a && b ? { distance: Math.max(20, Math.hypot(a.x - b.x, a.y - b.y)), at: (along(a) + along(b)) / 2 } : null;
   };
 
   const down = (e: PointerEvent) => {
@@ -44,15 +52,15 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     const at = place(e);
     const last = pointers.get(e.pointerId);
     if (!last) {
-      if (e.pointerType === "mouse") hooks.hover(at.x);
+      if (e.pointerType === "mouse") hooks.hover(along(at));
       return;
     }
     pointers.set(e.pointerId, at);
     if (pinch) {
       const now = pinched();
       if (!now) return;
-      hooks.pan(pinch.x - now.x);
-      hooks.zoom(now.x, now.distance / pinch.distance);
+      hooks.pan(pinch.at - now.at);
+      hooks.zoom(now.at, now.distance / pinch.distance);
       pinch = now;
       return;
     }
@@ -61,11 +69,12 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
       element.setPointerCapture(e.pointerId);
       hooks.hover(null);
     }
-    if (dragging) hooks.pan(last.x - at.x);
+    if (dragging) hooks.pan(along(last) - along(at));
   };
   const up = (e: PointerEvent) => {
     if (!pointers.delete(e.pointerId)) return;
     pinch = pinched();
+    touch();
     if (pointers.size > 0) return;
     const at = place(e);
     if (!dragging && began && e.type === "pointerup" && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
@@ -80,17 +89,31 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
   };
   const wheel = (e: WheelEvent) => {
     const unit = e.deltaMode === 1 ? 16 : e.deltaMode === 2 ? 240 : 1;
-    const along = e.shiftKey && e.deltaX === 0 ? e.deltaY : e.deltaX;
-    if (Math.abs(along) > Math.abs(e.deltaY) || (e.shiftKey && !e.ctrlKey)) {
-      if (!hooks.canZoomOut()) return;
+    const zoom = () => {
       e.preventDefault();
-      hooks.pan(along * unit);
+      const by = -Math.max(-300, Math.min(300, e.deltaY * unit)) * WHEEL * (e.ctrlKey ? 3 : 1);
+      hooks.zoom(along(place(e)), Math.exp(by));
+      touch();
+    };
+    if (hooks.isUpright()) {
+      // The whole scrolls; a part of it is moved along.
+      if (e.ctrlKey) zoom();
+      else if (!hooks.isWhole()) {
+        e.preventDefault();
+        hooks.pan((e.deltaY || e.deltaX) * unit);
+      }
+      return;
+    }
+    const sideways = e.shiftKey && e.deltaX === 0 ? e.deltaY : e.deltaX;
+    if (Math.abs(sideways) > Math.abs(e.deltaY) || (e.shiftKey && !e.ctrlKey)) {
+      if (hooks.isWhole()) return;
+      e.preventDefault();
+      hooks.pan(sideways * unit);
       return;
     }
     // At the whole the page may scroll on.
-    if (e.deltaY > 0 && !hooks.canZoomOut() && !e.ctrlKey) return;
-    e.preventDefault();
-    hooks.zoom(place(e).x, Math.exp(-Math.max(-300, Math.min(300, e.deltaY * unit)) * WHEEL * (e.ctrlKey ? 3 : 1)));
+    if (e.deltaY > 0 && hooks.isWhole() && !e.ctrlKey) return;
+    zoom();
   };
   const leave = () => hooks.hover(null);
 

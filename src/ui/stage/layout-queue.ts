@@ -1,6 +1,6 @@
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
-import { type Frame, type Laid, layoutChart } from "@/core/chart/layout";
+import { type Frame, type Laid, layoutChart, uprightLength } from "@/core/chart/layout";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** Up to so many events the chart is laid out at once, where it is; more go to the worker. */
@@ -29,14 +29,17 @@ export class LayoutQueue {
     this.worker?.terminate();
   }
 
-  run(timeline: Timeline, hidden: ReadonlySet<string>, frame: Frame): void {
+  run(timeline: Timeline, hidden: ReadonlySet<string>, room: Frame, upright: boolean): void {
     const task = ++this.task;
     const events = shownEvents(timeline, hidden);
+    // An upright ridge is as long as its labels need; whoever shows it scrolls.
+    const moments = upright ? events.filter((e) => e.when.readAs.kind !== "span").length : 0;
+    const frame = upright ? { width: room.width, height: Math.max(room.height, uprightLength(moments)) } : room;
     const work = chartDataSlowly(timeline, events);
     if (events.length <= AT_ONCE) {
       let step = work.next();
       while (!step.done) step = work.next();
-      this.done(timeline, events, layoutChart(timeline, step.value, frame));
+      this.done(timeline, events, layoutChart(timeline, step.value, frame, { upright }));
       return;
     }
     const go = () => {
@@ -45,7 +48,7 @@ export class LayoutQueue {
       for (;;) {
         const step = work.next();
         if (step.done) {
-          this.send(task, timeline, events, step.value, frame);
+          this.send(task, timeline, events, step.value, frame, upright);
           return;
         }
         if (performance.now() - begun > SLICE_MS) break;
@@ -55,7 +58,14 @@ export class LayoutQueue {
     go();
   }
 
-  private send(task: number, timeline: Timeline, events: TimelineEvent[], data: ChartData, frame: Frame): void {
+  private send(
+    task: number,
+    timeline: Timeline,
+    events: TimelineEvent[],
+    data: ChartData,
+    frame: Frame,
+    upright: boolean,
+  ): void {
     this.worker ??= this.makeWorker();
     this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
       // An answer that comes too late is about a chart that is no longer there.
@@ -64,6 +74,6 @@ export class LayoutQueue {
       this.done(timeline, events, laidFrom(m.data.answer, data));
       this.answerTimes.push(performance.now() - begun);
     };
-    this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame) });
+    this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame, { upright }) });
   }
 }

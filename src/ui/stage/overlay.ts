@@ -129,7 +129,11 @@ export class Overlay {
 
   focus(id: string): void {
     requestAnimationFrame(() =>
-      requestAnimationFrame(() => this.buttons.get(`event-${id}`)?.focus({ preventScroll: true })),
+      requestAnimationFrame(() => {
+        const button = this.buttons.get(`event-${id}`);
+        button?.focus({ preventScroll: true });
+        button?.scrollIntoView({ block: "nearest", inline: "nearest" });
+      }),
     );
   }
 

@@ -99,7 +99,14 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       setFont(ctx, fontOf(s.face, s.size));
       ctx.fillStyle = s.fill;
       ctx.textAlign = s.align === "middle" ? "center" : s.align;
-      ctx.fillText(s.text, s.x, s.y);
+      if (s.turned) {
+        ctx.save();
+        ctx.translate(s.x, s.y);
+        ctx.rotate(-Math.PI / 2);
+        ctx.fillText(s.text, 0, 0);
+        ctx.restore();
+        fonts.delete(ctx);
+      } else ctx.fillText(s.text, s.x, s.y);
       return;
     case "picture": {
       const picture = pictureOf(s.item);
