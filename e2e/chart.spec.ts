@@ -358,3 +358,37 @@ test("upright: on a phone by itself, elsewhere by choice; walked, zoomed and rea
   await last.tap();
   await expect(small.getByRole("heading", { name: "Event 8 of 8" })).toBeVisible();
 });
+
+test("rows by category: each with its own roofs and plumb lines, folded and opened, in the order of the key", async ({
+  browser,
+}) => {
+  const page = await started(browser);
+  await page.getByRole("button", { name: "Rows by category" }).click();
+  const row = (name: string) =>
+    chart(page).getByRole("button", { name: new RegExp(`^${name}, \\d+ events?, (open|folded)`) });
+  await expect(row("Crossing")).toBeVisible();
+  const tops = async () => {
+    const names = ["Crossing", "Town", "Weather"];
+    return Promise.all(names.map(async (n) => (await row(n).boundingBox())!.y));
+  };
+  const [crossing, town, weather] = await tops();
+  expect(crossing!).toBeLessThan(town!);
+  expect(town!).toBeLessThan(weather!);
+  const bell = (await chartButton(page, /Bell rung/).boundingBox())!;
+  expect(bell.y).toBeGreaterThan(weather!);
+  await row("Crossing").focus();
+  await page.keyboard.press("Enter");
+  await expect(chart(page).getByRole("button", { name: "Crossing, 4 events, folded" })).toBeVisible();
+  await expect.poll(async () => (await row("Town").boundingBox())!.y).toBeLessThan(town!);
+  await row("Crossing").click();
+  await expect(chart(page).getByRole("button", { name: "Crossing, 4 events, open" })).toBeVisible();
+  // The order is the key's.
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  await page.getByRole("button", { name: "Move Weather up" }).click();
+  await page.getByRole("button", { name: "Move Weather up" }).click();
+  await expect
+    .poll(async () => (await row("Weather").boundingBox())!.y)
+    .toBeLessThan((await row("Crossing").boundingBox())!.y);
+  await page.getByRole("button", { name: "Rows by category" }).click();
+  await expect(row("Crossing")).toHaveCount(0);
+});

@@ -180,7 +180,7 @@ async function layoutTimes(n: number): Promise<{ inWorker: number; withPassing: 
   box.style.cssText = `width:${SIZE.width}px;height:${SIZE.height}px;position:relative`;
   document.body.replaceChildren(box);
   const stage = new ChartStage(box, hooks, () => new Worker("/worker.js", { type: "module" }));
-  stage.show({ timeline, hidden: new Set(), upright: false });
+  stage.show({ timeline, hidden: new Set(), upright: false, rows: null });
   for (let k = 0; k < 400 && stage.answerTimes.length === 0 && n > 400; k++)
     await new Promise((r) => setTimeout(r, 25));
   answers.push(...stage.answerTimes);
@@ -201,7 +201,7 @@ async function live(n: number): Promise<{ script95: number; slow: number; frame9
   box.style.cssText = `width:${SIZE.width}px;height:${SIZE.height}px;position:relative;overflow:hidden`;
   document.body.replaceChildren(box);
   const stage = new ChartStage(box, hooks, () => new Worker("/worker.js", { type: "module" }));
-  stage.show({ timeline: timelineOf(n), hidden: new Set(), upright: false });
+  stage.show({ timeline: timelineOf(n), hidden: new Set(), upright: false, rows: null });
   const ready = () => box.querySelector("button") !== null;
   for (let k = 0; k < 800 && !ready(); k++) await new Promise((r) => setTimeout(r, 25));
   stage.frameTimes = [];

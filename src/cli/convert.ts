@@ -23,12 +23,19 @@ export async function convert(
   else if (ending === ".json") text = `${canonicalJson(frozen)}\n`;
   else {
     const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
-    text = toSvg(drawChart(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false }), {
-      pictureUrl: () => null,
-      label: frozen.title || "Timeline",
-      style: await o.fonts(),
-      paper: PAPER,
-    });
+    text = toSvg(
+      drawChart(
+        timeline,
+        { width: o.width, height: o.height },
+        { upright: o.upright ?? false, rows: o.rows && !o.upright ? { folded: new Set<string>() } : undefined },
+      ),
+      {
+        pictureUrl: () => null,
+        label: frozen.title || "Timeline",
+        style: await o.fonts(),
+        paper: PAPER,
+      },
+    );
   }
   try {
     await writeFile(output, text);

@@ -123,6 +123,32 @@ describe("the layout command", () => {
       }
   });
 
+  it("puts each record in one place in rows by category and upright too, and no two labels meet", () => {
+    for (const more of [{ rows: true }, { upright: true }])
+      for (const n of [24, 200]) {
+        const frozen = toFrozen(seededTimeline(n, 9, "mixed", "balanced"));
+        const l = layoutOf(frozen, { width: 900, height: 1_100, ...more });
+        expect(all(l).sort((a, b) => a - b)).toEqual(Array.from({ length: n }, (_, i) => i + 1));
+        const boxes = [...l.labels, ...l.clusters.map((c) => ({ ...c, id: 0 }))];
+        for (const [i, a] of boxes.entries())
+          for (const b of boxes.slice(i + 1)) {
+            const apart =
+              a.x + a.w <= b.x + 0.5 || b.x + b.w <= a.x + 0.5 || a.y + a.h <= b.y + 0.5 || b.y + b.h <= a.y + 0.5;
+            expect(apart, `${a.id} meets ${b.id}`).toBe(true);
+          }
+        const part = layoutOf(frozen, { width: 900, height: 1_100, from: "1700", to: "1850", ...more });
+        expect(all(part).length + part.before + part.after).toBe(n);
+      }
+  });
+
+  it("in rows gives every category roofs and plumb lines of its own, below those before it", () => {
+    const l = layoutOf(table(CSV), { width: 900, height: 500, rows: true });
+    const y = (id: number) => l.moments.find((m) => m.id === id)?.y ?? l.spans.find((s) => s.id === id)!.y1;
+    expect(y(2)).toBeLessThan(y(1));
+    expect(y(5)).toBeGreaterThan(y(1) + 60);
+    expect(y(3)).toBeGreaterThan(y(5) + 60);
+  });
+
   it("says where everything is, in the frame", () => {
     const l = layoutOf(table(CSV), { width: 900, height: 420 });
     expect(Object.keys(l)).toEqual([

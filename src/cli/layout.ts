@@ -5,13 +5,12 @@ import { SPAN_KIND } from "@/core/chart/chart-data";
 import { bobAt } from "@/core/chart/draw-bobs";
 import { leader, textOfLabel } from "@/core/chart/draw-labels";
 import { titleText } from "@/core/chart/draw-roofs";
-import { type Chart, chartOf } from "@/core/chart/draw-chart";
-import { frameContent } from "@/core/chart/frame";
-import { groundOf } from "@/core/chart/layout";
+import { type Chart, chartOf, drawView, type Part } from "@/core/chart/draw-chart";
+import { groundOf, type Laid } from "@/core/chart/layout";
 import { minus } from "@/core/chart/pair";
 import { ridgeOf } from "@/core/chart/ridge";
 import { inFrame } from "@/core/chart/shown";
-import { instantOf, type View, wholeView, fitScale } from "@/core/chart/view";
+import { type Ground, instantOf, type View, wholeView, fitScale } from "@/core/chart/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { readJson } from "@/core/formats/read-json";
 import { readTable } from "@/core/formats/table";
@@ -29,6 +28,8 @@ export interface LayoutOptions {
   scale?: Scale;
   /** The ridge runs down; what is along it (x0, x1, apex, a tick's x) is then measured down the page, y across it. */
   upright?: boolean;
+  /** A row for each category. */
+  rows?: boolean;
 }
 
 /** Reads a file of events by its ending. */
@@ -53,78 +54,27 @@ const round = (n: number) => Math.round(n * 100) / 100;
 /** The geometry of a chart in px, x and y the top left corner of a box; ids are records from 1. */
 export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
-  const chart = chartOf(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false });
+  const rows = o.rows && !o.upright ? { folded: new Set<string>() } : undefined;
+  const chart = chartOf(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false, rows });
   const { laid, words } = chart;
-  const { data, layout } = laid;
+  const { layout } = laid;
   const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
-  const idOf = (i: number) => record.get(data.ids[i]!)!;
   const view = viewFor(chart, o);
-  const content = frameContent(laid, view, "settle");
-  const g = content.ground;
-  const windowed = o.from !== undefined || o.to !== undefined;
-
-  // Which events lie in the window.
-  const side = new Int8Array(data.count);
-  const bobs = Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank));
-  if (windowed) {
-    for (const b of bobs) side[b.i] = b.apex < g.pad - 1e-6 ? -1 : b.apex > g.size - g.pad + 1e-6 ? 1 : 0;
-    for (let i = 0; i < data.count; i++) {
-      if (data.kind[i] !== SPAN_KIND) continue;
-      const at = (k: number) =>
-        g.pad + minus({ hi: laid.p.hi[i * 4 + k]!, lo: laid.p.lo[i * 4 + k]! }, view.u0) * view.scale;
-      side[i] = at(3) < g.pad - 1e-6 ? -1 : at(0) > g.size - g.pad + 1e-6 ? 1 : 0;
-    }
-  }
-  const inside = (i: number) => side[i] === 0;
-  const labels = content.labels.filter((l) => inside(l.i));
-  const roofs = content.roofs.filter((r) => inside(r.i));
+  const { parts } = drawView(chart, view, "settle", null);
+  const g = groundOf(laid.axis, layout);
   const ridge = ridgeOf(laid, g, view, words);
-  const box = (b: { x: number; y: number; w: number; h: number }) => {
-    const { x, y, w, h } = inFrame(layout.upright, b);
-    return { x: round(x), y: round(y), w: round(w), h: round(h) };
-  };
+  const windowed = o.from !== undefined || o.to !== undefined;
+  const found = parts.map((part) => partOf(part, g, view, windowed, record));
+  const all = <K extends keyof (typeof found)[number]>(k: K) =>
+    found.flatMap((f) => f[k] as unknown[]) as (typeof found)[number][K];
   return {
     width: layout.upright ? layout.across : o.width,
     height: layout.upright ? o.height : layout.across,
-    labels: [
-      ...labels.map((l) => {
-        const t = textOfLabel(laid, l.i);
-        const lines = layout.setting.oneLine
-          ? [[t.date, ...t.lines].filter(Boolean).join(" ")]
-          : [t.date, ...t.lines].filter(Boolean);
-        return { id: idOf(l.i), ...box(l), of: "moment", lines };
-      }),
-      ...roofs.flatMap((r) =>
-        r.title
-          ? [
-              {
-                id: idOf(r.i),
-                ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }),
-                of: "span",
-                lines: [titleText(data, r)],
-              },
-            ]
-          : [],
-      ),
-    ],
-    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright) })),
-    moments: bobs
-      .filter((b) => inside(b.i))
-      .map((b) => ({
-        id: idOf(b.i),
-        x0: round(b.x0),
-        x1: round(b.x1),
-        apex: round(b.apex),
-        y: layout.ridgeTop + layout.ridge,
-      })),
-    spans: roofs.map((r) => ({ id: idOf(r.i), x0: round(r.x0), x1: round(r.x1), y0: round(r.y0), y1: round(r.y1) })),
-    clusters: content.counts.flatMap((c) => {
-      const ids = countedRanks(laid, g, view, content.labels, c)
-        .map((r) => layout.byApex[r]!)
-        .filter(inside)
-        .map(idOf);
-      return ids.length > 0 ? [{ ids, ...box(c) }] : [];
-    }),
+    labels: all("labels"),
+    leaders: all("leaders"),
+    moments: all("moments"),
+    spans: all("spans"),
+    clusters: all("clusters"),
     closeUps: [],
     ticks: [
       ...ridge.row.ticks
@@ -132,15 +82,84 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
         .map((t) => ({ x: round(t.x), text: t.text, w: round(t.width), major: t.text !== "" })),
       ...ridge.ends.map((e) => ({ x: round((e.from + e.to) / 2), text: e.text, w: round(e.to - e.from), major: true })),
     ].sort((a, b) => a.x - b.x),
+    before: found.reduce((n, f) => n + f.before, 0),
+    after: found.reduce((n, f) => n + f.after, 0),
+  };
+}
+
+/** The geometry of one part of a chart: all of it, or a row. */
+function partOf(part: Part, g: Ground, view: View, windowed: boolean, record: ReadonlyMap<string, number>) {
+  const { laid, content, top } = part;
+  const { data, layout } = laid;
+  const idOf = (i: number) => record.get(data.ids[i]!)!;
+  const box = (b: { x: number; y: number; w: number; h: number }) => {
+    const { x, y, w, h } = inFrame(layout.upright, b);
+    return { x: round(x), y: round(y + top), w: round(w), h: round(h) };
+  };
+  const side = sidesOf(laid, g, view, windowed);
+  const inside = (i: number) => side[i] === 0;
+  const labels = content.labels.filter((l) => inside(l.i));
+  const roofs = content.roofs.filter((r) => inside(r.i));
+  return {
+    labels: [
+      ...labels.map((l) => {
+        const t = textOfLabel(laid, l.i);
+        const words = [t.date, ...t.lines].filter(Boolean);
+        const lines = layout.setting.oneLine ? [words.join(" ")] : words;
+        return { id: idOf(l.i), ...box(l), of: "moment", lines };
+      }),
+      ...roofs.flatMap((r) => {
+        if (!r.title) return [];
+        const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
+        return [{ id: idOf(r.i), ...at, of: "span", lines: [titleText(data, r)] }];
+      }),
+    ],
+    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, top) })),
+    moments: Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank))
+      .filter((b) => inside(b.i))
+      .map((b) => ({
+        id: idOf(b.i),
+        x0: round(b.x0),
+        x1: round(b.x1),
+        apex: round(b.apex),
+        y: layout.ridgeTop + layout.ridge + top,
+      })),
+    spans: roofs.map((r) => ({
+      id: idOf(r.i),
+      x0: round(r.x0),
+      x1: round(r.x1),
+      y0: round(r.y0 + top),
+      y1: round(r.y1 + top),
+    })),
+    clusters: content.counts.flatMap((c) => {
+      const ids = countedRanks(laid, g, view, content.labels, c)
+        .map((r) => layout.byApex[r]!)
+        .filter(inside)
+        .map(idOf);
+      return ids.length > 0 ? [{ ids, ...box(c) }] : [];
+    }),
     before: side.filter((s) => s < 0).length,
     after: side.filter((s) => s > 0).length,
   };
 }
 
-function pairs(points: readonly number[], upright: boolean): [number, number][] {
+/** Which events lie before (-1), in (0) and after (1) the window: moments by their apex, spans by any part of them. */
+function sidesOf(laid: Laid, g: Ground, view: View, windowed: boolean): Int8Array {
+  const { data, p } = laid;
+  const side = new Int8Array(data.count);
+  if (!windowed) return side;
+  for (let i = 0; i < data.count; i++) {
+    const at = (k: number) => g.pad + minus({ hi: p.hi[i * 4 + k]!, lo: p.lo[i * 4 + k]! }, view.u0) * view.scale;
+    const [from, to] = data.kind[i] === SPAN_KIND ? [at(0), at(3)] : [at(1), at(1)];
+    side[i] = to < g.pad - 1e-6 ? -1 : from > g.size - g.pad + 1e-6 ? 1 : 0;
+  }
+  return side;
+}
+
+function pairs(points: readonly number[], upright: boolean, top: number): [number, number][] {
   const list: [number, number][] = [];
   for (let k = 0; k < points.length; k += 2) {
-    const [x, y] = [round(points[k]!), round(points[k + 1]!)];
+    const [x, y] = [round(points[k]!), round(points[k + 1]! + top)];
     list.push(upright ? [y, x] : [x, y]);
   }
   return list;

@@ -9,9 +9,9 @@ import { layoutOf, readEvents, Refusal } from "./layout";
 
 const DATES = "fastigo dates [--order dmy|mdy|ymd] [--day EDTF] [--today EDTF]";
 const LAYOUT =
-  "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--order dmy|mdy|ymd]";
+  "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--rows] [--order dmy|mdy|ymd]";
 const CONVERT =
-  "fastigo convert IN OUT [--width W] [--height H] [--scale true|even|balanced] [--upright] [--order dmy|mdy|ymd]";
+  "fastigo convert IN OUT [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--order dmy|mdy|ymd]";
 const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}`;
 
 /** The fonts of the drawing, for a file that stands alone. */
@@ -52,6 +52,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
       scale: string,
       order: string,
       upright: { type: "boolean" },
+      rows: { type: "boolean" },
     },
   });
   const order = oneOf<DateOrder>(values.order, "--order", ["dmy", "mdy", "ymd"]);
@@ -65,6 +66,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
     ...(values.to === undefined ? {} : { to: values.to }),
     ...(scale ? { scale } : {}),
     ...(values.upright ? { upright: true } : {}),
+    ...(values.rows ? { rows: true } : {}),
   };
   if (!file || (command === "convert") !== (out !== undefined) || extra !== undefined)
     throw new Refusal(command === "convert" ? "One file to read and one to write are needed." : "One file is needed.");

@@ -149,6 +149,31 @@ export function chartData(timeline: Timeline, events: readonly TimelineEvent[]):
   }
 }
 
+/** Some of the events, in the same order. */
+export function pickData(data: ChartData, index: readonly number[]): ChartData {
+  const floats = (a: Float64Array) =>
+    Float64Array.from(
+      { length: index.length * POINTS },
+      (_, k) => a[index[Math.floor(k / POINTS)]! * POINTS + (k % POINTS)]!,
+    );
+  return {
+    ...data,
+    count: index.length,
+    ids: index.map((i) => data.ids[i] ?? ""),
+    kind: Uint8Array.from(index, (i) => data.kind[i]!),
+    days: floats(data.days),
+    seconds: floats(data.seconds),
+    flags: Uint8Array.from(index, (i) => data.flags[i]!),
+    importance: Float32Array.from(index, (i) => data.importance[i]!),
+    look: Uint16Array.from(index, (i) => data.look[i]!),
+    sign: index.map((i) => data.sign[i]!),
+    titles: index.map((i) => data.titles[i]!),
+    dates: index.map((i) => data.dates[i]!),
+    shortDates: index.map((i) => data.shortDates[i]!),
+    pictures: index.map((i) => data.pictures[i]!),
+  };
+}
+
 function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline): void {
   const put = (point: number, at: Instant | null) => {
     if (!at) return;

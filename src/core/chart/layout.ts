@@ -1,5 +1,5 @@
 import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "./axis";
-import { type ChartData, INNER_START, SPAN_KIND } from "./chart-data";
+import { type ChartData, INNER_START, pickData, SPAN_KIND } from "./chart-data";
 import { COUNT_COLUMN } from "./counts";
 import { hangFrom } from "./hang-labels";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
@@ -24,6 +24,10 @@ const PER_ROW_REST = 0.15;
 /** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
 const FULL_ROWS = 12;
 const LEAST_ROOF_HEIGHT = 3;
+/** Room for a row's name, and its line; and above the ridge over all rows. */
+const LANE_NAME = 24;
+const LANE_LINE = 4;
+const HEAD_TOP = 18;
 /** ... but as long as they are no lower than that they take up to this share of the frame. */
 const ROOF_SHARE = 0.45;
 const UPRIGHT_SHARE = 0.3;
@@ -100,6 +104,10 @@ export interface LayoutOptions {
   /** Ridge, roofs and bobs only, small and without labels. */
   strip?: boolean;
   upright?: boolean;
+  /** One row of several under one ridge: a line stands for the ridge, with a name above it. */
+  lane?: boolean;
+  /** The ridge alone. */
+  bare?: boolean;
 }
 
 export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
@@ -118,7 +126,8 @@ export function uprightLength(moments: number): number {
   return Math.min(3_200, 110 + 62 * Math.min(SMALL, moments));
 }
 
-function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options: LayoutOptions): ChartLayout {
+/** Where everything stands when its place along the ridge is known. */
+export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options: LayoutOptions): ChartLayout {
   const strip = options.strip ?? false;
   const upright = options.upright ?? false;
   const [size, depthOfFrame] = upright ? [frame.height, frame.width] : [frame.width, frame.height];
@@ -129,21 +138,30 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
 
   const place = { fit, pad, size };
   const most = Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
-  const arranged = arrangeRoofs(data, axis, p, place, small && !strip ? most : null);
+  const arranged = arrangeRoofs(
+    options.bare ? pickData(data, []) : data,
+    axis,
+    p,
+    place,
+    small && !strip ? most : null,
+  );
   const { row: roofRow, depth, titles } = arranged;
   const roofs = measuresFor(depth, strip, upright, depthOfFrame);
   if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
-  const ridgeTop = Math.round(roofs.top + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
-  const ridge = upright ? UPRIGHT_RIDGE : RIDGE;
+  const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
+  const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
+  const ridge = upright ? UPRIGHT_RIDGE : options.lane ? LANE_LINE : RIDGE;
   const labelsTop = ridgeTop + ridge + BOB + FAN;
-  const across = strip
-    ? ridgeTop + ridge + BOB + 6
-    : Math.max(depthOfFrame, labelsTop + (upright ? COUNT_COLUMN + LEAST_UPRIGHT : 60) + FOOT);
+  const across = options.bare
+    ? ridgeTop + ridge + 4
+    : strip
+      ? ridgeTop + ridge + BOB + 6
+      : Math.max(depthOfFrame, labelsTop + (upright ? COUNT_COLUMN + LEAST_UPRIGHT : 60) + FOOT);
   const depthLeft = across - labelsTop - FOOT;
 
   // What hangs below, by u.
   const hanging: number[] = [];
-  for (let i = 0; i < data.count; i++) if (data.kind[i] !== SPAN_KIND) hanging.push(i);
+  for (let i = 0; i < data.count && !options.bare; i++) if (data.kind[i] !== SPAN_KIND) hanging.push(i);
   const at = (i: number) => i * 4 + INNER_START;
   hanging.sort((a, b) => p.hi[at(a)]! - p.hi[at(b)]! + (p.lo[at(a)]! - p.lo[at(b)]!) || a - b);
   const m = hanging.length;
@@ -172,7 +190,7 @@ function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options
     hi,
     lo,
     order,
-    ...spansByRow(data, p, roofRow, depth),
+    ...spansByRow(options.bare ? pickData(data, []) : data, p, roofRow, depth),
   };
   const none = {
     z: new Float64Array(m).fill(Number.POSITIVE_INFINITY),

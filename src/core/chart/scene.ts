@@ -34,7 +34,8 @@ export type Shape = {
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */
 export interface Target {
   ids: string[];
-  kind: "event" | "more";
+  /** An event, a count of events, or the name of a row. */
+  kind: "event" | "more" | "lane";
   x: number;
   y: number;
   w: number;

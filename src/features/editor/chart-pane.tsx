@@ -1,6 +1,6 @@
 "use client";
 
-import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus } from "lucide-react";
+import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/timeline";
@@ -11,8 +11,8 @@ import { addAt } from "./event-deeds";
 import { useEditor, useEditorState } from "./editor-context";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
-const FOOT_INSET = 366;
-const FOOT_INSET_PHONE = 190;
+const FOOT_INSET = 402;
+const FOOT_INSET_PHONE = 222;
 
 const SCALES: [Scale, string][] = [
   ["balanced", "balanced"],
@@ -35,6 +35,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
   const [list, setList] = useState<string[] | null>(null);
   const [seen, setSeen] = useState({ text: "", whole: true });
   const [upright, setUpright] = useState<boolean | null>(null);
+  const [rows, setRows] = useState<ReadonlySet<number> | null>(null);
   const [narrow, setNarrow] = useState(false);
   useEffect(() => setNarrow(window.innerWidth < 560), []);
 
@@ -54,6 +55,12 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           if (addressedView() !== text) window.history.replaceState(window.history.state, "", address);
         },
         footInset: window.innerWidth < 640 ? FOOT_INSET_PHONE : FOOT_INSET,
+        fold: (look) =>
+          setRows((now) => {
+            const next = new Set(now ?? []);
+            if (!next.delete(look)) next.add(look);
+            return next;
+          }),
         add: (place) => {
           if (store.getState().saving !== "right_lost") begin(addAt(store, place));
         },
@@ -71,7 +78,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       made.destroy();
     };
   }, [store, select, begin]);
-  useEffect(() => stage.current?.show({ timeline, hidden, upright }), [timeline, hidden, upright]);
+  useEffect(() => stage.current?.show({ timeline, hidden, upright, rows }), [timeline, hidden, upright, rows]);
   useEffect(() => stage.current?.select(selected), [selected]);
 
   const empty = timeline.events.size === 0 || [...timeline.events.values()].every((e) => e.deleted);
@@ -92,7 +99,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       <div
         role="group"
         aria-label="How the chart is seen"
-        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[190px] max-sm:justify-end sm:w-[366px] sm:justify-end"
+        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[222px] max-sm:justify-end sm:w-[402px] sm:justify-end"
       >
         <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
           Scale
@@ -112,10 +119,26 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
         <button
           type="button"
           className={tool}
+          aria-label="Rows by category"
+          aria-pressed={rows !== null}
+          title="A row for each category"
+          onClick={() => {
+            setRows(rows === null ? new Set() : null);
+            if (rows === null) setUpright(false);
+          }}
+        >
+          <Rows3 size={15} />
+        </button>
+        <button
+          type="button"
+          className={tool}
           aria-label="Upright chart"
           aria-pressed={upright ?? narrow}
           title="The ridge runs down"
-          onClick={() => setUpright(!(upright ?? narrow))}
+          onClick={() => {
+            setUpright(!(upright ?? narrow));
+            setRows(null);
+          }}
         >
           <ArrowDownUp size={15} />
         </button>

@@ -1,8 +1,9 @@
 "use client";
 
 import { isDated } from "@/core/time/when";
-import { Plus, Trash2 } from "lucide-react";
+import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { whenLabel } from "@/core/time/write-when";
+import { between } from "@/core/timeline/place";
 import { inOrder } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
 import { COLOURS, categoriesOf, type Colour, PATTERNS, type Pattern } from "@/core/timeline/timeline";
@@ -82,11 +83,30 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
         <section aria-label="Categories">
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
           <ul className="flex flex-col gap-2">
-            {categories.map((c) => {
+            {categories.map((c, i) => {
+              const move = (to: number) => {
+                const others = categories.filter((o) => o !== c);
+                const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
+                store.edit([{ kind: "set_category", id: c.id, field: "place", value: place }]);
+              };
               const change = (field: "name" | "colour" | "pattern", value: string) =>
                 store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
               return (
-                <li key={c.id} className="grid grid-cols-[28px_minmax(0,1fr)_104px_96px_32px] items-center gap-1.5">
+                <li key={c.id} className="grid grid-cols-[24px_28px_minmax(0,1fr)_98px_88px_30px] items-center gap-1.5">
+                  <span className="flex flex-col">
+                    {[-1, 1].map((way) => (
+                      <button
+                        key={way}
+                        type="button"
+                        aria-label={`Move ${c.name} ${way < 0 ? "up" : "down"}`}
+                        disabled={i + way < 0 || i + way >= categories.length}
+                        className="flex h-6 w-6 items-center justify-center rounded hover:bg-verdigris-wash disabled:opacity-25"
+                        onClick={() => move(i + way)}
+                      >
+                        {way < 0 ? <ChevronUp size={14} /> : <ChevronDown size={14} />}
+                      </button>
+                    ))}
+                  </span>
                   <CategoryMark colour={c.colour} pattern={c.pattern} />
                   <input
                     aria-label="Name of the category"

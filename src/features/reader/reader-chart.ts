@@ -86,7 +86,7 @@ function start(): void {
   out.disabled = true;
   all.disabled = true;
   stage.lookAtText(addressed() ?? timeline.firstView);
-  stage.show({ timeline, hidden: new Set(), upright: null });
+  stage.show({ timeline, hidden: new Set(), upright: null, rows: null });
   let width = section.clientWidth;
   new ResizeObserver(() => {
     if (section.clientWidth === width || section.clientWidth === 0) return;
@@ -105,7 +105,7 @@ function start(): void {
     b.addEventListener("click", () => {
       if (!hidden.delete(id)) hidden.add(id);
       b.setAttribute("aria-pressed", String(!hidden.has(id)));
-      stage.show({ timeline, hidden: new Set(hidden), upright: null });
+      stage.show({ timeline, hidden: new Set(hidden), upright: null, rows: null });
     });
     item.append(b);
   }

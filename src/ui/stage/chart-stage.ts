@@ -1,12 +1,20 @@
 import { placeInView, type Pointed, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
 import { firstCounted } from "@/core/chart/counts";
 import { dateAt } from "@/core/chart/date-at";
-import { type Chart, countedIds, drawView, targetsOf } from "@/core/chart/draw-chart";
-import type { FrameContent } from "@/core/chart/frame";
+import {
+  type Chart,
+  countedIds,
+  drawView,
+  type Extras,
+  laneNames,
+  type Part,
+  targetsOf,
+} from "@/core/chart/draw-chart";
+import type { Lane } from "@/core/chart/lanes";
 import { groundOf } from "@/core/chart/layout";
 import { minus } from "@/core/chart/pair";
-import type { Scene } from "@/core/chart/scene";
-import type { Extra, ShownCount } from "@/core/chart/shown";
+import type { Scene, Target } from "@/core/chart/scene";
+import type { ShownCount } from "@/core/chart/shown";
 import {
   centred,
   type Ground,
@@ -37,6 +45,8 @@ export interface StageHooks {
   seen: (text: string, whole: boolean) => void;
   /** Px at the right of the foot that belong to whoever mounts the chart. */
   footInset: number;
+  /** A row's name was pressed: its look. */
+  fold?: (look: number) => void;
   /** An empty place was pointed at; null: nothing can be added. */
   add: ((place: Pointed) => void) | null;
 }
@@ -46,6 +56,8 @@ export interface StageSubject {
   hidden: ReadonlySet<string>;
   /** The ridge runs down; null: on narrow screens. */
   upright: boolean | null;
+  /** A row for each category, these (by look) folded; null: one for all. */
+  rows: ReadonlySet<number> | null;
 }
 
 /** After so long without movement a view is at rest, ms. */
@@ -77,9 +89,9 @@ export class ChartStage {
   private view: View | null = null;
   /** A view asked for before there was a chart. */
   private wanted = "";
-  private extras: Extra[] = [];
+  private extras: Extras = [];
   private selected: string | null = null;
-  private content: FrameContent | null = null;
+  private parts: Part[] = [];
   private moving = false;
   private frame = 0;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
@@ -98,7 +110,9 @@ export class ChartStage {
   constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
     this.box = box;
     this.hooks = hooks;
-    this.layouts = new LayoutQueue(makeWorker, (timeline, events, laid) => this.take(timeline, events, laid));
+    this.layouts = new LayoutQueue(makeWorker, (timeline, events, laid, lanes) =>
+      this.take(timeline, events, laid, lanes),
+    );
     this.canvas = document.createElement("canvas");
     this.canvas.setAttribute("aria-hidden", "true");
     this.canvas.style.display = "block";
@@ -151,6 +165,7 @@ export class ChartStage {
       this.subject.timeline.items === subject.timeline.items &&
       this.subject.hidden === subject.hidden &&
       this.subject.upright === subject.upright &&
+      this.subject.rows === subject.rows &&
       (["scale", "period", "dateStyle", "gridlines", "marks"] as const).every(
         (k) => this.subject!.timeline[k] === subject.timeline[k],
       );
@@ -189,16 +204,22 @@ export class ChartStage {
     if (!subject || this.size.width === 0) return;
     const upright = subject.upright ?? this.size.width < NARROW;
     const height = this.size.height - this.strip.height;
-    this.layouts.run(subject.timeline, subject.hidden, { width: this.size.width, height }, upright);
+    this.layouts.run(subject.timeline, subject.hidden, { width: this.size.width, height }, upright, subject.rows);
   }
 
-  private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"]): void {
+  private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"], lanes: Lane[] | null): void {
     const g = this.ground();
     const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
     const next = groundOf(laid.axis, laid.layout);
     const sameAxis =
       g !== null && g.axis.length === next.axis.length && g.size === next.size && g.upright === next.upright;
-    this.chart = { timeline, laid, words: wordsOf(timeline, events, laid.data) };
+    this.chart = {
+      timeline,
+      laid,
+      words: wordsOf(timeline, events, laid.data),
+      names: laneNames(timeline),
+      ...(lanes ? { lanes } : {}),
+    };
     this.events = events;
     const ground = this.ground()!;
     if (!(this.view && sameAxis)) this.view = readView(ground, seen || this.wanted);
@@ -367,17 +388,22 @@ export class ChartStage {
     this.overlay.focus(next);
   }
 
-  private press(kind: "event" | "more", first: string): void {
+  private press(kind: Target["kind"], first: string): void {
+    if (kind === "lane") {
+      this.hooks.fold?.(Number(first));
+      return;
+    }
     if (kind === "event") {
       this.hooks.select(first, true);
       return;
     }
     const g = this.ground();
-    const { content, chart } = this;
-    if (!g || !this.view || !content || !chart) return;
+    const { parts, chart } = this;
+    if (!g || !this.view || !chart) return;
     // The button knows the first only.
-    const count = content.counts.find((c) => targetIs(chart, content, c, first));
-    const ids = count ? countedIds(chart.laid, content, count) : [first];
+    const ids = parts.flatMap((p) =>
+      p.content.counts.filter((c) => isFirst(p, c, first)).map((c) => countedIds(p, c)),
+    )[0] ?? [first];
     if (ids.length === 1) {
       this.hooks.select(ids[0]!, true);
       return;
@@ -453,14 +479,14 @@ export class ChartStage {
     const { chart, view } = this;
     if (!chart || !view) return;
     const begun = performance.now();
-    const { scene, content } = drawView(chart, view, this.moving ? this.extras : "settle", this.selected);
-    this.extras = content.extras;
-    this.content = content;
+    const { scene, parts } = drawView(chart, view, this.moving ? this.extras : "settle", this.selected);
+    this.extras = parts.map((p) => p.content.extras);
+    this.parts = parts;
     this.fitSheet(scene);
     const faded = this.moving ? 1 : Math.min(1, (begun - this.restedAt + 16) / FADE_MS);
     paintCanvas(this.canvas, scene, window.devicePixelRatio || 1, this.pictureOf, faded);
     this.strip.mark(this.ground()!, view);
-    if (!this.moving && faded < 1 && content.extras.length > 0) this.paint();
+    if (!this.moving && faded < 1 && parts.some((p) => p.content.extras.length > 0)) this.paint();
     if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements(scene);
     this.frameTimes?.push(performance.now() - begun);
   }
@@ -475,9 +501,9 @@ export class ChartStage {
 
   private elements(scene: Scene): void {
     this.elementsAt = performance.now();
-    const { chart, content } = this;
-    if (!chart || !content) return;
-    const targets = targetsOf(chart, content, true);
+    const { chart, parts } = this;
+    if (!chart) return;
+    const targets = targetsOf(chart, parts, true);
     const at = this.selected === null ? -1 : this.indexOf(this.selected);
     // The selected one can always be reached, also where its label found no room: it shows a small flag of its own.
     let flag = null;
@@ -512,7 +538,6 @@ export class ChartStage {
 }
 
 /** Whether an event is the first that a count stands for. */
-function targetIs(chart: Chart, content: FrameContent, c: ShownCount, id: string): boolean {
-  const { data, layout } = chart.laid;
-  return data.ids[layout.byApex[firstCounted(chart.laid, content.ground, content.view, content.labels, c)]!] === id;
+function isFirst({ laid, content }: Part, c: ShownCount, id: string): boolean {
+  return laid.data.ids[laid.layout.byApex[firstCounted(laid, content.ground, content.view, content.labels, c)]!] === id;
 }

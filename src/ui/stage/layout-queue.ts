@@ -1,5 +1,6 @@
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
+import { type Lane, layoutLanes } from "@/core/chart/lanes";
 import { type Frame, type Laid, layoutChart, uprightLength } from "@/core/chart/layout";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
@@ -8,7 +9,7 @@ const AT_ONCE = 400;
 /** Columns of a large chart are filled for so long at a time, ms. */
 const SLICE_MS = 8;
 
-export type Done = (timeline: Timeline, events: TimelineEvent[], laid: Laid) => void;
+export type Done = (timeline: Timeline, events: TimelineEvent[], laid: Laid, lanes: Lane[] | null) => void;
 
 /** Lays out charts one after the other; what a newer one has overtaken is not delivered. */
 export class LayoutQueue {
@@ -29,7 +30,13 @@ export class LayoutQueue {
     this.worker?.terminate();
   }
 
-  run(timeline: Timeline, hidden: ReadonlySet<string>, room: Frame, upright: boolean): void {
+  run(
+    timeline: Timeline,
+    hidden: ReadonlySet<string>,
+    room: Frame,
+    upright: boolean,
+    rows: ReadonlySet<number> | null,
+  ): void {
     const task = ++this.task;
     const events = shownEvents(timeline, hidden);
     // An upright ridge is as long as its labels need; whoever shows it scrolls.
@@ -39,7 +46,7 @@ export class LayoutQueue {
     if (events.length <= AT_ONCE) {
       let step = work.next();
       while (!step.done) step = work.next();
-      this.done(timeline, events, layoutChart(timeline, step.value, frame, { upright }));
+      this.deliver(timeline, events, step.value, frame, upright, rows);
       return;
     }
     const go = () => {
@@ -48,7 +55,9 @@ export class LayoutQueue {
       for (;;) {
         const step = work.next();
         if (step.done) {
-          this.send(task, timeline, events, step.value, frame, upright);
+          // Rows are laid out where they are: each is a chart of its own, and small.
+          if (rows && !upright) this.deliver(timeline, events, step.value, frame, upright, rows);
+          else this.send(task, timeline, events, step.value, frame, upright);
           return;
         }
         if (performance.now() - begun > SLICE_MS) break;
@@ -56,6 +65,20 @@ export class LayoutQueue {
       setTimeout(go);
     };
     go();
+  }
+
+  private deliver(
+    timeline: Timeline,
+    events: TimelineEvent[],
+    data: ChartData,
+    frame: Frame,
+    upright: boolean,
+    rows: ReadonlySet<number> | null,
+  ): void {
+    if (rows && !upright && data.count > 0) {
+      const { laid, lanes } = layoutLanes(timeline, data, frame, rows);
+      this.done(timeline, events, laid, lanes);
+    } else this.done(timeline, events, layoutChart(timeline, data, frame, { upright }), null);
   }
 
   private send(
@@ -71,7 +94,7 @@ export class LayoutQueue {
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
       const begun = performance.now();
-      this.done(timeline, events, laidFrom(m.data.answer, data));
+      this.done(timeline, events, laidFrom(m.data.answer, data), null);
       this.answerTimes.push(performance.now() - begun);
     };
     this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame, { upright }) });

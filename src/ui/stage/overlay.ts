@@ -53,7 +53,7 @@ export class Overlay {
       const t = this.targetOf(e.target);
       const step =
         e.key === "ArrowRight" || e.key === "ArrowDown" ? 1 : e.key === "ArrowLeft" || e.key === "ArrowUp" ? -1 : 0;
-      if (!t || step === 0 || e.shiftKey || e.altKey || e.ctrlKey || e.metaKey) return;
+      if (!t || t.kind === "lane" || step === 0 || e.shiftKey || e.altKey || e.ctrlKey || e.metaKey) return;
       e.preventDefault();
       e.stopPropagation();
       this.hooks.walk(t.ids[0]!, step);
@@ -101,7 +101,7 @@ export class Overlay {
         if (isCurrent) b.setAttribute("aria-current", "true");
         else b.removeAttribute("aria-current");
       }
-      b.tabIndex = t.kind === "more" || t === stop ? 0 : -1;
+      b.tabIndex = t.kind !== "event" || t === stop ? 0 : -1;
     }
     const gone = [...old.values()];
     const hadFocus = gone.some((b) => b === document.activeElement);

@@ -92,7 +92,7 @@ export class Strip {
     this.painted = this.subject;
     const laid = layoutChart(timeline, data, { width, height: HEIGHT }, { strip: true });
     this.own = groundOf(laid.axis, laid.layout);
-    const chart = { timeline: { gridlines: false }, laid, words: NO_WORDS };
+    const chart = { timeline: { gridlines: false }, laid, words: NO_WORDS, names: [] };
     const { scene } = drawView(chart, wholeView(this.own), [], null);
     scene.shapes = scene.shapes.filter((s) => s.kind !== "text");
     // However many rows of roofs there are, the strip is as high as it is.
