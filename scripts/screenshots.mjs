@@ -67,7 +67,6 @@ async function signInNameOf(name) {
 
 /** name: [size, who is signed in, what to do] */
 const VIEWS = {
-  "front-page": [LAPTOP, "", (p) => p.goto(address)],
   home: [LAPTOP, "nia", (p) => p.goto(address)],
   editor: [LAPTOP, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
   "event-sheet": [
@@ -81,15 +80,6 @@ const VIEWS = {
         .click();
       await p.getByRole("textbox", { name: "Description" }).waitFor();
       await p.getByRole("button", { name: "Set by parts" }).click();
-    },
-  ],
-  share: [
-    LAPTOP,
-    "nia",
-    async (p) => {
-      await openTimeline(p, "How the Ambrel was crossed");
-      await p.getByRole("button", { name: "Share" }).click();
-      await p.getByRole("dialog").waitFor();
     },
   ],
   settings: [
@@ -175,7 +165,34 @@ const VIEWS = {
       await p.getByRole("button", { name: /^Returned/ }).click();
     },
   ],
-  "phone-work": [PHONE, "student:Junia", (p) => openWork(p)],
+  "phone-chart": [
+    PHONE,
+    "",
+    async (p) => {
+      await p.goto(address);
+      const href = await p.getByRole("link", { name: "How the Ambrel was crossed" }).getAttribute("href");
+      await p.goto(`${address}${href}#chart`);
+      await p.getByRole("button", { name: "Zoom in" }).waitFor();
+    },
+  ],
+  "editor-rows": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Fold the ledger away" }).click();
+      await p.getByRole("button", { name: "Rows by category" }).click();
+    },
+  ],
+  "editor-night": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByLabel("When, The long night flood").focus();
+      await p.getByRole("button", { name: "Zoom to the selected event" }).click();
+    },
+  ],
   "editor-bees": [LAPTOP, "nia", (p) => openTimeline(p, "A year with the bees")],
   "editor-play": [LAPTOP, "nia", (p) => openTimeline(p, "Play week")],
 };

@@ -118,6 +118,8 @@ export class ChartStage {
     this.canvas.style.display = "block";
     const sheet = document.createElement("div");
     sheet.style.position = "relative";
+    // A chart longer than its box ends above the foot.
+    sheet.style.marginBottom = "30px";
     sheet.append(this.canvas);
     box.append(sheet);
     this.sheet = sheet;

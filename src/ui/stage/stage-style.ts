@@ -6,7 +6,7 @@ export const STAGE_STYLE = `
 .chart-line{position:absolute;inset:0 auto 0 0;width:1px;pointer-events:none;z-index:1}
 .chart-line span{position:absolute;left:0;transform:translateX(-50%);background:#16323A;color:#fff;font:600 12.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;padding:1px 6px;border-radius:4px;white-space:nowrap}
 .chart-flag{position:absolute;max-width:230px;overflow:hidden;text-overflow:ellipsis;white-space:nowrap;background:#FFF4D6;border:2px solid #F2B632;border-radius:4px;padding:2px 7px;font:600 13.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;color:#16323A;pointer-events:none;z-index:2}
-.chart-strip{position:sticky;bottom:0;left:0;height:30px;overflow:hidden;background:#F6F8F7;cursor:grab;touch-action:none;z-index:2;width:max-content}
+.chart-strip{position:sticky;bottom:0;left:0;height:30px;margin-top:-30px;overflow:hidden;background:#F6F8F7;cursor:grab;touch-action:none;z-index:2;width:max-content}
 .chart-strip canvas{display:block}
 .chart-strip div{position:absolute;top:0;height:30px;box-sizing:border-box;border:2px solid #16323A;border-radius:4px;background:rgba(242,182,50,.22)}
 .chart-target[hidden],.chart-line[hidden],.chart-flag[hidden],.chart-strip[hidden]{display:none}
