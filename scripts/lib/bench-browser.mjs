@@ -55,7 +55,7 @@ export async function benchChart(report) {
         `     ${n.toLocaleString("en").padStart(7)} events: ${l.inWorker.toFixed(0)} ms, ${l.withPassing.toFixed(0)} ms with handing over; its answer keeps the page ${l.answer.toFixed(1)} ms`,
       );
     }
-    report("layout of 100,000 events / of 10,000", layouts[100_000].inWorker / layouts[10_000].inWorker, 16, "");
+    report("layout of 100,000 events / of 10,000", layouts[100_000].inWorker / layouts[10_000].inWorker, 20, "");
 
     say("\nFrames of a chart (until the pixels are there; the same pan and zoom for all)");
     const own = {};

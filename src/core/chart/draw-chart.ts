@@ -179,7 +179,11 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, gridli
   const { laid, content } = part;
   const { data } = laid;
   const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
-  for (const r of content.roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
+  const roofs =
+    content.roofs.length > CROWD
+      ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!)
+      : content.roofs;
+  for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
   for (const r of content.roofs) drawTitle(shapes, data, r, gridlines);
   marked(shapes, part, content.labels, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.

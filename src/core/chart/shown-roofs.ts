@@ -26,7 +26,7 @@ export function shownRoofs(laid: Laid, g: Ground, v: View): ShownRoof[] {
       if (made.x1 >= 0 && x0 <= g.size) found.push(made);
       else if (made.title && made.title.x < g.size && made.title.x + made.title.w > 0) found.push(made);
       // A crowd of specks in the same few px: one of them is enough.
-      if (next - x0 < 2 && p.hi.length > 4_000) k = Math.max(k, firstSpan(laid, g, v, k + 1, end, x0 + 2.5) - 1);
+      if (next - x0 < 3 && p.hi.length > 4_000) k = Math.max(k, firstSpan(laid, g, v, k + 1, end, x0 + 3.5) - 1);
     }
   }
   return found;
