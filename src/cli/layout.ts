@@ -7,10 +7,10 @@ import { leader, textOfLabel } from "@/core/chart/draw-labels";
 import { titleText } from "@/core/chart/draw-roofs";
 import { type Chart, chartOf, drawView, type Part } from "@/core/chart/draw-chart";
 import { groundOf, type Laid } from "@/core/chart/layout";
-import { minus } from "@/core/chart/pair";
+import { minus, type Pair, ZERO } from "@/core/chart/pair";
 import { ridgeOf } from "@/core/chart/ridge";
 import { inFrame } from "@/core/chart/shown";
-import { type Ground, instantOf, type View, wholeView, fitScale } from "@/core/chart/view";
+import { type Ground, instantOf, type View, wholeView } from "@/core/chart/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { readJson } from "@/core/formats/read-json";
 import { readTable } from "@/core/formats/table";
@@ -59,12 +59,12 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const { laid, words } = chart;
   const { layout } = laid;
   const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
-  const view = viewFor(chart, o);
+  const window = windowOf(chart, o);
+  const view = viewFor(chart, window);
   const { parts } = drawView(chart, view, "settle", null);
   const g = groundOf(laid.axis, layout);
   const ridge = ridgeOf(laid, g, view, words);
-  const windowed = o.from !== undefined || o.to !== undefined;
-  const found = parts.map((part) => partOf(part, g, view, windowed, record));
+  const found = parts.map((part) => partOf(part, g, view, window, record));
   const all = <K extends keyof (typeof found)[number]>(k: K) =>
     found.flatMap((f) => f[k] as unknown[]) as (typeof found)[number][K];
   return {
@@ -88,7 +88,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
 }
 
 /** The geometry of one part of a chart: all of it, or a row. */
-function partOf(part: Part, g: Ground, view: View, windowed: boolean, record: ReadonlyMap<string, number>) {
+function partOf(part: Part, g: Ground, view: View, window: Window, record: ReadonlyMap<string, number>) {
   const { laid, content, top } = part;
   const { data, layout } = laid;
   const idOf = (i: number) => record.get(data.ids[i]!)!;
@@ -96,7 +96,7 @@ function partOf(part: Part, g: Ground, view: View, windowed: boolean, record: Re
     const { x, y, w, h } = inFrame(layout.upright, b);
     return { x: round(x), y: round(y + top), w: round(w), h: round(h) };
   };
-  const side = sidesOf(laid, g, view, windowed);
+  const side = sidesOf(laid, window);
   const inside = (i: number) => side[i] === 0;
   const labels = content.labels.filter((l) => inside(l.i));
   const roofs = content.roofs.filter((r) => inside(r.i));
@@ -143,15 +143,14 @@ function partOf(part: Part, g: Ground, view: View, windowed: boolean, record: Re
   };
 }
 
-/** Which events lie before (-1), in (0) and after (1) the window: moments by their apex, spans by any part of them. */
-function sidesOf(laid: Laid, g: Ground, view: View, windowed: boolean): Int8Array {
-  const { data, p } = laid;
+/** Which events lie before (-1), in (0) and after (1) a window: moments by their apex, spans by any part of them. */
+function sidesOf({ data, p }: Laid, { from, to }: Window): Int8Array {
   const side = new Int8Array(data.count);
-  if (!windowed) return side;
   for (let i = 0; i < data.count; i++) {
-    const at = (k: number) => g.pad + minus({ hi: p.hi[i * 4 + k]!, lo: p.lo[i * 4 + k]! }, view.u0) * view.scale;
-    const [from, to] = data.kind[i] === SPAN_KIND ? [at(0), at(3)] : [at(1), at(1)];
-    side[i] = to < g.pad - 1e-6 ? -1 : from > g.size - g.pad + 1e-6 ? 1 : 0;
+    const u = (k: number): Pair => ({ hi: p.hi[i * 4 + k]!, lo: p.lo[i * 4 + k]! });
+    const [first, last] = data.kind[i] === SPAN_KIND ? [u(0), u(3)] : [u(1), u(1)];
+    if (from && minus(last, from) < 0) side[i] = -1;
+    else if (to && minus(first, to) > 0) side[i] = 1;
   }
   return side;
 }
@@ -165,10 +164,13 @@ function pairs(points: readonly number[], upright: boolean, top: number): [numbe
   return list;
 }
 
-/** The view from one date to another, exactly; the whole where that would be more than there is. */
-function viewFor({ laid }: Chart, o: LayoutOptions): View {
-  const g = groundOf(laid.axis, laid.layout);
-  if (o.from === undefined && o.to === undefined) return wholeView(g);
+/** A window on a chart: from where to where, u; null where it is open. */
+interface Window {
+  from: Pair | null;
+  to: Pair | null;
+}
+
+function windowOf({ laid: { axis } }: Chart, o: LayoutOptions): Window {
   const read = (text: string | undefined, which: "start" | "end", name: string) => {
     if (text === undefined) return null;
     const at = instantOf(text, which);
@@ -179,11 +181,17 @@ function viewFor({ laid }: Chart, o: LayoutOptions): View {
   const to = read(o.to, "end", "--to");
   if (from && to && (from.day - to.day || from.second - to.second) >= 0)
     throw new Refusal(`--from ${o.from} is not before --to ${o.to}.`);
-  if (!laid.axis.from) return wholeView(g);
-  const u0 = from ? laid.axis.at(from) : { hi: 0, lo: 0 };
-  const u1 = to ? laid.axis.at(to) : { hi: laid.axis.length, lo: 0 };
-  const length = minus(u1, u0);
-  const scale = length > 0 ? (g.size - 2 * g.pad) / length : Number.POSITIVE_INFINITY;
-  if (!Number.isFinite(scale)) return { u0, scale: fitScale(g) };
-  return { u0, scale };
+  if (!axis.from) return { from: null, to: null };
+  return { from: from && axis.at(from), to: to && axis.at(to) };
+}
+
+/** The view of a window, as far as it is on the ridge; the whole where it is not at all. */
+function viewFor({ laid }: Chart, w: Window): View {
+  const g = groundOf(laid.axis, laid.layout);
+  const end = { hi: laid.axis.length, lo: 0 };
+  const from = w.from && minus(w.from, ZERO) > 0 ? w.from : ZERO;
+  const to = w.to && minus(w.to, end) < 0 ? w.to : end;
+  const length = minus(to, from);
+  const scale = (g.size - 2 * g.pad) / length;
+  return length > 0 && Number.isFinite(scale) ? { u0: from, scale } : wholeView(g);
 }

@@ -180,9 +180,7 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, gridli
   const { data } = laid;
   const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
   const roofs =
-    content.roofs.length > CROWD
-      ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!)
-      : content.roofs;
+    content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
   for (const r of content.roofs) drawTitle(shapes, data, r, gridlines);
   marked(shapes, part, content.labels, (l) => drawLine(shapes, laid, l, isSelected(l.i)));

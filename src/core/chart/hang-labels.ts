@@ -216,9 +216,15 @@ class Board {
         const boxes = top < otherBottom + 4 && otherTop < bottom + 4 && a < d + CLEARANCE && c < b + CLEARANCE;
         // Each line runs from the ridge to its label's foot; to its beginning where it stands at the line's end.
         const itsLine =
-          x !== own && (centred ? otherTop > top : otherBottom > top) && x > a - CLEARANCE + 1 && x < b + CLEARANCE;
+          (centred || x !== own) &&
+          (centred ? otherTop > top : otherBottom > top) &&
+          x > a - CLEARANCE + 1 &&
+          x < b + CLEARANCE;
         const myLine =
-          x !== own && (centred ? top > otherTop : bottom > otherTop) && own > c - CLEARANCE + 1 && own < d + CLEARANCE;
+          (centred || x !== own) &&
+          (centred ? top > otherTop : bottom > otherTop) &&
+          own > c - CLEARANCE + 1 &&
+          own < d + CLEARANCE;
         if (boxes || itsLine || myLine) {
           found?.push(j);
           if (++count >= most) return count;

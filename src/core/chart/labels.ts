@@ -76,6 +76,11 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   };
 }
 
+/** What a picture takes beside the words, px. */
+export function pictureRoom(s: Setting): number {
+  return s.picture > 0 ? s.picture + PICTURE_GAP : 0;
+}
+
 /**
  * The room a label of one title line takes, without setting its words: what is cut counts as if it filled its line. For
  * charts of many events.

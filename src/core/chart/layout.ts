@@ -3,12 +3,12 @@ import { type ChartData, INNER_START, pickData, SPAN_KIND } from "./chart-data";
 import { COUNT_COLUMN } from "./counts";
 import { hangFrom } from "./hang-labels";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
-import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, type Setting } from "./labels";
+import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./labels";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { arrangeRoofs } from "./arrange-roofs";
 import type { RoofTitles } from "./roof-titles";
-import { searchLabels } from "./search-labels";
+import { type How, searchLabels } from "./search-labels";
 import { fitScale, type Ground, largestScale } from "./view";
 
 export interface Frame {
@@ -246,16 +246,26 @@ function hangFew<T extends Hung>(
   });
   const { upright } = ground;
   const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
-  const frameWidth = upright ? widthForWords(depth) : ground.size;
-  const textOf = (rank: number, s: Setting) => labelText(data, byApex[rank]!, s, frameWidth);
   const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
-  const room = { size: ground.size, depth, frameWidth, extent, centred: upright, countRoom };
-  let found = searchLabels(apex, textOf, room, "quick");
+  const wordsWidth = (s: Setting, how: How) =>
+    upright ? widthForWords(depth - (how === "counted" ? countRoom : 0) - pictureRoom(s)) : ground.size;
+  const search = (how: How) =>
+    searchLabels(
+      apex,
+      (rank, s) => labelText(data, byApex[rank]!, s, wordsWidth(s, how)),
+      { size: ground.size, depth, extent, centred: upright, countRoom },
+      how,
+    );
+  let how: How = "quick";
+  let found = search(how);
   if (found.placed.length < m) {
-    const better = searchLabels(apex, textOf, room, "thorough");
+    const better = search("thorough");
     if (better.placed.length > found.placed.length) found = better;
   }
-  if (found.placed.length < m) found = searchLabels(apex, textOf, room, "counted");
+  if (found.placed.length < m) {
+    how = "counted";
+    found = search(how);
+  }
   const counted = found.placed.length < m;
   const hung = { ...none };
   for (const [r, t] of found.texts.entries()) {
@@ -280,7 +290,14 @@ function hangFew<T extends Hung>(
       { ...hung, missing: (r) => hung.row[r]! < 0 },
       { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground), centred: upright },
     );
-  return { ...hung, pitch: found.pitch, rows, setting: found.setting, wordsWidth: frameWidth, counted };
+  return {
+    ...hung,
+    pitch: found.pitch,
+    rows,
+    setting: found.setting,
+    wordsWidth: wordsWidth(found.setting, how),
+    counted,
+  };
 }
 
 interface Hung {

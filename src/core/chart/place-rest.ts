@@ -26,7 +26,7 @@ export function placeRest(
       for (const side of sidesOf(rows.centred)) {
         const from = hangFrom(side, q.along[i]!, rows.centred);
         const place = { row, shift: 0, from, to: from + q.along[i]! };
-        const z = freeFrom(q, h, i, place, rows.least * (1 + 1e-6));
+        const z = freeFrom(q, h, i, place, rows.least * (1 + 1e-6), rows.centred);
         const cost = Math.log2(z / rows.least) + rows.perRow * row + (side < 0 ? 0.02 : 0);
         if (z > rows.most || cost >= best) continue;
         best = cost;
@@ -48,29 +48,34 @@ export interface Place {
 }
 
 /** The scale from which on a label may stand somewhere: clear of all that are there by then, and of their lines. */
-function freeFrom(q: Ranked, h: Hangings, i: number, me: Place, least: number): number {
+function freeFrom(q: Ranked, h: Hangings, i: number, me: Place, least: number, centred: boolean): number {
   let z = least;
   for (let j = 0; j < q.count; j++) {
     if (j === i || h.row[j]! < 0) continue;
     const d = q.hi[j]! - q.hi[i]! + (q.lo[j]! - q.lo[i]!);
     const other = { row: h.row[j]!, shift: h.shift[j]!, from: h.from[j]!, to: h.to[j]! };
-    const s = d >= 0 ? apartFrom(me, other, d) : apartFrom(other, me, -d);
+    const s = d >= 0 ? apartFrom(me, other, d, centred) : apartFrom(other, me, -d, centred);
     if (s > h.z[j]! && s > z) z = s;
   }
   return z;
 }
 
 /** The scale from which on two labels are clear of each other, `a` standing before `b` by d units of u. */
-export function apartFrom(a: Place, b: Place, d: number): number {
+export function apartFrom(a: Place, b: Place, d: number, centred: boolean): number {
+  if (d === 0) return clearTogether(a, b, centred) ? 0 : Number.POSITIVE_INFINITY;
   let need = 0;
   if (a.row === b.row) need = a.to - b.from + CLEARANCE;
   // The line to the one further out passes the row of the other.
   else if (b.row > a.row) need = a.to - b.shift + CLEARANCE;
   else need = a.shift - b.from + CLEARANCE;
-  if (d === 0) {
-    const sameLine = a.shift === b.shift && a.row !== b.row;
-    const clear = a.row === b.row && (a.to + CLEARANCE <= b.from || b.to + CLEARANCE <= a.from);
-    return sameLine || clear ? 0 : Number.POSITIVE_INFINITY;
-  }
   return need <= 0 ? 0 : need / d;
+}
+
+/** Whether two labels of one instant are clear of each other, at every scale. */
+function clearTogether(a: Place, b: Place, centred: boolean): boolean {
+  if (a.row === b.row) return a.to + CLEARANCE <= b.from || b.to + CLEARANCE <= a.from;
+  const [near, far] = a.row < b.row ? [a, b] : [b, a];
+  // Two that hang on one line, one under the other; where labels stand at its end, it would run through the nearer.
+  if (!centred && near.shift === far.shift) return true;
+  return far.shift <= near.from - CLEARANCE || far.shift >= near.to + CLEARANCE;
 }

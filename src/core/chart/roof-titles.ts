@@ -116,11 +116,15 @@ function placeInRow(
       [BEFORE, Math.min(room[k]! - taken[k]! - ASIDE - CLEAR, x0 - ASIDE - 4)],
     ];
     const [mode, px] = rooms.reduce((a, b) => (b[1] > a[1] ? b : a));
-    const next = list[k + 1];
-    const gap = next === undefined ? 0 : from(i, 3, next, 0);
-    const afterFrom = gap > 0 && taken[k + 1] === 0 ? (t.width[i]! + ASIDE + CLEAR) / gap : Number.POSITIVE_INFINITY;
-    const wholeFrom = (m: number) =>
-      m === ON_ROOF ? t.roofFrom[i]! : m === AFTER && next !== undefined ? afterFrom : g.fit * 1.25;
+    /** The scale from which on all of it has room in a gap of the row, beside what stands there already. */
+    const roomFrom = (slot: number) => {
+      const edge = slot === 0 || slot === list.length;
+      if (edge) return g.fit * 1.25;
+      const gap = from(list[slot - 1]!, 3, list[slot]!, 0);
+      return gap > 0 ? (t.width[i]! + ASIDE + CLEAR + taken[slot]!) / gap : Number.POSITIVE_INFINITY;
+    };
+    const afterFrom = k + 1 < list.length && taken[k + 1] === 0 ? roomFrom(k + 1) : Number.POSITIVE_INFINITY;
+    const wholeFrom = (m: number) => (m === ON_ROOF ? t.roofFrom[i]! : roomFrom(m === AFTER ? k + 1 : k));
     if (cutOnes && px >= LEAST_CUT) {
       t.mode[i] = mode;
       t.z[i] = g.fit;

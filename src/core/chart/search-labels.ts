@@ -21,6 +21,9 @@ export interface Found {
   setting: Setting;
 }
 
+/** Counted: some find no place, and their counts need room. */
+export type How = "quick" | "thorough" | "counted";
+
 export interface SearchRoom {
   /** Along the ridge, px. */
   size: number;
@@ -28,7 +31,6 @@ export interface SearchRoom {
   depth: number;
   /** What a label takes along and across. */
   extent: (t: LabelText) => { along: number; across: number };
-  frameWidth: number;
   centred: boolean;
   /** What counts take of the depth, px. */
   countRoom: number;
@@ -43,7 +45,7 @@ export function searchLabels(
   apex: readonly number[],
   textOf: (rank: number, s: Setting) => LabelText,
   room: SearchRoom,
-  how: "quick" | "thorough" | "counted",
+  how: How,
 ): Found {
   const wanted = apex.filter((_, rank) => textOf(rank, SETTINGS[0]!).picture !== null).length;
   let best: Found | null = null;

@@ -86,14 +86,15 @@ class Board {
   free(label: ShownLabel, row: number): boolean {
     for (const o of this.rows[row]!)
       if (label.x < o.to + CLEARANCE && o.x < label.x + label.w + CLEARANCE) return false;
-    if (!this.laid.layout.small) return true;
+    const { small, upright } = this.laid.layout;
+    if (!small) return true;
     // No line may pass a label, neither mine theirs nor theirs mine.
     const me = this.place(label, row);
     for (const [r, list] of this.rows.entries())
       for (const o of list) {
         const other = this.place(o.label, r);
         const d = o.label.apex - label.apex;
-        if ((d >= 0 ? apartFrom(me, other, d) : apartFrom(other, me, -d)) > 1) return false;
+        if ((d >= 0 ? apartFrom(me, other, d, upright) : apartFrom(other, me, -d, upright)) > 1) return false;
       }
     return true;
   }
