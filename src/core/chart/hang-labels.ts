@@ -41,9 +41,15 @@ export const CLEARANCE = 7;
 /**
  * Hangs labels on their plumb lines like flags, left or right of the line, so that no label meets another and no
  * line passes through a label. Deterministic; independent of the order of input but for ties, which go by id.
- * What finds no place is missing in the result. `thorough`: tries all ways there are, for when some are missing.
+ * What finds no place is missing in the result. `effort`: "all" tries all ways there are until
+ * one shows every label; "most" shows as many as it can.
  */
-export function placeLabels(labels: readonly Hanging[], room: Room, thorough = false): Placed[] {
+export function placeLabels(
+  labels: readonly Hanging[],
+  room: Room,
+  effort: "quick" | "most" | "all" = "quick",
+): Placed[] {
+  const thorough = effort === "all";
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
   const boards: { board: Board; cost: number }[] = [];
   const attempt = (anchors: readonly number[]) => {
@@ -78,7 +84,7 @@ export function placeLabels(labels: readonly Hanging[], room: Room, thorough = f
   // The most promising are worked on; a rough one that is far behind does not catch up.
   boards.sort((x, y) => x.cost - y.cost);
   let best = boards[0]!;
-  if (!thorough && best.board.missing > MOST_MISSING * sorted.length) return best.board.result();
+  if (effort === "quick" && best.board.missing > MOST_MISSING * sorted.length) return best.board.result();
   for (const b of boards.slice(0, thorough ? boards.length : WORKED_ON)) {
     if (b.board.missing > 0) b.board.squeeze();
     b.board.improve();

@@ -19,7 +19,7 @@ export const SETTINGS: readonly Setting[] = [
   { most: 140, lines: 2, picture: 0, oneLine: false },
   { most: 118, lines: 2, picture: 0, oneLine: false },
   { most: 190, lines: 1, picture: 0, oneLine: false },
-  ...[260, 220, 190, 165, 145, 130, 115].map((most) => ({ most, lines: 1, picture: 0, oneLine: true })),
+  ...[260, 220, 190, 165, 145, 130, 115, 100].map((most) => ({ most, lines: 1, picture: 0, oneLine: true })),
 ];
 /** For timelines too large to be searched for the best: where there is height, and where there is not. */
 export const DENSE: Setting = { most: 150, lines: 1, picture: 0, oneLine: false };

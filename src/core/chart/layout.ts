@@ -108,6 +108,8 @@ export interface LayoutOptions {
   lane?: boolean;
   /** The ridge alone. */
   bare?: boolean;
+  /** No row of roofs more than there must be. */
+  lean?: boolean;
 }
 
 export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
@@ -137,7 +139,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const small = data.count <= SMALL;
 
   const place = { fit, pad, size };
-  const most = Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
+  const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
   const arranged = arrangeRoofs(
     options.bare ? pickData(data, []) : data,
     axis,
@@ -205,7 +207,17 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
   else if (small) hung = hangFew(data, byApex, hi, lo, order, ground, depthLeft, none);
   else hung = hangMany(data, byApex, hi, lo, order, ground, depthLeft, none);
-  return { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  const layout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  // Where labels find no place, the roofs' titles give way before them.
+  if (small && hung.counted && !options.lean && depth > 1) {
+    const lean = layOut(data, axis, p, frame, { ...options, lean: true });
+    if (lean.roofRows < depth && missing(lean, fit) < missing(layout, fit)) return lean;
+  }
+  return layout;
+}
+
+function missing(layout: ChartLayout, fit: number): number {
+  return layout.z.reduce((n, z) => n + (z > fit ? 1 : 0), 0);
 }
 
 function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {

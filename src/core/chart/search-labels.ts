@@ -12,7 +12,8 @@ const NO_PICTURE = 5;
 const NO_PICTURES = 40;
 
 /** So many settings are searched thoroughly. */
-const TIGHTEST = 3;
+const TIGHTEST = 4;
+const EFFORT = { quick: "quick", thorough: "all", counted: "most" } as const;
 
 export interface Found {
   texts: LabelText[];
@@ -52,7 +53,7 @@ export function searchLabels(
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
     // Where any arrangement shows all, one of the tightest does.
-    if (how === "thorough" && tightness < SETTINGS.length - TIGHTEST) continue;
+    if (how !== "quick" && tightness < SETTINGS.length - TIGHTEST) continue;
     // Even perfectly placed, a tighter setting would cost more than what has been found.
     if (bestCost <= tightness * TIGHTER) break;
     const texts = apex.map((_, rank) => textOf(rank, setting));
@@ -67,11 +68,7 @@ export function searchLabels(
     // More words than the rows hold in all: a tighter setting is needed, if there is one.
     const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
     if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
-    const placed = placeLabels(
-      labels,
-      { from: 4, to: room.size - 4, rows, pitch, centred: room.centred },
-      how === "thorough",
-    );
+    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch, centred: room.centred }, EFFORT[how]);
     const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex[Number(p.id)]!), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),

@@ -1,0 +1,176 @@
+import { describe, expect, it } from "vitest";
+import { readTable } from "@/core/formats/table";
+import { chance } from "@/core/testing/seeded-timeline";
+import { type LayoutOptions, layoutOf } from "./layout";
+
+const WORDS =
+  "flood bridge ferry of the Ambrel opens market licensed night timber stone Überschwemmung 洪水 🌉 فيضان".split(" ");
+const KINDS = ["mixed", "mixed", "deep", "night", "same", "spans", "none"] as const;
+
+type Kind = (typeof KINDS)[number];
+interface Case {
+  name: string;
+  count: number;
+  kind: Kind;
+  csv: string;
+  options: LayoutOptions;
+}
+
+/** A table, a frame and a manner of drawing, all by chance but the same for the same seed. */
+function caseOf(seed: number): Case {
+  const r = chance(seed * 131 + 7);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!;
+  const kind = pick(KINDS);
+  const count = pick([0, 1, 2, 3, 8, 15, 30, 45, 60, 61, 100, 220]);
+  const when = () => {
+    const y = Math.floor(1500 + r() * 500);
+    const clock = `${Math.floor(r() * 24)}:${String(Math.floor(r() * 60)).padStart(2, "0")}`;
+    const mixed = [
+      `${y}`,
+      `c. ${y}`,
+      `${y}s`,
+      `${1 + Math.floor(r() * 28)} Nov ${y}`,
+      `${y} - ${y + Math.floor(r() * 80)}`,
+      `about ${y} - ${y + 30}`,
+      "",
+      "whenever",
+      `${y}?`,
+      `before ${y}`,
+      `after ${y}`,
+      `from ${y}`,
+      `${y}-present`,
+      `${Math.ceil(r() * 20)}th century`,
+      `${Math.floor(1 + r() * 3_000)} BC`,
+      `14 Nov 1872 ${clock}`,
+    ];
+    const deep = [
+      `${(r() * 4.6).toFixed(2)} Ga`,
+      `${Math.floor(1 + r() * 500)} million years ago`,
+      `${Math.floor(r() * 20_000)} BP`,
+      `${y}`,
+    ];
+    const of: Record<Kind, () => string> = {
+      mixed: () => pick(mixed),
+      deep: () => pick(deep),
+      night: () => `14 Nov 1872 ${clock}`,
+      same: () => "14 Nov 1872",
+      spans: () => `${y} - ${y + Math.floor(r() * r() * 200)}`,
+      none: () => "",
+    };
+    return of[kind]();
+  };
+  const title = () =>
+    r() < 0.03 ? "" : Array.from({ length: 1 + Math.floor(r() * pick([3, 6, 30])) }, () => pick(WORDS)).join(" ");
+  const rows = Array.from({ length: count }, () =>
+    [`"${when()}"`, `"${title()}"`, pick(["Crossing", "Trade", "", "Town"]), r() < 0.2 ? "x" : ""].join(","),
+  );
+  const options: LayoutOptions = {
+    width: pick([320, 390, 600, 1_000, 1_280, 1_920]),
+    height: pick([160, 300, 480, 800]),
+    scale: pick(["true", "even", "balanced"] as const),
+    ...pick([
+      {},
+      {},
+      {},
+      { from: "1700", to: "1900" },
+      { from: "1872-11-14", to: "1872-11-15" },
+      { from: "3000" },
+      { upright: true },
+      { rows: true },
+    ]),
+  };
+  return {
+    name: `${seed}: ${count} ${kind} ${JSON.stringify(options)}`,
+    count,
+    kind,
+    csv: ["When,Title,Category,Picture", ...rows].join("\n"),
+    options,
+  };
+}
+
+interface Box {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+const meet = (a: Box, b: Box) =>
+  a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
+
+function passes([x0, y0]: [number, number], [x1, y1]: [number, number], b: Box): boolean {
+  for (let t = 0; t <= 1; t += 1 / 32) {
+    const [x, y] = [x0 + (x1 - x0) * t, y0 + (y1 - y0) * t];
+    if (x > b.x + 0.6 && x < b.x + b.w - 0.6 && y > b.y + 0.6 && y < b.y + b.h - 0.6) return true;
+  }
+  return false;
+}
+
+/** What is wrong with a layout; empty when nothing is. */
+function wrong({ count, csv, options }: Case): string[] {
+  const read = readTable(csv);
+  if ("problem" in read) return [read.problem];
+  const l = layoutOf(read.frozen, options);
+  const found: string[] = [];
+  const titled = new Set(l.labels.map((x) => x.id));
+  const ids = [
+    ...titled,
+    ...l.clusters.flatMap((c) => c.ids),
+    ...l.spans.map((s) => s.id).filter((id) => !titled.has(id)),
+  ];
+  if (new Set(ids).size !== ids.length || titled.size !== l.labels.length) found.push("a record stands twice");
+  if (ids.length + l.before + l.after !== count) found.push(`${ids.length} + ${l.before} + ${l.after} of ${count}`);
+  if (/null|NaN/.test(JSON.stringify(l))) found.push("a number is none");
+  const whole = options.from === undefined;
+  const boxes: (Box & { name: string })[] = [
+    ...l.labels.map((x) => ({ ...x, name: `label ${x.id}` })),
+    ...l.clusters.map((c) => ({ ...c, name: `count of ${c.ids.length}` })),
+  ];
+  for (const [i, a] of boxes.entries()) {
+    if (whole && (a.x < -0.6 || a.x + a.w > l.width + 0.6 || a.y < -0.6 || a.y + a.h > l.height + 0.6))
+      found.push(`${a.name} leaves the frame`);
+    const inSight = (b: Box) => b.x < l.width && b.x + b.w > 0;
+    for (const b of boxes.slice(i + 1))
+      if (inSight(a) && inSight(b) && meet(a, b)) found.push(`${a.name} meets ${b.name}`);
+  }
+  if (!options.upright)
+    for (const a of l.labels)
+      for (const s of l.spans)
+        if (a.of === "span" && s.id !== a.id && meet(a, { x: s.x0, y: s.y0, w: s.x1 - s.x0, h: s.y1 - s.y0 }))
+          found.push(`title ${a.id} lies on roof ${s.id}`);
+  if (count <= 60)
+    for (const x of l.leaders)
+      for (let k = 0; k + 1 < x.points.length; k++)
+        for (const b of l.labels)
+          if (b.id !== x.id && b.of === "moment" && passes(x.points[k]!, x.points[k + 1]!, b))
+            found.push(`the line of ${x.id} passes label ${b.id}`);
+  const ticks = l.ticks.filter((t) => t.text);
+  for (const [k, t] of ticks.entries())
+    if (k > 0 && t.x - t.w / 2 < ticks[k - 1]!.x + ticks[k - 1]!.w / 2 - 0.5)
+      found.push(`${ticks[k - 1]!.text} meets ${t.text}`);
+  return found;
+}
+
+describe("any table in any frame", () => {
+  it.each([0, 1, 2, 3])("is laid out by all the rules (part %i of 4)", { timeout: 120_000 }, (part) => {
+    for (let seed = part * 250; seed < (part + 1) * 250; seed++) {
+      const c = caseOf(seed);
+      expect({ [c.name]: wrong(c) }).toEqual({ [c.name]: [] });
+    }
+  });
+
+  it("shows every label of all tables of up to 60 events in a laptop's frame", { timeout: 60_000 }, () => {
+    let [all, complete] = [0, 0];
+    for (let seed = 0; seed < 1_200; seed++) {
+      const c = caseOf(seed);
+      const { width, height } = c.options;
+      if (c.count === 0 || c.count > 60 || c.kind === "same" || width < 1_000 || height < 480) continue;
+      if (c.options.from || c.options.rows || c.options.upright) continue;
+      const read = readTable(c.csv);
+      if ("problem" in read) throw new Error(read.problem);
+      all++;
+      if (layoutOf(read.frozen, c.options).clusters.length === 0) complete++;
+    }
+    expect(all).toBeGreaterThan(60);
+    expect(complete).toBe(all);
+  });
+});
