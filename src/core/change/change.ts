@@ -1,6 +1,6 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { Category, Item, Marks, TimelineEvent } from "../timeline/timeline";
+import type { Category, Item, Marks, Spot, TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "given" | "locked" | "deleted">;
 export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
@@ -19,7 +19,7 @@ export type TimelineField =
   | "marks"
   | "firstView";
 
-export type Value = string | number | boolean | null | When | Manner | Margins | Marks;
+export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot;
 export type Table = "event" | "category" | "item";
 
 /**

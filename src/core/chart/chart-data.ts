@@ -55,6 +55,8 @@ export interface ChartData {
   /** Index into `looks`. */
   look: Uint16Array;
   sign: Sign[];
+  /** Two per event: the label's corner along and across, px; NaN where it was not placed by hand. */
+  spots: Float64Array;
   titles: string[];
   dates: string[];
   /** The same where there is little room: the year, if that tells the dates of this chart apart. */
@@ -110,6 +112,7 @@ export function* chartDataSlowly(
     importance: new Float32Array(n),
     look: new Uint16Array(n),
     sign: new Array<Sign>(n).fill(""),
+    spots: new Float64Array(n * 2).fill(Number.NaN),
     titles: new Array<string>(n).fill(""),
     dates: new Array<string>(n).fill(""),
     shortDates: new Array<string>(n).fill(""),
@@ -167,6 +170,7 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     importance: Float32Array.from(index, (i) => data.importance[i]!),
     look: Uint16Array.from(index, (i) => data.look[i]!),
     sign: index.map((i) => data.sign[i]!),
+    spots: Float64Array.from({ length: index.length * 2 }, (_, k) => data.spots[index[k >> 1]! * 2 + (k % 2)]!),
     titles: index.map((i) => data.titles[i]!),
     dates: index.map((i) => data.dates[i]!),
     shortDates: index.map((i) => data.shortDates[i]!),
@@ -199,6 +203,7 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   put(WRITTEN, startOf(e.when));
   data.flags[i] = flags;
   data.sign[i] = e.sign;
+  if (e.spot) data.spots.set([e.spot.along, e.spot.across], i * 2);
   data.titles[i] = chartTitle(e);
   data.dates[i] = whenLabel(e.when, timeline.dateStyle);
 }

@@ -39,11 +39,20 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
 
 /** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
 export function leader({ layout }: Laid, l: ShownLabel): number[] {
+  if (!Number.isNaN(layout.handY[l.rank]!)) return leaderByHand(layout, l);
   const y0 = layout.ridgeTop + layout.ridge + BOB - 2;
   const y1 = layout.ridgeTop + layout.ridge + BOB + FAN;
   // To the label's foot; where it stands at the line's end, to its beginning.
   const foot = layout.upright ? l.y - 5 : l.y + l.h;
   return Math.abs(l.anchor - l.apex) < 0.5 ? [l.apex, y0, l.apex, foot] : [l.apex, y0, l.anchor, y1, l.anchor, foot];
+}
+
+/** To a label placed by hand: straight from the bob, or from the ridge's other side, to the nearest of its box. */
+function leaderByHand(layout: Laid["layout"], l: ShownLabel): number[] {
+  const above = l.y + l.h / 2 < layout.ridgeTop + layout.ridge / 2;
+  const y0 = above ? layout.ridgeTop : layout.ridgeTop + layout.ridge + BOB - 2;
+  const x = Math.max(l.x - 4, Math.min(l.apex, l.x + l.w + 4));
+  return [l.apex, y0, x, above ? l.y + l.h + 2 : Math.max(y0, l.y - 2)];
 }
 
 export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {

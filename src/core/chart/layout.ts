@@ -4,6 +4,7 @@ import { COUNT_COLUMN } from "./counts";
 import { hangFrom } from "./hang-labels";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
 import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./labels";
+import { placeByHand } from "./place-by-hand";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { arrangeRoofs } from "./arrange-roofs";
@@ -84,6 +85,8 @@ export interface ChartLayout {
   from: Float32Array;
   to: Float32Array;
   h: Float32Array;
+  /** Across from the top of the drawing for labels placed by hand, px; NaN for the others. */
+  handY: Float32Array;
   /** Ranks, the most important first. */
   order: Int32Array;
   /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
@@ -202,16 +205,28 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     from: new Float32Array(m),
     to: new Float32Array(m),
     h: new Float32Array(m),
+    handY: new Float32Array(m).fill(Number.NaN),
   };
   let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
   if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
   else if (small) hung = hangFew(data, byApex, hi, lo, order, ground, depthLeft, none);
   else hung = hangMany(data, byApex, hi, lo, order, ground, depthLeft, none);
-  const layout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  const plain: ChartLayout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  if (options.lean || strip || options.bare) return plain;
+  let layout = plain;
   // Where labels find no place, the roofs' titles give way before them.
-  if (small && hung.counted && !options.lean && depth > 1) {
+  if (small && hung.counted && depth > 1) {
     const lean = layOut(data, axis, p, frame, { ...options, lean: true });
-    if (lean.roofRows < depth && missing(lean, fit) < missing(layout, fit)) return lean;
+    if (lean.roofRows < depth && missing(lean, fit) < missing(plain, fit)) layout = lean;
+  }
+  const ridgeMiddle = layout.ridgeTop + ridge / 2;
+  if (placeByHand({ ...layout, data, ground, ridgeMiddle }, layout)) {
+    layout.octaves = octavesOf(layout.z, fit);
+    if (!layout.counted && missing(layout, fit) > 0) {
+      // The counts get room below what stands there already.
+      layout.counted = true;
+      layout.across += MORE_ROW - FOOT + 4;
+    }
   }
   return layout;
 }
@@ -313,6 +328,7 @@ function hangFew<T extends Hung>(
 }
 
 interface Hung {
+  handY: Float32Array;
   z: Float64Array;
   row: Int16Array;
   side: Int8Array;

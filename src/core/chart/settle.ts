@@ -20,7 +20,9 @@ export function settle(
 ): { labels: ShownLabel[]; extras: Extra[] } {
   const { layout } = laid;
   const board = new Board(laid, g);
-  for (const l of placed) board.put(l, rowOf(laid, l));
+  for (const l of placed)
+    if (Number.isNaN(layout.handY[l.rank]!)) board.put(l, rowOf(laid, l));
+    else board.hold(l);
   const labels: ShownLabel[] = [];
   const kept: Extra[] = [];
   const there = new Set(placed.map((l) => l.rank));
@@ -59,12 +61,18 @@ function rowOf({ layout }: Laid, l: ShownLabel): number {
 class Board {
   private laid: Laid;
   private g: Ground;
+  private held: ShownLabel[] = [];
   private rows: { x: number; to: number; anchor: number; label: ShownLabel }[][];
 
   constructor(laid: Laid, g: Ground) {
     this.laid = laid;
     this.g = g;
     this.rows = Array.from({ length: laid.layout.rows }, () => []);
+  }
+
+  /** A label that was placed by hand, across whatever rows. */
+  hold(label: ShownLabel): void {
+    this.held.push(label);
   }
 
   put(label: ShownLabel, row: number): void {
@@ -86,6 +94,14 @@ class Board {
   free(label: ShownLabel, row: number): boolean {
     for (const o of this.rows[row]!)
       if (label.x < o.to + CLEARANCE && o.x < label.x + label.w + CLEARANCE) return false;
+    for (const o of this.held)
+      if (
+        label.x < o.x + o.w + CLEARANCE &&
+        o.x < label.x + label.w + CLEARANCE &&
+        label.y < o.y + o.h + 4 &&
+        o.y < label.y + label.h + 4
+      )
+        return false;
     const { small, upright } = this.laid.layout;
     if (!small) return true;
     // No line may pass a label, neither mine theirs nor theirs mine.

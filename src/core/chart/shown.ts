@@ -95,7 +95,7 @@ export function labelAt(
     anchor: apex + shift,
     side,
     x: apex + from,
-    y: rowY(laid, row),
+    y: Number.isNaN(layout.handY[rank]!) ? rowY(laid, row) : layout.handY[rank]!,
     w: layout.to[rank]! - layout.from[rank]!,
     h: layout.h[rank]!,
   };

@@ -24,6 +24,12 @@ export type Scale = "balanced" | "true" | "even";
 export const SIGNS = ["bell", "boat", "book", "drop", "flag", "flame", "key", "leaf"] as const;
 export type Sign = (typeof SIGNS)[number] | "";
 
+/** A label's corner, px from its moment along the ridge, and from the ridge's middle across it (negative: roofs' side). */
+export interface Spot {
+  along: number;
+  across: number;
+}
+
 /** Marks on the ridge of the author's own choice: one unit and step, or dates as they were typed, one a line. */
 export type Marks =
   | { kind: "step"; unit: "years" | "months" | "days" | "hours" | "minutes"; step: number }
@@ -49,6 +55,8 @@ export interface TimelineEvent {
   partOf: string | null;
   emphasis: boolean;
   sign: Sign;
+  /** Where its label was placed by hand; null: wherever there is room. */
+  spot: Spot | null;
   /** Fractional key, for events that begin together; "" for none. */
   byHand: string;
   /** The merged Yjs state of the description; empty: nothing written yet. */
@@ -147,6 +155,7 @@ export function emptyEvent(id: string): TimelineEvent {
     partOf: null,
     emphasis: false,
     sign: "",
+    spot: null,
     byHand: "",
     description: NOTHING,
     given: null,

@@ -75,6 +75,7 @@ export const when = object(
   },
   ["edtf", "place"],
 );
+const pixels = { type: "number", minimum: -20_000, maximum: 20_000 };
 const place = { type: "string", pattern: "^[A-Za-z0-9]{0,200}$" };
 
 /** What each field may hold. Lengths of texts are checked by the core (`tooLong`), which has the sentence for it. */
@@ -122,6 +123,7 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
     partOf: maybe(id),
     emphasis: { type: "boolean" },
     sign: { enum: ["", ...SIGNS] },
+    spot: maybe(object({ along: pixels, across: pixels })),
     byHand: place,
   },
   category: { name: text, colour: { enum: Object.keys(COLOURS) }, pattern: { enum: [...PATTERNS] }, place },
