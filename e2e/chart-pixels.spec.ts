@@ -1,7 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
-import { chartOf, drawView } from "../src/core/chart/draw-chart";
+import { chartOf } from "../src/core/chart/chart";
+import { drawView } from "../src/core/chart/draw-chart";
 import { groundOf } from "../src/core/chart/layout";
 import type { Scene, Shape } from "../src/core/chart/scene";
 import { toSvg } from "../src/core/chart/to-svg";

@@ -1,6 +1,7 @@
 /** The chart's part of the bench, run in a browser: our frames against a bare painter and a general chart library. */
 import * as echarts from "echarts";
-import { chartOf, drawView } from "@/core/chart/draw-chart";
+import { chartOf } from "@/core/chart/chart";
+import { drawView } from "@/core/chart/draw-chart";
 import { answerTo, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
 import { chartData, shownEvents } from "@/core/chart/chart-data";
 import { frameContent } from "@/core/chart/frame";

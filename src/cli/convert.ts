@@ -27,7 +27,11 @@ export async function convert(
       drawChart(
         timeline,
         { width: o.width, height: o.height },
-        { upright: o.upright ?? false, rows: o.rows && !o.upright ? { folded: new Set<string>() } : undefined },
+        {
+          upright: o.upright ?? false,
+          rows: o.rows && !o.upright ? { folded: new Set<string>() } : undefined,
+          closeUps: o.closeUps ?? "auto",
+        },
       ),
       {
         pictureUrl: () => null,

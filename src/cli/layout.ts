@@ -5,15 +5,19 @@ import { SPAN_KIND } from "@/core/chart/chart-data";
 import { bobAt } from "@/core/chart/draw-bobs";
 import { leader, textOfLabel } from "@/core/chart/draw-labels";
 import { titleText } from "@/core/chart/draw-roofs";
-import { type Chart, chartOf, drawView, type Part } from "@/core/chart/draw-chart";
+import { type Chart, chartOf } from "@/core/chart/chart";
+import type { CloseUpMode } from "@/core/chart/close-ups";
+import { drawView } from "@/core/chart/draw-chart";
+import type { Part } from "@/core/chart/frame";
 import { groundOf, type Laid } from "@/core/chart/layout";
 import { minus, type Pair, ZERO } from "@/core/chart/pair";
 import { ridgeOf } from "@/core/chart/ridge";
 import { inFrame } from "@/core/chart/shown";
-import { type Ground, instantOf, type View, wholeView } from "@/core/chart/view";
+import { instantOf, type View, wholeView } from "@/core/chart/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { readJson } from "@/core/formats/read-json";
 import { readTable } from "@/core/formats/table";
+import type { Instant } from "@/core/time/when";
 import type { DateOrder } from "@/core/time/read-when";
 import type { Scale } from "@/core/timeline/timeline";
 
@@ -28,8 +32,9 @@ export interface LayoutOptions {
   scale?: Scale;
   /** The ridge runs down; what is along it (x0, x1, apex, a tick's x) is then measured down the page, y across it. */
   upright?: boolean;
-  /** A row for each category. */
+  /** A row for each category; then nothing is drawn in close-ups. */
   rows?: boolean;
+  closeUps?: CloseUpMode;
 }
 
 /** Reads a file of events by its ending. */
@@ -55,52 +60,74 @@ const round = (n: number) => Math.round(n * 100) / 100;
 export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
   const rows = o.rows && !o.upright ? { folded: new Set<string>() } : undefined;
-  const chart = chartOf(timeline, { width: o.width, height: o.height }, { upright: o.upright ?? false, rows });
-  const { laid, words } = chart;
-  const { layout } = laid;
+  const frame = { width: o.width, height: o.height };
+  const chart = chartOf(timeline, frame, { upright: o.upright ?? false, rows, closeUps: o.closeUps ?? "auto" });
   const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
   const window = windowOf(chart, o);
-  const view = viewFor(chart, window);
-  const { parts } = drawView(chart, view, "settle", null);
-  const g = groundOf(laid.axis, layout);
-  const ridge = ridgeOf(laid, g, view, words);
-  const found = parts.map((part) => partOf(part, g, view, window, record));
+  const { scene, parts } = drawView(chart, viewFor(chart, window), "settle", null);
+  const found = parts.map((part) => partOf(part, window, record));
+  const onMain = found.filter((_, k) => parts[k]!.closeUp < 0);
   const all = <K extends keyof (typeof found)[number]>(k: K) =>
-    found.flatMap((f) => f[k] as unknown[]) as (typeof found)[number][K];
+    onMain.flatMap((f) => f[k] as unknown[]) as (typeof found)[number][K];
+  const main = parts.find((p) => p.closeUp < 0);
   return {
-    width: layout.upright ? layout.across : o.width,
-    height: layout.upright ? o.height : layout.across,
+    width: scene.width,
+    height: scene.height,
     labels: all("labels"),
     leaders: all("leaders"),
     moments: all("moments"),
     spans: all("spans"),
     clusters: all("clusters"),
-    closeUps: [],
-    ticks: [
-      ...ridge.row.ticks
-        .filter((t) => t.x >= 0 && t.x <= g.size)
-        .map((t) => ({ x: round(t.x), text: t.text, w: round(t.width), major: t.text !== "" })),
-      ...ridge.ends.map((e) => ({ x: round((e.from + e.to) / 2), text: e.text, w: round(e.to - e.from), major: true })),
-    ].sort((a, b) => a.x - b.x),
+    closeUps: parts.flatMap((part, k) => {
+      if (part.closeUp < 0) return [];
+      const { whole, x, y, w, h, words } = chart.closeUps[part.closeUp]!;
+      const { ids, labels, leaders, moments, spans, clusters } = found[k]!;
+      if (ids.length === 0) return [];
+      const id = record.get(chart.data.ids[whole]!)!;
+      return [{ id, ids, x, y, w, h, labels, leaders, moments, spans, clusters, ticks: ticksOf(part, words) }];
+    }),
+    ticks: main ? ticksOf({ ...main, laid: chart.laid, top: chart.lanes ? 0 : main.top }, chart.words) : [],
     before: found.reduce((n, f) => n + f.before, 0),
     after: found.reduce((n, f) => n + f.after, 0),
   };
 }
 
-/** The geometry of one part of a chart: all of it, or a row. */
-function partOf(part: Part, g: Ground, view: View, window: Window, record: ReadonlyMap<string, number>) {
-  const { laid, content, top } = part;
+/** The marks of a ridge, x in the middle of each. */
+function ticksOf({ laid, content, left, top }: Part, words: Chart["words"]) {
+  const { ground: g, view } = content;
+  const { row, ends } = ridgeOf(laid, g, view, words);
+  const shift = g.upright ? top : left;
+  return [
+    ...row.ticks
+      .filter((t) => t.x >= 0 && t.x <= g.size)
+      .map((t) => ({ x: round(t.x + shift), text: t.text, w: round(t.width), major: t.text !== "" })),
+    ...ends.map((e) => ({
+      x: round((e.from + e.to) / 2 + shift),
+      text: e.text,
+      w: round(e.to - e.from),
+      major: true,
+    })),
+  ].sort((a, b) => a.x - b.x);
+}
+
+/** The geometry of one part of a chart: of its ridge, a row, or a close-up. */
+function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>) {
+  const { laid, content, left, top } = part;
+  const { ground: g, view } = content;
   const { data, layout } = laid;
   const idOf = (i: number) => record.get(data.ids[i]!)!;
   const box = (b: { x: number; y: number; w: number; h: number }) => {
     const { x, y, w, h } = inFrame(layout.upright, b);
-    return { x: round(x), y: round(y + top), w: round(w), h: round(h) };
+    return { x: round(x + left), y: round(y + top), w: round(w), h: round(h) };
   };
+  /** What is along the ridge, and what is across it. */
+  const [along, across] = g.upright ? [top, left] : [left, top];
   const side = sidesOf(laid, window);
   const inside = (i: number) => side[i] === 0;
   const labels = content.labels.filter((l) => inside(l.i));
   const roofs = content.roofs.filter((r) => inside(r.i));
   return {
+    ids: laid.data.ids.flatMap((_, i) => (inside(i) ? [idOf(i)] : [])),
     labels: [
       ...labels.map((l) => {
         const t = textOfLabel(laid, l.i);
@@ -114,22 +141,22 @@ function partOf(part: Part, g: Ground, view: View, window: Window, record: Reado
         return [{ id: idOf(r.i), ...at, of: "span", lines: [titleText(data, r)] }];
       }),
     ],
-    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, top) })),
+    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),
     moments: Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank))
       .filter((b) => inside(b.i))
       .map((b) => ({
         id: idOf(b.i),
-        x0: round(b.x0),
-        x1: round(b.x1),
-        apex: round(b.apex),
-        y: layout.ridgeTop + layout.ridge + top,
+        x0: round(b.x0 + along),
+        x1: round(b.x1 + along),
+        apex: round(b.apex + along),
+        y: layout.ridgeTop + layout.ridge + across,
       })),
     spans: roofs.map((r) => ({
       id: idOf(r.i),
-      x0: round(r.x0),
-      x1: round(r.x1),
-      y0: round(r.y0 + top),
-      y1: round(r.y1 + top),
+      x0: round(r.x0 + along),
+      x1: round(r.x1 + along),
+      y0: round(r.y0 + across),
+      y1: round(r.y1 + across),
     })),
     clusters: content.counts.flatMap((c) => {
       const ids = countedRanks(laid, g, view, content.labels, c)
@@ -144,7 +171,9 @@ function partOf(part: Part, g: Ground, view: View, window: Window, record: Reado
 }
 
 /** Which events lie before (-1), in (0) and after (1) a window: moments by their apex, spans by any part of them. */
-function sidesOf({ data, p }: Laid, { from, to }: Window): Int8Array {
+function sidesOf({ data, axis, p }: Laid, window: Window): Int8Array {
+  const from = window.from && axis.from ? axis.at(window.from) : null;
+  const to = window.to && axis.from ? axis.at(window.to) : null;
   const side = new Int8Array(data.count);
   for (let i = 0; i < data.count; i++) {
     const u = (k: number): Pair => ({ hi: p.hi[i * 4 + k]!, lo: p.lo[i * 4 + k]! });
@@ -155,19 +184,19 @@ function sidesOf({ data, p }: Laid, { from, to }: Window): Int8Array {
   return side;
 }
 
-function pairs(points: readonly number[], upright: boolean, top: number): [number, number][] {
+function pairs(points: readonly number[], upright: boolean, left: number, top: number): [number, number][] {
   const list: [number, number][] = [];
   for (let k = 0; k < points.length; k += 2) {
-    const [x, y] = [round(points[k]!), round(points[k + 1]! + top)];
-    list.push(upright ? [y, x] : [x, y]);
+    const [x, y] = [points[k]!, points[k + 1]!];
+    list.push(upright ? [round(y + left), round(x + top)] : [round(x + left), round(y + top)]);
   }
   return list;
 }
 
-/** A window on a chart: from where to where, u; null where it is open. */
+/** A window on a chart: from when to when; null where it is open. */
 interface Window {
-  from: Pair | null;
-  to: Pair | null;
+  from: Instant | null;
+  to: Instant | null;
 }
 
 function windowOf({ laid: { axis } }: Chart, o: LayoutOptions): Window {
@@ -182,15 +211,16 @@ function windowOf({ laid: { axis } }: Chart, o: LayoutOptions): Window {
   if (from && to && (from.day - to.day || from.second - to.second) >= 0)
     throw new Refusal(`--from ${o.from} is not before --to ${o.to}.`);
   if (!axis.from) return { from: null, to: null };
-  return { from: from && axis.at(from), to: to && axis.at(to) };
+  return { from, to };
 }
 
 /** The view of a window, as far as it is on the ridge; the whole where it is not at all. */
 function viewFor({ laid }: Chart, w: Window): View {
   const g = groundOf(laid.axis, laid.layout);
   const end = { hi: laid.axis.length, lo: 0 };
-  const from = w.from && minus(w.from, ZERO) > 0 ? w.from : ZERO;
-  const to = w.to && minus(w.to, end) < 0 ? w.to : end;
+  const [first, last] = [w.from && laid.axis.at(w.from), w.to && laid.axis.at(w.to)];
+  const from = first && minus(first, ZERO) > 0 ? first : ZERO;
+  const to = last && minus(last, end) < 0 ? last : end;
   const length = minus(to, from);
   const scale = (g.size - 2 * g.pad) / length;
   return length > 0 && Number.isFinite(scale) ? { u0: from, scale } : wholeView(g);

@@ -1,6 +1,7 @@
 /** The fastigo command: the core without a browser, a server or a database. */
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
+import type { CloseUpMode } from "@/core/chart/close-ups";
 import type { DateOrder } from "@/core/time/read-when";
 import type { Scale } from "@/core/timeline/timeline";
 import { convert } from "./convert";
@@ -9,9 +10,9 @@ import { layoutOf, readEvents, Refusal } from "./layout";
 
 const DATES = "fastigo dates [--order dmy|mdy|ymd] [--day EDTF] [--today EDTF]";
 const LAYOUT =
-  "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--rows] [--order dmy|mdy|ymd]";
+  "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--order dmy|mdy|ymd]";
 const CONVERT =
-  "fastigo convert IN OUT [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--order dmy|mdy|ymd]";
+  "fastigo convert IN OUT [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--order dmy|mdy|ymd]";
 const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}`;
 
 /** The fonts of the drawing, for a file that stands alone. */
@@ -53,10 +54,12 @@ async function drawing(command: string, args: string[]): Promise<void> {
       order: string,
       upright: { type: "boolean" },
       rows: { type: "boolean" },
+      "close-ups": string,
     },
   });
   const order = oneOf<DateOrder>(values.order, "--order", ["dmy", "mdy", "ymd"]);
   const scale = oneOf<Scale>(values.scale, "--scale", ["true", "even", "balanced"]);
+  const closeUps = oneOf<CloseUpMode>(values["close-ups"], "--close-ups", ["auto", "all", "none"]);
   const [file, out, extra] = positionals;
   const usual = command === "convert";
   const options = {
@@ -67,6 +70,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
     ...(scale ? { scale } : {}),
     ...(values.upright ? { upright: true } : {}),
     ...(values.rows ? { rows: true } : {}),
+    ...(closeUps ? { closeUps } : {}),
   };
   if (!file || (command === "convert") !== (out !== undefined) || extra !== undefined)
     throw new Refusal(command === "convert" ? "One file to read and one to write are needed." : "One file is needed.");

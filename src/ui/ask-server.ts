@@ -4,11 +4,15 @@ export type Answer<T> = { ok: true; value: T } | { ok: false; failed: string; se
 const NO_ANSWER =
   "The server does not answer. What you typed is kept in this browser; it is sent as soon as the server is back.";
 
+/** A connection may hang without ever ending; no answer for so long counts as none, ms. */
+const PATIENCE_MS = 120_000;
+
 /** Asks one of Fastigo's own routes with JSON. Never throws. */
 export async function askServer<T>(
   method: "GET" | "POST" | "PUT" | "DELETE" | "PATCH",
   path: string,
   body?: unknown,
+  patienceMs = PATIENCE_MS,
 ): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
@@ -19,6 +23,8 @@ export async function askServer<T>(
           ? { body }
           : { body: JSON.stringify(body), headers: { "Content-Type": "application/json" } }),
       cache: "no-store",
+      // Files take as long as they take.
+      ...(body instanceof Blob ? {} : { signal: AbortSignal.timeout(patienceMs) }),
     });
     const value = (await response.json().catch(() => null)) as (T & { failed?: string; sentence?: string }) | null;
     if (response.ok && value) return { ok: true, value };

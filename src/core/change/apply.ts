@@ -10,6 +10,7 @@ import {
   type TimelineEvent,
 } from "../timeline/timeline";
 import { type Op, type Skipped, tableOf, touchesGiven, type Value } from "./change";
+import { partOfFor } from "../timeline/parts";
 import { sameValue } from "./same-value";
 
 export interface Applied {
@@ -73,7 +74,8 @@ function alter(t: Timeline, op: AlterOp): Timeline | Skipped["why"] {
   if ("field" in op) {
     const now = record[op.field as keyof AnyRecord] as Value;
     if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return "changed_since";
-    return sameValue(now, op.value) ? t : withRecord(t, collection, { ...record, [op.field]: op.value });
+    const value = op.field === "partOf" ? partOfFor(t.events, op.id, op.value as string | null) : op.value;
+    return sameValue(now, value) ? t : withRecord(t, collection, { ...record, [op.field]: value });
   }
   const deleted = op.kind.startsWith("delete");
   return record.deleted === deleted ? t : withRecord(t, collection, { ...record, deleted });

@@ -17,6 +17,8 @@ export type TimelineField =
   | "margins"
   | "gridlines"
   | "marks"
+  | "lengths"
+  | "today"
   | "firstView";
 
 export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot;

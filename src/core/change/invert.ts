@@ -1,3 +1,4 @@
+import { partOfFor } from "../timeline/parts";
 import type { Timeline } from "../timeline/timeline";
 import { apply } from "./apply";
 import { type Op, tableOf, type Value } from "./change";
@@ -35,7 +36,10 @@ function invertOp(t: Timeline, op: Op): Op | null {
     case "set_item": {
       const records = { event: t.events, category: t.categories, item: t.items }[tableOf(op)];
       const record = records.get(op.id) as Record<string, Value> | undefined;
-      return record ? ({ ...op, value: record[op.field]!, onlyIf: op.value } as Op) : null;
+      if (!record) return null;
+      const { events } = t;
+      const onlyIf = op.field === "partOf" ? partOfFor(events, op.id, op.value as string | null) : op.value;
+      return { ...op, value: record[op.field]!, onlyIf } as Op;
     }
     default: {
       const records = { event: t.events, category: t.categories, item: t.items }[tableOf(op)];

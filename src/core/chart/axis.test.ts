@@ -5,7 +5,7 @@ import { compareInstants, type Instant } from "../time/when";
 import type { Timeline, TimelineEvent } from "../timeline/timeline";
 import { axisFrom, axisNumbers, makeAxis, positions, PULL, SHARE } from "./axis";
 import { chartData, shownEvents } from "./chart-data";
-import { chartOf } from "./draw-chart";
+import { chartOf } from "./chart";
 import { answerTo, buffersOf, laidFrom, taskOf } from "./hand-over";
 import { groundOf, layoutChart } from "./layout";
 import { minus, over, plus, sum, twoProduct, twoSum } from "./pair";

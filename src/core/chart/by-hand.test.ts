@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { KINDS, chance, seededTimeline } from "../testing/seeded-timeline";
 import type { Spot, Timeline } from "../timeline/timeline";
-import { chartOf, drawChart } from "./draw-chart";
+import { chartOf } from "./chart";
+import { drawChart } from "./draw-chart";
 import { frameContent, type FrameContent } from "./frame";
 import { groundOf } from "./layout";
 import { rankX } from "./shown";

@@ -11,7 +11,9 @@ import {
 import { MONTHS } from "../time/date-problem";
 import { clock, whenLabel, yearText } from "../time/write-when";
 import { civilFrom } from "../time/calendar";
+import { lengthText } from "../time/gap";
 import { inOrder } from "../timeline/order";
+import { wholesOf } from "../timeline/parts";
 import {
   categoriesOf,
   COLOURS,
@@ -57,10 +59,20 @@ export interface ChartData {
   sign: Sign[];
   /** Two per event: the label's corner along and across, px; NaN where it was not placed by hand. */
   spots: Float64Array;
+  /** How much is done, percent; NaN where that is not asked. */
+  done: Float32Array;
+  /** The index of what an event is part of; -1 for none, or where that is not shown. */
+  whole: Int32Array;
+  /** 0: its parts go into a close-up when there is too little room for them; 1: always; 2: never. */
+  closeUp: Uint8Array;
+  /** The letter of what has parts, "" for the others. */
+  letters: string[];
   titles: string[];
   dates: string[];
   /** The same where there is little room: the year, if that tells the dates of this chart apart. */
   shortDates: string[];
+  /** All of them begin within a night and a day or two. */
+  withinDays: boolean;
   /** The item of the first picture; null for none. */
   pictures: (string | null)[];
   looks: { colour: string; pattern: Pattern }[];
@@ -113,16 +125,22 @@ export function* chartDataSlowly(
     look: new Uint16Array(n),
     sign: new Array<Sign>(n).fill(""),
     spots: new Float64Array(n * 2).fill(Number.NaN),
+    done: new Float32Array(n).fill(Number.NaN),
+    whole: new Int32Array(n).fill(-1),
+    closeUp: new Uint8Array(n),
+    letters: new Array<string>(n).fill(""),
     titles: new Array<string>(n).fill(""),
     dates: new Array<string>(n).fill(""),
     shortDates: new Array<string>(n).fill(""),
+    withinDays: false,
     pictures: new Array<string | null>(n).fill(null),
     first: -1,
     last: -1,
     looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
   };
   const years = yearsCovered(events);
-  let [earliest, latest]: [Instant | null, Instant | null] = [null, null];
+  data.withinDays = years < WITHIN_DAYS;
+  const ends = new Ends();
   for (const [i, e] of events.entries()) {
     if (i % slice === slice - 1) yield;
     fill(data, i, e, timeline);
@@ -130,18 +148,61 @@ export function* chartDataSlowly(
     data.look[i] = lookOf.get(e.category ?? "") ?? 0;
     data.pictures[i] = picture.get(e.id) ?? null;
     data.importance[i] = importanceOf(e, data.pictures[i] !== null);
+    ends.take(i, e, (data.flags[i]! & OPEN_END) !== 0);
+  }
+  data.first = ends.first;
+  data.last = ends.last;
+  findWholes(data, timeline);
+  return data;
+}
+
+/** Finds which events have the first and the last date. */
+class Ends {
+  first = -1;
+  last = -1;
+  private earliest: Instant | null = null;
+  private latest: Instant | null = null;
+
+  take(i: number, e: TimelineEvent, open: boolean): void {
     const from = startOf(e.when);
-    if (from && (!earliest || compareInstants(from, earliest) < 0)) {
-      earliest = from;
-      data.first = i;
+    if (from && (!this.earliest || compareInstants(from, this.earliest) < 0)) {
+      this.earliest = from;
+      this.first = i;
     }
-    const to = (data.flags[i]! & OPEN_END) !== 0 ? NEVER : endOf(e.when);
-    if (to && (!latest || compareInstants(to, latest) > 0)) {
-      latest = to;
-      data.last = i;
+    const to = open ? NEVER : endOf(e.when);
+    if (to && (!this.latest || compareInstants(to, this.latest) > 0)) {
+      this.latest = to;
+      this.last = i;
     }
   }
-  return data;
+}
+
+/** Some of the events as a chart of their own; nothing among them is part of another. */
+export function pickChart(data: ChartData, events: readonly TimelineEvent[], index: readonly number[]): ChartData {
+  const ends = new Ends();
+  for (const [k, i] of index.entries()) ends.take(k, events[i]!, (data.flags[i]! & OPEN_END) !== 0);
+  return { ...pickData(data, index), first: ends.first, last: ends.last };
+}
+
+/** What is part of what, and the letters of the wholes, in their order. */
+function findWholes(data: ChartData, timeline: Timeline): void {
+  const wholes = wholesOf(timeline.events);
+  if (wholes.size === 0) return;
+  const index = new Map(data.ids.map((id, i) => [id, i]));
+  const withParts = new Set<number>();
+  for (let i = 0; i < data.count; i++) {
+    const whole = index.get(wholes.get(data.ids[i]!) ?? "");
+    if (whole === undefined) continue;
+    data.whole[i] = whole;
+    withParts.add(whole);
+  }
+  for (const [k, i] of [...withParts].sort((a, b) => a - b).entries()) data.letters[i] = letterOf(k);
+}
+
+/** A, B, ... Z, AA, AB, ... */
+function letterOf(k: number): string {
+  const last = String.fromCharCode(65 + (k % 26));
+  return k < 26 ? last : letterOf(Math.floor(k / 26) - 1) + last;
 }
 
 export function chartData(timeline: Timeline, events: readonly TimelineEvent[]): ChartData {
@@ -152,7 +213,7 @@ export function chartData(timeline: Timeline, events: readonly TimelineEvent[]):
   }
 }
 
-/** Some of the events, in the same order. */
+/** Some of the events, in the same order. Nothing among them is part of another, and `first` and `last` are not theirs. */
 export function pickData(data: ChartData, index: readonly number[]): ChartData {
   const floats = (a: Float64Array) =>
     Float64Array.from(
@@ -171,6 +232,10 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     look: Uint16Array.from(index, (i) => data.look[i]!),
     sign: index.map((i) => data.sign[i]!),
     spots: Float64Array.from({ length: index.length * 2 }, (_, k) => data.spots[index[k >> 1]! * 2 + (k % 2)]!),
+    done: Float32Array.from(index, (i) => data.done[i]!),
+    whole: Int32Array.from(index, () => -1),
+    closeUp: Uint8Array.from(index, (i) => data.closeUp[i]!),
+    letters: index.map((i) => data.letters[i]!),
     titles: index.map((i) => data.titles[i]!),
     dates: index.map((i) => data.dates[i]!),
     shortDates: index.map((i) => data.shortDates[i]!),
@@ -204,7 +269,12 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   data.flags[i] = flags;
   data.sign[i] = e.sign;
   if (e.spot) data.spots.set([e.spot.along, e.spot.across], i * 2);
-  data.titles[i] = chartTitle(e);
+  if (e.done !== null) data.done[i] = e.done;
+  data.closeUp[i] = e.closeUp === "open" ? 1 : e.closeUp === "closed" ? 2 : 0;
+  const length = timeline.lengths ? lengthText(e.when) : null;
+  // A roof's title has one line.
+  const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
+  data.titles[i] = length ? `${title}, ${length}` : title;
   data.dates[i] = whenLabel(e.when, timeline.dateStyle);
 }
 

@@ -1,78 +1,29 @@
-import { categoriesOf, type Timeline } from "../timeline/timeline";
-import { chartData, shownEvents } from "./chart-data";
-import { countedRanks, countText, firstCounted } from "./counts";
+import { compareInstants } from "../time/when";
+import type { Timeline } from "../timeline/timeline";
+import { type Chart, type ChartOptions, chartOf } from "./chart";
+import { HEAD } from "./close-ups";
 import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
+import { drawCloseUp } from "./draw-close-up";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
-import { drawRoof, drawTitle, roofTarget } from "./draw-roofs";
-import { frameContent, type FrameContent } from "./frame";
-import { BOB, FOOT, rectangle } from "./house-style";
-import { type Lane, layoutLanes } from "./lanes";
-import { type Frame, groundOf, type Laid, layoutChart } from "./layout";
+import { drawRoof, drawTitle } from "./draw-roofs";
+import { frameContent, type Part } from "./frame";
+import { BOB, FOOT, rectangle, TODAY } from "./house-style";
+import type { Lane } from "./lanes";
+import { type Frame, groundOf, type Laid } from "./layout";
 import { drawBands, drawRidge, drawRidgeWords, ridgeOf } from "./ridge";
-import type { Scene, Shape, Target } from "./scene";
-import { type Extra, inFrame, type ShownCount, type ShownLabel } from "./shown";
-import { isWhole, readView, type View, wholeView } from "./view";
-import { type Words, wordsOf } from "./words";
+import type { Scene, Shape } from "./scene";
+import type { Extra, ShownLabel } from "./shown";
+import { targetsOf } from "./targets";
+import { type Ground, isWhole, readView, type View, wholeView, xOf } from "./view";
+import type { Words } from "./words";
 
-export type { Frame } from "./layout";
-
-export interface DrawOptions {
+export interface DrawOptions extends ChartOptions {
   /** The event shown as selected. */
   selected?: string | null;
-  /** Categories left out by the reader's filter. */
-  hidden?: ReadonlySet<string>;
-  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
-  strip?: boolean;
   /** No taller than what is drawn needs; the frame's height is then the most it may take. */
   fit?: boolean;
   /** What is seen of it, as `viewText` writes it; the whole when left out. */
   view?: string;
-  /** The ridge runs down. */
-  upright?: boolean;
-  /** A row for each category, these folded; not in an upright chart. */
-  rows?: { folded: ReadonlySet<string> } | undefined;
-}
-
-/** A chart laid out: what any view of it is drawn from. */
-export interface Chart {
-  timeline: Pick<Timeline, "gridlines">;
-  /** All events, in rows the ridge over them. */
-  laid: Laid;
-  words: Words;
-  lanes?: Lane[];
-  /** Names of the categories, by look. */
-  names: string[];
-}
-
-/** What a view shows of a part of a chart: of all of it, or of one row. */
-export interface Part {
-  laid: Laid;
-  content: FrameContent;
-  /** Px from the top of the drawing. */
-  top: number;
-  /** The index of one of its events among all. */
-  of: (i: number) => number;
-}
-
-export function chartOf(timeline: Timeline, frame: Frame, options: DrawOptions = {}): Chart {
-  const events = shownEvents(timeline, options.hidden);
-  const data = chartData(timeline, events);
-  const rest = { timeline, words: wordsOf(timeline, events, data), names: laneNames(timeline) };
-  if (options.rows && !options.upright && !options.strip && data.count > 0)
-    return { ...rest, ...layoutLanes(timeline, data, frame, foldedLooks(timeline, options.rows.folded)) };
-  const laid = layoutChart(timeline, data, frame, { strip: options.strip ?? false, upright: options.upright ?? false });
-  return { ...rest, laid };
-}
-
-export function laneNames(timeline: Pick<Timeline, "categories">): string[] {
-  return ["No category", ...categoriesOf(timeline).map((c) => c.name || "Unnamed")];
-}
-
-/** Which rows are folded, by look; "" stands for events without a category. */
-export function foldedLooks(timeline: Pick<Timeline, "categories">, folded: ReadonlySet<string>): Set<number> {
-  const looks = new Set(categoriesOf(timeline).flatMap((c, i) => (folded.has(c.id) ? [i + 1] : [])));
-  if (folded.has("")) looks.add(0);
-  return looks;
 }
 
 /**
@@ -85,24 +36,22 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
   const view = options.view ? readView(ground, options.view) : wholeView(ground);
   const { scene, parts } = drawView(chart, view, "settle", options.selected ?? null);
   scene.targets = targetsOf(chart, parts);
-  if (options.fit && !options.strip && !options.upright && !chart.lanes) scene.height = neededHeight(chart.laid, scene);
+  if (options.fit && !options.strip && !options.upright && !chart.lanes) scene.height = neededHeight(chart, scene);
   return scene;
 }
 
 /** How much of the frame's height the drawing uses. */
-function neededHeight({ layout }: Laid, scene: Scene): number {
+function neededHeight({ laid: { layout }, top }: Chart, scene: Scene): number {
+  const foot = top + layout.across;
   const lowest = Math.max(
-    layout.ridgeTop + layout.ridge + BOB,
-    ...scene.targets.map((t) => (t.kind === "more" ? layout.across - FOOT : t.y + t.h)),
+    top + layout.ridgeTop + layout.ridge + BOB,
+    ...scene.targets.map((t) => (t.kind === "more" && t.y >= top ? foot - FOOT : t.y + t.h)),
   );
-  return Math.min(layout.across, lowest + FOOT);
+  return Math.min(foot, lowest + FOOT);
 }
 
 /** More bobs than that are a crowd. */
 const CROWD = 200;
-
-/** How many real elements may lie over a drawing. */
-const MOST_TARGETS = 150;
 
 /** Labels that were added to the placed ones, for each part of a chart. */
 export type Extras = readonly (readonly Extra[])[] | "settle";
@@ -117,46 +66,104 @@ export function drawView(
   extras: Extras,
   selected: string | null,
 ): { scene: Scene; parts: Part[] } {
-  const { laid, words, lanes } = chart;
+  const { laid, words, lanes, main } = chart;
   const { layout } = laid;
-  const ground = groundOf(laid.axis, layout);
-  const ridge = ridgeOf(laid, ground, view, words);
   const shapes: Shape[] = [];
   const parts: Part[] = [];
-  const add = (of: Laid, top: number, at: (i: number) => number) => {
+  const add = (of: Laid, seen: View, at: Pick<Part, "left" | "top" | "of" | "closeUp">) => {
     const known = extras === "settle" ? "settle" : (extras[parts.length] ?? []);
-    const part: Part = { laid: of, content: frameContent(of, view, known), top, of: at };
+    const part: Part = { laid: of, content: frameContent(of, seen, known), ...at };
     parts.push(part);
     return part;
   };
-  if (!layout.strip)
-    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), chart.timeline.gridlines);
-  drawRidge(shapes, laid, ground, view, ridge);
+  // Words beside a roof need a ground where lines run behind them.
+  const lines = { drawn: chart.timeline.gridlines, behind: chart.timeline.gridlines || chart.today !== null };
   if (lanes) {
+    const ground = groundOf(laid.axis, layout);
+    const ridge = ridgeOf(laid, ground, view, words);
+    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    drawToday(shapes, chart, ground, view);
+    drawRidge(shapes, laid, ground, view, ridge);
     drawRidgeWords(shapes, laid, ground, ridge);
     for (const lane of lanes) {
-      const part = add(lane.laid, lane.top, (i) => lane.at[i]!);
+      const part = add(lane.laid, view, { left: 0, top: lane.top, of: (i) => lane.at[i]!, closeUp: -1 });
       const from = shapes.length;
       drawLaneName(shapes, lane, chart.names[lane.look] ?? "", ground.size);
-      drawPlumbs(shapes, part, selected, chart.timeline.gridlines);
+      drawPlumbs(shapes, part, selected, lines.behind);
       drawLabels(shapes, part, selected);
-      for (let k = from; k < shapes.length; k++) lower(shapes[k]!, lane.top);
+      move(shapes, from, 0, lane.top);
     }
   } else {
-    const part = add(laid, 0, (i) => i);
-    drawPlumbs(shapes, part, selected, chart.timeline.gridlines);
-    if (layout.upright) turn(shapes);
-    drawRidgeWords(shapes, laid, ground, ridge);
-    drawLabels(shapes, part, selected);
+    const part = add(laid, view, { left: 0, top: chart.top, of: (i) => main?.[i] ?? i, closeUp: -1 });
+    const now = (g: Ground) => drawToday(shapes, chart, g, view);
+    drawOnRidge(shapes, part, words, selected, lines, layout.strip ? null : now);
   }
+  for (const [k, c] of chart.closeUps.entries()) {
+    const whole = wholeView(groundOf(c.laid.axis, c.laid.layout));
+    const at = { left: c.x, top: c.y + HEAD, of: (i: number) => c.at[i]!, closeUp: k };
+    const part = add(c.laid, whole, at);
+    drawCloseUp(shapes, chart, k, view, selected);
+    drawOnRidge(shapes, part, c.words, selected, lines, () => {});
+  }
+  const [width, height] = layout.upright
+    ? [layout.across, chart.top + layout.frame.height]
+    : [layout.frame.width, chart.top + layout.across];
   const scene: Scene = {
-    width: layout.upright ? layout.across : layout.frame.width,
-    height: layout.upright ? layout.frame.height : layout.across,
+    width: Math.max(width, ...chart.closeUps.map((c) => c.x + c.w)),
+    height,
     shapes,
     targets: [],
-    ridgeY: layout.ridgeTop + layout.ridge / 2,
+    ridgeY: (layout.upright ? 0 : chart.top) + layout.ridgeTop + layout.ridge / 2,
   };
   return { scene, parts };
+}
+
+/** One ridge with all that stands on it, at its place in the drawing. `under`: what lies behind; null: no bands either. */
+function drawOnRidge(
+  shapes: Shape[],
+  part: Part,
+  words: Words,
+  selected: string | null,
+  lines: { drawn: boolean; behind: boolean },
+  under: ((g: Ground) => void) | null,
+): void {
+  const { laid, content } = part;
+  const { ground, view } = content;
+  const { layout } = laid;
+  const ridge = ridgeOf(laid, ground, view, words);
+  const from = shapes.length;
+  if (under) {
+    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    under(ground);
+  }
+  drawRidge(shapes, laid, ground, view, ridge);
+  drawPlumbs(shapes, part, selected, lines.behind);
+  if (layout.upright) turn(shapes, from);
+  drawRidgeWords(shapes, laid, ground, ridge);
+  drawLabels(shapes, part, selected);
+  move(shapes, from, part.left, part.top);
+}
+
+/** Today as a line across the chart, its word at the top; nothing where it is not on the ridge. */
+function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View): void {
+  const { axis, layout } = laid;
+  if (!today || !axis.from || !axis.to || axis.scale === "even") return;
+  if (compareInstants(today, axis.from) < 0 || compareInstants(today, axis.to) > 0) return;
+  const x = xOf(g, v, axis.at(today));
+  if (x < 0 || x > g.size) return;
+  shapes.push({ kind: "line", points: [x, 0, x, layout.across], stroke: TODAY, width: 1.5, dash: [5, 4] });
+  if (layout.upright) return;
+  const near = x > g.size - 50;
+  shapes.push({
+    kind: "text",
+    x: near ? x - 5 : x + 5,
+    y: layout.across - 3,
+    text: "today",
+    face: "text600",
+    size: 12,
+    fill: TODAY,
+    align: near ? "end" : "start",
+  });
 }
 
 /** Marks what belongs to a label that was added. */
@@ -175,14 +182,14 @@ function marked(
 }
 
 /** Roofs, their titles, plumb lines and bobs: all that may stand behind a label. */
-function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, gridlines: boolean): void {
+function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground: boolean): void {
   const { laid, content } = part;
   const { data } = laid;
   const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
   const roofs =
     content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
-  for (const r of content.roofs) drawTitle(shapes, data, r, gridlines);
+  for (const r of content.roofs) drawTitle(shapes, data, r, ground);
   marked(shapes, part, content.labels, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
   const bobs = shownBobs(laid, content.ground, content.view);
@@ -214,14 +221,24 @@ function drawLaneName(shapes: Shape[], lane: Lane, name: string, width: number):
   shapes.push({ kind: "area", points: open, fill: colour });
 }
 
-function lower(s: Shape, by: number): void {
-  if (s.kind === "area" || s.kind === "line") for (let k = 1; k < s.points.length; k += 2) s.points[k]! += by;
-  else s.y += by;
+/** Moves the shapes from an index on. */
+function move(shapes: Shape[], from: number, x: number, y: number): void {
+  if (x === 0 && y === 0) return;
+  for (let n = from; n < shapes.length; n++) {
+    const s = shapes[n]!;
+    if (s.kind === "area" || s.kind === "line")
+      for (let k = 0; k < s.points.length; k++) s.points[k]! += k % 2 === 0 ? x : y;
+    else {
+      s.x += x;
+      s.y += y;
+    }
+  }
 }
 
 /** Makes shapes along a ridge that runs to the right into the same along one that runs down. */
-function turn(shapes: Shape[]): void {
-  for (const s of shapes) {
+function turn(shapes: Shape[], from: number): void {
+  for (let n = from; n < shapes.length; n++) {
+    const s = shapes[n]!;
     if (s.kind === "area" || s.kind === "line")
       for (let k = 0; k < s.points.length; k += 2) {
         const x = s.points[k]!;
@@ -235,60 +252,4 @@ function turn(shapes: Shape[]): void {
       s.turned = true;
     }
   }
-}
-
-/**
- * What can be pointed at and read out, in the order of time; a count stands where its first event would. `brief`: of the
- * events a count stands for only the first is named; `countedIds` gives them all.
- */
-export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): Target[] {
-  const { words } = chart;
-  const made: { at: number; t: Target }[] = [];
-  const counted: { at: number; t: Target }[] = [];
-  for (const part of parts) {
-    const { laid, content: c, top } = part;
-    const { data, layout } = laid;
-    const boxed = (b: { x: number; y: number; w: number; h: number }) => {
-      const box = inFrame(layout.upright, b);
-      return { ...box, y: box.y + top };
-    };
-    const event = (i: number, x: number, y: number, w: number, h: number) =>
-      made.push({ at: part.of(i), t: { ids: [data.ids[i]!], kind: "event", ...boxed({ x, y, w, h }), name: "" } });
-    for (const l of c.labels) event(l.i, l.x - 4, l.y - 2, l.w + 8, l.h + 4);
-    // Titled roofs first, where there are too many for all.
-    const roofs = [...c.roofs].sort((a, b) => Number(b.title !== null) - Number(a.title !== null));
-    for (const r of roofs) {
-      const t = roofTarget(r, data.ids[r.i]!);
-      made.push({ at: part.of(r.i), t: { ...t, ...boxed(t) } });
-    }
-    const labelled = new Set(c.labels.map((l) => l.i));
-    const bare = shownBobs(laid, c.ground, c.view).filter((b) => !labelled.has(b.i));
-    if (bare.length + made.length + c.counts.length <= MOST_TARGETS)
-      for (const b of bare) event(b.i, b.apex - 8, layout.ridgeTop + layout.ridge, 16, BOB + 4);
-    for (const n of c.counts) {
-      const first = firstCounted(laid, c.ground, c.view, c.labels, n);
-      const ids = brief ? [data.ids[layout.byApex[first]!]!] : countedIds(part, n);
-      const name = `${countText(n.count)}, without room for ${n.count === 1 ? "its label" : "their labels"}`;
-      counted.push({ at: part.of(layout.byApex[first]!) + 0.5, t: { ids, kind: "more", ...boxed(n), name } });
-    }
-  }
-  // Counts stand for many: they are never left out.
-  made.length = Math.min(made.length, Math.max(0, MOST_TARGETS - counted.length));
-  for (const { at, t } of made) t.name = words.nameOf(at);
-  const events = [...made, ...counted].sort((a, b) => a.at - b.at).map((m) => m.t);
-  return [...laneTargets(chart), ...events];
-}
-
-/** A row's name folds and opens it. */
-function laneTargets({ lanes, names }: Chart): Target[] {
-  return (lanes ?? []).map((lane): Target => {
-    const n = lane.at.length;
-    const name = `${names[lane.look]}, ${n} ${n === 1 ? "event" : "events"}, ${lane.folded ? "folded" : "open"}`;
-    return { ids: [String(lane.look)], kind: "lane", x: 2, y: lane.top + 1, w: 150, h: 22, name };
-  });
-}
-
-/** The ids of the events a count stands for. */
-export function countedIds({ laid, content: c }: Part, n: ShownCount): string[] {
-  return countedRanks(laid, c.ground, c.view, c.labels, n).map((r) => laid.data.ids[laid.layout.byApex[r]!]!);
 }

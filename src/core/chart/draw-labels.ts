@@ -11,7 +11,6 @@ import {
   PAPER,
   QUIET,
   rectangle,
-  SIGN_ROOM,
   SUN,
   TITLE_FACE,
   TITLE_SIZE,
@@ -22,7 +21,7 @@ import { DATE_GAP, type LabelText, labelText, PICTURE_GAP } from "./labels";
 import type { Laid } from "./layout";
 import type { Shape } from "./scene";
 import { inFrame, type ShownCount, type ShownLabel } from "./shown";
-import { signAt } from "./signs";
+import { drawMarks, markRoom } from "./signs";
 
 const texts = new WeakMap<object, Map<number, LabelText>>();
 /** The words of a label, set once for each layout. */
@@ -81,7 +80,7 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   });
   const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0);
   const { colour } = data.looks[data.look[l.i]!]!;
-  const sign = data.sign[l.i]!;
+  const marks = markRoom(data, l.i);
   const put = (text: string, tx: number, ty: number, date: boolean, to: "start" | "end") =>
     shapes.push({
       kind: "text",
@@ -93,16 +92,10 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       fill: date ? colour : INK,
       align: to,
     });
-  const putSign = (sx: number, baseline: number) => {
-    if (sign)
-      for (const points of signAt(sign, sx, baseline - 12, 13)) shapes.push({ kind: "area", points, fill: colour });
-  };
   if (layout.setting.oneLine) {
     let at = x;
-    if (sign) {
-      putSign(at, y + 15);
-      at += SIGN_ROOM;
-    }
+    drawMarks(shapes, data, l.i, at, y + 9.5, colour);
+    at += marks;
     if (t.date) {
       put(t.date, at, y + 14, true, "start");
       at += textWidth(t.date, DATE_FACE, DATE_SIZE) + DATE_GAP;
@@ -118,11 +111,11 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     edge += side * (p + PICTURE_GAP);
   }
   let ty = y + 13;
-  let room = sign ? SIGN_ROOM : 0;
+  let room = marks;
   const first = (text: string, date: boolean) => {
     const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? DATE_SIZE : size);
-    // The sign stands before the words, whichever way they hang.
-    putSign(side > 0 ? edge : edge - width - SIGN_ROOM, ty + 1);
+    // Letter and sign stand before the words, whichever way they hang.
+    if (room > 0) drawMarks(shapes, data, l.i, side > 0 ? edge : edge - width - room, ty - 4.5, colour);
     put(text, side > 0 ? edge + room : edge, ty, date, align);
     ty += LINE;
     room = 0;

@@ -15,6 +15,19 @@ export interface FrameContent {
   extras: Extra[];
 }
 
+/** What a view shows of a part of a chart: of the main ridge, of one row, or of a close-up. */
+export interface Part {
+  laid: Laid;
+  content: FrameContent;
+  /** Where it begins in the drawing, px. */
+  left: number;
+  top: number;
+  /** The index of one of its events among all. */
+  of: (i: number) => number;
+  /** The index of the close-up; -1: the chart itself. */
+  closeUp: number;
+}
+
 const reaches = new WeakMap<Float32Array, number>();
 /** How far a label may stand from its moment, px. */
 function reachOf({ layout }: Laid): number {

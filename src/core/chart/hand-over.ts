@@ -8,12 +8,13 @@ export interface LayoutTask {
   settings: AxisSettings;
   frame: Frame;
   options: LayoutOptions;
-  data: Omit<ChartData, "ids" | "titles" | "dates" | "shortDates" | "pictures" | "sign" | "looks"> & {
+  data: Omit<ChartData, "ids" | "titles" | "dates" | "shortDates" | "pictures" | "sign" | "letters" | "looks"> & {
     titles: string;
     dates: string;
     shortDates: string;
     pictures: Uint8Array;
     sign: string;
+    letters: string;
   };
 }
 
@@ -38,6 +39,7 @@ export function taskOf(settings: AxisSettings, data: ChartData, frame: Frame, op
       shortDates: data.shortDates.join(END),
       pictures: Uint8Array.from(data.pictures, (p) => (p ? 1 : 0)),
       sign: data.sign.join(END),
+      letters: data.letters.join(END),
     },
   };
 }
@@ -55,6 +57,7 @@ export function answerTo(task: LayoutTask): LayoutAnswer {
     shortDates: list(task.data.shortDates),
     pictures: Array.from(task.data.pictures, (p) => (p ? "p" : null)),
     sign: list(task.data.sign) as Sign[],
+    letters: list(task.data.letters),
   };
   const { axis, p, layout } = layoutChart(task.settings, data, task.frame, task.options);
   return { axis: axisNumbers(axis), p, layout };

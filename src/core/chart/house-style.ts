@@ -6,6 +6,8 @@ export const QUIET = "#4A6572";
 export const SUN = "#F2B632";
 export const WASH = "#FFF4D6";
 export const PAPER = "#FFFFFF";
+/** Today's line. */
+export const TODAY = "#B4481E";
 export const BAND = "#F1F4F3";
 
 export const RIDGE = 24;
@@ -30,6 +32,10 @@ export const LINE = 17;
 
 /** Room for a sign before words, px. */
 export const SIGN_ROOM = 17;
+
+/** Room for the letter of a close-up in its ring, px; and the ring's radius. */
+export const RING_ROOM = 23;
+export const RING = 9;
 
 export function titleSize(important: boolean): number {
   return important ? TITLE_SIZE + 1 : TITLE_SIZE;

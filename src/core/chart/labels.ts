@@ -1,6 +1,7 @@
 import { cutToWidth, textWidth, wrap } from "../text/measure";
 import { type ChartData, EMPHASIS } from "./chart-data";
-import { DATE_FACE, DATE_SIZE, LINE, SIGN_ROOM, TITLE_FACE, titleSize } from "./house-style";
+import { DATE_FACE, DATE_SIZE, LINE, TITLE_FACE, titleSize } from "./house-style";
+import { markRoom } from "./signs";
 
 /** How labels are set: the widest a line may be, how many lines a title has, the side of the picture (0: none). */
 export interface Setting {
@@ -41,7 +42,7 @@ const DATE_GAP = 6;
 
 export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
   const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
-  const sign = data.sign[i] ? SIGN_ROOM : 0;
+  const sign = markRoom(data, i);
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
   const title = data.titles[i]!;
   if (s.oneLine) {
@@ -50,7 +51,7 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
     const short = textWidth(full, DATE_FACE, DATE_SIZE) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
     const date = cutToWidth(short, DATE_FACE, DATE_SIZE, most * 0.6);
     const before = sign + (date ? textWidth(date, DATE_FACE, DATE_SIZE) + DATE_GAP : 0);
-    const line = cutToWidth(title, TITLE_FACE, size, Math.max(24, most - before));
+    const line = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
     return {
       date,
       lines: [line],
@@ -61,7 +62,7 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
   const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 200), frameWidth * 0.42));
-  const lines = wrap(title, TITLE_FACE, size, most, s.lines);
+  const lines = setTitle(title, size, most, s.lines);
   const dateWidth = date ? textWidth(date, DATE_FACE, DATE_SIZE) : 0;
   let textW = dateWidth + (date ? sign : 0);
   for (const [k, l] of lines.entries())
@@ -76,6 +77,12 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   };
 }
 
+/** A title in lines, broken where its author broke it, where there is more than one. */
+function setTitle(title: string, size: number, most: number, lines: number): string[] {
+  const typed = lines === 1 ? [title] : title.split("\n");
+  return typed.flatMap((t) => wrap(t, TITLE_FACE, size, most, Math.max(1, lines + 1 - typed.length)));
+}
+
 /** What a picture takes beside the words, px. */
 export function pictureRoom(s: Setting): number {
   return s.picture > 0 ? s.picture + PICTURE_GAP : 0;
@@ -87,8 +94,10 @@ export function pictureRoom(s: Setting): number {
  */
 export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: number): number {
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
-  const sign = data.sign[i] ? SIGN_ROOM : 0;
-  const title = textWidth(data.titles[i]!, TITLE_FACE, titleSize((data.flags[i]! & EMPHASIS) !== 0));
+  const sign = markRoom(data, i);
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  // Here a title has one line, whatever its author broke.
+  const title = textWidth(data.titles[i]!.replaceAll("\n", " "), TITLE_FACE, size);
   const full = data.dates[i]!;
   const dateWidth = full ? textWidth(full, DATE_FACE, DATE_SIZE) : 0;
   if (!s.oneLine) {

@@ -67,7 +67,7 @@ function pickPositions(p: Positions, index: readonly number[]): Positions {
   return { hi: pick(p.hi), lo: pick(p.lo) };
 }
 
-function usedHeight(layout: Laid["layout"]): number {
+export function usedHeight(layout: Laid["layout"]): number {
   if (layout.counted) return layout.across;
   let lowest = layout.labelsTop;
   for (let r = 0; r < layout.row.length; r++)

@@ -1,3 +1,4 @@
+import { textWidth } from "../text/measure";
 import { WRITTEN } from "./chart-data";
 import { BAND, CAP, INK, PAPER, QUIET, rectangle, SUN } from "./house-style";
 import { pointOf } from "./axis";
@@ -202,7 +203,10 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, ridge: Ri
   };
   for (const t of ridge.row.ticks) if (t.text) put(t.text, t.x - t.width / 2, t.x + t.width / 2, PAPER);
   for (const e of ridge.ends) put(e.text, e.from, e.to, SUN);
-  for (const l of ridge.row.larger)
+  // Beside an upright ridge the larger unit stands where no roof does and it does not reach the ridge.
+  const beside = laid.layout.roofRows === 0 ? top - 8 : 0;
+  for (const l of ridge.row.larger) {
+    if (g.upright && textWidth(l.text, "text600", 12) > beside) continue;
     shapes.push({
       kind: "text",
       x: g.upright ? 4 : l.x,
@@ -213,4 +217,5 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, ridge: Ri
       fill: QUIET,
       align: "start",
     });
+  }
 }

@@ -1,7 +1,8 @@
 import { textWidth } from "../text/measure";
 import type { Positions } from "./axis";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "./chart-data";
-import { SIGN_ROOM, SLOPE, TITLE_FACE, titleSize } from "./house-style";
+import { SLOPE, TITLE_FACE, titleSize } from "./house-style";
+import { markRoom } from "./signs";
 
 /** Where a roof's title stands: on it, or beside it; the same at every zoom. */
 export const ON_ROOF = 1;
@@ -84,7 +85,7 @@ function placeInRow(
   const waiting: number[] = [];
   for (const [k, i] of list.entries()) {
     const important = (data.flags[i]! & EMPHASIS) !== 0;
-    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important)) + (data.sign[i] ? SIGN_ROOM : 0);
+    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important)) + markRoom(data, i);
     t.width[i] = w;
     const flat = Math.max(0, from(i, 1, i, 2));
     if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;

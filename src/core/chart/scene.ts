@@ -34,8 +34,8 @@ export type Shape = {
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */
 export interface Target {
   ids: string[];
-  /** An event, a count of events, or the name of a row. */
-  kind: "event" | "more" | "lane";
+  /** An event, a count of events, the name of a row, or the letter of a close-up. */
+  kind: "event" | "more" | "lane" | "close-up";
   x: number;
   y: number;
   w: number;

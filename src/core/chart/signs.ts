@@ -1,4 +1,7 @@
 import type { Sign } from "../timeline/timeline";
+import type { ChartData } from "./chart-data";
+import { INK, PAPER, RING, RING_ROOM, SIGN_ROOM } from "./house-style";
+import type { Shape } from "./scene";
 
 /** The signs as polygons on a field of 14 by 14, x, y, x, y, ...; filled with the category's colour. */
 export const SIGN_SHAPES: Record<Exclude<Sign, "">, number[][]> = {
@@ -39,4 +42,33 @@ export const SIGN_SHAPES: Record<Exclude<Sign, "">, number[][]> = {
 export function signAt(sign: Exclude<Sign, "">, x: number, y: number, size: number): number[][] {
   const k = size / 14;
   return SIGN_SHAPES[sign].map((points) => points.map((p, i) => (i % 2 === 0 ? x : y) + p * k));
+}
+
+/** What a sign and a letter take before an event's words, px. */
+export function markRoom(data: ChartData, i: number): number {
+  return (data.sign[i] ? SIGN_ROOM : 0) + (data.letters[i] ? RING_ROOM : 0);
+}
+
+const CORNERS = 20;
+
+/** A letter in a ring, as it marks a detail on a builder's drawing. */
+export function drawRing(shapes: Shape[], x: number, y: number, letter: string, colour: string): void {
+  const points: number[] = [];
+  for (let k = 0; k < CORNERS; k++) {
+    const a = (2 * Math.PI * k) / CORNERS;
+    points.push(x + RING * Math.cos(a), y + RING * Math.sin(a));
+  }
+  shapes.push({ kind: "area", points, fill: PAPER, stroke: colour, strokeWidth: 1.75 });
+  const size = letter.length > 1 ? 9.5 : 12;
+  shapes.push({ kind: "text", x, y: y + size * 0.36, text: letter, face: "text700", size, fill: INK, align: "middle" });
+}
+
+/** An event's letter and sign, one after the other, in the room before its words; `middle` is the height of both. */
+export function drawMarks(shapes: Shape[], data: ChartData, i: number, x: number, middle: number, fill: string): void {
+  const letter = data.letters[i]!;
+  const sign = data.sign[i]!;
+  if (letter) drawRing(shapes, x + RING, middle, letter, data.looks[data.look[i]!]!.colour);
+  if (sign)
+    for (const points of signAt(sign, x + (letter ? RING_ROOM : 0), middle - 7, 13.5))
+      shapes.push({ kind: "area", points, fill });
 }

@@ -4,7 +4,7 @@ import { textWidth } from "../text/measure";
 import { dayFromGregorian } from "../time/calendar";
 import { readWhen } from "../time/read-when";
 import type { Timeline } from "../timeline/timeline";
-import { type Chart, chartOf } from "./draw-chart";
+import { type Chart, chartOf } from "./chart";
 import { dateAt, dateText } from "./date-at";
 import { groundOf } from "./layout";
 import { ridgeOf } from "./ridge";

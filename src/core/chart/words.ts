@@ -37,7 +37,8 @@ export function wordsOf(timeline: Timeline, events: readonly TimelineEvent[], da
     startOf: (i) => edgeText(events[i]!, "start", manner),
     nameOf: (i) => {
       const e = events[i]!;
-      return `${whenLabel(e.when, manner) || "No date"}, ${e.title.trim() || "Untitled"}, event ${i + 1} of ${events.length}`;
+      const done = e.done === null ? "" : `, ${e.done} percent done`;
+      return `${whenLabel(e.when, manner) || "No date"}, ${e.title.trim() || "Untitled"}${done}, event ${i + 1} of ${events.length}`;
     },
     marks: ownMarks(timeline.marks, timeline),
   };

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { KINDS, type Kind, seededTimeline } from "../testing/seeded-timeline";
 import type { Timeline } from "../timeline/timeline";
-import { type Chart, chartOf, drawChart } from "./draw-chart";
+import { type Chart, chartOf } from "./chart";
+import { drawChart } from "./draw-chart";
 import { leader } from "./draw-labels";
 import { frameContent, type FrameContent } from "./frame";
 import { groundOf, uprightLength } from "./layout";

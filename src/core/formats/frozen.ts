@@ -1,6 +1,7 @@
 import { type Block, blocksOf } from "../text/description";
 import type { When } from "../time/when";
 import { inOrder } from "../timeline/order";
+import { wholesOf } from "../timeline/parts";
 import {
   type Category,
   categoriesOf,
@@ -32,6 +33,8 @@ export interface Frozen {
   hemisphere: Timeline["hemisphere"];
   margins: Timeline["margins"];
   gridlines: boolean;
+  lengths: boolean;
+  today: boolean;
   marks: Timeline["marks"];
   firstView: string;
   categories: Omit<Category, "deleted">[];
@@ -42,6 +45,7 @@ export interface Frozen {
 /** Takes the timeline as it stands. */
 export function toFrozen(t: Timeline): Frozen {
   const events = inOrder(t.events.values());
+  const wholes = wholesOf(t.events);
   const owners = ["timeline", ...events.map((e) => e.id)];
   const without = <T extends { deleted: boolean }>({ deleted: _, ...rest }: T) => rest;
   return {
@@ -57,10 +61,16 @@ export function toFrozen(t: Timeline): Frozen {
     hemisphere: t.hemisphere,
     margins: t.margins,
     gridlines: t.gridlines,
+    lengths: t.lengths,
+    today: t.today,
     marks: t.marks,
     firstView: t.firstView,
     categories: categoriesOf(t).map(without),
-    events: events.map((e) => ({ ...without(e), description: blocksOf(e.description) })),
+    events: events.map((e) => ({
+      ...without(e),
+      partOf: wholes.get(e.id) ?? null,
+      description: blocksOf(e.description),
+    })),
     items: owners.flatMap((of) =>
       (["media", "source", "link"] as const).flatMap((list) => itemsOf(t, of, list).map(without)),
     ),
@@ -84,6 +94,8 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     margins: f.margins ?? null,
     // Versions of before the chart had these have none.
     gridlines: f.gridlines ?? false,
+    lengths: f.lengths ?? false,
+    today: f.today ?? false,
     marks: f.marks ?? null,
     firstView: f.firstView ?? "",
     categories: living(f.categories),

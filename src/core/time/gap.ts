@@ -22,6 +22,23 @@ export function gapText(a: When, b: When): string | null {
   return rough && !/ to |^up to/.test(words) ? `about ${words}` : words;
 }
 
+/**
+ * How long a span lasts, in words: "12 years" from 1840 to 1852, "4 days" from the 2nd to the 5th, both counted, "3 hours"
+ * from ten to one. Null when an end is open or unknown.
+ */
+export function lengthText(when: When): string | null {
+  const r = when.readAs;
+  if (r.kind !== "span" || !r.start || !r.end) return null;
+  const [[from, early], [late, to]] = [bounds(r.start, when.margin), bounds(r.end, when.margin)];
+  if (![from, early, late, to].every(Number.isFinite)) return null;
+  const alike = r.start.precision === r.end.precision && !r.start.about && !r.end.about;
+  if (alike && (r.start.precision === "day" || r.start.precision === "month")) return wordsFor(to - from);
+  if (late + to <= from + early) return null;
+  const words = rangeText(Math.max(0, late - early), to - from, alike && sameYearPrecision(r.start, r.end));
+  const rough = [r.start, r.end].some((m) => m.about || m.precision === "digits");
+  return rough && !/ to |^up to/.test(words) ? `about ${words}` : words;
+}
+
 /** Two dates known to the year are a whole number of years apart to any reader: 1845 and 1872, 27 years. */
 function sameYearPrecision(a: Moment, b: Moment): boolean {
   return !a.about && !b.about && a.precision === b.precision;
@@ -65,7 +82,8 @@ function unitFor(days: number): (typeof UNITS)[number] {
   return UNITS.filter((u) => days >= u.from).at(-1) ?? UNITS[0];
 }
 
-function wordsFor(days: number): string {
+/** A length of time in words, from days: "2 hours", "27 years". */
+export function wordsFor(days: number): string {
   const unit = unitFor(days);
   return count(Math.max(1, Math.round(days / unit.days)), unit.name);
 }

@@ -35,6 +35,35 @@ export function placeBefore(events: Events, id: string): Place {
     : { after: null, key: between(followers(events, null).at(-1) ?? null, null) };
 }
 
+/**
+ * The places that put an undated event directly before or after another: its own, and those of the events that hung on it,
+ * which stay where they are in the order. Empty when it stands there already.
+ */
+export function placesToMove(
+  events: Events,
+  id: string,
+  target: string,
+  side: "before" | "after",
+): { id: string; place: Place }[] {
+  const moved = events.get(id);
+  if (!moved || target === id || !events.has(target)) return [];
+  const old = moved.when.place ?? placeAtEnd(new Map([...events].filter(([k]) => k !== id)));
+  const rest = new Map([...events].filter(([k]) => k !== id));
+  const hanging = [...rest.values()].filter((e) => !e.deleted && e.when.place?.after === id);
+  hanging.sort((a, b) => (a.when.place!.key < b.when.place!.key ? -1 : 1));
+  const places: { id: string; place: Place }[] = [];
+  let last: string | null = old.key || null;
+  for (const e of hanging) {
+    const next: string | null = followers(rest, old.after).find((k) => last === null || k > last) ?? null;
+    const place: Place = { after: old.after, key: between(last, next) };
+    last = place.key;
+    places.push({ id: e.id, place });
+    rest.set(e.id, { ...e, when: { ...e.when, place } });
+  }
+  const place = side === "after" ? placeAfter(rest, target) : placeBefore(rest, target);
+  return [{ id, place }, ...places];
+}
+
 /** The place after everything. */
 export function placeAtEnd(events: Events): Place {
   const last = inOrder(events.values()).at(-1);

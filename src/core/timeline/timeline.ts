@@ -57,6 +57,10 @@ export interface TimelineEvent {
   sign: Sign;
   /** Where its label was placed by hand; null: wherever there is room. */
   spot: Spot | null;
+  /** Whether its parts are drawn in a close-up; "": when there is too little room for them. */
+  closeUp: "" | "open" | "closed";
+  /** How much of it is done, percent; null: that is not asked. */
+  done: number | null;
   /** Fractional key, for events that begin together; "" for none. */
   byHand: string;
   /** The merged Yjs state of the description; empty: nothing written yet. */
@@ -114,6 +118,10 @@ export interface Timeline {
   gridlines: boolean;
   /** Marks of one's own; null: chosen by what there is room for. */
   marks: Marks | null;
+  /** Spans say on the chart how long they last. */
+  lengths: boolean;
+  /** Today is a line across the chart. */
+  today: boolean;
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: string;
   categories: ReadonlyMap<string, Category>;
@@ -137,6 +145,8 @@ export function emptyTimeline(id: string): Timeline {
     hemisphere: "north",
     margins: null,
     gridlines: false,
+    lengths: false,
+    today: false,
     marks: null,
     firstView: "",
     categories: new Map(),
@@ -156,6 +166,8 @@ export function emptyEvent(id: string): TimelineEvent {
     emphasis: false,
     sign: "",
     spot: null,
+    closeUp: "",
+    done: null,
     byHand: "",
     description: NOTHING,
     given: null,

@@ -61,8 +61,12 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
             if (!next.delete(look)) next.add(look);
             return next;
           }),
-        add: (place) => {
-          if (store.getState().saving !== "right_lost") begin(addAt(store, place));
+        closeUp: (id, open) => {
+          if (store.getState().saving !== "right_lost")
+            store.edit([{ kind: "set_event", id, field: "closeUp", value: open ? "open" : "closed" }]);
+        },
+        add: (place, within) => {
+          if (store.getState().saving !== "right_lost") begin(addAt(store, place, within));
         },
       },
       () => new Worker(new URL("../../workers/chart.worker.ts", import.meta.url), { type: "module" }),

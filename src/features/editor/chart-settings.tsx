@@ -1,10 +1,11 @@
 "use client";
 
-import { useId } from "react";
+import { useId, useMemo } from "react";
 import type { Marks } from "@/core/timeline/timeline";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
+import { placedByHand, putLabelsBack } from "./event-deeds";
 import { TextField } from "./text-field";
 
 const UNITS: Extract<Marks, { kind: "step" }>["unit"][] = ["years", "months", "days", "hours", "minutes"];
@@ -14,6 +15,12 @@ export function ChartSettings() {
   const { store } = useEditor();
   const marks = useEditorState((s) => s.timeline.marks);
   const gridlines = useEditorState((s) => s.timeline.gridlines);
+  const lengths = useEditorState((s) => s.timeline.lengths);
+  const today = useEditorState((s) => s.timeline.today);
+  const events = useEditorState((s) => s.timeline.events);
+  const placed = useMemo(() => placedByHand(events).length, [events]);
+  const lengthsId = useId();
+  const todayId = useId();
   const firstView = useEditorState((s) => s.timeline.firstView);
   const linesId = useId();
   const setMarks = (value: Marks | null, group?: string) =>
@@ -94,6 +101,37 @@ export function ChartSettings() {
         />
         <label htmlFor={linesId}>Lines across the chart at the marks</label>
       </div>
+      <div className="flex items-center gap-2">
+        <input
+          id={lengthsId}
+          type="checkbox"
+          className="size-4 accent-verdigris"
+          checked={lengths}
+          onChange={(e) => store.edit([{ kind: "set_timeline", field: "lengths", value: e.target.checked }])}
+        />
+        <label htmlFor={lengthsId}>Say how long spans last</label>
+      </div>
+      <div className="flex items-center gap-2">
+        <input
+          id={todayId}
+          type="checkbox"
+          className="size-4 accent-verdigris"
+          checked={today}
+          onChange={(e) => store.edit([{ kind: "set_timeline", field: "today", value: e.target.checked }])}
+        />
+        <label htmlFor={todayId}>Today as a line</label>
+      </div>
+      {placed > 0 ? (
+        <div>
+          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Labels placed by hand</h3>
+          <div className="flex items-center gap-2">
+            <span>{placed === 1 ? "1 label" : `${placed} labels`}</span>
+            <Button size="small" onClick={() => putLabelsBack(store)}>
+              Put all labels back
+            </Button>
+          </div>
+        </div>
+      ) : null}
       <div>
         <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">What a reader sees first</h3>
         <p className="mb-1.5">

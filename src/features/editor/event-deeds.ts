@@ -2,7 +2,9 @@ import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { isDated, UNDATED } from "@/core/time/when";
-import { between, placeAfter, placeAtEnd, placeBefore } from "@/core/timeline/place";
+import { inOrder } from "@/core/timeline/order";
+import { wholesFor, wouldLoop } from "@/core/timeline/parts";
+import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { readWhen } from "@/core/time/read-when";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
@@ -49,7 +51,12 @@ export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id
 }
 
 /** An empty event in that place of the order. */
-export function insertBeside(store: TimelineStore, id: string, side: "before" | "after"): string {
+export function insertBeside(
+  store: TimelineStore,
+  id: string,
+  side: "before" | "after",
+  within: string | null = null,
+): string {
   const { timeline } = store.getState();
   const place = side === "before" ? placeBefore(timeline.events, id) : placeAfter(timeline.events, id);
   const made = nanoid(10);
@@ -57,7 +64,7 @@ export function insertBeside(store: TimelineStore, id: string, side: "before" | 
     {
       kind: "add_event",
       id: made,
-      fields: { when: { ...UNDATED, place }, category: timeline.events.get(id)?.category ?? null },
+      fields: { when: { ...UNDATED, place }, category: timeline.events.get(id)?.category ?? null, partOf: within },
     },
   ]);
   return made;
@@ -65,19 +72,20 @@ export function insertBeside(store: TimelineStore, id: string, side: "before" | 
 
 /**
  * An event where the chart was pointed at: with the date that is meant there, or, where there is none, in that place of the
- * order. Gives its id.
+ * order; in a close-up part of what that shows. Gives its id.
  */
 export function addAt(
   store: TimelineStore,
   at: { date: string | null; before: string | null; after: string | null },
+  within: string | null = null,
 ): string {
   const { timeline } = store.getState();
-  if (at.date === null && at.before) return insertBeside(store, at.before, "after");
-  if (at.date === null && at.after) return insertBeside(store, at.after, "before");
+  if (at.date === null && at.before) return insertBeside(store, at.before, "after", within);
+  if (at.date === null && at.after) return insertBeside(store, at.after, "before", within);
   const id = nanoid(10);
   const when =
     at.date === null ? { ...UNDATED, place: placeAtEnd(timeline.events) } : readWhen(at.date, readOptionsOf(timeline));
-  store.edit([{ kind: "add_event", id, fields: { when } }]);
+  store.edit([{ kind: "add_event", id, fields: { when, partOf: within } }]);
   return id;
 }
 
@@ -90,4 +98,73 @@ export function isBlank(t: Timeline, id: string): boolean {
 
 export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {
   return between(itemsOf(t, of, list).at(-1)?.place ?? null, null);
+}
+
+export function isWithoutDate(store: TimelineStore, id: string): boolean {
+  const e = store.getState().timeline.events.get(id);
+  return e !== undefined && !isDated(e.when);
+}
+
+/** Makes an event part of another; says why where that cannot be. */
+export function makePartOf(store: TimelineStore, id: string, whole: string): void {
+  const { events } = store.getState().timeline;
+  const name = (e: string) => `“${events.get(e)?.title || "Untitled"}”`;
+  if (wouldLoop(events, id, whole)) {
+    store.say(
+      `${name(whole)} is itself part of ${name(id)}, so ${name(id)} cannot be part of it. Nothing was changed.`,
+    );
+    return;
+  }
+  store.edit([{ kind: "set_event", id, field: "partOf", value: whole }]);
+}
+
+/** Puts an event without a date directly before or after another. */
+export function moveUndated(store: TimelineStore, id: string, target: string, side: "before" | "after"): void {
+  const { events } = store.getState().timeline;
+  const places = placesToMove(events, id, target, side);
+  store.edit(
+    places.map(({ id: moved, place }): Op => {
+      const when = events.get(moved)!.when;
+      return { kind: "set_event", id: moved, field: "when", value: { ...when, place } };
+    }),
+  );
+}
+
+/**
+ * In the ledger, with Alt: up and down move an event without a date, right makes it part of the nearest event above that
+ * holds it, left takes it out. True: the key meant something.
+ */
+export function moveByKey(store: TimelineStore, id: string, key: string): boolean {
+  const { timeline } = store.getState();
+  const order = inOrder(timeline.events.values());
+  const at = order.findIndex((e) => e.id === id);
+  const step = key === "ArrowUp" ? -1 : key === "ArrowDown" ? 1 : 0;
+  if (step !== 0) {
+    const next = order[at + step];
+    if (!isWithoutDate(store, id)) store.say("It stands where its date puts it. Only events without a date are moved.");
+    else if (next) moveUndated(store, id, next.id, step < 0 ? "before" : "after");
+    return true;
+  }
+  if (key === "ArrowLeft") {
+    store.edit([{ kind: "set_event", id, field: "partOf", value: null }]);
+    return true;
+  }
+  if (key !== "ArrowRight") return false;
+  const { holding, others } = wholesFor(timeline, id);
+  const above = new Set(order.slice(0, at).map((e) => e.id));
+  const whole = holding[0] ?? others.findLast((e) => above.has(e.id));
+  if (whole) makePartOf(store, id, whole.id);
+  else store.say("There is no longer event that it could be part of.");
+  return true;
+}
+
+/** The events whose labels were placed by hand. */
+export function placedByHand(events: Timeline["events"]): string[] {
+  return [...events.values()].filter((e) => e.spot && !e.deleted).map((e) => e.id);
+}
+
+/** Puts all labels back to where there is room: one change, one undo. */
+export function putLabelsBack(store: TimelineStore): void {
+  const ids = placedByHand(store.getState().timeline.events);
+  store.edit(ids.map((id): Op => ({ kind: "set_event", id, field: "spot", value: null })));
 }

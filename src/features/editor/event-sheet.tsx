@@ -7,7 +7,7 @@ import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
-import { categoriesOf } from "@/core/timeline/timeline";
+import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -16,6 +16,7 @@ import { insertBeside, newCategory } from "./event-deeds";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { mendsOf, problemText } from "./problem-text";
+import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
 import { SourceField } from "./source-field";
 import { TextField } from "./text-field";
@@ -76,13 +77,13 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
             {o.laterAuthor === store.account ? (
               <>
-                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier)}” here at the same time. Yours stands;
-                theirs is in the history.
+                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier, timeline)}” here at the same time. Yours
+                stands; theirs is in the history.
               </>
             ) : (
               <>
-                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later)}” here at the same time, and it stands. You had
-                “{wordsFor(o.earlier)}”.
+                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later, timeline)}” here at the same time, and it
+                stands. You had “{wordsFor(o.earlier, timeline)}”.
               </>
             )}
             <div className="mt-1.5 flex gap-2">
@@ -94,7 +95,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
                   store.dismissOverlap(o.key);
                 }}
               >
-                Put “{wordsFor(o.earlier).slice(0, 30)}” back
+                Put “{wordsFor(o.earlier, timeline).slice(0, 30)}” back
               </Button>
               <Button size="small" onClick={() => store.dismissOverlap(o.key)}>
                 Leave it
@@ -179,25 +180,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
               </select>
             )}
           </Field>
-          <Field label="Part of">
-            {(ids) => (
-              <select
-                id={ids.id}
-                className={INPUT}
-                value={event.partOf ?? ""}
-                onChange={(e) => set("partOf", false)(e.target.value || null)}
-              >
-                <option value="">nothing</option>
-                {order
-                  .filter((e) => e.id !== id && (e.when.readAs.kind === "span" || e.id === event.partOf))
-                  .map((e) => (
-                    <option key={e.id} value={e.id}>
-                      {e.title || "Untitled"} ({whenLabel(e.when, timeline.dateStyle)})
-                    </option>
-                  ))}
-              </select>
-            )}
-          </Field>
+          <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
         </div>
         <div className="flex items-center gap-2">
           <input
@@ -209,6 +192,7 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           />
           <label htmlFor={importantId}>Important: stands out on the chart</label>
         </div>
+        <ArrangeFields event={event} timeline={timeline} set={set} />
         <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
         <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
         <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
@@ -237,8 +221,9 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
   );
 }
 
-function wordsFor(value: Value): string {
+function wordsFor(value: Value, timeline?: Timeline): string {
   if (value && typeof value === "object") return ("typed" in value && value.typed) || "no date";
+  if (timeline && typeof value === "string") return timeline.events.get(value.replace("~", ""))?.title ?? value;
   return String(value ?? "nothing") || "nothing";
 }
 

@@ -86,6 +86,11 @@ const FIELD: Record<string, string> = {
   firstView: "first view",
   gridlines: "lines across the chart",
   marks: "marks on the ridge",
+  spot: "place of the label",
+  closeUp: "close-up",
+  done: "percent done",
+  lengths: "how long spans last",
+  today: "today's line",
 };
 
 function inWords(op: Op, was: Row["was"][number], t: Timeline): string {
@@ -124,12 +129,14 @@ function eventName(id: string, t: Timeline): string {
 
 function value(v: unknown, t?: Timeline): string {
   if (v === null || v === undefined || v === "") return "nothing";
+  if (typeof v === "object" && "along" in v) return "a place by hand";
   if (typeof v === "object" && "kind" in v)
     return v.kind === "list"
       ? `“${(v as { text?: string }).text}”`
       : `every ${(v as { step?: number }).step} ${(v as { unit?: string }).unit}`;
   if (typeof v === "object") return `“${(v as { typed?: string }).typed || "no date"}”`;
   if (typeof v === "boolean") return v ? "yes" : "no";
-  const named = t?.categories.get(String(v))?.name ?? t?.events.get(String(v))?.title;
+  const id = String(v).replace(/^~/, "");
+  const named = t?.categories.get(id)?.name ?? t?.events.get(id)?.title;
   return `“${named ?? String(v as Value)}”`;
 }

@@ -1,23 +1,25 @@
 "use client";
 
-import { MoreHorizontal } from "lucide-react";
+import { CornerDownRight, MoreHorizontal } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { readWhen } from "@/core/time/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
+import { wholesFor, wholesOf } from "@/core/timeline/parts";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import { type Category, categoriesOf, type Item, type TimelineEvent } from "@/core/timeline/timeline";
 import { classes } from "@/ui/classes";
 import { CategoryMark } from "@/ui/category-mark";
 import { useEditor, useEditorState } from "./editor-context";
-import { insertBeside } from "./event-deeds";
+import { insertBeside, moveByKey } from "./event-deeds";
+import { Grip, RowDrag } from "./row-drag";
 import { wordsIn } from "./words";
 
 const CELL = "w-full min-w-0 truncate rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
 /** Columns by the room there is: all, without description and source beside an open sheet, cards on a phone. */
 const COLUMNS =
-  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_32px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_32px] @5xl:grid-cols-[190px_minmax(160px,1fr)_180px_110px_90px_minmax(110px,0.6fr)_36px]";
+  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_32px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_32px] @5xl:grid-cols-[190px_minmax(160px,1fr)_170px_150px_90px_80px_minmax(90px,0.5fr)_36px]";
 
 /** The events as a table that one can type in; as cards on a phone. */
 export function Ledger({ selected }: { selected: string | null }) {
@@ -29,6 +31,13 @@ export function Ledger({ selected }: { selected: string | null }) {
     for (const i of timeline.items.values()) if (!i.deleted) of.set(i.of, [...(of.get(i.of) ?? []), i]);
     return of;
   }, [timeline.items]);
+  const wholes = useMemo(() => wholesOf(timeline.events), [timeline.events]);
+  const depthOf = (id: string) => {
+    let depth = 0;
+    for (let at = wholes.get(id); at !== undefined; at = wholes.get(at)) depth++;
+    return depth;
+  };
+  const nameOf = (id: string | undefined) => (id === undefined ? "" : timeline.events.get(id)?.title || "Untitled");
   const body = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
@@ -49,8 +58,8 @@ export function Ledger({ selected }: { selected: string | null }) {
           "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
         )}
       >
-        {["When", "Title", "Category", "Media", "Description", "Source"].map((h, i) => (
-          <span key={h} role="columnheader" className={classes("px-1", i > 3 && "@max-5xl:hidden")}>
+        {["When", "Title", "Category", "Part of", "Media", "Description", "Source"].map((h, i) => (
+          <span key={h} role="columnheader" className={classes("px-1", (i === 3 || i > 4) && "@max-5xl:hidden")}>
             {h}
           </span>
         ))}
@@ -58,15 +67,22 @@ export function Ledger({ selected }: { selected: string | null }) {
           More
         </span>
       </div>
-      {events.map((e) => (
-        <Row
-          key={e.id}
-          event={e}
-          categories={categories}
-          items={items.get(e.id) ?? NONE}
-          selected={e.id === selected}
-        />
-      ))}
+      <RowDrag body={body}>
+        {(drop) =>
+          events.map((e) => (
+            <Row
+              key={e.id}
+              event={e}
+              categories={categories}
+              items={items.get(e.id) ?? NONE}
+              selected={e.id === selected}
+              depth={depthOf(e.id)}
+              whole={nameOf(wholes.get(e.id))}
+              drop={drop?.id === e.id ? drop.where : null}
+            />
+          ))
+        }
+      </RowDrag>
     </div>
   );
 }
@@ -78,11 +94,19 @@ const Row = memo(function Row({
   categories,
   items,
   selected,
+  depth,
+  whole,
+  drop,
 }: {
   event: TimelineEvent;
   categories: readonly Category[];
   items: readonly Item[];
   selected: boolean;
+  /** How deep it lies within others; and what it is part of, "" for nothing. */
+  depth: number;
+  whole: string;
+  /** Where what is being dragged would go. */
+  drop: "before" | "after" | "into" | null;
 }) {
   const { store, select } = useEditor();
   const manner = useEditorState((s) => s.timeline.dateStyle);
@@ -97,12 +121,21 @@ const Row = memo(function Row({
       data-row={e.id}
       aria-selected={selected}
       onFocus={() => select(e.id)}
+      onKeyDown={(k) => {
+        if (!k.altKey || !moveByKey(store, e.id, k.key)) return;
+        k.preventDefault();
+        k.stopPropagation();
+      }}
       className={classes(
         COLUMNS,
-        "items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
+        "group/row relative items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
         selected && "bg-sun-wash",
+        drop === "into" && "outline-2 -outline-offset-2 outline-sun",
+        drop === "before" && "shadow-[inset_0_3px_0_#F2B632]",
+        drop === "after" && "shadow-[inset_0_-3px_0_#F2B632]",
       )}
     >
+      <Grip id={e.id} name={name} />
       <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
           label={`When, ${name}`}
@@ -133,7 +166,8 @@ const Row = memo(function Row({
           </button>
         ) : null}
       </Cell>
-      <Cell className="font-bold @max-2xl:col-start-1">
+      <Cell className={classes("flex items-center font-bold @max-2xl:col-start-1", INDENT[Math.min(depth, 3)])}>
+        {depth > 0 ? <CornerDownRight size={13} aria-hidden className="shrink-0 text-quiet" /> : null}
         <CellInput
           label={`Title, ${whenLabel(e.when, manner) || "no date"}`}
           value={e.title}
@@ -162,6 +196,9 @@ const Row = memo(function Row({
             </option>
           ))}
         </select>
+      </Cell>
+      <Cell className="@max-5xl:hidden">
+        <PartOfCell event={e} name={name} whole={whole} />
       </Cell>
       <Cell className="truncate px-1 @max-2xl:hidden">{mediaWords(media)}</Cell>
       <Cell className="px-1 @max-5xl:hidden">
@@ -196,6 +233,38 @@ const Row = memo(function Row({
     </div>
   );
 });
+
+const INDENT = ["", "pl-2", "pl-5", "pl-8"];
+
+/** What an event is part of. The choices are looked up when one is about to choose. */
+function PartOfCell({ event, name, whole }: { event: TimelineEvent; name: string; whole: string }) {
+  const { store } = useEditor();
+  const [asked, setAsked] = useState(false);
+  const { holding, others } = asked ? wholesFor(store.getState().timeline, event.id) : { holding: [], others: [] };
+  const now = whole ? (event.partOf ?? "") : "";
+  const listed = [...holding, ...others];
+  return (
+    <select
+      aria-label={`Part of, ${name}`}
+      value={now}
+      className={classes(CELL, "max-w-[150px]")}
+      onFocus={() => setAsked(true)}
+      onPointerDown={() => setAsked(true)}
+      onBlur={() => setAsked(false)}
+      onChange={(x) =>
+        store.edit([{ kind: "set_event", id: event.id, field: "partOf", value: x.target.value || null }])
+      }
+    >
+      <option value="">nothing</option>
+      {now && !listed.some((e) => e.id === now) ? <option value={now}>{whole}</option> : null}
+      {listed.map((e) => (
+        <option key={e.id} value={e.id}>
+          {e.title || "Untitled"}
+        </option>
+      ))}
+    </select>
+  );
+}
 
 function Choice({ run, children }: { run: () => void; children: ReactNode }) {
   return (

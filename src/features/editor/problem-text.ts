@@ -2,10 +2,12 @@ import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
 import { dateProblemText } from "@/core/time/date-problem";
 import { readWhen } from "@/core/time/read-when";
-import { endDay, startDay } from "@/core/time/when";
+import { wordsFor } from "@/core/time/gap";
+import { endDay, startDay, type When } from "@/core/time/when";
 import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
-import type { Timeline } from "@/core/timeline/timeline";
+import { wholesFor } from "@/core/timeline/parts";
+import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** A finding in a sentence. */
 export function problemText(p: Problem, t: Timeline): string {
@@ -14,10 +16,16 @@ export function problemText(p: Problem, t: Timeline): string {
       return dateProblemText(p.problem);
     case "outside_period":
       return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, t.dateStyle)}). It is still shown; set another period, or another date, if that is not meant.`;
-    case "part_outside_whole":
-      return `It is part of “${t.events.get(p.whole)?.title || "Untitled"}” but lies outside it.`;
-    case "part_of_itself":
-      return "It is, over others, part of itself. Choose another whole for one of them.";
+    case "part_outside_whole": {
+      const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
+      const early = p.early > 0 ? `starts ${wordsFor(p.early)} before` : "";
+      const late = p.late > 0 ? `ends ${wordsFor(p.late)} after` : "";
+      return `It ${[early, late].filter(Boolean).join(" and ")} ${whole}, of which it is part. It is still shown as its part.`;
+    }
+    case "part_of_itself": {
+      const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
+      return `It was made part of ${whole} while that was made part of it, so it counts as part of nothing. What was set first stands.`;
+    }
     case "no_credit":
       return "A picture has no credit yet.";
   }
@@ -50,14 +58,56 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
         { words: "Work it out from the events", ops: [{ kind: "set_timeline", field: "period", value: readWhen("") }] },
       ];
     }
-    case "part_outside_whole":
-    case "part_of_itself":
+    case "part_outside_whole": {
+      const part = t.events.get(p.event);
+      const whole = t.events.get(p.whole);
+      if (!part || !whole) return [];
+      const name = (e: TimelineEvent) => `“${(e.title || "Untitled").slice(0, 30)}”`;
+      const widened = whole.locked ? null : widen(whole.when, part.when, p);
+      const better = wholesFor(t, p.event).holding.find((e) => e.id !== p.whole);
       return [
-        { words: "Take it out of that whole", ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }] },
+        ...(widened
+          ? [
+              {
+                words: `Let ${name(whole)} go ${whenLabel(widened, t.dateStyle)}`,
+                ops: [{ kind: "set_event", id: p.whole, field: "when", value: widened } as Op],
+              },
+            ]
+          : []),
+        ...(better
+          ? [
+              {
+                words: `Make it part of ${name(better)}`,
+                ops: [{ kind: "set_event", id: p.event, field: "partOf", value: better.id } as Op],
+              },
+            ]
+          : []),
+        {
+          words: `Take it out of ${name(whole)}`,
+          ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }],
+        },
       ];
+    }
+    case "part_of_itself":
+      return [{ words: "Leave it so", ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }] }];
     default:
       return [];
   }
+}
+
+/** A whole's dates with its part's where they lie beyond; null where they cannot be put in words. */
+function widen(whole: When, part: When, by: { early: number; late: number }): When | null {
+  const ends = (w: When) => {
+    const r = w.readAs;
+    return r.kind === "span" ? [r.start, r.end] : r.kind === "moment" ? [r.at, r.at] : [null, null];
+  };
+  const [from, to] = ends(whole);
+  const [first, last] = ends(part);
+  const start = by.early > 0 ? first : from;
+  const end = by.late > 0 ? last : to;
+  if (!start || !end) return null;
+  const when = readWhen(`${momentLabel(start)} - ${momentLabel(end)}`);
+  return when.readAs.kind === "span" ? when : null;
 }
 
 function yearOf(day: number | null, isEnd = false): string | null {

@@ -61,6 +61,9 @@ type UndoEntry = { kind: "ops"; ops: Op[] } | { kind: "words"; of: string };
 const GATHER_MS = 350;
 const FIRST_RETRY_MS = 500;
 const LAST_RETRY_MS = 8_000;
+const CATCH_UP_MS = 20_000;
+/** After so long without an answer a change is sent again. */
+const PATIENCE_MS = 8_000;
 const MOST_UNDO = 300;
 
 /**
@@ -380,6 +383,8 @@ export class TimelineStore {
       "POST",
       `/api/timelines/${this.timelineId}/changes`,
       body,
+      // Asked again it gets its first answer, so there is no harm in not waiting.
+      PATIENCE_MS + 10 * change.ops.length,
     );
     if (answer.ok) {
       this.retryMs = FIRST_RETRY_MS;
@@ -428,7 +433,7 @@ export class TimelineStore {
         editors: EditorPerson[];
         publication: Publication | null;
         work: OwnWork | null;
-      }>("GET", `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`);
+      }>("GET", `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`, undefined, CATCH_UP_MS);
       if (answer.ok) {
         this.set({ editors: answer.value.editors, publication: answer.value.publication, work: answer.value.work });
         this.take(answer.value.changes);

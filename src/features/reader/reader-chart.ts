@@ -18,7 +18,7 @@ function start(): void {
   const section = document.getElementById("chart");
   const still = section?.querySelector<HTMLElement>(".chart");
   if (!data || !section || !still) return;
-  const timeline = readChartData(data.textContent ?? "");
+  let timeline = readChartData(data.textContent ?? "");
   const box = document.createElement("div");
   box.className = "chart-live";
   const mediaPath = data.dataset.media ?? "";
@@ -43,10 +43,10 @@ function start(): void {
   const addressed = () => new URLSearchParams(location.search).get("view");
   const size = () => {
     const width = Math.max(280, still.clientWidth || section.clientWidth);
-    const needed =
-      width <= 560
-        ? uprightLength([...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length)
-        : drawChart(timeline, { width, height: heightFor(width) }, { fit: true }).height;
+    const upright = width <= 560;
+    const moments = [...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length;
+    const frame = { width, height: upright ? uprightLength(moments) : heightFor(width) };
+    const needed = drawChart(timeline, frame, { fit: true, upright }).height;
     box.style.height = `${Math.round(needed) + 30}px`;
   };
   section.classList.add("live");
@@ -76,6 +76,14 @@ function start(): void {
         if (address.href !== location.href) history.replaceState(history.state, "", address);
       },
       footInset: 0,
+      closeUp: (id, open) => {
+        const e = timeline.events.get(id);
+        if (!e) return;
+        const events = new Map(timeline.events).set(id, { ...e, closeUp: open ? "open" : "closed" });
+        timeline = { ...timeline, events };
+        size();
+        shown();
+      },
       add: null,
     },
     () => new Worker("/reader/chart-worker.js", { type: "module" }),
@@ -86,7 +94,8 @@ function start(): void {
   out.disabled = true;
   all.disabled = true;
   stage.lookAtText(addressed() ?? timeline.firstView);
-  stage.show({ timeline, hidden: new Set(), upright: null, rows: null });
+  const shown = () => stage.show({ timeline, hidden: new Set(hidden), upright: null, rows: null });
+  shown();
   let width = section.clientWidth;
   new ResizeObserver(() => {
     if (section.clientWidth === width || section.clientWidth === 0) return;
@@ -105,7 +114,7 @@ function start(): void {
     b.addEventListener("click", () => {
       if (!hidden.delete(id)) hidden.add(id);
       b.setAttribute("aria-pressed", String(!hidden.has(id)));
-      stage.show({ timeline, hidden: new Set(hidden), upright: null, rows: null });
+      shown();
     });
     item.append(b);
   }

@@ -1,6 +1,7 @@
-import { isDated } from "@/core/time/when";
+import { isDated, type When } from "@/core/time/when";
 import { uprightLength } from "@/core/chart/layout";
 import { placesAlong } from "@/core/chart/places-along";
+import { partsAfterWholes } from "@/core/timeline/parts";
 import { drawChart } from "@/core/chart/draw-chart";
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import { escapeXml, toSvg } from "@/core/chart/to-svg";
@@ -130,7 +131,18 @@ function stripSection(timeline: Timeline): string {
 function eventsSection(p: ReaderPage, timeline: Timeline): string {
   const { events } = p.frozen;
   const at = placesAlong(timeline);
-  return `<ol class="events">${events.map((e, i) => eventHtml(p, e, i, events[i - 1] ?? null, stripPercent(at.get(e.id) ?? 1))).join("")}</ol>`;
+  const byId = new Map(events.map((e) => [e.id, e]));
+  const order = partsAfterWholes(timeline.events);
+  // What came before an event: the one before it that is part of the same, or the beginning of what it is part of.
+  const last: FrozenEvent[] = [];
+  const html = order.map(({ event, depth }, i) => {
+    const e = byId.get(event.id)!;
+    const before = last[depth]?.when ?? (depth > 0 ? beginning(last[depth - 1]!.when) : null);
+    last.length = depth;
+    last[depth] = e;
+    return eventHtml(p, e, i, depth, before, stripPercent(at.get(e.id) ?? 1));
+  });
+  return `<ol class="events">${html.join("")}</ol>`;
 }
 
 /** Where the reading line stands, in percent of the strip: its ends are set in by margin and cap. */
@@ -139,11 +151,23 @@ function stripPercent(u: number): string {
   return ((inset + u * (1 - 2 * inset)) * 100).toFixed(2);
 }
 
-function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenEvent | null, at: string): string {
+function beginning(when: When): When {
+  const r = when.readAs;
+  return r.kind === "span" && r.start ? { ...when, readAs: { kind: "moment", at: r.start } } : when;
+}
+
+function eventHtml(
+  p: ReaderPage,
+  e: FrozenEvent,
+  index: number,
+  depth: number,
+  before: When | null,
+  at: string,
+): string {
   const { frozen } = p;
   const category = frozen.categories.find((c) => c.id === e.category);
   const whole = frozen.events.find((o) => o.id === e.partOf);
-  const gap = before ? gapText(before.when, e.when) : null;
+  const gap = before ? gapText(before, e.when) : null;
   const head = headlineLabel(e.when, frozen.dateStyle ?? null);
   const colour = category ? category.colour : "steel";
   const media = mediaOf(frozen, e.id);
@@ -151,7 +175,7 @@ function eventHtml(p: ReaderPage, e: FrozenEvent, index: number, before: FrozenE
   const links = frozen.items.filter((i) => i.of === e.id && i.list === "link" && (i.text || i.address));
   const beside = (heading: string, list: readonly FrozenItem[]) =>
     list.length === 0 ? "" : `<div><h4>${heading}</h4>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
-  return `<li class="event${whole ? " part" : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
+  return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(gap)} later</div>` : ""}
 <div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || "Untitled")}</a></p>` : ""}</div>
 <div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, frozen.dateStyle ?? null))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>

@@ -46,7 +46,9 @@ a{color:#0B6E69}
 .strip .line{position:absolute;top:0;bottom:0;width:2px;background:#F2B632;left:0;display:none}
 .events{max-width:1200px;margin:0 auto;padding:8px 28px 60px;list-style:none}
 .event{display:grid;grid-template-columns:200px minmax(0,600px) minmax(0,250px);gap:0 46px;padding:18px 0}
+.event.part{margin-left:22px}.event.part-2{margin-left:44px}.event.part-3{margin-left:66px}
 .event.part .when{padding-left:16px;border-left:4px solid #D5DEDC}
+@media(max-width:760px){.event.part{margin-left:10px}.event.part-2{margin-left:20px}.event.part-3{margin-left:30px}}
 .gap{grid-column:2;grid-row:1;display:flex;align-items:center;gap:12px;color:#4A6572;font-weight:700;font-size:14px;margin-bottom:14px}
 .gap:before,.gap:after{content:"";flex:1;border-top:2px dotted #A9BAB8}
 .when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}

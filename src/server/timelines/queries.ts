@@ -44,16 +44,18 @@ export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Tim
     | "hemisphere"
     | "margins"
     | "gridlines"
+    | "lengths"
+    | "today"
     | "marks"
     | "firstView"
   > & {
     seq: number;
   };
   const [row] = await tx<Row[]>`
-    select title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, gridlines, marks, first_view, seq from timeline where id = ${id} and deleted_at is null`;
+    select title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const events = await tx<TimelineEvent[]>`
-    select id, title, short_title, "when", category, part_of, emphasis, sign, spot, by_hand, description, given, locked, deleted from event where timeline_id = ${id} order by id`;
+    select id, title, short_title, "when", category, part_of, emphasis, sign, spot, close_up, done, by_hand, description, given, locked, deleted from event where timeline_id = ${id} order by id`;
   const categories = await tx<Category[]>`
     select id, name, colour, pattern, place, deleted from category where timeline_id = ${id} order by id`;
   const items = await tx<Item[]>`

@@ -14,6 +14,7 @@ import { tooLong, tooLongText } from "@/core/change/limits";
 import { sameValue } from "@/core/change/same-value";
 import { fromBase64 } from "@/core/text/base64";
 import { isUpdate, mergeDescriptions } from "@/core/text/description";
+import { CIRCULAR } from "@/core/timeline/parts";
 import { emptyCategory, emptyEvent, emptyItem } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -130,8 +131,11 @@ async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> 
       >`select ${column} as value from ${table} where timeline_id = ${timeline} and id = ${op.id}`;
       if (!row) return { skipped: "missing" };
       if (op.kind === "set_event" && touchesGiven(op, await givenOf(tx, timeline, op.id))) return { skipped: "given" };
+      const partOf = op.kind === "set_event" && op.field === "partOf" ? (op.value as string | null) : null;
+      const circular =
+        partOf !== null && !partOf.startsWith(CIRCULAR) && (await wouldLoop(tx, timeline, op.id, partOf));
       return setColumn(
-        op,
+        circular ? { ...op, value: CIRCULAR + partOf } : op,
         row.value,
         (value) => tx`update ${table} set ${column} = ${value} where timeline_id = ${timeline} and id = ${op.id}`,
         tx,
@@ -160,6 +164,19 @@ async function setColumn(
   if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return { skipped: "changed_since" };
   await write(columnValue(tx, op.value) as never);
   return { value: now };
+}
+
+/** Whether an event that became part of another would be part of itself; as the core's function of this name. */
+async function wouldLoop(tx: Tx, timeline: string, event: string, whole: string): Promise<boolean> {
+  const [row] = await tx<{ loops: boolean }[]>`
+    with recursive up(id) as (
+      select ${whole}::text
+      union
+      select e.part_of from event e join up on e.id = up.id
+      where e.timeline_id = ${timeline} and e.part_of is not null and e.part_of not like ${`${CIRCULAR}%`}
+    )
+    select exists (select from up where id = ${event}) as loops`;
+  return row!.loops;
 }
 
 async function givenOf(

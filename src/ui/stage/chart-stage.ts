@@ -1,20 +1,15 @@
 import { placeInView, type Pointed, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
 import { firstCounted } from "@/core/chart/counts";
 import { dateAt } from "@/core/chart/date-at";
-import {
-  type Chart,
-  countedIds,
-  drawView,
-  type Extras,
-  laneNames,
-  type Part,
-  targetsOf,
-} from "@/core/chart/draw-chart";
-import type { Lane } from "@/core/chart/lanes";
+import type { Chart } from "@/core/chart/chart";
+import { HEAD } from "@/core/chart/close-ups";
+import { drawView, type Extras } from "@/core/chart/draw-chart";
+import type { Part } from "@/core/chart/frame";
 import { groundOf } from "@/core/chart/layout";
 import { minus } from "@/core/chart/pair";
 import type { Scene, Target } from "@/core/chart/scene";
 import type { ShownCount } from "@/core/chart/shown";
+import { countedIds, targetsOf } from "@/core/chart/targets";
 import {
   centred,
   type Ground,
@@ -27,7 +22,8 @@ import {
   wholeView,
   zoomed,
 } from "@/core/chart/view";
-import { wordsOf } from "@/core/chart/words";
+import { dayFrom } from "@/core/time/calendar";
+import type { Instant } from "@/core/time/when";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
@@ -47,8 +43,10 @@ export interface StageHooks {
   footInset: number;
   /** A row's name was pressed: its look. */
   fold?: (look: number) => void;
-  /** An empty place was pointed at; null: nothing can be added. */
-  add: ((place: Pointed) => void) | null;
+  /** The letter of a close-up was pressed: it is to be open, or closed. */
+  closeUp?: (id: string, open: boolean) => void;
+  /** An empty place was pointed at, in a close-up of the event `within`; null: nothing can be added. */
+  add: ((place: Pointed, within: string | null) => void) | null;
 }
 
 export interface StageSubject {
@@ -84,7 +82,7 @@ export class ChartStage {
   private pictures = new Map<string, HTMLImageElement>();
   private subject: StageSubject | null = null;
   private chart: Chart | null = null;
-  private events: TimelineEvent[] = [];
+  private events: readonly TimelineEvent[] = [];
   private size = { width: 0, height: 0 };
   private view: View | null = null;
   /** A view asked for before there was a chart. */
@@ -110,9 +108,7 @@ export class ChartStage {
   constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
     this.box = box;
     this.hooks = hooks;
-    this.layouts = new LayoutQueue(makeWorker, (timeline, events, laid, lanes) =>
-      this.take(timeline, events, laid, lanes),
-    );
+    this.layouts = new LayoutQueue(makeWorker, (chart, events) => this.take(chart, events));
     this.canvas = document.createElement("canvas");
     this.canvas.setAttribute("aria-hidden", "true");
     this.canvas.style.display = "block";
@@ -139,7 +135,7 @@ export class ChartStage {
         zoom: (at, factor) => this.zoomAt(at, factor),
         pan: (px) => this.pan(px),
         tap: (x, y) => this.tap(x, y),
-        hover: (at) => this.hover(at),
+        hover: (at) => this.hover(at?.x ?? null, at?.y ?? 0),
         isWhole: () => this.isWhole(),
         isUpright: () => this.upright,
       }),
@@ -168,7 +164,7 @@ export class ChartStage {
       this.subject.hidden === subject.hidden &&
       this.subject.upright === subject.upright &&
       this.subject.rows === subject.rows &&
-      (["scale", "period", "dateStyle", "gridlines", "marks"] as const).every(
+      (["scale", "period", "dateStyle", "gridlines", "marks", "lengths", "today"] as const).every(
         (k) => this.subject!.timeline[k] === subject.timeline[k],
       );
     this.subject = subject;
@@ -206,27 +202,24 @@ export class ChartStage {
     if (!subject || this.size.width === 0) return;
     const upright = subject.upright ?? this.size.width < NARROW;
     const height = this.size.height - this.strip.height;
-    this.layouts.run(subject.timeline, subject.hidden, { width: this.size.width, height }, upright, subject.rows);
+    const room = { width: this.size.width, height };
+    const { timeline, hidden, rows } = subject;
+    this.layouts.run({ timeline, hidden, room, upright, rows, today: today() });
   }
 
-  private take(timeline: Timeline, events: TimelineEvent[], laid: Chart["laid"], lanes: Lane[] | null): void {
+  private take(chart: Chart, events: readonly TimelineEvent[]): void {
+    const { laid } = chart;
     const g = this.ground();
     const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
     const next = groundOf(laid.axis, laid.layout);
     const sameAxis =
       g !== null && g.axis.length === next.axis.length && g.size === next.size && g.upright === next.upright;
-    this.chart = {
-      timeline,
-      laid,
-      words: wordsOf(timeline, events, laid.data),
-      names: laneNames(timeline),
-      ...(lanes ? { lanes } : {}),
-    };
+    this.chart = chart;
     this.events = events;
     const ground = this.ground()!;
     if (!(this.view && sameAxis)) this.view = readView(ground, seen || this.wanted);
     this.wanted = "";
-    this.strip.show(timeline, laid.data, this.size.width - this.hooks.footInset);
+    this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
     this.rest();
   }
 
@@ -236,6 +229,11 @@ export class ChartStage {
 
   private get upright(): boolean {
     return this.chart?.laid.layout.upright ?? false;
+  }
+
+  /** Where the main ridge begins along itself, px: below the close-ups of an upright chart. */
+  private get begin(): number {
+    return this.upright ? (this.chart?.top ?? 0) : 0;
   }
 
   private isWhole(): boolean {
@@ -304,7 +302,7 @@ export class ChartStage {
     const g = this.ground();
     if (!g || !this.view) return;
     this.stopMoving();
-    this.moveNow(zoomed(g, this.view, x, factor));
+    this.moveNow(zoomed(g, this.view, x - this.begin, factor));
   }
 
   pan(px: number): void {
@@ -330,7 +328,7 @@ export class ChartStage {
     const g = this.ground();
     if (!g || !this.view) return;
     const at = this.selected === null ? null : this.placeOf(this.selected);
-    const x = at ? (at[0] + at[1]) / 2 : g.size / 2;
+    const x = at && at.closeUp < 0 ? (at.from + at.to) / 2 - this.begin : g.size / 2;
     this.moveTo(zoomed(g, this.view, x > 0 && x < g.size ? x : g.size / 2, STEP ** way));
   }
 
@@ -342,42 +340,64 @@ export class ChartStage {
   /** To the selected event. */
   toSelected(): void {
     const g = this.ground();
-    const i = this.indexOf(this.selected);
+    const i = this.mainIndexOf(this.selected);
     if (g && i >= 0 && this.chart && this.view) this.moveTo(viewOfEvent(this.chart.laid, g, this.view, i));
   }
 
   // ------------------------------------------------------------ reaching
 
   private indexOf(id: string | null): number {
-    return id === null || !this.chart ? -1 : this.chart.laid.data.ids.indexOf(id);
+    return id === null || !this.chart ? -1 : this.chart.data.ids.indexOf(id);
   }
 
-  /** From where to where an event stands in the frame, px. */
-  private placeOf(id: string): [number, number] | null {
-    const g = this.ground();
+  /** The index on the main ridge of an event, or of what it is part of where that is opened. */
+  private mainIndexOf(id: string | null): number {
+    const { chart } = this;
+    if (!chart) return -1;
+    let at = this.indexOf(id);
+    if (!chart.main || at < 0) return at;
+    for (let i = chart.main.indexOf(at); ; i = chart.main.indexOf(at)) {
+      if (i >= 0) return i;
+      at = chart.data.whole[at]!;
+      if (at < 0) return -1;
+    }
+  }
+
+  /** Where an event stands in the drawing, px along the ridge, and where its ridge is across. */
+  private placeOf(id: string): { from: number; to: number; across: number; closeUp: number } | null {
     const i = this.indexOf(id);
-    return g && this.view && i >= 0 ? placeInView(this.chart!.laid, g, this.view, i) : null;
+    const { parts } = this;
+    for (const part of parts) {
+      const { layout, data } = part.laid;
+      const own = part.of(0) === 0 && data.count === this.chart!.data.count ? i : data.ids.indexOf(id);
+      if (own < 0) continue;
+      const [a, b] = placeInView(part.laid, part.content.ground, part.content.view, own);
+      const [along, across] = layout.upright ? [part.top, part.left] : [part.left, part.top];
+      const middle = across + layout.ridgeTop + layout.ridge / 2;
+      return { from: a + along, to: b + along, across: middle, closeUp: part.closeUp };
+    }
+    return null;
   }
 
   private bringIntoView(id: string): void {
     const g = this.ground();
-    const i = this.indexOf(id);
+    const i = this.mainIndexOf(id);
     if (g && this.view && i >= 0 && !isWhole(g, this.view)) this.view = withEvent(this.chart!.laid, g, this.view, i);
   }
 
-  /** An upright chart may be longer than its box. */
+  /** A chart may be longer than its box. */
   private scrollTo(id: string): void {
-    const at = this.upright ? this.placeOf(id) : null;
+    const at = this.placeOf(id);
     if (!at) return;
     const { scrollTop, clientHeight } = this.box;
-    if (at[0] < scrollTop + 20 || at[0] > scrollTop + clientHeight - 60)
-      this.box.scrollTop = Math.max(0, at[0] - clientHeight / 2);
+    const y = this.upright ? at.from : at.across;
+    if (y < scrollTop + 20 || y > scrollTop + clientHeight - 60) this.box.scrollTop = Math.max(0, y - clientHeight / 2);
   }
 
   private walk(id: string | null, step: number | "first" | "last"): void {
     const { chart } = this;
     if (!chart || this.events.length === 0) return;
-    const { ids } = chart.laid.data;
+    const { ids } = chart.data;
     const now = this.indexOf(id);
     const to = step === "first" ? 0 : step === "last" ? ids.length - 1 : now < 0 ? 0 : now + step;
     const next = ids[to];
@@ -395,6 +415,11 @@ export class ChartStage {
       this.hooks.fold?.(Number(first));
       return;
     }
+    if (kind === "close-up") {
+      const isOpen = this.chart?.closeUps.some((c) => this.chart!.data.ids[c.whole] === first) ?? false;
+      this.hooks.closeUp?.(first, !isOpen);
+      return;
+    }
     if (kind === "event") {
       this.hooks.select(first, true);
       return;
@@ -403,11 +428,17 @@ export class ChartStage {
     const { parts, chart } = this;
     if (!g || !this.view || !chart) return;
     // The button knows the first only.
-    const ids = parts.flatMap((p) =>
-      p.content.counts.filter((c) => isFirst(p, c, first)).map((c) => countedIds(p, c)),
-    )[0] ?? [first];
+    const pressed = parts.flatMap((p) =>
+      p.content.counts.filter((c) => isFirst(p, c, first)).map((c) => ({ part: p, ids: countedIds(p, c) })),
+    )[0];
+    const ids = pressed?.ids ?? [first];
     if (ids.length === 1) {
       this.hooks.select(ids[0]!, true);
+      return;
+    }
+    // A close-up has one view.
+    if (pressed && pressed.part.closeUp >= 0) {
+      this.hooks.list(ids);
       return;
     }
     const index = new Map(chart.laid.data.ids.map((id, i) => [id, i]));
@@ -434,16 +465,41 @@ export class ChartStage {
       this.hooks.select(null, false);
       return;
     }
-    add(pointedAt(this.chart.laid, g, this.view, g.upright ? y : x, this.chart.words.era));
+    const part = this.partAt(x, y);
+    if (!part) {
+      const head = this.chart.closeUps.find((c) => inBox(c, x, y));
+      if (head) this.hooks.select(this.chart.data.ids[head.whole]!, true);
+      return;
+    }
+    const { laid, content, closeUp } = part;
+    const along = content.ground.upright ? y - part.top : x - part.left;
+    const within = closeUp < 0 ? null : this.chart.data.ids[this.chart.closeUps[closeUp]!.whole]!;
+    const of = this.chart.lanes ? this.chart.laid : laid;
+    add(pointedAt(of, content.ground, content.view, along, this.chart.words.era), within);
   }
 
-  private hover(x: number | null): void {
-    const g = this.ground();
-    if (x === null || !g || !this.view || !this.chart || g.upright) this.overlay.readingLine(null, "", 0);
-    else {
-      const date = dateAt(g, this.view, x, this.chart.words.era);
-      this.overlay.readingLine(date === null ? null : x, date ?? "", this.chart.laid.layout.ridgeTop);
+  /** The ridge that a place of the drawing belongs to; null: none, such as a close-up's roof. */
+  private partAt(x: number, y: number): Part | null {
+    const { parts, chart } = this;
+    if (!chart) return null;
+    const k = chart.closeUps.findIndex((c) => inBox(c, x, y));
+    if (k < 0) return y < chart.top ? null : (parts.find((p) => p.closeUp < 0) ?? null);
+    return y < chart.closeUps[k]!.y + HEAD ? null : (parts.find((p) => p.closeUp === k) ?? null);
+  }
+
+  private hover(x: number | null, y: number): void {
+    const part = x === null ? null : this.partAt(x, y);
+    if (x === null || !part || !this.chart || this.upright) {
+      this.overlay.readingLine(null, "", 0, 0);
+      return;
     }
+    const { content, laid } = part;
+    // Of rows the ridge is the one over them.
+    const of = this.chart.lanes ? this.chart.laid : laid;
+    const top = this.chart.lanes ? 0 : part.top;
+    const date = dateAt(content.ground, content.view, x - part.left, this.chart.words.era);
+    const foot = part.closeUp < 0 ? null : top + laid.layout.across;
+    this.overlay.readingLine(date === null ? null : x, date ?? "", top, top + of.layout.ridgeTop, foot);
   }
 
   private key = (e: KeyboardEvent): void => {
@@ -512,15 +568,15 @@ export class ChartStage {
     if (at >= 0 && !targets.some((t) => t.kind === "event" && t.ids[0] === this.selected && t.h > 20)) {
       const place = this.placeOf(this.selected!);
       const size = this.upright ? scene.height : scene.width;
-      const along = place ? Math.max(8, Math.min(size - 8, place[0])) : 0;
-      const across = scene.ridgeY + 32;
-      if (place && place[1] >= 0 && place[0] <= size)
+      const along = place ? Math.max(8, Math.min(size - 8, place.from)) : 0;
+      const across = (place?.across ?? 0) + 32;
+      if (place && place.to >= this.begin && place.from <= size)
         flag = {
           id: this.selected!,
           x: this.upright ? across : along,
           y: this.upright ? along : across,
-          text: `${chart.laid.data.dates[at] ?? ""} ${chart.laid.data.titles[at] ?? ""}`.trim(),
-          name: chart.words.nameOf(at),
+          text: `${chart.data.dates[at] ?? ""} ${chart.data.titles[at] ?? ""}`.trim(),
+          name: chart.nameOf(at),
         };
     }
     this.overlay.show(targets, this.selected, flag, scene.width, scene.height);
@@ -537,6 +593,16 @@ export class ChartStage {
     this.pictures.set(item, image);
     return null;
   };
+}
+
+/** The day it is, where this is read. */
+function today(): Instant {
+  const now = new Date();
+  return { day: dayFrom("gregorian", now.getFullYear(), now.getMonth() + 1, now.getDate()), second: 43_200 };
+}
+
+function inBox(b: { x: number; y: number; w: number; h: number }, x: number, y: number): boolean {
+  return x >= b.x && x <= b.x + b.w && y >= b.y && y <= b.y + b.h;
 }
 
 /** Whether an event is the first that a count stands for. */

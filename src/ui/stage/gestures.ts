@@ -5,7 +5,7 @@ export interface GestureHooks {
   pan: (px: number) => void;
   tap: (x: number, y: number) => void;
   /** Where a mouse is; null when it has left. */
-  hover: (at: number | null) => void;
+  hover: (at: { x: number; y: number } | null) => void;
   isWhole: () => boolean;
   /** The ridge runs down: along is y. */
   isUpright: () => boolean;
@@ -52,7 +52,7 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     const at = place(e);
     const last = pointers.get(e.pointerId);
     if (!last) {
-      if (e.pointerType === "mouse") hooks.hover(along(at));
+      if (e.pointerType === "mouse") hooks.hover(at);
       return;
     }
     pointers.set(e.pointerId, at);

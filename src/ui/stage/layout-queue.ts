@@ -1,7 +1,9 @@
+import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/chart";
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
-import { type Lane, layoutLanes } from "@/core/chart/lanes";
-import { type Frame, type Laid, layoutChart, uprightLength } from "@/core/chart/layout";
+import { layoutLanes } from "@/core/chart/lanes";
+import { type Frame, layoutChart, uprightLength } from "@/core/chart/layout";
+import type { Instant } from "@/core/time/when";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** Up to so many events the chart is laid out at once, where it is; more go to the worker. */
@@ -9,7 +11,16 @@ const AT_ONCE = 400;
 /** Columns of a large chart are filled for so long at a time, ms. */
 const SLICE_MS = 8;
 
-export type Done = (timeline: Timeline, events: TimelineEvent[], laid: Laid, lanes: Lane[] | null) => void;
+export interface Wanted {
+  timeline: Timeline;
+  hidden: ReadonlySet<string>;
+  room: Frame;
+  upright: boolean;
+  rows: ReadonlySet<number> | null;
+  today: Instant;
+}
+
+export type Done = (chart: Chart, events: readonly TimelineEvent[]) => void;
 
 /** Lays out charts one after the other; what a newer one has overtaken is not delivered. */
 export class LayoutQueue {
@@ -30,23 +41,15 @@ export class LayoutQueue {
     this.worker?.terminate();
   }
 
-  run(
-    timeline: Timeline,
-    hidden: ReadonlySet<string>,
-    room: Frame,
-    upright: boolean,
-    rows: ReadonlySet<number> | null,
-  ): void {
+  run(w: Wanted): void {
     const task = ++this.task;
-    const events = shownEvents(timeline, hidden);
-    // An upright ridge is as long as its labels need; whoever shows it scrolls.
-    const moments = upright ? events.filter((e) => e.when.readAs.kind !== "span").length : 0;
-    const frame = upright ? { width: room.width, height: Math.max(room.height, uprightLength(moments)) } : room;
+    const { timeline } = w;
+    const events = shownEvents(timeline, w.hidden);
     const work = chartDataSlowly(timeline, events);
     if (events.length <= AT_ONCE) {
       let step = work.next();
       while (!step.done) step = work.next();
-      this.deliver(timeline, events, step.value, frame, upright, rows);
+      this.deliver(w, events, step.value);
       return;
     }
     const go = () => {
@@ -56,8 +59,8 @@ export class LayoutQueue {
         const step = work.next();
         if (step.done) {
           // Rows are laid out where they are: each is a chart of its own, and small.
-          if (rows && !upright) this.deliver(timeline, events, step.value, frame, upright, rows);
-          else this.send(task, timeline, events, step.value, frame, upright);
+          if (w.rows && !w.upright) this.deliver(w, events, step.value);
+          else this.send(task, w, this.prepared(w, events, step.value));
           return;
         }
         if (performance.now() - begun > SLICE_MS) break;
@@ -67,36 +70,37 @@ export class LayoutQueue {
     go();
   }
 
-  private deliver(
-    timeline: Timeline,
-    events: TimelineEvent[],
-    data: ChartData,
-    frame: Frame,
-    upright: boolean,
-    rows: ReadonlySet<number> | null,
-  ): void {
-    if (rows && !upright && data.count > 0) {
-      const { laid, lanes } = layoutLanes(timeline, data, frame, rows);
-      this.done(timeline, events, laid, lanes);
-    } else this.done(timeline, events, layoutChart(timeline, data, frame, { upright }), null);
+  private prepared(w: Wanted, events: readonly TimelineEvent[], data: ChartData): Prepared {
+    // An upright ridge is as long as its labels need; whoever shows it scrolls.
+    const moments = w.upright ? events.filter((e) => e.when.readAs.kind !== "span").length : 0;
+    const { width, height } = w.room;
+    const frame = w.upright ? { width, height: Math.max(height, uprightLength(moments)) } : w.room;
+    const closeUps = w.rows && !w.upright ? "none" : "auto";
+    return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps });
   }
 
-  private send(
-    task: number,
-    timeline: Timeline,
-    events: TimelineEvent[],
-    data: ChartData,
-    frame: Frame,
-    upright: boolean,
-  ): void {
+  private deliver(w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
+    const prepared = this.prepared(w, events, data);
+    if (w.rows && !w.upright && data.count > 0) {
+      const { laid, lanes } = layoutLanes(w.timeline, data, w.room, w.rows);
+      this.done(assemble(prepared, laid, w.today, lanes), events);
+    } else {
+      const { mainData, mainFrame } = prepared;
+      const laid = layoutChart(w.timeline, mainData, mainFrame, { upright: w.upright });
+      this.done(assemble(prepared, laid, w.today), events);
+    }
+  }
+
+  private send(task: number, w: Wanted, prepared: Prepared): void {
+    const { mainData, mainFrame } = prepared;
     this.worker ??= this.makeWorker();
     this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
       const begun = performance.now();
-      this.done(timeline, events, laidFrom(m.data.answer, data), null);
+      this.done(assemble(prepared, laidFrom(m.data.answer, mainData), w.today), prepared.events);
       this.answerTimes.push(performance.now() - begun);
     };
-    this.worker.postMessage({ number: task, task: taskOf(timeline, data, frame, { upright }) });
+    this.worker.postMessage({ number: task, task: taskOf(w.timeline, mainData, mainFrame, { upright: w.upright }) });
   }
 }

@@ -137,21 +137,27 @@ export class Overlay {
     );
   }
 
-  /** What lies at a place. */
+  /** What lies at a place; of several the smallest. */
   at(x: number, y: number): Target | null {
-    for (const t of this.targets.values()) if (x >= t.x && x <= t.x + t.w && y >= t.y && y <= t.y + t.h) return t;
-    return null;
+    let found: Target | null = null;
+    for (const t of this.targets.values())
+      if (x >= t.x && x <= t.x + t.w && y >= t.y && y <= t.y + t.h && !(found && found.w * found.h < t.w * t.h))
+        found = t;
+    return found;
   }
 
-  /** The reading line at x, saying the date beside the ridge; null: none. */
-  readingLine(x: number | null, text: string, ridgeTop: number): void {
+  /** The reading line at x from `top` to `end` (null: all the way), saying the date beside the ridge; no x: none. */
+  readingLine(x: number | null, text: string, top: number, ridgeTop: number, end: number | null = null): void {
     this.line.hidden = x === null;
     if (x === null) return;
     // Faint below the ridge, where it runs over words.
-    const foot = ridgeTop + 24;
+    const foot = ridgeTop + 24 - top;
+    this.line.style.top = `${top}px`;
+    this.line.style.bottom = end === null ? "0" : "auto";
+    this.line.style.height = end === null ? "auto" : `${end - top}px`;
     this.line.style.background = `linear-gradient(#16323A 0 ${foot}px,rgba(22,50,58,.22) ${foot}px)`;
     this.line.style.transform = `translateX(${x.toFixed(1)}px)`;
     this.lineText.textContent = text;
-    this.lineText.style.top = `${Math.max(2, ridgeTop - 22)}px`;
+    this.lineText.style.top = `${Math.max(2, ridgeTop - top - 22)}px`;
   }
 }

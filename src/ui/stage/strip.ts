@@ -1,5 +1,6 @@
 import { groundOf, layoutChart } from "@/core/chart/layout";
 import type { ChartData } from "@/core/chart/chart-data";
+import type { Chart } from "@/core/chart/chart";
 import { drawView } from "@/core/chart/draw-chart";
 import { type Ground, isWhole, uAt, type View, wholeView } from "@/core/chart/view";
 import type { Timeline } from "@/core/timeline/timeline";
@@ -92,7 +93,18 @@ export class Strip {
     this.painted = this.subject;
     const laid = layoutChart(timeline, data, { width, height: HEIGHT }, { strip: true });
     this.own = groundOf(laid.axis, laid.layout);
-    const chart = { timeline: { gridlines: false }, laid, words: NO_WORDS, names: [] };
+    const chart: Chart = {
+      timeline: { gridlines: false },
+      data,
+      nameOf: NO_WORDS.nameOf,
+      laid,
+      words: NO_WORDS,
+      main: null,
+      top: 0,
+      closeUps: [],
+      names: [],
+      today: null,
+    };
     const { scene } = drawView(chart, wholeView(this.own), [], null);
     scene.shapes = scene.shapes.filter((s) => s.kind !== "text");
     // However many rows of roofs there are, the strip is as high as it is.
