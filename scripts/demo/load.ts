@@ -112,6 +112,8 @@ async function load(demo: DemoTimeline): Promise<string> {
     { kind: "set_timeline", field: "byline", value: demo.byline ?? "" },
     { kind: "set_timeline", field: "gridlines", value: demo.gridlines ?? false },
     { kind: "set_timeline", field: "marks", value: demo.marks ?? null },
+    { kind: "set_timeline", field: "lengths", value: demo.lengths ?? false },
+    { kind: "set_timeline", field: "today", value: demo.today ?? false },
     ...demo.categories.map(([name, colour, pattern]): Op => {
       place = between(place, null);
       return {
@@ -142,6 +144,9 @@ async function load(demo: DemoTimeline): Promise<string> {
         partOf: e.partOf ? ids.get(e.partOf)! : null,
         emphasis: e.important ?? false,
         sign: e.sign ?? "",
+        closeUp: e.closeUp ?? "",
+        done: e.done ?? null,
+        spot: e.spot ?? null,
       },
     });
     if (e.text) ops.push({ kind: "describe", of: event, update: toBase64(descriptionFrom(e.text, clientId++)) });

@@ -1,4 +1,4 @@
-import type { Marks, Sign } from "@/core/timeline/timeline";
+import type { Marks, Sign, Spot } from "@/core/timeline/timeline";
 
 /** The made-up world of the demo: the river Ambrel and the town of Ambrelford. No person, place or school is real. */
 
@@ -16,6 +16,11 @@ export interface DemoEvent {
   partOf?: string;
   important?: true;
   sign?: Sign;
+  /** Its parts in a close-up, whatever the room; or never. */
+  closeUp?: "open" | "closed";
+  done?: number;
+  /** Where its label was placed by hand. */
+  spot?: Spot;
 }
 
 export interface DemoTimeline {
@@ -31,6 +36,8 @@ export interface DemoTimeline {
   publish?: "link" | "everybody";
   gridlines?: true;
   marks?: Marks;
+  lengths?: true;
+  today?: true;
 }
 
 const AMBREL: DemoTimeline = {
@@ -214,6 +221,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 16:00 - 15 Nov 1872 06:00",
       title: "The long night flood",
+      closeUp: "open",
       sign: "drop",
       category: "Weather & water",
       important: true,
@@ -249,6 +257,36 @@ const AMBREL: DemoTimeline = {
       title: "East quay under water",
       category: "Weather & water",
       partOf: "The long night flood",
+      source: "Ambrel Post, no. 3914, page 2",
+    },
+    {
+      when: "14 Nov 1872 22:50 - 15 Nov 1872 00:40",
+      title: "The bridge gives way",
+      closeUp: "closed",
+      category: "Crossing",
+      partOf: "The long night flood",
+      text: ["Arch by arch, from the east bank. The keeper's lamp was still burning on the last pier at one."],
+      source: "Bridge keeper's statement",
+    },
+    {
+      when: "14 Nov 1872 22:50",
+      title: "First arch falls",
+      category: "Crossing",
+      partOf: "The bridge gives way",
+      source: "Bridge keeper's statement",
+    },
+    {
+      when: "14 Nov 1872 23:25",
+      title: "Second arch falls",
+      category: "Crossing",
+      partOf: "The bridge gives way",
+      source: "Bridge keeper's statement",
+    },
+    {
+      when: "15 Nov 1872 00:40",
+      title: "The toll house goes",
+      category: "Town life",
+      partOf: "The bridge gives way",
       source: "Ambrel Post, no. 3914, page 2",
     },
     {

@@ -42,8 +42,8 @@ export interface ChartOptions {
   today?: Instant | undefined;
 }
 
-/** Close-ups are never less than what is left for the chart itself, px. */
-const LEAST_MAIN = 200;
+/** What close-ups leave at least for the chart itself, px. */
+const LEAST_MAIN = 300;
 
 /** What there is to lay out: the close-ups laid out already, and what is left for the main ridge. */
 export interface Prepared {

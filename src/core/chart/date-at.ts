@@ -11,6 +11,12 @@ const YEAR = 365.2425;
 
 /** The date at a place of the frame, as exact as the zoom allows, in words that are read back; null where there is no time. */
 export function dateAt(g: Ground, v: View, x: number, era: "BC" | "BCE" = "BC"): string | null {
+  const found = timeNear(g, v, x);
+  return found && dateText(found.at, found.days, era);
+}
+
+/** The instant at a place of the frame, and how many days can be told apart there; null where there is no time. */
+export function timeNear(g: Ground, v: View, x: number): { at: Instant; days: number } | null {
   const { axis } = g;
   if (axis.scale === "even" || !axis.from || !axis.to) return null;
   const u = uAt(g, v, x);
@@ -20,7 +26,7 @@ export function dateAt(g: Ground, v: View, x: number, era: "BC" | "BCE" = "BC"):
   const after = axis.timeAt(uAt(g, v, x + RESOLVED_PX / 2)) ?? at;
   if (!at || !before || !after) return null;
   const days = after.day - before.day + (after.second - before.second) / 86_400;
-  return dateText(at, days, era);
+  return { at, days };
 }
 
 /** An instant in words, with a precision of about so many days. */

@@ -189,8 +189,13 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const roofs =
     content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
-  for (const r of content.roofs) drawTitle(shapes, data, r, ground);
-  marked(shapes, part, content.labels, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
+  // Lines to labels placed over the ridge run behind the titles of roofs.
+  const over = (l: ShownLabel) => laid.layout.handY[l.rank]! < laid.layout.ridgeTop;
+  const lines = content.labels.filter(over);
+  for (const l of lines) drawLine(shapes, laid, l, isSelected(l.i));
+  for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0);
+  const under = lines.length > 0 ? content.labels.filter((l) => !over(l)) : content.labels;
+  marked(shapes, part, under, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
   const bobs = shownBobs(laid, content.ground, content.view);
   const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);

@@ -95,7 +95,7 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   const part = filledTo < title.x + w + 4;
   const light = title.on && !hollow && !part;
   // A plain ground behind the words, so that no pattern runs through them.
-  if (light && pattern !== "solid")
+  if (light && (pattern !== "solid" || ground))
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 2, w + 8, r.y1 - r.y0 - 4), fill: colour });
   if (title.on && part)
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 3, w + 8, r.y1 - r.y0 - 6), fill: PAPER });

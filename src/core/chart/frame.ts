@@ -78,6 +78,11 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
   return found;
 }
 
+/** Whether a label placed by hand lies on a roof's title. */
+function covers(l: ShownLabel, { title: t, y0, y1 }: ShownRoof): boolean {
+  return t !== null && l.x - 4 < t.x + t.w && t.x < l.x + l.w + 4 && l.y - 2 < y1 && y0 < l.y + l.h + 2;
+}
+
 /**
  * What a view shows, in px. At rest (`extras` "settle") labels are added where there is room; while it moves the given
  * ones stay as long as they meet none of the placed ones.
@@ -89,10 +94,13 @@ export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | 
   const kept = layout.strip ? { labels: [], extras: [] } : settle(laid, ground, view, labels, extras);
   labels.push(...kept.labels);
   labels.sort((a, b) => a.rank - b.rank);
+  const hands = labels.filter((l) => !Number.isNaN(layout.handY[l.rank]!));
+  const roofs = shownRoofs(laid, ground, view);
+  if (hands.length > 0) for (const r of roofs) if (hands.some((l) => covers(l, r))) r.title = null;
   return {
     ground,
     view,
-    roofs: shownRoofs(laid, ground, view),
+    roofs,
     labels,
     counts: layout.strip ? [] : counts(laid, ground, view, labels),
     extras: kept.extras,

@@ -4,7 +4,7 @@ import { COUNT_COLUMN } from "./counts";
 import { hangFrom } from "./hang-labels";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
 import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./labels";
-import { placeByHand } from "./place-by-hand";
+import { type Hung, liftFor, placeByHand } from "./place-by-hand";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { arrangeRoofs } from "./arrange-roofs";
@@ -87,6 +87,10 @@ export interface ChartLayout {
   h: Float32Array;
   /** Across from the top of the drawing for labels placed by hand, px; NaN for the others. */
   handY: Float32Array;
+  /** How far all moved down for labels placed over the ridge, px. */
+  lift: number;
+  /** How labels hung that stand elsewhere for one that was placed by hand. */
+  before: Hung[];
   /** Ranks, the most important first. */
   order: Int32Array;
   /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
@@ -190,6 +194,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     ridgeTop,
     ridge,
     labelsTop,
+    lift: 0,
     small,
     byApex,
     hi,
@@ -206,6 +211,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     to: new Float32Array(m),
     h: new Float32Array(m),
     handY: new Float32Array(m).fill(Number.NaN),
+    before: [],
   };
   let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
   if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
@@ -219,9 +225,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     const lean = layOut(data, axis, p, frame, { ...options, lean: true });
     if (lean.roofRows < depth && missing(lean, fit) < missing(plain, fit)) layout = lean;
   }
-  const ridgeMiddle = layout.ridgeTop + ridge / 2;
-  if (placeByHand({ ...layout, data, ground, ridgeMiddle }, layout)) {
-    layout.octaves = octavesOf(layout.z, fit);
+  if (placeHands(layout, data, ground)) {
     if (!layout.counted && missing(layout, fit) > 0) {
       // The counts get room below what stands there already.
       layout.counted = true;
@@ -229,6 +233,31 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     }
   }
   return layout;
+}
+
+function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boolean {
+  // The whole drawing moves down where a label over the ridge needs the room; upright there is none to be had.
+  const middle = layout.ridgeTop + layout.ridge / 2 - layout.lift;
+  const lift = layout.upright ? 0 : liftFor({ data, ground, byApex: layout.byApex, ridgeMiddle: middle });
+  for (const k of ["ridgeTop", "labelsTop", "across"] as const) layout[k] += lift - layout.lift;
+  layout.lift = lift;
+  const ridgeMiddle = middle + lift;
+  const had = layout.before.length > 0;
+  const has = placeByHand({ ...layout, data, ground, ridgeMiddle }, layout);
+  if (had || has) layout.octaves = octavesOf(layout.z, fitScale(ground));
+  return has;
+}
+
+/**
+ * The same chart after labels were placed by hand or put back, without laying it out anew; what the layout of more than SMALL
+ * events would be. `spots`: as in `ChartData`. Takes over the arrays of the old one.
+ */
+export function replaceHands(laid: Laid, spots: Float64Array): Laid {
+  const data = { ...laid.data, spots };
+  // What is known of a layout is remembered by its identity.
+  const layout = { ...laid.layout, from: laid.layout.from.slice() };
+  placeHands(layout, data, groundOf(laid.axis, layout));
+  return { ...laid, data, layout };
 }
 
 function missing(layout: ChartLayout, fit: number): number {
@@ -253,7 +282,7 @@ function widthForWords(depth: number): number {
 }
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
-function hangFew<T extends Hung>(
+function hangFew<T extends Columns>(
   data: ChartData,
   byApex: Int32Array,
   hi: Float64Array,
@@ -327,8 +356,7 @@ function hangFew<T extends Hung>(
   };
 }
 
-interface Hung {
-  handY: Float32Array;
+interface Columns {
   z: Float64Array;
   row: Int16Array;
   side: Int8Array;
@@ -339,7 +367,7 @@ interface Hung {
 }
 
 /** More than SMALL events: placed once for all zooms, lines behind labels. */
-function hangMany<T extends Hung>(
+function hangMany<T extends Columns>(
   data: ChartData,
   byApex: Int32Array,
   hi: Float64Array,

@@ -1,5 +1,6 @@
-import type { ChartData } from "./chart-data";
+import { type ChartData, SPOT } from "./chart-data";
 import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
+import { BOB } from "./house-style";
 import { apartFrom } from "./place-rest";
 import { fitScale, type Ground, largestScale } from "./view";
 
@@ -15,6 +16,7 @@ export interface Hand {
   /** The drawing's extent across, the ridge's middle in it, and where the first row of labels begins, px. */
   across: number;
   ridgeMiddle: number;
+  ridge: number;
   labelsTop: number;
 }
 
@@ -28,10 +30,40 @@ export interface Hangs {
   to: Float32Array;
   h: Float32Array;
   handY: Float32Array;
+  /** What the labels that stand elsewhere now were without anything placed by hand. */
+  before: Hung[];
   pitch: number;
   rows: number;
 }
 
+/** How one label hangs. */
+export interface Hung {
+  r: number;
+  z: number;
+  row: number;
+  side: number;
+  shift: number;
+  from: number;
+  to: number;
+}
+
+function stateOf(h: Hangs, r: number): Hung {
+  const [z, row, side, shift] = [h.z[r]!, h.row[r]!, h.side[r]!, h.shift[r]!];
+  return { r, z, row, side, shift, from: h.from[r]!, to: h.to[r]! };
+}
+
+function putBack(h: Hangs, b: Hung): void {
+  h.z[b.r] = b.z;
+  h.row[b.r] = b.row;
+  h.side[b.r] = b.side;
+  h.shift[b.r] = b.shift;
+  h.from[b.r] = b.from;
+  h.to[b.r] = b.to;
+  h.handY[b.r] = Number.NaN;
+}
+
+/** A label may lie so far over the ridge where no roofs are, px. */
+const MOST_LIFT = 320;
 /** Between a label placed by hand and another across the ridge, px. */
 const APART = 4;
 /** What a row further out costs a label that makes way, in octaves of zoom. */
@@ -45,17 +77,21 @@ const PER_ROW = 0.15;
 export function placeByHand(q: Hand, h: Hangs): boolean {
   const hands: number[] = [];
   const fit = fitScale(q.ground);
+  for (const b of h.before) putBack(h, b);
+  h.before = [];
   for (let r = 0; r < q.byApex.length; r++) {
     const i = q.byApex[r]!;
-    const [along, across] = [q.data.spots[i * 2]!, q.data.spots[i * 2 + 1]!];
-    if (Number.isNaN(along)) continue;
+    const spot = spotOf(q, i);
+    if (!spot) continue;
+    const [along, across] = spot;
     hands.push(r);
+    h.before.push(stateOf(h, r));
     const size = h.to[r]! - h.from[r]!;
     const x = q.ground.pad + (q.hi[r]! + q.lo[r]!) * fit;
     const left = Math.max(4, Math.min(x + along, q.ground.size - 4 - size));
     h.from[r] = left - x;
     h.to[r] = h.from[r]! + size;
-    h.handY[r] = Math.max(2, Math.min(q.ridgeMiddle + across, q.across - 2 - h.h[r]!));
+    h.handY[r] = offTheRidge(q, h.h[r]!, Math.max(2, Math.min(q.ridgeMiddle + across, q.across - 2 - h.h[r]!)));
     h.z[r] = fit;
     h.row[r] = -1;
     h.side[r] = 1;
@@ -80,8 +116,33 @@ export function placeByHand(q: Hand, h: Hangs): boolean {
   const met = Array.from(q.order).filter(
     (r) => !isHand.has(r) && h.row[r]! >= 0 && clearOfHands(r, h.row[r]!, h.from[r]!, h.to[r]!) > h.z[r]! * (1 + 1e-9),
   );
+  for (const i of met) h.before.push(stateOf(h, i));
   for (const i of met) makeWay(q, h, i, clearOfHands, fit);
   return true;
+}
+
+/** Where an event's label was placed on a ridge that lies as this one does; null: it was not. */
+function spotOf(q: Pick<Hand, "data" | "ground">, i: number): [along: number, across: number] | null {
+  const [along, across, upright] = q.data.spots.subarray(i * SPOT, i * SPOT + SPOT);
+  return Number.isNaN(along!) || (upright === 1) !== q.ground.upright ? null : [along!, across!];
+}
+
+/** How much more room over the ridge the labels placed there need, px. */
+export function liftFor(q: Pick<Hand, "data" | "ground" | "byApex" | "ridgeMiddle">): number {
+  let lift = 0;
+  for (const i of q.byApex) {
+    const spot = spotOf(q, i);
+    if (spot && spot[1] < 0) lift = Math.max(lift, 4 - (q.ridgeMiddle + spot[1]));
+  }
+  return Math.min(MOST_LIFT, Math.ceil(lift));
+}
+
+/** Nothing hides the dates on the ridge: what would lie on it stands directly over or under it. */
+function offTheRidge(q: Hand, h: number, y: number): number {
+  const over = q.ridgeMiddle - q.ridge / 2 - 4 - h;
+  const under = q.ridgeMiddle + q.ridge / 2 + BOB + 2;
+  if (y >= under || y <= over) return y;
+  return over >= 2 && y - over < under - y ? over : under;
 }
 
 /** Finds another place for one label, clear of all the others as they stand. */

@@ -24,10 +24,14 @@ export type Scale = "balanced" | "true" | "even";
 export const SIGNS = ["bell", "boat", "book", "drop", "flag", "flame", "key", "leaf"] as const;
 export type Sign = (typeof SIGNS)[number] | "";
 
-/** A label's corner, px from its moment along the ridge, and from the ridge's middle across it (negative: roofs' side). */
+/**
+ * A label's corner, px from its moment along the ridge, and from the ridge's middle across it (negative: roofs' side). It counts
+ * where the ridge lies as it did when the label was placed: upright or not.
+ */
 export interface Spot {
   along: number;
   across: number;
+  upright?: boolean;
 }
 
 /** Marks on the ridge of the author's own choice: one unit and step, or dates as they were typed, one a line. */

@@ -2,13 +2,17 @@
 
 import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
+import type { Op } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/timeline";
 import { Modal } from "@/ui/controls/modal";
+import { classes } from "@/ui/classes";
 import { ChartStage } from "@/ui/stage/chart-stage";
+import { BOARD_SCALE } from "@/ui/stage/stage-hooks";
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
-import { addAt } from "./event-deeds";
+import { addAt, moveCategory, moveUndated } from "./event-deeds";
 import { useEditor, useEditorState } from "./editor-context";
+import { Meeting } from "./meeting";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
 const FOOT_INSET = 402;
@@ -25,8 +29,25 @@ function addressedView(): string {
   return new URLSearchParams(window.location.hash.slice(1)).get("view") ?? "";
 }
 
+function readSeenAs(key: string): { rows?: boolean; upright?: boolean } {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? "{}") as { rows?: boolean; upright?: boolean };
+  } catch {
+    return {};
+  }
+}
+
 /** The chart with its foot: how time is drawn, and how near. */
-export function ChartPane({ selected, hidden }: { selected: string | null; hidden: ReadonlySet<string> }) {
+export function ChartPane({
+  selected,
+  hidden,
+  board = false,
+}: {
+  selected: string | null;
+  hidden: ReadonlySet<string>;
+  /** Large, and everything can be moved by a finger. */
+  board?: boolean;
+}) {
   const { store, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const mayEdit = useEditorState((s) => s.saving !== "right_lost");
@@ -36,10 +57,31 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
   const [seen, setSeen] = useState({ text: "", whole: true });
   const [upright, setUpright] = useState<boolean | null>(null);
   const [rows, setRows] = useState<ReadonlySet<number> | null>(null);
+  // How somebody last looked at a timeline is kept on their device.
+  const seenAs = `fastigo-chart-${store.timelineId}`;
+  useEffect(() => {
+    const known = readSeenAs(seenAs);
+    if (known.rows) setRows(new Set());
+    if (known.upright !== undefined) setUpright(known.upright);
+  }, [seenAs]);
+  const look = (as: { rows?: boolean; upright?: boolean }) => {
+    setRows(as.rows ? new Set() : null);
+    setUpright(as.upright ?? null);
+    try {
+      localStorage.setItem(seenAs, JSON.stringify(as));
+    } catch {
+      // Where a browser keeps nothing, it is as usual next time.
+    }
+  };
   const [narrow, setNarrow] = useState(false);
   useEffect(() => setNarrow(window.innerWidth < 560), []);
 
+  const [meeting, setMeeting] = useState<[string, string][]>([]);
+
   useEffect(() => {
+    const edit = (ops: Op[], group: string) => {
+      if (store.getState().saving !== "right_lost") store.edit(ops, group);
+    };
     const made = new ChartStage(
       box.current!,
       {
@@ -54,7 +96,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           const address = text ? `#view=${text}` : window.location.pathname + window.location.search;
           if (addressedView() !== text) window.history.replaceState(window.history.state, "", address);
         },
-        footInset: window.innerWidth < 640 ? FOOT_INSET_PHONE : FOOT_INSET,
+        footInset: board ? 0 : window.innerWidth < 640 ? FOOT_INSET_PHONE : FOOT_INSET,
         fold: (look) =>
           setRows((now) => {
             const next = new Set(now ?? []);
@@ -65,6 +107,18 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           if (store.getState().saving !== "right_lost")
             store.edit([{ kind: "set_event", id, field: "closeUp", value: open ? "open" : "closed" }]);
         },
+        moves: {
+          spot: (id, spot) => edit([{ kind: "set_event", id, field: "spot", value: spot }], `spot:${id}`),
+          when: (id, when) => edit([{ kind: "set_event", id, field: "when", value: when }], `when:${id}`),
+          place: (id, target, side) => {
+            if (store.getState().saving !== "right_lost") moveUndated(store, id, target, side);
+          },
+          lane: (look, before) => {
+            if (store.getState().saving !== "right_lost") moveCategory(store, look, before);
+          },
+          say: (sentence) => store.say(sentence),
+        },
+        meeting: setMeeting,
         add: (place, within) => {
           if (store.getState().saving !== "right_lost") begin(addAt(store, place, within));
         },
@@ -81,19 +135,38 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       window.removeEventListener("hashchange", moved);
       made.destroy();
     };
-  }, [store, select, begin]);
-  useEffect(() => stage.current?.show({ timeline, hidden, upright, rows }), [timeline, hidden, upright, rows]);
+  }, [store, select, begin, board]);
+  useEffect(
+    () => stage.current?.show({ timeline, hidden, upright, rows, board }),
+    [timeline, hidden, upright, rows, board],
+  );
   useEffect(() => stage.current?.select(selected), [selected]);
 
+  const icon = (px: number) => (board ? px * 1.8 : px);
   const empty = timeline.events.size === 0 || [...timeline.events.values()].every((e) => e.deleted);
-  const tool =
-    "flex h-[26px] min-w-[30px] items-center justify-center rounded-md hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+  const tool = board
+    ? "flex h-14 min-w-14 items-center justify-center rounded-md border border-edge bg-white hover:bg-verdigris-wash disabled:opacity-40"
+    : "flex h-[26px] min-w-[30px] items-center justify-center rounded-md hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
   return (
     <div className="absolute inset-0 bg-white">
       <style href="chart-stage" precedence="default">
         {STAGE_STYLE}
       </style>
-      <div ref={box} className="absolute inset-0 overflow-auto" data-testid="chart" />
+      <div
+        ref={box}
+        className={classes("absolute overflow-auto", board ? "top-0 left-0 origin-top-left" : "inset-0")}
+        style={
+          board
+            ? {
+                width: `${100 / BOARD_SCALE}%`,
+                height: `calc((100% - 72px) / ${BOARD_SCALE})`,
+                transform: `scale(${BOARD_SCALE})`,
+              }
+            : undefined
+        }
+        data-testid="chart"
+      />
+      {meeting.length > 0 ? <Meeting pairs={meeting} /> : null}
       {empty ? (
         <p className="pointer-events-none absolute inset-x-0 bottom-10 px-6 text-center text-quiet">
           The chart draws itself as you write events below – for example{" "}
@@ -103,12 +176,20 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
       <div
         role="group"
         aria-label="How the chart is seen"
-        className="absolute right-0 bottom-0 z-[3] flex h-[30px] items-center gap-1 border-t border-l border-line bg-panel px-2 text-[13px] max-sm:w-[222px] max-sm:justify-end sm:w-[402px] sm:justify-end"
+        className={classes(
+          "absolute right-0 bottom-0 z-[3] flex items-center border-line bg-panel",
+          board
+            ? "left-0 h-[72px] justify-end gap-3 border-t px-2 text-[20px]"
+            : "h-[30px] gap-1 border-t border-l px-2 text-[13px] max-sm:w-[222px] max-sm:justify-end sm:w-[402px] sm:justify-end",
+        )}
       >
         <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
           Scale
           <select
-            className="h-[26px] rounded-md border border-edge bg-white px-1 font-bold"
+            className={classes(
+              "rounded-md border border-edge bg-white px-1 font-bold",
+              board ? "h-14 px-3" : "h-[26px]",
+            )}
             value={timeline.scale}
             disabled={!mayEdit}
             onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
@@ -126,12 +207,9 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           aria-label="Rows by category"
           aria-pressed={rows !== null}
           title="A row for each category"
-          onClick={() => {
-            setRows(rows === null ? new Set() : null);
-            if (rows === null) setUpright(false);
-          }}
+          onClick={() => look(rows === null ? { rows: true, upright: false } : {})}
         >
-          <Rows3 size={15} />
+          <Rows3 size={icon(15)} />
         </button>
         <button
           type="button"
@@ -139,12 +217,9 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           aria-label="Upright chart"
           aria-pressed={upright ?? narrow}
           title="The ridge runs down"
-          onClick={() => {
-            setUpright(!(upright ?? narrow));
-            setRows(null);
-          }}
+          onClick={() => look({ upright: !(upright ?? narrow) })}
         >
-          <ArrowDownUp size={15} />
+          <ArrowDownUp size={icon(15)} />
         </button>
         <button
           type="button"
@@ -154,7 +229,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           title="Zoom out (-)"
           onClick={() => stage.current?.zoomBy(-1)}
         >
-          <Minus size={16} />
+          <Minus size={icon(16)} />
         </button>
         <button
           type="button"
@@ -163,7 +238,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           title="Zoom in (+)"
           onClick={() => stage.current?.zoomBy(1)}
         >
-          <Plus size={16} />
+          <Plus size={icon(16)} />
         </button>
         <button
           type="button"
@@ -173,7 +248,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           title="Whole timeline (0)"
           onClick={() => stage.current?.whole()}
         >
-          <Maximize2 size={14} />
+          <Maximize2 size={icon(14)} />
           <span className="max-sm:hidden">whole</span>
         </button>
         <button
@@ -184,7 +259,7 @@ export function ChartPane({ selected, hidden }: { selected: string | null; hidde
           title="Zoom to the selected event (Z)"
           onClick={() => stage.current?.toSelected()}
         >
-          <Crosshair size={15} />
+          <Crosshair size={icon(15)} />
         </button>
       </div>
       <Modal

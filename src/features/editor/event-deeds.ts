@@ -168,3 +168,15 @@ export function putLabelsBack(store: TimelineStore): void {
   const ids = placedByHand(store.getState().timeline.events);
   store.edit(ids.map((id): Op => ({ kind: "set_event", id, field: "spot", value: null })));
 }
+
+/** Moves a category (by its place in the key, from 1) before another; null: to the end. */
+export function moveCategory(store: TimelineStore, look: number, before: number | null): void {
+  const all = categoriesOf(store.getState().timeline);
+  const moved = all[look - 1];
+  const next = before === null ? null : all[before - 1];
+  if (!moved || moved === next) return;
+  const others = all.filter((c) => c !== moved);
+  const to = next ? others.indexOf(next) : others.length;
+  const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
+  store.edit([{ kind: "set_category", id: moved.id, field: "place", value: place }]);
+}

@@ -1,11 +1,12 @@
-import { placeInView, type Pointed, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
+import { placeInView, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
+import { SPOT, spotNumbers } from "@/core/chart/chart-data";
 import { firstCounted } from "@/core/chart/counts";
 import { dateAt } from "@/core/chart/date-at";
 import type { Chart } from "@/core/chart/chart";
 import { HEAD } from "@/core/chart/close-ups";
 import { drawView, type Extras } from "@/core/chart/draw-chart";
 import type { Part } from "@/core/chart/frame";
-import { groundOf } from "@/core/chart/layout";
+import { groundOf, replaceHands } from "@/core/chart/layout";
 import { minus } from "@/core/chart/pair";
 import type { Scene, Target } from "@/core/chart/scene";
 import type { ShownCount } from "@/core/chart/shown";
@@ -24,39 +25,15 @@ import {
 } from "@/core/chart/view";
 import { dayFrom } from "@/core/time/calendar";
 import type { Instant } from "@/core/time/when";
-import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { TimelineEvent } from "@/core/timeline/timeline";
+import { meetingHands } from "@/core/chart/grab";
+import { Carry } from "./carry";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
 import { Overlay } from "./overlay";
 import { paintCanvas } from "./paint-canvas";
+import { BOARD_SCALE, changedSpots, sameLayout, type StageHooks, type StageSubject } from "./stage-hooks";
 import { Strip } from "./strip";
-
-export interface StageHooks {
-  /** The address of a picture's smallest size; null: there is none. */
-  pictureUrl: (item: string) => string | null;
-  select: (id: string | null, open: boolean) => void;
-  /** A count that zooming does not take apart, or of few events: their ids. */
-  list: (ids: string[]) => void;
-  /** What is seen, when the view is at rest. */
-  seen: (text: string, whole: boolean) => void;
-  /** Px at the right of the foot that belong to whoever mounts the chart. */
-  footInset: number;
-  /** A row's name was pressed: its look. */
-  fold?: (look: number) => void;
-  /** The letter of a close-up was pressed: it is to be open, or closed. */
-  closeUp?: (id: string, open: boolean) => void;
-  /** An empty place was pointed at, in a close-up of the event `within`; null: nothing can be added. */
-  add: ((place: Pointed, within: string | null) => void) | null;
-}
-
-export interface StageSubject {
-  timeline: Timeline;
-  hidden: ReadonlySet<string>;
-  /** The ridge runs down; null: on narrow screens. */
-  upright: boolean | null;
-  /** A row for each category, these (by look) folded; null: one for all. */
-  rows: ReadonlySet<number> | null;
-}
 
 /** After so long without movement a view is at rest, ms. */
 const REST_MS = 280;
@@ -67,6 +44,8 @@ const STEP = 1.6;
 /** Narrower than this the ridge runs down, px. */
 const NARROW = 560;
 const FADE_MS = 150;
+/** How near a finger must be, px. */
+const REACH_TOUCH = 16;
 
 /**
  * A chart on a screen: canvas, real elements over it, gestures, view. Knows no framework; whoever mounts it hands in the
@@ -78,6 +57,8 @@ export class ChartStage {
   private sheet: HTMLElement;
   private hooks: StageHooks;
   private overlay: Overlay;
+  private carry: Carry | null;
+  private met = "";
   private strip: Strip;
   private pictures = new Map<string, HTMLImageElement>();
   private subject: StageSubject | null = null;
@@ -90,6 +71,7 @@ export class ChartStage {
   private extras: Extras = [];
   private selected: string | null = null;
   private parts: Part[] = [];
+  private scene: Scene | null = null;
   private moving = false;
   private frame = 0;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
@@ -123,6 +105,18 @@ export class ChartStage {
       press: (t) => this.press(t.kind, t.ids[0]!),
       walk: (id, step) => this.walk(id, step),
     });
+    this.carry = hooks.moves
+      ? new Carry(sheet, hooks.moves, () =>
+          this.chart && this.subject
+            ? {
+                chart: this.chart,
+                parts: this.parts,
+                timeline: this.subject.timeline,
+                event: (id) => this.subject!.timeline.events.get(id),
+              }
+            : null,
+        )
+      : null;
     this.strip = new Strip(box, (u, isMiddle) => this.lookAt(u, isMiddle));
     const watch = new ResizeObserver(() => this.resize());
     watch.observe(box);
@@ -136,6 +130,9 @@ export class ChartStage {
         pan: (px) => this.pan(px),
         tap: (x, y) => this.tap(x, y),
         hover: (at) => this.hover(at?.x ?? null, at?.y ?? 0),
+        grab: (x, y, touch) => this.grab(x, y, touch),
+        carry: (x, y) => this.carry?.move(x, y),
+        drop: (kept) => (kept ? this.carry?.drop() : this.carry?.cancel()),
         isWhole: () => this.isWhole(),
         isUpright: () => this.upright,
       }),
@@ -157,18 +154,32 @@ export class ChartStage {
   // ------------------------------------------------------------ what is shown
 
   show(subject: StageSubject): void {
-    const same =
-      this.subject?.timeline.events === subject.timeline.events &&
-      this.subject.timeline.categories === subject.timeline.categories &&
-      this.subject.timeline.items === subject.timeline.items &&
-      this.subject.hidden === subject.hidden &&
-      this.subject.upright === subject.upright &&
-      this.subject.rows === subject.rows &&
-      (["scale", "period", "dateStyle", "gridlines", "marks", "lengths", "today"] as const).every(
-        (k) => this.subject!.timeline[k] === subject.timeline[k],
-      );
+    const before = this.subject;
     this.subject = subject;
-    if (!same) this.layOut();
+    this.sheet.classList.toggle("chart-edit", this.hooks.moves !== undefined);
+    this.sheet.classList.toggle("chart-board", subject.board === true);
+    if (before && sameLayout(before, subject)) return;
+    if (before && this.showSpots(before, subject)) return;
+    this.layOut();
+  }
+
+  /** Where all that changed are labels placed by hand in a large chart, nothing else needs to be laid out anew. */
+  private showSpots(before: StageSubject, now: StageSubject): boolean {
+    const { chart } = this;
+    if (!chart || chart.laid.layout.small || chart.main || chart.lanes || this.layouts.busy) return false;
+    if (!sameLayout({ ...before, timeline: { ...before.timeline, events: now.timeline.events } }, now)) return false;
+    const changed = changedSpots(before.timeline.events, now.timeline.events);
+    if (!changed || changed.size === 0) return false;
+    const spots = chart.data.spots.slice();
+    for (const [id, spot] of changed) {
+      const i = chart.data.ids.indexOf(id);
+      if (i >= 0) spots.set(spotNumbers(spot), i * SPOT);
+    }
+    const laid = replaceHands(chart.laid, spots);
+    this.events = this.events.map((e) => (changed.has(e.id) ? now.timeline.events.get(e.id)! : e));
+    this.chart = { ...chart, data: laid.data, laid };
+    this.rest();
+    return true;
   }
 
   select(id: string | null): void {
@@ -263,6 +274,16 @@ export class ChartStage {
     this.paint();
     const g = this.ground();
     if (g && this.view) this.hooks.seen(viewText(g, this.view), isWhole(g, this.view));
+  }
+
+  /** Says which labels placed by hand lie on each other. */
+  private pointOut(): void {
+    if (!this.hooks.meeting || this.moving) return;
+    const pairs = meetingHands(this.parts);
+    const met = pairs.flat().join(" ");
+    if (met === this.met) return;
+    this.met = met;
+    this.hooks.meeting(pairs);
   }
 
   /** Goes to a view in a short movement that shows where it went. */
@@ -502,7 +523,29 @@ export class ChartStage {
     this.overlay.readingLine(date === null ? null : x, date ?? "", top, top + of.layout.ridgeTop, foot);
   }
 
+  private grab(x: number, y: number, touch: boolean): boolean {
+    if (!this.carry) return false;
+    // A finger moves the view, but for what is selected.
+    if (this.subject?.board) return this.carry.begin(x, y, { reach: REACH_TOUCH, whole: true });
+    if (touch) return this.carry.begin(x, y, { reach: REACH_TOUCH, only: this.selected });
+    return this.carry.begin(x, y, {});
+  }
+
   private key = (e: KeyboardEvent): void => {
+    if (e.key === "Escape" && this.carry?.active) {
+      this.carry.cancel();
+      e.stopPropagation();
+      return;
+    }
+    if (e.altKey && !e.ctrlKey && !e.metaKey && this.carry) {
+      const id = (document.activeElement as HTMLElement | null)?.dataset.target?.match(/^event-(.+)$/)?.[1];
+      const lane = (document.activeElement as HTMLElement | null)?.dataset.target?.match(/^lane-(\d+)$/)?.[1];
+      if ((id && this.carry.key(id, e)) || (lane && this.carry.laneKey(Number(lane), e.key))) {
+        e.preventDefault();
+        e.stopPropagation();
+      }
+      return;
+    }
     if (e.ctrlKey || e.metaKey || e.altKey || !this.act(e.key, e.shiftKey)) return;
     e.preventDefault();
   };
@@ -542,10 +585,13 @@ export class ChartStage {
     this.parts = parts;
     this.fitSheet(scene);
     const faded = this.moving ? 1 : Math.min(1, (begun - this.restedAt + 16) / FADE_MS);
-    paintCanvas(this.canvas, scene, window.devicePixelRatio || 1, this.pictureOf, faded);
+    const ratio = (window.devicePixelRatio || 1) * (this.subject?.board ? BOARD_SCALE : 1);
+    paintCanvas(this.canvas, scene, ratio, this.pictureOf, faded);
     this.strip.mark(this.ground()!, view);
     if (!this.moving && faded < 1 && parts.some((p) => p.content.extras.length > 0)) this.paint();
-    if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements(scene);
+    this.scene = scene;
+    if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements();
+    if (faded === 1) this.pointOut();
     this.frameTimes?.push(performance.now() - begun);
   }
 
@@ -557,10 +603,10 @@ export class ChartStage {
     }
   }
 
-  private elements(scene: Scene): void {
+  private elements(): void {
     this.elementsAt = performance.now();
-    const { chart, parts } = this;
-    if (!chart) return;
+    const { chart, parts, scene } = this;
+    if (!chart || !scene) return;
     const targets = targetsOf(chart, parts, true);
     const at = this.selected === null ? -1 : this.indexOf(this.selected);
     // The selected one can always be reached, also where its label found no room: it shows a small flag of its own.
@@ -579,7 +625,13 @@ export class ChartStage {
           name: chart.nameOf(at),
         };
     }
-    this.overlay.show(targets, this.selected, flag, scene.width, scene.height);
+    this.overlay.show(
+      this.subject?.board ? targets.map(large) : targets,
+      this.selected,
+      flag,
+      scene.width,
+      scene.height,
+    );
   }
 
   private pictureOf = (item: string): CanvasImageSource | null => {
@@ -599,6 +651,13 @@ export class ChartStage {
 function today(): Instant {
   const now = new Date();
   return { day: dayFrom("gregorian", now.getFullYear(), now.getMonth() + 1, now.getDate()), second: 43_200 };
+}
+
+/** A target that a finger on a board meets: 56 px, as large as the drawing is shown. */
+function large(t: Target): Target {
+  const least = 56 / BOARD_SCALE;
+  const [w, h] = [Math.max(t.w, least), Math.max(t.h, least)];
+  return { ...t, x: t.x - (w - t.w) / 2, y: t.y - (h - t.h) / 2, w, h };
 }
 
 function inBox(b: { x: number; y: number; w: number; h: number }, x: number, y: number): boolean {

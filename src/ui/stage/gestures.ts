@@ -6,6 +6,11 @@ export interface GestureHooks {
   tap: (x: number, y: number) => void;
   /** Where a mouse is; null when it has left. */
   hover: (at: { x: number; y: number } | null) => void;
+  /** A drag began there: true when something was taken hold of, which then follows the pointer. */
+  grab: (x: number, y: number, touch: boolean) => boolean;
+  carry: (x: number, y: number) => void;
+  /** It was let go; not `kept`: it goes back. */
+  drop: (kept: boolean) => void;
   isWhole: () => boolean;
   /** The ridge runs down: along is y. */
   isUpright: () => boolean;
@@ -21,6 +26,7 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
   const pointers = new Map<number, { x: number; y: number }>();
   let began: { x: number; y: number } | null = null;
   let dragging = false;
+  let carrying = false;
   let pinch: { distance: number; at: number } | null = null;
   /** A page or a box that is longer than the screen still scrolls by one finger, where that does not move the view. */
   const touch = () => {
@@ -31,7 +37,9 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
 
   const place = (e: { clientX: number; clientY: number }) => {
     const box = element.getBoundingClientRect();
-    return { x: e.clientX - box.left, y: e.clientY - box.top };
+    // It may be shown larger than it is laid out.
+    const k = element.offsetWidth > 0 ? element.offsetWidth / box.width : 1;
+    return { x: (e.clientX - box.left) * k, y: (e.clientY - box.top) * k };
   };
   const pinched = () => {
     const [a, b] = [...pointers.values()];
@@ -46,7 +54,10 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
       dragging = false;
     }
     pinch = pinched();
-    if (pinch) dragging = true;
+    if (!pinch) return;
+    dragging = true;
+    if (carrying) hooks.drop(false);
+    carrying = false;
   };
   const move = (e: PointerEvent) => {
     const at = place(e);
@@ -66,16 +77,20 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     }
     if (!dragging && began && Math.hypot(at.x - began.x, at.y - began.y) > SLOP) {
       dragging = true;
+      carrying = hooks.grab(began.x, began.y, e.pointerType === "touch");
       element.setPointerCapture(e.pointerId);
       hooks.hover(null);
     }
-    if (dragging) hooks.pan(along(last) - along(at));
+    if (carrying) hooks.carry(at.x, at.y);
+    else if (dragging) hooks.pan(along(last) - along(at));
   };
   const up = (e: PointerEvent) => {
     if (!pointers.delete(e.pointerId)) return;
     pinch = pinched();
     touch();
     if (pointers.size > 0) return;
+    if (carrying) hooks.drop(e.type === "pointerup");
+    carrying = false;
     const at = place(e);
     if (!dragging && began && e.type === "pointerup" && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
     began = null;
@@ -111,8 +126,9 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
       hooks.pan(sideways * unit);
       return;
     }
-    // At the whole the page may scroll on.
-    if (e.deltaY > 0 && hooks.isWhole() && !e.ctrlKey) return;
+    // At the whole the page may scroll on, and what was scrolled may come back.
+    const back = e.deltaY < 0 && (element.parentElement?.scrollTop ?? 0) > 0;
+    if ((e.deltaY > 0 || back) && hooks.isWhole() && !e.ctrlKey) return;
     zoom();
   };
   const leave = () => hooks.hover(null);

@@ -36,6 +36,9 @@ export class LayoutQueue {
     this.done = done;
   }
 
+  /** A worker has not answered yet. */
+  busy = false;
+
   stop(): void {
     this.task++;
     this.worker?.terminate();
@@ -43,6 +46,7 @@ export class LayoutQueue {
 
   run(w: Wanted): void {
     const task = ++this.task;
+    this.busy = true;
     const { timeline } = w;
     const events = shownEvents(timeline, w.hidden);
     const work = chartDataSlowly(timeline, events);
@@ -80,6 +84,7 @@ export class LayoutQueue {
   }
 
   private deliver(w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
+    this.busy = false;
     const prepared = this.prepared(w, events, data);
     if (w.rows && !w.upright && data.count > 0) {
       const { laid, lanes } = layoutLanes(w.timeline, data, w.room, w.rows);
@@ -98,6 +103,7 @@ export class LayoutQueue {
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
       const begun = performance.now();
+      this.busy = false;
       this.done(assemble(prepared, laidFrom(m.data.answer, mainData), w.today), prepared.events);
       this.answerTimes.push(performance.now() - begun);
     };

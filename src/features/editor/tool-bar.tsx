@@ -1,0 +1,124 @@
+"use client";
+
+import { History, Presentation, Redo2, Settings2, Undo2 } from "lucide-react";
+import { useMemo } from "react";
+import { inOrder } from "@/core/timeline/order";
+import { categoriesOf } from "@/core/timeline/timeline";
+import { CategoryMark } from "@/ui/category-mark";
+import { classes } from "@/ui/classes";
+import { useEditor, useEditorState } from "./editor-context";
+
+export type Panel = "event" | "settings" | "history" | "work" | null;
+
+export function ToolBar({
+  hidden,
+  setHidden,
+  panel,
+  setPanel,
+  onKeys,
+  onBoard,
+}: {
+  hidden: ReadonlySet<string>;
+  setHidden: (h: ReadonlySet<string>) => void;
+  panel: Panel;
+  setPanel: (p: Panel) => void;
+  onKeys: () => void;
+  onBoard: () => void;
+}) {
+  const { store } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const canUndo = useEditorState((s) => s.canUndo);
+  const canRedo = useEditorState((s) => s.canRedo);
+  const categories = categoriesOf(timeline);
+  const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
+  const tool =
+    "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+  return (
+    <section
+      aria-label="Tools"
+      className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5"
+    >
+      <div className="flex items-center">
+        <button
+          type="button"
+          className={tool}
+          disabled={!canUndo}
+          onClick={() => store.undo()}
+          aria-label="Undo"
+          title="Undo (Ctrl+Z)"
+        >
+          <Undo2 size={17} />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          disabled={!canRedo}
+          onClick={() => store.redo()}
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+        >
+          <Redo2 size={17} />
+        </button>
+      </div>
+      <span className="whitespace-nowrap text-quiet max-sm:hidden">
+        {count} {count === 1 ? "event" : "events"}
+      </span>
+      <ul aria-label="Categories shown" className="mx-auto flex items-center gap-1">
+        {categories.map((c) => {
+          const on = !hidden.has(c.id);
+          return (
+            <li key={c.id}>
+              <button
+                type="button"
+                aria-pressed={on}
+                title={on ? `Hide ${c.name} on the chart` : `Show ${c.name} on the chart`}
+                className={classes(
+                  "flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash",
+                  !on && "text-quiet line-through",
+                )}
+                onClick={() => {
+                  const next = new Set(hidden);
+                  if (on) next.add(c.id);
+                  else next.delete(c.id);
+                  setHidden(next);
+                }}
+              >
+                <CategoryMark colour={on ? c.colour : null} pattern={on ? c.pattern : "solid"} />
+                {c.name}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="flex items-center">
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "settings"}
+          onClick={() => setPanel(panel === "settings" ? null : "settings")}
+        >
+          <Settings2 size={16} /> About
+        </button>
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "history"}
+          onClick={() => setPanel(panel === "history" ? null : "history")}
+        >
+          <History size={16} /> History
+        </button>
+        <button
+          type="button"
+          className={classes(tool, "max-md:hidden")}
+          onClick={onBoard}
+          title="Large, for an interactive whiteboard"
+        >
+          <Presentation size={16} /> Board
+        </button>
+        <button type="button" className={tool} onClick={onKeys} aria-label="Keys" title="Keys (?)">
+          ?
+        </button>
+      </div>
+    </section>
+  );
+}

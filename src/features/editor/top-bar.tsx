@@ -1,0 +1,90 @@
+"use client";
+
+import Link from "next/link";
+import { classes } from "@/ui/classes";
+import { Button, buttonLook } from "@/ui/controls/button";
+import { Logo } from "@/ui/logo";
+import { useEditor, useEditorState } from "./editor-context";
+import type { Saving } from "./timeline-store";
+
+export function TitleText() {
+  return useEditorState((s) => s.timeline.title) || "Untitled";
+}
+
+export const SAVING: Record<Saving, string> = {
+  saved: "Saved",
+  saving: "Saving",
+  offline: "Not connected – kept on this device",
+  signed_out: "Signed out – kept on this device",
+  right_lost: "You can no longer edit this",
+};
+
+export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void }) {
+  const { store } = useEditor();
+  const saving = useEditorState((s) => s.saving);
+  const editors = useEditorState((s) => s.editors);
+  const publication = useEditorState((s) => s.publication);
+  const state = !publication
+    ? "Draft"
+    : publication.takenBack
+      ? "Taken back"
+      : publication.laterChanges > 0
+        ? `Published, ${publication.laterChanges} later ${publication.laterChanges === 1 ? "change" : "changes"} not shown`
+        : "Published";
+  return (
+    <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
+      <Link href="/" aria-label="Your timelines" className="rounded-md">
+        <Logo />
+      </Link>
+      <div className="min-w-0">
+        <button
+          type="button"
+          onClick={onTitle}
+          title="About this timeline"
+          className="block max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]"
+        >
+          <TitleText />
+        </button>
+        <p className="truncate text-[13px] text-[#c5d3d3]">{state}</p>
+      </div>
+      <div className="ml-auto flex shrink-0 items-center gap-3 max-sm:gap-1.5">
+        <span
+          role="status"
+          data-testid="saving"
+          className={classes(
+            "text-[13px] max-sm:max-w-[84px] max-sm:text-[12px]",
+            saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
+          )}
+        >
+          {SAVING[saving]}
+        </span>
+        {editors.length > 1 ? (
+          <ul className="flex max-md:hidden" aria-label="Who can edit">
+            {editors.slice(0, 5).map((e) => (
+              <li
+                key={e.id}
+                title={e.displayName}
+                className="-ml-1.5 flex size-8 items-center justify-center rounded-full border-2 border-slate bg-verdigris-light text-[12px] font-bold text-slate first:ml-0"
+              >
+                <span className="sr-only">{e.displayName}</span>
+                <span aria-hidden="true">{e.displayName.slice(0, 2).toUpperCase()}</span>
+              </li>
+            ))}
+          </ul>
+        ) : null}
+        <a
+          href={`/timelines/${store.timelineId}/reader`}
+          target="_blank"
+          rel="noreferrer"
+          className={classes(buttonLook("dark"), "max-sm:px-2")}
+        >
+          <span className="max-sm:hidden">See it as a reader</span>
+          <span className="sm:hidden">Read</span>
+        </a>
+        <Button kind="sun" onClick={onShare} className="max-sm:px-2.5">
+          Share
+        </Button>
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,70 @@
+import type { Pointed } from "@/core/chart/aim";
+import type { Spot, Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { MoveHooks } from "./carry";
+
+export interface StageHooks {
+  /** The address of a picture's smallest size; null: there is none. */
+  pictureUrl: (item: string) => string | null;
+  select: (id: string | null, open: boolean) => void;
+  /** A count that zooming does not take apart, or of few events: their ids. */
+  list: (ids: string[]) => void;
+  /** What is seen, when the view is at rest. */
+  seen: (text: string, whole: boolean) => void;
+  /** Px at the right of the foot that belong to whoever mounts the chart. */
+  footInset: number;
+  /** A row's name was pressed: its look. */
+  fold?: (look: number) => void;
+  /** The letter of a close-up was pressed: it is to be open, or closed. */
+  closeUp?: (id: string, open: boolean) => void;
+  /** What may be moved by hand; left out: nothing. */
+  moves?: MoveHooks;
+  /** Pairs of labels placed by hand that lie on each other, when that has changed. */
+  meeting?: (pairs: [string, string][]) => void;
+  /** An empty place was pointed at, in a close-up of the event `within`; null: nothing can be added. */
+  add: ((place: Pointed, within: string | null) => void) | null;
+}
+
+export interface StageSubject {
+  timeline: Timeline;
+  hidden: ReadonlySet<string>;
+  /** The ridge runs down; null: on narrow screens. */
+  upright: boolean | null;
+  /** A row for each category, these (by look) folded; null: one for all. */
+  rows: ReadonlySet<number> | null;
+  /** On an interactive board: everything can be taken hold of by a finger, in a larger reach. */
+  board?: boolean;
+}
+
+/** On a board all is drawn so many times larger. */
+export const BOARD_SCALE = 1.6;
+
+/** Whether two subjects are laid out the same. */
+export function sameLayout(a: StageSubject, b: StageSubject): boolean {
+  const [t, u] = [a.timeline, b.timeline];
+  return (
+    t.events === u.events &&
+    t.categories === u.categories &&
+    t.items === u.items &&
+    a.hidden === b.hidden &&
+    a.upright === b.upright &&
+    a.rows === b.rows &&
+    (["scale", "period", "dateStyle", "gridlines", "marks", "lengths", "today"] as const).every((k) => t[k] === u[k])
+  );
+}
+
+/** More events than that were changed at once by something else than a hand. */
+const MOST_BY_HAND = 50;
+
+/** The spots that are all that changed between two states of a timeline's events; null: something else did too. */
+export function changedSpots(before: Timeline["events"], after: Timeline["events"]): Map<string, Spot | null> | null {
+  if (before.size !== after.size) return null;
+  const found = new Map<string, Spot | null>();
+  for (const [id, e] of after) {
+    const old = before.get(id);
+    if (old === e) continue;
+    if (!old || found.size === MOST_BY_HAND) return null;
+    for (const k of Object.keys(e) as (keyof TimelineEvent)[]) if (k !== "spot" && old[k] !== e[k]) return null;
+    found.set(id, e.spot);
+  }
+  return found;
+}
