@@ -22,6 +22,10 @@ const op = fc.oneof(
   fc
     .tuple(fc.constantFrom(...EVENTS), fc.integer({ min: 100, max: 1900 }))
     .map(([id, y]): Op => ({ kind: "set_event", id, field: "when", value: readWhen(String(y)) })),
+  // Some of these would make events part of themselves, alone or with what others do at the same time.
+  fc
+    .tuple(fc.constantFrom(...EVENTS), fc.constantFrom(null, ...EVENTS))
+    .map(([id, value]): Op => ({ kind: "set_event", id, field: "partOf", value })),
   fc.constantFrom(...EVENTS).map((id): Op => ({ kind: "delete_event", id })),
   fc.constantFrom(...EVENTS).map((id): Op => ({ kind: "restore_event", id })),
   fc.string({ maxLength: 8 }).map((value): Op => ({ kind: "set_timeline", field: "title", value })),

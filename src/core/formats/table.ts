@@ -5,6 +5,7 @@ import { isDated, UNDATED } from "../time/when";
 import { whenLabel } from "../time/write-when";
 import { between } from "../timeline/place";
 import { inOrder } from "../timeline/order";
+import { holds } from "../timeline/parts";
 import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook } from "../timeline/timeline";
 import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
 
@@ -98,9 +99,12 @@ export function readTable(text: string, options: ReadOptions = {}): { frozen: Fr
       description: paragraphs(cell(r, "Description")),
     };
   });
+  const titled = new Map<string, FrozenEvent[]>();
+  for (const e of events) if (e.title) titled.set(e.title, [...(titled.get(e.title) ?? []), e]);
   for (const [i, r] of records.entries()) {
-    const whole = cell(r, "Part of");
-    if (whole) events[i]!.partOf = events.find((e) => e.title === whole && e !== events[i])?.id ?? null;
+    // Of several with that title the one that holds it.
+    const named = (titled.get(cell(r, "Part of")) ?? []).filter((e) => e !== events[i]);
+    events[i]!.partOf = (named.find((e) => holds(e, events[i]!)) ?? named[0])?.id ?? null;
   }
   return {
     frozen: { ...empty, categories: [...categories.values()].map(({ deleted: _, ...c }) => c), events, items },

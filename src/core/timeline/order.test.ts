@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { readWhen } from "../time/read-when";
 import { UNDATED } from "../time/when";
 import { inOrder } from "./order";
-import { placeAfter, placeAtEnd, placeBefore } from "./place";
+import { placeAfter, placeAtEnd, placeBefore, placesToMove } from "./place";
 import { problems } from "./problems";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook, type TimelineEvent } from "./timeline";
 
@@ -73,6 +73,35 @@ describe("a place for an undated event", () => {
     );
   });
 
+  it("is where an event without a date was moved to; nothing else changes its place in the order", () => {
+    const move = fc.tuple(fc.nat(), fc.nat(), fc.boolean());
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 8 }), fc.array(move), (inserts, moves) => {
+        let events = map([make("a", "1600"), make("b", "1700")]);
+        for (const [i, [n, before]] of inserts.entries()) {
+          const at = inOrder(events.values())[n % events.size]!;
+          const place = before ? placeBefore(events, at.id) : placeAfter(events, at.id);
+          events = new Map(events).set(`n${i}`, { ...emptyEvent(`n${i}`), when: { ...UNDATED, place } });
+        }
+        for (const [n, m, before] of moves) {
+          if (inserts.length === 0) break;
+          const id = `n${n % inserts.length}`;
+          const order = inOrder(events.values()).map((e) => e.id);
+          const target = order[m % order.length]!;
+          if (target === id) continue;
+          for (const { id: moved, place } of placesToMove(events, id, target, before ? "before" : "after")) {
+            const e = events.get(moved)!;
+            events = new Map(events).set(moved, { ...e, when: { ...e.when, place } });
+          }
+          const rest = order.filter((o) => o !== id);
+          rest.splice(rest.indexOf(target) + (before ? 0 : 1), 0, id);
+          expect(inOrder(events.values()).map((e) => e.id)).toEqual(rest);
+        }
+      }),
+      { seed: 12, numRuns: 300 },
+    );
+  });
+
   it("at the end is the end", () => {
     const events = map([make("a", "1600"), make("b", "1700")]);
     const x = { ...emptyEvent("x"), when: { ...UNDATED, place: placeAtEnd(events) } };
@@ -109,9 +138,9 @@ describe("findings", () => {
       ]),
     };
     expect(problems(t)).toEqual([
-      { code: "part_outside_whole", event: "p", whole: "w" },
-      { code: "part_of_itself", event: "x" },
-      { code: "part_of_itself", event: "y" },
+      { code: "part_outside_whole", event: "p", whole: "w", early: 0, late: 365 },
+      { code: "part_of_itself", event: "x", whole: "y" },
+      { code: "part_of_itself", event: "y", whole: "x" },
     ]);
   });
   it("name a picture without a credit, unless its event is deleted", () => {

@@ -60,7 +60,7 @@ export function stretchOf(when: When): { from: number; to: number } | null {
 }
 
 /** Whether what is known of an event lies within a longer one. */
-export function holds(whole: TimelineEvent, part: TimelineEvent): boolean {
+export function holds(whole: Pick<TimelineEvent, "when">, part: Pick<TimelineEvent, "when">): boolean {
   const around = stretchOf(whole.when);
   const own = stretchOf(part.when);
   if (!around || !own) return false;
