@@ -245,17 +245,30 @@ export function Frame({
   last?: boolean;
   headingRef?: React.RefObject<HTMLHeadingElement | null>;
 }) {
+  const own = useRef<HTMLHeadingElement>(null);
+  const heading = headingRef ?? own;
+  const hadFocus = useRef(false);
+  // What had the focus may go when it has done its work: the focus stays in the panel.
+  useEffect(() => {
+    if (hadFocus.current && document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+  });
   return (
     <aside
       aria-label={title}
       className="flex h-full w-full flex-col border-l-2 border-slate bg-white"
+      onFocus={() => {
+        hadFocus.current = true;
+      }}
+      onBlur={(e) => {
+        if (e.relatedTarget) hadFocus.current = e.currentTarget.contains(e.relatedTarget);
+      }}
       onKeyDown={(e) => {
         // The text editor marks Escape as handled although it does nothing with it.
         if (e.key === "Escape") onClose();
       }}
     >
       <div className="flex h-[38px] shrink-0 items-center gap-3 border-b border-line bg-sun-wash px-4">
-        <h2 ref={headingRef} tabIndex={-1} className="font-sans text-[15px] font-bold outline-none">
+        <h2 ref={heading} tabIndex={-1} className="font-sans text-[15px] font-bold outline-none">
           {title}
         </h2>
         {moveTo ? (

@@ -59,6 +59,8 @@ export class ChartStage {
   private overlay: Overlay;
   private carry: Carry | null;
   private met = "";
+  /** Where a walk by keys is going, until the focus has arrived. */
+  private walking: string | null = null;
   private strip: Strip;
   private pictures = new Map<string, HTMLImageElement>();
   private subject: StageSubject | null = null;
@@ -85,6 +87,12 @@ export class ChartStage {
   /** For measuring: how long each answer of the worker kept the page, ms. */
   get answerTimes(): readonly number[] {
     return this.layouts.answerTimes;
+  }
+
+  /** For tests: the foot of the main ridge, px from the top of the drawing. */
+  get ridgeFoot(): number {
+    const { chart } = this;
+    return chart ? chart.top + chart.laid.layout.ridgeTop + chart.laid.layout.ridge : 0;
   }
 
   constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
@@ -158,6 +166,7 @@ export class ChartStage {
     this.subject = subject;
     this.sheet.classList.toggle("chart-edit", this.hooks.moves !== undefined);
     this.sheet.classList.toggle("chart-board", subject.board === true);
+    this.sheet.style.marginBottom = subject.board ? "0" : "30px";
     if (before && sameLayout(before, subject)) return;
     if (before && this.showSpots(before, subject)) return;
     this.layOut();
@@ -419,7 +428,8 @@ export class ChartStage {
     const { chart } = this;
     if (!chart || this.events.length === 0) return;
     const { ids } = chart.data;
-    const now = this.indexOf(id);
+    // A key held down is quicker than the focus that follows.
+    const now = this.indexOf(id === null ? null : (this.walking ?? id));
     const to = step === "first" ? 0 : step === "last" ? ids.length - 1 : now < 0 ? 0 : now + step;
     const next = ids[to];
     if (next === undefined) return;
@@ -428,7 +438,10 @@ export class ChartStage {
     this.scrollTo(next);
     this.rest();
     this.hooks.select(next, false);
-    this.overlay.focus(next);
+    this.walking = next;
+    this.overlay.focus(next, () => {
+      if (this.walking === next) this.walking = null;
+    });
   }
 
   private press(kind: Target["kind"], first: string): void {
@@ -591,7 +604,7 @@ export class ChartStage {
     if (!this.moving && faded < 1 && parts.some((p) => p.content.extras.length > 0)) this.paint();
     this.scene = scene;
     if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements();
-    if (faded === 1) this.pointOut();
+    this.pointOut();
     this.frameTimes?.push(performance.now() - begun);
   }
 

@@ -127,12 +127,13 @@ export class Overlay {
     }
   }
 
-  focus(id: string): void {
+  focus(id: string, arrived: () => void): void {
     requestAnimationFrame(() =>
       requestAnimationFrame(() => {
         const button = this.buttons.get(`event-${id}`);
         button?.focus({ preventScroll: true });
         button?.scrollIntoView({ block: "nearest", inline: "nearest" });
+        arrived();
       }),
     );
   }
