@@ -65,7 +65,7 @@ async function signInNameOf(name) {
   return text.match(/[a-z]+-\d+/)[0];
 }
 
-/** name: [size, who is signed in, what to do] */
+/** name: [size, who is signed in, what to do, what to put back afterwards] */
 const VIEWS = {
   home: [LAPTOP, "nia", (p) => p.goto(address)],
   editor: [LAPTOP, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
@@ -76,7 +76,7 @@ const VIEWS = {
       await openTimeline(p, "How the Ambrel was crossed");
       await p
         .getByRole("group", { name: "Chart" })
-        .getByRole("button", { name: /The long night flood/ })
+        .getByRole("button", { name: /, The long night flood, event/ })
         .click();
       await p.getByRole("textbox", { name: "Description" }).waitFor();
       await p.getByRole("button", { name: "Set by parts" }).click();
@@ -193,11 +193,61 @@ const VIEWS = {
       await p.getByRole("button", { name: "Zoom to the selected event" }).click();
     },
   ],
+  // The night of the flood closed: all its hours on the ridge.
+  "editor-closed": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Fold the ledger away" }).click();
+      await p.getByRole("button", { name: /^Close-up A/ }).click();
+      await p.getByRole("button", { name: /^Close-up A.*closed/ }).waitFor();
+    },
+    async (p) => {
+      await p.keyboard.press("Control+z");
+      await p.getByTestId("saving").filter({ hasText: "Saved" }).waitFor();
+    },
+  ],
+  // A close-up within a close-up.
+  "editor-nested": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Fold the ledger away" }).click();
+      await p.getByRole("button", { name: /^Close-up B/ }).click();
+      await p.getByRole("button", { name: /^Close-up B.*open/ }).waitFor();
+    },
+    async (p) => {
+      await p.keyboard.press("Control+z");
+      await p.getByTestId("saving").filter({ hasText: "Saved" }).waitFor();
+    },
+  ],
+  "editor-by-hand": [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "The tenants of Bridge House");
+      await p.getByRole("button", { name: "Fold the ledger away" }).click();
+    },
+  ],
+  board: [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "Play week");
+      await p.getByRole("button", { name: "Board", exact: true }).click();
+      await p
+        .getByRole("group", { name: "Chart" })
+        .getByRole("button", { name: /, Build the bridge, event/ })
+        .click();
+    },
+  ],
   "editor-bees": [LAPTOP, "nia", (p) => openTimeline(p, "A year with the bees")],
   "editor-play": [LAPTOP, "nia", (p) => openTimeline(p, "Play week")],
 };
 
-for (const [name, [size, person, act]] of Object.entries(VIEWS)) {
+for (const [name, [size, person, act, after]] of Object.entries(VIEWS)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const page = await pageFor(size, person);
   await act(page);
@@ -205,6 +255,7 @@ for (const [name, [size, person, act]] of Object.entries(VIEWS)) {
   await page.waitForTimeout(400);
   await page.mouse.move(size.width - 2, size.height - 2);
   await page.screenshot({ path: join(folder, `${name}.png`) });
+  await after?.(page);
   await page.close();
   console.log(name);
 }

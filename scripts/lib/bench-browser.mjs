@@ -80,6 +80,18 @@ export async function benchChart(report) {
     );
     report("frame p95 at 100,000 / at 1,000", own[100_000].p95 / own[1_000].p95, 1.5, ms(own[100_000], own[1_000]));
 
+    say("\nA label dropped by hand, until the chart has settled");
+    for (const n of [1_000, 100_000]) {
+      const l = await ask("dropped", n);
+      const times = `${l.drop.toFixed(1)} ms against ${l.whole.toFixed(0)} ms`;
+      report(
+        `dropped at ${n.toLocaleString("en")} / a layout of everything`,
+        l.drop / l.whole,
+        n > 10_000 ? 0.2 : null,
+        times,
+      );
+    }
+
     say("\nThe whole stage on the screen");
     for (const n of [1_000, 10_000, 100_000]) {
       const l = await ask("live", n);

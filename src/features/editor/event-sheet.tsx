@@ -148,7 +148,8 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           key={`short-${id}`}
           label="Short title"
           value={event.shortTitle}
-          hint="Stands on the chart when the title is long."
+          multiline
+          hint="Stands on the chart when the title is long. Lines are broken where you break them."
           onChange={set("shortTitle")}
         />
         <div className="grid grid-cols-2 gap-3">

@@ -7,6 +7,9 @@ import { readWhen } from "@/core/time/read-when";
 import { toBase64 } from "@/core/text/base64";
 import { blocksOf, descriptionFrom, plainTextOf } from "@/core/text/description";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
+import { timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
+import { wholesOf } from "@/core/timeline/parts";
+import { problems } from "@/core/timeline/problems";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
@@ -120,6 +123,27 @@ describe("a change", () => {
     expect(await takeChange(t, change(nia.id, [steal], 1))).toMatchObject({ failed: "no_such_media" });
   });
 
+  it("that makes two events part of each other, from two people at once, leaves the later one unset and marked", async () => {
+    const [nia, obi] = [await makePerson(), await makePerson("Obi")];
+    const t = await makeTimeline(nia.id);
+    const invited = await openInvitation(t, nia.id, false);
+    if (isFailure(invited)) throw new Error(invited.failed);
+    await join(invited.token, obi.id);
+    const { seq } = await must(t, change(nia.id, [add("e1", "Night"), add("e2", "Hour"), add("e3", "Year")], 1));
+    const part = (id: string, value: string | null): Op => ({ kind: "set_event", id, field: "partOf", value });
+    await must(t, change(nia.id, [part("e2", "e1"), part("e1", "e3")], seq));
+    await must(t, change(obi.id, [part("e3", "e2")], seq));
+    const { timeline } = (await findTimeline(t))!;
+    expect(wholesOf(timeline.events)).toEqual(
+      new Map([
+        ["e1", "e3"],
+        ["e2", "e1"],
+      ]),
+    );
+    expect(problems(timeline)).toContainEqual({ code: "part_of_itself", event: "e3", whole: "e2" });
+    expect(timelineFromFrozen(toFrozen(timeline)).events.get("e3")!.partOf).toBeNull();
+  });
+
   it("keeps edits to a deleted event, and gives them back with it", async () => {
     const nia = await makePerson();
     const t = await makeTimeline(nia.id);
@@ -154,6 +178,26 @@ describe("the shape of a change", () => {
       { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "when", value: readWhen("31 Feb 1900") }] },
       true,
     ],
+    [
+      "a place by hand",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "spot", value: { along: -40, across: 90 } }] },
+      true,
+    ],
+    [
+      "a place by hand outside of any drawing",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "spot", value: { along: 1e9, across: 0 } }] },
+      false,
+    ],
+    [
+      "more done than there is to do",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "done", value: 101 }] },
+      false,
+    ],
+    [
+      "a whole that was marked as circular, given back by an undo",
+      { id: "c1", base: 0, ops: [{ kind: "set_event", id: "e1", field: "partOf", value: "~e2", onlyIf: "e3" }] },
+      true,
+    ],
     ["an unknown step", { id: "c1", base: 0, ops: [{ kind: "drop_table", id: "e1" }] }, false],
     [
       "an unknown field",
@@ -186,6 +230,12 @@ describe("histories of several editors", () => {
     fc
       .tuple(id, fc.integer({ min: 100, max: 1900 }))
       .map(([e, y]): Op => ({ kind: "set_event", id: e, field: "when", value: readWhen(`about ${y}`) })),
+    fc
+      .tuple(id, fc.constantFrom(null, ...EVENTS))
+      .map(([e, value]): Op => ({ kind: "set_event", id: e, field: "partOf", value })),
+    fc
+      .tuple(id, fc.integer({ min: -300, max: 300 }))
+      .map(([e, along]): Op => ({ kind: "set_event", id: e, field: "spot", value: { along, across: 60 } })),
     id.map((e): Op => ({ kind: "delete_event", id: e })),
     id.map((e): Op => ({ kind: "restore_event", id: e })),
     fc

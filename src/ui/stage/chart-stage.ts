@@ -589,6 +589,13 @@ export class ChartStage {
     });
   }
 
+  /** For measuring: what would be painted in the next frame. */
+  paintAtOnce(): void {
+    cancelAnimationFrame(this.frame);
+    this.frame = 0;
+    this.paintNow();
+  }
+
   private paintNow(): void {
     const { chart, view } = this;
     if (!chart || !view) return;
