@@ -2,7 +2,6 @@ import { describe, expect, it } from "vitest";
 import { KINDS, chance, seededTimeline } from "../testing/seeded-timeline";
 import type { Spot, Timeline } from "../timeline/timeline";
 import { chartOf } from "./chart";
-import { SPOT } from "./chart-data";
 import { drawChart } from "./draw-chart";
 import { frameContent, type FrameContent } from "./frame";
 import { groundOf } from "./layout";
@@ -87,7 +86,7 @@ describe("a label placed by hand", () => {
         const chart = chartOf(t, FRAME);
         const g = groundOf(chart.laid.axis, chart.laid.layout);
         const { data, layout } = chart.laid;
-        const hand = (i: number) => i >= 0 && !Number.isNaN(data.spots[i * SPOT]!);
+        const hand = (i: number) => i >= 0 && data.spots.has(i);
         let view = wholeView(g);
         for (let k = 0; k < 40 && view.scale < largestScale(g); k++) {
           for (const extras of [[], "settle"] as const)

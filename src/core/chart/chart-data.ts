@@ -36,7 +36,6 @@ export const OPEN_START = 4;
 export const OPEN_END = 8;
 
 /** The five points of time of an event: what is drawn of it, and where it begins as written. */
-export const SPOT = 3;
 export const POINTS = 5;
 export const OUTER_START = 0;
 /** A moment's apex is both inner points. */
@@ -59,8 +58,8 @@ export interface ChartData {
   /** Index into `looks`. */
   look: Uint16Array;
   sign: Sign[];
-  /** SPOT per event: the label's corner along and across, px, and 1 where the ridge ran down; NaN where it was not placed by hand. */
-  spots: Float64Array;
+  /** Where labels were placed by hand, by the index of the event. */
+  spots: ReadonlyMap<number, Spot>;
   /** How much is done, percent; NaN where that is not asked. */
   done: Float32Array;
   /** The index of what an event is part of; -1 for none, or where that is not shown. */
@@ -126,7 +125,7 @@ export function* chartDataSlowly(
     importance: new Float32Array(n),
     look: new Uint16Array(n),
     sign: new Array<Sign>(n).fill(""),
-    spots: new Float64Array(n * SPOT).fill(Number.NaN),
+    spots: new Map(events.flatMap((e, i): [number, Spot][] => (e.spot ? [[i, e.spot]] : []))),
     done: new Float32Array(n).fill(Number.NaN),
     whole: new Int32Array(n).fill(-1),
     closeUp: new Uint8Array(n),
@@ -233,9 +232,11 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     importance: Float32Array.from(index, (i) => data.importance[i]!),
     look: Uint16Array.from(index, (i) => data.look[i]!),
     sign: index.map((i) => data.sign[i]!),
-    spots: Float64Array.from(
-      { length: index.length * SPOT },
-      (_, k) => data.spots[index[Math.floor(k / SPOT)]! * SPOT + (k % SPOT)]!,
+    spots: new Map(
+      index.flatMap((i, k): [number, Spot][] => {
+        const spot = data.spots.get(i);
+        return spot ? [[k, spot]] : [];
+      }),
     ),
     done: Float32Array.from(index, (i) => data.done[i]!),
     whole: Int32Array.from(index, () => -1),
@@ -246,11 +247,6 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     shortDates: index.map((i) => data.shortDates[i]!),
     pictures: index.map((i) => data.pictures[i]!),
   };
-}
-
-/** A spot as numbers of `ChartData.spots`. */
-export function spotNumbers(spot: Spot | null): [number, number, number] {
-  return spot ? [spot.along, spot.across, spot.upright ? 1 : 0] : [Number.NaN, Number.NaN, Number.NaN];
 }
 
 function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline): void {
@@ -278,7 +274,6 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   put(WRITTEN, startOf(e.when));
   data.flags[i] = flags;
   data.sign[i] = e.sign;
-  data.spots.set(spotNumbers(e.spot), i * SPOT);
   if (e.done !== null) data.done[i] = e.done;
   data.closeUp[i] = e.closeUp === "open" ? 1 : e.closeUp === "closed" ? 2 : 0;
   const length = timeline.lengths ? lengthText(e.when) : null;

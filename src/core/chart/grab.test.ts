@@ -3,7 +3,6 @@ import { describe, expect, it } from "vitest";
 import { seededTimeline, typedTimeline } from "../testing/seeded-timeline";
 import type { Spot, Timeline } from "../timeline/timeline";
 import { type Chart, chartOf } from "./chart";
-import { SPOT, spotNumbers } from "./chart-data";
 import { drawView } from "./draw-chart";
 import type { Part } from "./frame";
 import { aligned, boxOf, grabAt, meetingHands, neighbourAt, spotAt } from "./grab";
@@ -131,8 +130,9 @@ describe("labels placed by hand", () => {
         for (const [k, spot] of moves) {
           const i = labels[k % labels.length]!.i;
           now = withSpot(now, start.data.ids[i]!, spot);
-          const spots = laid.data.spots.slice();
-          spots.set(spotNumbers(spot), i * SPOT);
+          const spots = new Map(laid.data.spots);
+          if (spot) spots.set(i, spot);
+          else spots.delete(i);
           laid = replaceHands(laid, spots);
           expect(drawn({ ...start, laid, data: laid.data })).toBe(drawn(chartOf(now, FRAME)));
         }

@@ -94,7 +94,7 @@ export interface ChartLayout {
   /** Ranks, the most important first. */
   order: Int32Array;
   /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
-  octaves: { start: Int32Array; ranks: Int32Array };
+  octaves: { start: Int32Array; ranks: Int32Array; of: Int8Array };
   /** Spans by row, each row's by u. */
   spanStart: Int32Array;
   spans: Int32Array;
@@ -242,9 +242,12 @@ function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boole
   for (const k of ["ridgeTop", "labelsTop", "across"] as const) layout[k] += lift - layout.lift;
   layout.lift = lift;
   const ridgeMiddle = middle + lift;
-  const had = layout.before.length > 0;
+  const was = layout.before;
   const has = placeByHand({ ...layout, data, ground, ridgeMiddle }, layout);
-  if (had || has) layout.octaves = octavesOf(layout.z, fitScale(ground));
+  if (was.length === 0 && !has) return false;
+  const of = layout.octaves.of.slice();
+  for (const { r } of [...was, ...layout.before]) of[r] = octave(layout.z[r]!, fitScale(ground));
+  layout.octaves = inOctaves(of);
   return has;
 }
 
@@ -252,7 +255,7 @@ function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boole
  * The same chart after labels were placed by hand or put back, without laying it out anew; what the layout of more than SMALL
  * events would be. `spots`: as in `ChartData`. Takes over the arrays of the old one.
  */
-export function replaceHands(laid: Laid, spots: Float64Array): Laid {
+export function replaceHands(laid: Laid, spots: ChartData["spots"]): Laid {
   const data = { ...laid.data, spots };
   // What is known of a layout is remembered by its identity.
   const layout = { ...laid.layout, from: laid.layout.from.slice() };
@@ -416,21 +419,25 @@ function hangMany<T extends Columns>(
   return { ...none, ...placed, h, pitch, rows, setting, wordsWidth: frameWidth, counted };
 }
 
+/** The octave of zoom in which a label comes into view; -1: it never does. */
+function octave(z: number, fit: number): number {
+  return z === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z / fit)));
+}
+
 function octavesOf(z: Float64Array, fit: number): ChartLayout["octaves"] {
-  const octave = (r: number) =>
-    z[r] === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z[r]! / fit)));
+  return inOctaves(Int8Array.from(z, (s) => octave(s, fit)));
+}
+
+function inOctaves(of: Int8Array): ChartLayout["octaves"] {
   let most = 0;
-  for (let r = 0; r < z.length; r++) most = Math.max(most, octave(r));
+  for (let r = 0; r < of.length; r++) if (of[r]! > most) most = of[r]!;
   const start = new Int32Array(most + 2);
-  for (let r = 0; r < z.length; r++) if (octave(r) >= 0) start[octave(r) + 1]!++;
+  for (let r = 0; r < of.length; r++) if (of[r]! >= 0) start[of[r]! + 1]!++;
   for (let k = 0; k <= most; k++) start[k + 1]! += start[k]!;
   const next = start.slice();
   const ranks = new Int32Array(start[most + 1]!);
-  for (let r = 0; r < z.length; r++) {
-    const k = octave(r);
-    if (k >= 0) ranks[next[k]!++] = r;
-  }
-  return { start, ranks };
+  for (let r = 0; r < of.length; r++) if (of[r]! >= 0) ranks[next[of[r]!]!++] = r;
+  return { start, ranks, of };
 }
 
 function spansByRow(data: ChartData, p: Positions, row: Int32Array, rows: number) {

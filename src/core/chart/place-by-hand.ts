@@ -1,7 +1,8 @@
-import { type ChartData, SPOT } from "./chart-data";
+import type { Spot } from "../timeline/timeline";
+import type { ChartData } from "./chart-data";
 import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
 import { BOB } from "./house-style";
-import { apartFrom } from "./place-rest";
+import { apartFrom, type Place } from "./place-rest";
 import { fitScale, type Ground, largestScale } from "./view";
 
 export interface Hand {
@@ -66,6 +67,7 @@ function putBack(h: Hangs, b: Hung): void {
 const MOST_LIFT = 320;
 /** Between a label placed by hand and another across the ridge, px. */
 const APART = 4;
+const NEVER = Number.POSITIVE_INFINITY;
 /** What a row further out costs a label that makes way, in octaves of zoom. */
 const PER_ROW = 0.15;
 
@@ -79,11 +81,7 @@ export function placeByHand(q: Hand, h: Hangs): boolean {
   const fit = fitScale(q.ground);
   for (const b of h.before) putBack(h, b);
   h.before = [];
-  for (let r = 0; r < q.byApex.length; r++) {
-    const i = q.byApex[r]!;
-    const spot = spotOf(q, i);
-    if (!spot) continue;
-    const [along, across] = spot;
+  for (const [r, { along, across }] of handsOf(q)) {
     hands.push(r);
     h.before.push(stateOf(h, r));
     const size = h.to[r]! - h.from[r]!;
@@ -99,41 +97,79 @@ export function placeByHand(q: Hand, h: Hangs): boolean {
       h.from[r]! + (q.ground.upright ? size / 2 : along < 0 && along + size > 0 ? size / 2 : along < 0 ? size : 0);
   }
   if (hands.length === 0) return false;
-  const isHand = new Set(hands);
-  const u = (a: number, b: number) => q.hi[b]! - q.hi[a]! + (q.lo[b]! - q.lo[a]!);
-  /** The scale from which on a place is clear of a hand's label; nothing in between counts. */
-  const clearOfHand = (i: number, row: number, from: number, to: number, hand: number): number => {
-    const y = q.labelsTop + row * h.pitch;
-    if (y >= h.handY[hand]! + h.h[hand]! + APART || h.handY[hand]! >= y + h.h[i]! + APART) return 0;
-    const d = u(i, hand);
-    // Along the ridge they meet while the distance of their moments is between these.
-    const [low, high] = [from - h.to[hand]! - CLEARANCE, to - h.from[hand]! + CLEARANCE];
-    if (d === 0) return low < 0 && high > 0 ? Number.POSITIVE_INFINITY : 0;
-    return d > 0 ? (high > 0 ? high / d : 0) : low < 0 ? low / d : 0;
-  };
-  const clearOfHands = (i: number, row: number, from: number, to: number) =>
-    hands.reduce((s, hand) => Math.max(s, clearOfHand(i, row, from, to, hand)), 0);
-  const met = Array.from(q.order).filter(
-    (r) => !isHand.has(r) && h.row[r]! >= 0 && clearOfHands(r, h.row[r]!, h.from[r]!, h.to[r]!) > h.z[r]! * (1 + 1e-9),
-  );
-  for (const i of met) h.before.push(stateOf(h, i));
-  for (const i of met) makeWay(q, h, i, clearOfHands, fit);
+  const block = new Hands(q, h, hands);
+  const met: number[] = [];
+  const { row, from, to, z } = h;
+  const touched = Uint8Array.from({ length: h.rows }, (_, k) => (block.across[k] ? 1 : 0));
+  for (let r = 0; r < row.length; r++) {
+    const k = row[r]!;
+    if (k < 0 || touched[k] === 0) continue;
+    if (block.clearFrom(r, k, from[r]!, to[r]!) > z[r]! * (1 + 1e-9)) met.push(r);
+  }
+  // The important first, so that they get the better of the places that are left.
+  const weight = (r: number) => q.data.importance[q.byApex[r]!]!;
+  met.sort((a, b) => weight(b) - weight(a) || a - b);
+  for (const i of met) {
+    h.before.push(stateOf(h, i));
+    h.row[i] = -1;
+    h.z[i] = NEVER;
+    h.shift[i] = 0;
+  }
+  const others = new Others(q, h);
+  for (const i of met) makeWay(q, h, i, block, others, fit);
   return true;
 }
 
-/** Where an event's label was placed on a ridge that lies as this one does; null: it was not. */
-function spotOf(q: Pick<Hand, "data" | "ground">, i: number): [along: number, across: number] | null {
-  const [along, across, upright] = q.data.spots.subarray(i * SPOT, i * SPOT + SPOT);
-  return Number.isNaN(along!) || (upright === 1) !== q.ground.upright ? null : [along!, across!];
+/** Where labels placed by hand are in the way. */
+class Hands {
+  private q: Hand;
+  private h: Hangs;
+  /** By row: the labels across it, where there are any. */
+  across: (number[] | undefined)[];
+
+  constructor(q: Hand, h: Hangs, hands: readonly number[]) {
+    this.q = q;
+    this.h = h;
+    // A row's labels may be lower than its pitch: whether one truly meets another is asked again below.
+    this.across = Array.from({ length: h.rows }, (_, row) => {
+      const y = q.labelsTop + row * h.pitch;
+      const found = hands.filter((r) => y < h.handY[r]! + h.h[r]! + APART && h.handY[r]! < y + h.pitch + APART);
+      return found.length > 0 ? found : undefined;
+    });
+  }
+
+  /** The scale from which on a label in a place of its own is clear of all of them; nothing in between counts. */
+  clearFrom(i: number, row: number, from: number, to: number): number {
+    const { q, h } = this;
+    const y = q.labelsTop + row * h.pitch;
+    let least = 0;
+    for (const hand of this.across[row] ?? []) {
+      if (y >= h.handY[hand]! + h.h[hand]! + APART || h.handY[hand]! >= y + h.h[i]! + APART) continue;
+      const d = q.hi[hand]! - q.hi[i]! + (q.lo[hand]! - q.lo[i]!);
+      // Along the ridge they meet while the distance of their moments is between these.
+      const low = from - h.to[hand]! - CLEARANCE;
+      const high = to - h.from[hand]! + CLEARANCE;
+      const s = d > 0 ? Math.max(0, high) / d : d < 0 ? Math.min(0, low) / d : low < 0 && high > 0 ? NEVER : 0;
+      if (s > least) least = s;
+    }
+    return least;
+  }
+}
+
+/** The labels placed by hand on a ridge that lies as this one does, by rank in the order of time. */
+function handsOf(q: Pick<Hand, "data" | "ground" | "byApex">): [rank: number, spot: Spot][] {
+  const found: [number, Spot][] = [];
+  for (const [i, spot] of q.data.spots) {
+    const r = (spot.upright ?? false) === q.ground.upright ? q.byApex.indexOf(i) : -1;
+    if (r >= 0) found.push([r, spot]);
+  }
+  return found.sort((a, b) => a[0] - b[0]);
 }
 
 /** How much more room over the ridge the labels placed there need, px. */
 export function liftFor(q: Pick<Hand, "data" | "ground" | "byApex" | "ridgeMiddle">): number {
   let lift = 0;
-  for (const i of q.byApex) {
-    const spot = spotOf(q, i);
-    if (spot && spot[1] < 0) lift = Math.max(lift, 4 - (q.ridgeMiddle + spot[1]));
-  }
+  for (const [, { across }] of handsOf(q)) if (across < 0) lift = Math.max(lift, 4 - (q.ridgeMiddle + across));
   return Math.min(MOST_LIFT, Math.ceil(lift));
 }
 
@@ -146,36 +182,25 @@ function offTheRidge(q: Hand, h: number, y: number): number {
 }
 
 /** Finds another place for one label, clear of all the others as they stand. */
-function makeWay(
-  q: Hand,
-  h: Hangs,
-  i: number,
-  clearOfHands: (i: number, row: number, from: number, to: number) => number,
-  fit: number,
-): void {
+function makeWay(q: Hand, h: Hangs, i: number, block: Hands, others: Others, fit: number): void {
   const size = h.to[i]! - h.from[i]!;
   const { upright } = q.ground;
-  h.row[i] = -1;
-  h.z[i] = Number.POSITIVE_INFINITY;
-  h.shift[i] = 0;
-  let best = Number.POSITIVE_INFINITY;
+  const most = largestScale(q.ground);
+  const x = q.ground.pad + (q.hi[i]! + q.lo[i]!) * fit;
+  let best = NEVER;
   let found: { row: number; side: number; from: number; z: number } | null = null;
   for (let row = 0; row < h.rows; row++)
     for (const side of sidesOf(upright)) {
       const from = hangFrom(side, size, upright);
-      const x = q.ground.pad + (q.hi[i]! + q.lo[i]!) * fit;
       const inFrame = x + from >= 4 && x + from + size <= q.ground.size - 4;
-      let z = Math.max(inFrame ? fit : fit * (1 + 1e-6), clearOfHands(i, row, from, from + size));
-      const me = { row, shift: 0, from, to: from + size };
-      for (let j = 0; j < q.byApex.length && z <= largestScale(q.ground); j++) {
-        if (j === i || h.row[j]! < 0 || (!q.small && h.row[j] !== row)) continue;
-        const d = q.hi[j]! - q.hi[i]! + (q.lo[j]! - q.lo[i]!);
-        const other = { row: h.row[j]!, shift: h.shift[j]!, from: h.from[j]!, to: h.to[j]! };
-        const s = d >= 0 ? apartFrom(me, other, d, upright) : apartFrom(other, me, -d, upright);
-        if (s > h.z[j]! && s > z) z = s;
-      }
-      const cost = Math.log2(z / fit) + PER_ROW * row + (side < 0 ? 0.02 : 0);
-      if (z > largestScale(q.ground) || cost >= best) continue;
+      const extra = PER_ROW * row + (side < 0 ? 0.02 : 0);
+      // Beyond this scale another place is better already.
+      const bound = Math.min(most, fit * 2 ** (best - extra));
+      const least = Math.max(inFrame ? fit : fit * (1 + 1e-6), block.clearFrom(i, row, from, from + size));
+      const z = others.freeFrom(i, { row, shift: 0, from, to: from + size }, least, bound);
+      if (z > most) continue;
+      const cost = Math.log2(z / fit) + extra;
+      if (cost >= best) continue;
       best = cost;
       found = { row, side, from, z };
     }
@@ -185,4 +210,96 @@ function makeWay(
   h.row[i] = found.row;
   h.side[i] = found.side;
   h.z[i] = found.z;
+  others.add(i);
+}
+
+/** The labels that stand where they stood, to be asked for those near a place. */
+class Others {
+  private q: Hand;
+  private h: Hangs;
+  /** Ranks by row; of a small chart all in one list, because there lines count too. */
+  private start: Int32Array;
+  private ranks: Int32Array;
+  private added: number[] = [];
+  private reach: number;
+
+  constructor(q: Hand, h: Hangs) {
+    this.q = q;
+    this.h = h;
+    this.reach = reachOf(h);
+    const rows = q.small ? 1 : h.rows;
+    const start = new Int32Array(rows + 1);
+    const rowOf = (r: number) => (q.small && h.row[r]! >= 0 ? 0 : h.row[r]!);
+    for (let r = 0; r < q.byApex.length; r++) if (h.row[r]! >= 0) start[rowOf(r) + 1]!++;
+    for (let k = 0; k < rows; k++) start[k + 1]! += start[k]!;
+    const next = start.slice();
+    this.ranks = new Int32Array(start[rows]!);
+    for (let r = 0; r < q.byApex.length; r++) if (h.row[r]! >= 0) this.ranks[next[rowOf(r)]!++] = r;
+    this.start = start;
+  }
+
+  /** A label that has found another place. */
+  add(i: number): void {
+    this.added.push(i);
+  }
+
+  /**
+   * The scale from which on a label may stand in a place, at least `least`: clear of all that are there by then. Asked
+   * outwards from its moment, as far as any could reach at the scale found so far. More than `bound`: of no use.
+   */
+  freeFrom(i: number, me: Place, least: number, bound: number): number {
+    const { q, h, ranks } = this;
+    const row = q.small ? 0 : me.row;
+    let z = least;
+    for (const j of this.added) if (q.small || h.row[j] === me.row) z = Math.max(z, this.apart(i, j, me, z));
+    let low = this.start[row]!;
+    let high = this.start[row + 1]!;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (ranks[mid]! < i) low = mid + 1;
+      else high = mid;
+    }
+    for (let k = low - 1; k >= this.start[row]! && z <= bound; k--) {
+      if (this.distance(i, ranks[k]!) * -z > this.reach) break;
+      z = this.apart(i, ranks[k]!, me, z);
+    }
+    for (let k = low; k < this.start[row + 1]! && z <= bound; k++) {
+      if (this.distance(i, ranks[k]!) * z > this.reach) break;
+      z = this.apart(i, ranks[k]!, me, z);
+    }
+    return z;
+  }
+
+  private distance(i: number, j: number): number {
+    const { hi, lo } = this.q;
+    return hi[j]! - hi[i]! + (lo[j]! - lo[i]!);
+  }
+
+  private other: Place = { row: 0, shift: 0, from: 0, to: 0 };
+  /** z, or the greater scale from which on a label in a place is clear of another. */
+  private apart(i: number, j: number, me: Place, z: number): number {
+    const { h, other } = this;
+    const d = this.distance(i, j);
+    other.row = h.row[j]!;
+    other.shift = h.shift[j]!;
+    other.from = h.from[j]!;
+    other.to = h.to[j]!;
+    const { upright } = this.q.ground;
+    const s = d > 0 || (d === 0 && j > i) ? apartFrom(me, other, d, upright) : apartFrom(other, me, -d, upright);
+    return s > h.z[j]! && s > z ? s : z;
+  }
+}
+
+const reaches = new WeakMap<Float32Array, number>();
+/** How far apart the moments of two labels that meet can be, px. */
+function reachOf(h: Hangs): number {
+  let reach = reaches.get(h.h);
+  if (reach === undefined) {
+    let far = 0;
+    for (let r = 0; r < h.from.length; r++)
+      if (h.row[r]! >= 0) far = Math.max(far, -h.from[r]!, h.to[r]!, Math.abs(h.shift[r]!));
+    reach = 2 * far + 400 + CLEARANCE;
+    reaches.set(h.h, reach);
+  }
+  return reach;
 }

@@ -1,5 +1,4 @@
 import { placeInView, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
-import { SPOT, spotNumbers } from "@/core/chart/chart-data";
 import { firstCounted } from "@/core/chart/counts";
 import { dateAt } from "@/core/chart/date-at";
 import type { Chart } from "@/core/chart/chart";
@@ -179,13 +178,17 @@ export class ChartStage {
     if (!sameLayout({ ...before, timeline: { ...before.timeline, events: now.timeline.events } }, now)) return false;
     const changed = changedSpots(before.timeline.events, now.timeline.events);
     if (!changed || changed.size === 0) return false;
-    const spots = chart.data.spots.slice();
+    const spots = new Map(chart.data.spots);
+    const events = this.events.slice();
     for (const [id, spot] of changed) {
       const i = chart.data.ids.indexOf(id);
-      if (i >= 0) spots.set(spotNumbers(spot), i * SPOT);
+      if (i < 0) continue;
+      if (spot) spots.set(i, spot);
+      else spots.delete(i);
+      events[i] = now.timeline.events.get(id)!;
     }
     const laid = replaceHands(chart.laid, spots);
-    this.events = this.events.map((e) => (changed.has(e.id) ? now.timeline.events.get(e.id)! : e));
+    this.events = events;
     this.chart = { ...chart, data: laid.data, laid };
     this.rest();
     return true;
