@@ -115,6 +115,13 @@ CREATE TABLE public.event (
     deleted boolean DEFAULT false NOT NULL,
     given text,
     locked boolean DEFAULT false NOT NULL,
+    sign text DEFAULT ''::text NOT NULL,
+    spot jsonb,
+    close_up text DEFAULT ''::text NOT NULL,
+    done smallint,
+    CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
+    CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
+    CONSTRAINT event_sign_short CHECK ((length(sign) <= 20)),
     CONSTRAINT event_title_length CHECK ((length(title) <= 300))
 );
 
@@ -266,7 +273,13 @@ CREATE TABLE public.timeline (
     date_style jsonb,
     hemisphere text DEFAULT 'north'::text NOT NULL,
     margins jsonb,
+    gridlines boolean DEFAULT false NOT NULL,
+    marks jsonb,
+    first_view text DEFAULT ''::text NOT NULL,
+    lengths boolean DEFAULT false NOT NULL,
+    today boolean DEFAULT false NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
+    CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
     CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
@@ -568,4 +581,3 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
-

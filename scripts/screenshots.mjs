@@ -65,6 +65,13 @@ async function signInNameOf(name) {
   return text.match(/[a-z]+-\d+/)[0];
 }
 
+/** Takes the last change back and waits until that is saved. */
+async function putBack(p) {
+  await p.keyboard.press("Control+z");
+  await p.waitForTimeout(1_500);
+  await p.getByTestId("saving").filter({ hasText: "Saved" }).waitFor();
+}
+
 /** name: [size, who is signed in, what to do, what to put back afterwards] */
 const VIEWS = {
   home: [LAPTOP, "nia", (p) => p.goto(address)],
@@ -137,15 +144,6 @@ const VIEWS = {
       await p.getByLabel("Given event 1: right date").fill("19 Mar 1783");
     },
   ],
-  "assignment-student": [
-    LAPTOP,
-    "student:Bram",
-    async (p) => {
-      await openClass(p);
-      await p.getByRole("link", { name: "Crossing project" }).click();
-      await p.getByRole("button", { name: "Begin" }).waitFor();
-    },
-  ],
   marking: [
     LAPTOP,
     "ward",
@@ -184,15 +182,6 @@ const VIEWS = {
       await p.getByRole("button", { name: "Rows by category" }).click();
     },
   ],
-  "editor-night": [
-    LAPTOP,
-    "nia",
-    async (p) => {
-      await openTimeline(p, "How the Ambrel was crossed");
-      await p.getByLabel("When, The long night flood").focus();
-      await p.getByRole("button", { name: "Zoom to the selected event" }).click();
-    },
-  ],
   // The night of the flood closed: all its hours on the ridge.
   "editor-closed": [
     LAPTOP,
@@ -203,10 +192,7 @@ const VIEWS = {
       await p.getByRole("button", { name: /^Close-up A/ }).click();
       await p.getByRole("button", { name: /^Close-up A.*closed/ }).waitFor();
     },
-    async (p) => {
-      await p.keyboard.press("Control+z");
-      await p.getByTestId("saving").filter({ hasText: "Saved" }).waitFor();
-    },
+    putBack,
   ],
   // A close-up within a close-up.
   "editor-nested": [
@@ -218,10 +204,7 @@ const VIEWS = {
       await p.getByRole("button", { name: /^Close-up B/ }).click();
       await p.getByRole("button", { name: /^Close-up B.*open/ }).waitFor();
     },
-    async (p) => {
-      await p.keyboard.press("Control+z");
-      await p.getByTestId("saving").filter({ hasText: "Saved" }).waitFor();
-    },
+    putBack,
   ],
   "editor-by-hand": [
     LAPTOP,
@@ -243,8 +226,6 @@ const VIEWS = {
         .click();
     },
   ],
-  "editor-bees": [LAPTOP, "nia", (p) => openTimeline(p, "A year with the bees")],
-  "editor-play": [LAPTOP, "nia", (p) => openTimeline(p, "Play week")],
 };
 
 for (const [name, [size, person, act, after]] of Object.entries(VIEWS)) {
