@@ -203,6 +203,20 @@ describe("close-ups", () => {
   });
 });
 
+describe("a short title", () => {
+  it("keeps the line breaks its author typed, on labels; a roof has one line", () => {
+    const lines = ["1700 | Toll house", "1800 - 1890 | Long bridge", "1900 | Ferry"];
+    const t = withParts(lines, "true", {
+      "Toll house": { shortTitle: "Toll\nhouse" },
+      "Long bridge": { shortTitle: "Long\nbridge" },
+    });
+    const texts = drawChart(t, FRAME).shapes.flatMap((s) => (s.kind === "text" ? [s.text] : []));
+    expect(texts).toContain("Toll");
+    expect(texts).toContain("house");
+    expect(texts).toContain("Long bridge");
+  });
+});
+
 describe("project use", () => {
   const LINES = ["1 Sep 2026 - 9 Oct 2026 | Gather", "5 Oct 2026 - 20 Nov 2026 | Write", "14 Dec 2026 | Hand in"];
 

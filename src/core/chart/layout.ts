@@ -1,16 +1,13 @@
 import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "./axis";
 import { type ChartData, INNER_START, pickData, SPAN_KIND } from "./chart-data";
 import { COUNT_COLUMN } from "./counts";
-import { hangFrom } from "./hang-labels";
+import { hangFew, hangMany } from "./hang";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
-import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./labels";
+import { DENSE, type Setting } from "./labels";
 import { type Hung, liftFor, placeByHand } from "./place-by-hand";
-import { placeOnce } from "./place-once";
-import { placeRest } from "./place-rest";
 import { arrangeRoofs } from "./arrange-roofs";
 import type { RoofTitles } from "./roof-titles";
-import { type How, searchLabels } from "./search-labels";
-import { fitScale, type Ground, largestScale } from "./view";
+import { fitScale, type Ground } from "./view";
 
 export interface Frame {
   width: number;
@@ -19,9 +16,6 @@ export interface Frame {
 
 /** Up to so many events every label is searched a place for, and no line passes another's label. */
 export const SMALL = 60;
-/** What a row further out costs, in octaves of zoom. */
-const PER_ROW = 0.04;
-const PER_ROW_REST = 0.15;
 /** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
 const FULL_ROWS = 12;
 const LEAST_ROOF_HEIGHT = 3;
@@ -213,10 +207,11 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     handY: new Float32Array(m).fill(Number.NaN),
     before: [],
   };
+  const below = { data, byApex, hi, lo, order, ground, depth: depthLeft };
   let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
   if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
-  else if (small) hung = hangFew(data, byApex, hi, lo, order, ground, depthLeft, none);
-  else hung = hangMany(data, byApex, hi, lo, order, ground, depthLeft, none);
+  else if (small) hung = hangFew(below, none);
+  else hung = hangMany(below, none);
   const plain: ChartLayout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
   if (options.lean || strip || options.bare) return plain;
   let layout = plain;
@@ -277,146 +272,6 @@ function measuresFor(depth: number, strip: boolean, upright: boolean, size: numb
     : Math.max(size * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
   const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
   return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
-}
-
-/** The frame that gives a label the whole depth for its words (see `labelText`). */
-function widthForWords(depth: number): number {
-  return Math.max(60, depth - 8) / 0.42;
-}
-
-/** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
-function hangFew<T extends Columns>(
-  data: ChartData,
-  byApex: Int32Array,
-  hi: Float64Array,
-  lo: Float64Array,
-  order: Int32Array,
-  ground: Ground,
-  depth: number,
-  none: T,
-) {
-  const fit = fitScale(ground);
-  const m = byApex.length;
-  // Moments at different instants keep their order on paper, however close they are.
-  let nudge = 0;
-  const apex = Array.from(hi, (_, r) => {
-    if (r > 0 && hi[r]! - hi[r - 1]! + (lo[r]! - lo[r - 1]!) > 0) nudge += 1e-6;
-    return ground.pad + (hi[r]! + lo[r]!) * fit + nudge;
-  });
-  const { upright } = ground;
-  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
-  const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
-  const wordsWidth = (s: Setting, how: How) =>
-    upright ? widthForWords(depth - (how === "counted" ? countRoom : 0) - pictureRoom(s)) : ground.size;
-  const search = (how: How) =>
-    searchLabels(
-      apex,
-      (rank, s) => labelText(data, byApex[rank]!, s, wordsWidth(s, how)),
-      { size: ground.size, depth, extent, centred: upright, countRoom },
-      how,
-    );
-  let how: How = "quick";
-  let found = search(how);
-  if (found.placed.length < m) {
-    const better = search("thorough");
-    if (better.placed.length > found.placed.length) found = better;
-  }
-  if (found.placed.length < m) {
-    how = "counted";
-    found = search(how);
-  }
-  const counted = found.placed.length < m;
-  const hung = { ...none };
-  for (const [r, t] of found.texts.entries()) {
-    hung.to[r] = extent(t).along;
-    hung.h[r] = extent(t).across;
-  }
-  const along = Float32Array.from(hung.to);
-  for (const p of found.placed) {
-    const r = Number(p.id);
-    hung.z[r] = fit;
-    hung.row[r] = p.row;
-    hung.side[r] = p.side;
-    hung.shift[r] = p.anchor - apex[r]!;
-    hung.from[r] = hung.shift[r]! + hangFrom(p.side, along[r]!, upright);
-    hung.to[r] = hung.from[r]! + along[r]!;
-  }
-  const tallest = Math.max(LINE + 2, ...hung.h);
-  const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
-  if (counted)
-    placeRest(
-      { count: m, hi, lo, along, order },
-      { ...hung, missing: (r) => hung.row[r]! < 0 },
-      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground), centred: upright },
-    );
-  return {
-    ...hung,
-    pitch: found.pitch,
-    rows,
-    setting: found.setting,
-    wordsWidth: wordsWidth(found.setting, how),
-    counted,
-  };
-}
-
-interface Columns {
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  shift: Float32Array;
-  from: Float32Array;
-  to: Float32Array;
-  h: Float32Array;
-}
-
-/** More than SMALL events: placed once for all zooms, lines behind labels. */
-function hangMany<T extends Columns>(
-  data: ChartData,
-  byApex: Int32Array,
-  hi: Float64Array,
-  lo: Float64Array,
-  order: Int32Array,
-  ground: Ground,
-  depth: number,
-  none: T,
-) {
-  const fit = fitScale(ground);
-  const m = byApex.length;
-  const { upright } = ground;
-  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
-  const frameWidth = upright ? widthForWords(depth - countRoom) : ground.size;
-  const tall = upright || depth - countRoom >= 4 * (2 * LINE + 2 + 7);
-  const setting = tall ? DENSE : DENSE_LOW;
-  const along = new Float32Array(m);
-  const h = new Float32Array(m);
-  let tallest = LINE + 2;
-  for (let r = 0; r < m; r++) {
-    const width = labelWidth(data, byApex[r]!, setting, frameWidth);
-    const high = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
-    along[r] = upright ? high : width;
-    h[r] = upright ? width : high;
-    tallest = Math.max(tallest, h[r]!);
-  }
-  const pitch = tallest + (upright ? 14 : setting.oneLine ? 4 : 7);
-  const rows = Math.max(1, Math.floor((depth - countRoom + pitch - tallest) / pitch));
-  const placed = placeOnce(
-    { count: m, hi, lo, along, order },
-    {
-      rows,
-      perRow: PER_ROW,
-      least: fit,
-      most: largestScale(ground),
-      centred: upright,
-      fits: (r, from, to) => {
-        const x = ground.pad + (hi[r]! + lo[r]!) * fit;
-        return x + from >= 4 && x + to <= ground.size - 4;
-      },
-    },
-  );
-  // A label without a place has its width all the same, for a view at rest.
-  for (let r = 0; r < m; r++) if (placed.row[r]! < 0) placed.to[r] = along[r]!;
-  const counted = placed.z.some((z) => z > fit);
-  return { ...none, ...placed, h, pitch, rows, setting, wordsWidth: frameWidth, counted };
 }
 
 /** The octave of zoom in which a label comes into view; -1: it never does. */

@@ -4,6 +4,7 @@ import { descriptionFrom } from "../text/description";
 import { readWhen } from "../time/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { canonicalJson, mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
+import { readJson } from "./read-json";
 import { fromSnapshot, toSnapshot } from "./snapshot";
 
 const timeline: Timeline = {
@@ -56,6 +57,46 @@ describe("a frozen timeline", () => {
     const back = timelineFromFrozen(JSON.parse(canonicalJson(frozen)));
     expect([...back.events.keys()].sort()).toEqual(["early", "late"]);
     expect(back.events.get("early")!.when).toEqual(timeline.events.get("early")!.when);
+  });
+});
+
+describe("what was arranged by hand", () => {
+  const arranged: Timeline = {
+    ...timeline,
+    lengths: true,
+    today: true,
+    events: new Map([
+      ["w", { ...emptyEvent("w"), title: "Night", when: readWhen("1872 - 1874"), closeUp: "open", done: 40 }],
+      [
+        "p",
+        { ...emptyEvent("p"), title: "Hour", when: readWhen("1873"), partOf: "w", spot: { along: -40, across: 90 } },
+      ],
+      ["q", { ...emptyEvent("q"), title: "Loop", when: readWhen("1873"), partOf: "~p" }],
+    ]),
+  };
+
+  it("is kept in a version, and a whole that counts as unset is not in it", () => {
+    const frozen = toFrozen(arranged);
+    const back = timelineFromFrozen(JSON.parse(canonicalJson(frozen)) as typeof frozen);
+    expect(back.events.get("p")).toMatchObject({ partOf: "w", spot: { along: -40, across: 90 } });
+    expect(back.events.get("w")).toMatchObject({ closeUp: "open", done: 40 });
+    expect(back.events.get("q")!.partOf).toBeNull();
+    expect(back).toMatchObject({ lengths: true, today: true });
+    const read = readJson(canonicalJson(frozen));
+    expect("frozen" in read && canonicalJson(read.frozen)).toBe(canonicalJson(frozen));
+  });
+
+  it.each<[string, object]>([
+    ["numbers for names", { title: 5, shortTitle: {}, partOf: 3, category: [] }],
+    ["a spot that is none", { spot: { along: "left" } }],
+    ["more done than all", { done: 400 }],
+    ["words that mean nothing here", { closeUp: 7, sign: null, emphasis: "yes" }],
+  ])("comes from JSON as it should be, whatever stands there: %s", (_, fields) => {
+    const read = readJson(JSON.stringify({ events: [{ when: readWhen("1872"), ...fields }] }));
+    if ("problem" in read) throw new Error(read.problem);
+    const { description: _d, when: _w, id: _i, ...usual } = read.frozen.events[0]!;
+    const { description: _x, when: _y, id: _z, deleted: _q, ...expected } = emptyEvent("");
+    expect(usual).toEqual(expected);
   });
 });
 

@@ -1,5 +1,5 @@
 import { UNDATED, type When } from "../time/when";
-import { emptyCategory, emptyEvent, emptyItem, emptyTimeline } from "../timeline/timeline";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Spot } from "../timeline/timeline";
 import { FROZEN_FORMAT, type Frozen, toFrozen } from "./frozen";
 
 const isObject = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
@@ -30,16 +30,31 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
     ...value,
     format: FROZEN_FORMAT,
     events: list(value.events).map((e, i) => ({
-      ...event,
-      when: UNDATED,
-      ...e,
+      ...fitted(event, e),
+      when: (e.when as When | undefined) ?? UNDATED,
+      partOf: typeof e.partOf === "string" ? e.partOf : null,
+      category: typeof e.category === "string" ? e.category : null,
+      spot: isSpot(e.spot) ? e.spot : null,
+      done: typeof e.done === "number" && e.done >= 0 && e.done <= 100 ? e.done : null,
       id: typeof e.id === "string" && e.id ? e.id : String(i + 1),
       description: Array.isArray(e.description) ? e.description : [],
     })),
-    categories: list(value.categories).map((c, i) => ({ ...category, id: `c${i + 1}`, ...c })),
+    categories: list(value.categories).map((c, i) => ({ ...fitted({ ...category, id: `c${i + 1}` }, c) })),
     items: list(value.items).map((m, i) => ({ ...item, id: `i${i + 1}`, ...m })),
   } as Frozen;
   return { frozen };
+}
+
+/** The usual values with those given in their place, as far as they are of the same kind. */
+function fitted<T extends object>(usual: T, given: Record<string, unknown>): T {
+  const known = Object.entries(given).filter(
+    ([k, v]) => !(k in usual) || usual[k as keyof T] === null || typeof usual[k as keyof T] === typeof v,
+  );
+  return { ...usual, ...Object.fromEntries(known) };
+}
+
+function isSpot(v: unknown): v is Spot {
+  return isObject(v) && Number.isFinite(v.along) && Number.isFinite(v.across);
 }
 
 function isWhen(v: unknown): v is When {

@@ -42,7 +42,10 @@ export function Editor(props: EditorProps) {
   const [sharing, setSharing] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
-  const [split, setSplit] = useState(0.6);
+  // An open close-up wants more of the height.
+  const [split, setSplit] = useState(() =>
+    [...store.getState().timeline.events.values()].some((e) => e.closeUp === "open" && !e.deleted) ? 0.76 : 0.6,
+  );
   const [board, setBoard] = useState(false);
   useEffect(() => setBoard(new URLSearchParams(window.location.search).has("board")), []);
   const showBoard = (on: boolean) => {

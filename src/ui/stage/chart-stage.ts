@@ -1,12 +1,11 @@
-import { placeInView, pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
+import { pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
 import { firstCounted } from "@/core/chart/counts";
 import { dateAt } from "@/core/chart/date-at";
 import type { Chart } from "@/core/chart/chart";
-import { HEAD } from "@/core/chart/close-ups";
 import { drawView, type Extras } from "@/core/chart/draw-chart";
 import type { Part } from "@/core/chart/frame";
+import { type Standing, inBox, mainIndex, partAt, standing } from "@/core/chart/where";
 import { groundOf, replaceHands } from "@/core/chart/layout";
-import { minus } from "@/core/chart/pair";
 import type { Scene, Target } from "@/core/chart/scene";
 import type { ShownCount } from "@/core/chart/shown";
 import { countedIds, targetsOf } from "@/core/chart/targets";
@@ -22,8 +21,6 @@ import {
   wholeView,
   zoomed,
 } from "@/core/chart/view";
-import { dayFrom } from "@/core/time/calendar";
-import type { Instant } from "@/core/time/when";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { meetingHands } from "@/core/chart/grab";
 import { Carry } from "./carry";
@@ -32,13 +29,13 @@ import { LayoutQueue } from "./layout-queue";
 import { Overlay } from "./overlay";
 import { paintCanvas } from "./paint-canvas";
 import { BOARD_SCALE, changedSpots, sameLayout, type StageHooks, type StageSubject } from "./stage-hooks";
+import { glide, large, pictureStore, today } from "./stage-pieces";
 import { Strip } from "./strip";
 
 /** After so long without movement a view is at rest, ms. */
 const REST_MS = 280;
 /** Real elements follow a moving view this often, ms. */
 const ELEMENTS_MS = 150;
-const MOVE_MS = 180;
 const STEP = 1.6;
 /** Narrower than this the ridge runs down, px. */
 const NARROW = 560;
@@ -61,7 +58,7 @@ export class ChartStage {
   /** Where a walk by keys is going, until the focus has arrived. */
   private walking: string | null = null;
   private strip: Strip;
-  private pictures = new Map<string, HTMLImageElement>();
+  private pictureOf: (item: string) => CanvasImageSource | null;
   private subject: StageSubject | null = null;
   private chart: Chart | null = null;
   private events: readonly TimelineEvent[] = [];
@@ -78,7 +75,7 @@ export class ChartStage {
   private restTimer: ReturnType<typeof setTimeout> | undefined;
   private elementsAt = 0;
   private restedAt = 0;
-  private animation = 0;
+  private stopGlide = (): void => {};
   private layouts: LayoutQueue;
   private stops: (() => void)[] = [];
   /** For measuring: how long the script of each frame took, ms. */
@@ -98,6 +95,7 @@ export class ChartStage {
     this.box = box;
     this.hooks = hooks;
     this.layouts = new LayoutQueue(makeWorker, (chart, events) => this.take(chart, events));
+    this.pictureOf = pictureStore(hooks.pictureUrl, () => this.paint());
     this.canvas = document.createElement("canvas");
     this.canvas.setAttribute("aria-hidden", "true");
     this.canvas.style.display = "block";
@@ -152,7 +150,7 @@ export class ChartStage {
   destroy(): void {
     for (const stop of this.stops) stop();
     cancelAnimationFrame(this.frame);
-    cancelAnimationFrame(this.animation);
+    this.stopGlide();
     clearTimeout(this.restTimer);
     this.layouts.stop();
     this.box.replaceChildren();
@@ -300,7 +298,7 @@ export class ChartStage {
 
   /** Goes to a view in a short movement that shows where it went. */
   private moveTo(to: View): void {
-    cancelAnimationFrame(this.animation);
+    this.stopMoving();
     const from = this.view;
     const g = this.ground();
     if (!from || !g) return;
@@ -309,26 +307,11 @@ export class ChartStage {
       this.rest();
       return;
     }
-    const begun = performance.now();
-    const [wa, wb] = [1 / from.scale, 1 / to.scale];
-    const way = minus(to.u0, from.u0);
-    const step = () => {
-      const t = Math.min(1, (performance.now() - begun) / MOVE_MS);
-      const eased = 1 - (1 - t) ** 3;
-      if (t >= 1) {
-        this.moveNow(to);
-        return;
-      }
-      const w = wa * (wb / wa) ** eased;
-      const share = Math.abs(wb - wa) > 1e-12 * wa ? (w - wa) / (wb - wa) : eased;
-      this.moveNow({ u0: { hi: from.u0.hi + way * share, lo: from.u0.lo }, scale: 1 / w });
-      this.animation = requestAnimationFrame(step);
-    };
-    step();
+    this.stopGlide = glide(from, to, (view) => this.moveNow(view));
   }
 
   private stopMoving(): void {
-    cancelAnimationFrame(this.animation);
+    this.stopGlide();
   }
 
   zoomAt(x: number, factor: number): void {
@@ -373,7 +356,7 @@ export class ChartStage {
   /** To the selected event. */
   toSelected(): void {
     const g = this.ground();
-    const i = this.mainIndexOf(this.selected);
+    const i = this.chart ? mainIndex(this.chart, this.selected) : -1;
     if (g && i >= 0 && this.chart && this.view) this.moveTo(viewOfEvent(this.chart.laid, g, this.view, i));
   }
 
@@ -383,38 +366,14 @@ export class ChartStage {
     return id === null || !this.chart ? -1 : this.chart.data.ids.indexOf(id);
   }
 
-  /** The index on the main ridge of an event, or of what it is part of where that is opened. */
-  private mainIndexOf(id: string | null): number {
-    const { chart } = this;
-    if (!chart) return -1;
-    let at = this.indexOf(id);
-    if (!chart.main || at < 0) return at;
-    for (let i = chart.main.indexOf(at); ; i = chart.main.indexOf(at)) {
-      if (i >= 0) return i;
-      at = chart.data.whole[at]!;
-      if (at < 0) return -1;
-    }
-  }
-
-  /** Where an event stands in the drawing, px along the ridge, and where its ridge is across. */
-  private placeOf(id: string): { from: number; to: number; across: number; closeUp: number } | null {
-    const i = this.indexOf(id);
-    const { parts } = this;
-    for (const part of parts) {
-      const { layout, data } = part.laid;
-      const own = part.of(0) === 0 && data.count === this.chart!.data.count ? i : data.ids.indexOf(id);
-      if (own < 0) continue;
-      const [a, b] = placeInView(part.laid, part.content.ground, part.content.view, own);
-      const [along, across] = layout.upright ? [part.top, part.left] : [part.left, part.top];
-      const middle = across + layout.ridgeTop + layout.ridge / 2;
-      return { from: a + along, to: b + along, across: middle, closeUp: part.closeUp };
-    }
-    return null;
+  /** Where an event stands in the drawing as it is seen. */
+  private placeOf(id: string): Standing | null {
+    return standing(this.parts, id);
   }
 
   private bringIntoView(id: string): void {
     const g = this.ground();
-    const i = this.mainIndexOf(id);
+    const i = this.chart ? mainIndex(this.chart, id) : -1;
     if (g && this.view && i >= 0 && !isWhole(g, this.view)) this.view = withEvent(this.chart!.laid, g, this.view, i);
   }
 
@@ -502,7 +461,7 @@ export class ChartStage {
       this.hooks.select(null, false);
       return;
     }
-    const part = this.partAt(x, y);
+    const part = partAt(this.chart, this.parts, x, y);
     if (!part) {
       const head = this.chart.closeUps.find((c) => inBox(c, x, y));
       if (head) this.hooks.select(this.chart.data.ids[head.whole]!, true);
@@ -515,17 +474,8 @@ export class ChartStage {
     add(pointedAt(of, content.ground, content.view, along, this.chart.words.era), within);
   }
 
-  /** The ridge that a place of the drawing belongs to; null: none, such as a close-up's roof. */
-  private partAt(x: number, y: number): Part | null {
-    const { parts, chart } = this;
-    if (!chart) return null;
-    const k = chart.closeUps.findIndex((c) => inBox(c, x, y));
-    if (k < 0) return y < chart.top ? null : (parts.find((p) => p.closeUp < 0) ?? null);
-    return y < chart.closeUps[k]!.y + HEAD ? null : (parts.find((p) => p.closeUp === k) ?? null);
-  }
-
   private hover(x: number | null, y: number): void {
-    const part = x === null ? null : this.partAt(x, y);
+    const part = x === null || !this.chart ? null : partAt(this.chart, this.parts, x, y);
     if (x === null || !part || !this.chart || this.upright) {
       this.overlay.readingLine(null, "", 0, 0);
       return;
@@ -656,35 +606,6 @@ export class ChartStage {
       scene.height,
     );
   }
-
-  private pictureOf = (item: string): CanvasImageSource | null => {
-    const known = this.pictures.get(item);
-    if (known) return known.complete && known.naturalWidth > 0 ? known : null;
-    const url = this.hooks.pictureUrl(item);
-    if (!url) return null;
-    const image = new Image();
-    image.onload = () => this.paint();
-    image.src = url;
-    this.pictures.set(item, image);
-    return null;
-  };
-}
-
-/** The day it is, where this is read. */
-function today(): Instant {
-  const now = new Date();
-  return { day: dayFrom("gregorian", now.getFullYear(), now.getMonth() + 1, now.getDate()), second: 43_200 };
-}
-
-/** A target that a finger on a board meets: 56 px, as large as the drawing is shown. */
-function large(t: Target): Target {
-  const least = 56 / BOARD_SCALE;
-  const [w, h] = [Math.max(t.w, least), Math.max(t.h, least)];
-  return { ...t, x: t.x - (w - t.w) / 2, y: t.y - (h - t.h) / 2, w, h };
-}
-
-function inBox(b: { x: number; y: number; w: number; h: number }, x: number, y: number): boolean {
-  return x >= b.x && x <= b.x + b.w && y >= b.y && y <= b.y + b.h;
 }
 
 /** Whether an event is the first that a count stands for. */
