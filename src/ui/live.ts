@@ -22,7 +22,12 @@ export function listenLive(onMessage: (m: LiveMessage) => void): () => void {
     source = new EventSource("/api/live");
     // A refusal ends an EventSource for good; a lost connection it takes up again by itself.
     source.onerror = () => {
-      if (source?.readyState === EventSource.CLOSED && !stop.signal.aborted) retry = setTimeout(hold, RETRY_MS);
+      if (source?.readyState !== EventSource.CLOSED || stop.signal.aborted) return;
+      retry = setTimeout(hold, RETRY_MS);
+      // Why it was refused, asking for what was missed will tell: that the session has ended, for one.
+      const message: LiveMessage = { kind: "catch_up" };
+      channel.postMessage(message);
+      onMessage(message);
     };
     source.onmessage = (e: MessageEvent<string>) => {
       const message = JSON.parse(e.data) as LiveMessage;

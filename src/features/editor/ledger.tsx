@@ -42,34 +42,35 @@ export function Ledger({ selected }: { selected: string | null }) {
   useEffect(() => {
     if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);
+  // What the dragging adds for screen readers stands beside the table, not in it.
   return (
-    <div
-      ref={body}
-      role="table"
-      aria-label="Ledger"
-      aria-rowcount={events.length + 1}
-      className="@container text-[14px]"
-      data-testid="ledger"
-    >
-      <div
-        role="row"
-        className={classes(
-          COLUMNS,
-          "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
-        )}
-      >
-        {["When", "Title", "Category", "Part of", "Media", "Description", "Source"].map((h, i) => (
-          <span key={h} role="columnheader" className={classes("px-1", (i === 3 || i > 4) && "@max-5xl:hidden")}>
-            {h}
-          </span>
-        ))}
-        <span role="columnheader" className="sr-only">
-          More
-        </span>
-      </div>
-      <RowDrag body={body}>
-        {(drop) =>
-          events.map((e) => (
+    <RowDrag body={body}>
+      {(drop) => (
+        <div
+          ref={body}
+          role="table"
+          aria-label="Ledger"
+          aria-rowcount={events.length + 1}
+          className="@container text-[14px]"
+          data-testid="ledger"
+        >
+          <div
+            role="row"
+            className={classes(
+              COLUMNS,
+              "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
+            )}
+          >
+            {["When", "Title", "Category", "Part of", "Media", "Description", "Source"].map((h, i) => (
+              <span key={h} role="columnheader" className={classes("px-1", (i === 3 || i > 4) && "@max-5xl:hidden")}>
+                {h}
+              </span>
+            ))}
+            <span role="columnheader" className="sr-only">
+              More
+            </span>
+          </div>
+          {events.map((e) => (
             <Row
               key={e.id}
               event={e}
@@ -80,10 +81,10 @@ export function Ledger({ selected }: { selected: string | null }) {
               whole={nameOf(wholes.get(e.id))}
               drop={drop?.id === e.id ? drop.where : null}
             />
-          ))
-        }
-      </RowDrag>
-    </div>
+          ))}
+        </div>
+      )}
+    </RowDrag>
   );
 }
 
