@@ -181,6 +181,7 @@ const VIEWS = {
       await p.getByRole("button", { name: "Fold the ledger away" }).click();
       await p.getByRole("button", { name: "Rows by category" }).click();
     },
+    (p) => p.getByRole("button", { name: "Rows by category" }).click(),
   ],
   // The night of the flood closed: all its hours on the ridge.
   "editor-closed": [
