@@ -16,6 +16,7 @@ export default defineConfig({
           include: [
             "src/core/**/*.test.ts",
             "src/features/**/*.test.ts",
+            "src/ui/**/*.test.ts",
             "src/cli/**/*.test.ts",
             "src/app/**/*.test.ts",
             "scripts/**/*.test.ts",

@@ -4,7 +4,7 @@ import type { Timeline } from "@/core/timeline/timeline";
 
 /** The chart in small, for a card. */
 export function ChartThumb({ timeline }: { timeline: Timeline }) {
-  const svg = toSvg(drawChart(timeline, { width: 1100, height: 390 }), {
+  const svg = toSvg(drawChart(timeline, { width: 1100, height: 390 }, { closeUps: "none" }), {
     pictureUrl: () => null,
     prefix: timeline.id,
     label: "",

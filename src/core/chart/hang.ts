@@ -1,39 +1,16 @@
-import type { ChartData } from "./chart-data";
 import { COUNT_COLUMN } from "./counts";
 import { hangFrom } from "./hang-labels";
 import { LINE, MORE_ROW } from "./house-style";
+import type { Hanging, Hangs } from "./hung";
 import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./labels";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { type How, searchLabels } from "./search-labels";
-import { fitScale, type Ground, largestScale } from "./view";
+import { fitScale, largestScale } from "./view";
 
 /** What a row further out costs, in octaves of zoom. */
 const PER_ROW = 0.04;
 const PER_ROW_REST = 0.15;
-
-/** What hangs below a ridge, by rank (see `ChartLayout`), and how deep it may hang, px. */
-export interface Hanging {
-  data: ChartData;
-  byApex: Int32Array;
-  hi: Float64Array;
-  lo: Float64Array;
-  /** Ranks, the most important first. */
-  order: Int32Array;
-  ground: Ground;
-  depth: number;
-}
-
-/** How each hangs, by rank; filled in. */
-interface Columns {
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  shift: Float32Array;
-  from: Float32Array;
-  to: Float32Array;
-  h: Float32Array;
-}
 
 /** The frame that gives a label the whole depth for its words (see `labelText`). */
 function widthForWords(depth: number): number {
@@ -41,7 +18,7 @@ function widthForWords(depth: number): number {
 }
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
-export function hangFew<T extends Columns>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+export function hangFew<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
   const fit = fitScale(ground);
   const m = byApex.length;
   // Moments at different instants keep their order on paper, however close they are.
@@ -107,7 +84,7 @@ export function hangFew<T extends Columns>({ data, byApex, hi, lo, order, ground
 }
 
 /** More than SMALL events: placed once for all zooms, lines behind labels. */
-export function hangMany<T extends Columns>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+export function hangMany<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
   const fit = fitScale(ground);
   const m = byApex.length;
   const { upright } = ground;

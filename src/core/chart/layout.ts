@@ -4,6 +4,7 @@ import { COUNT_COLUMN } from "./counts";
 import { hangFew, hangMany } from "./hang";
 import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "./house-style";
 import { DENSE, type Setting } from "./labels";
+import type { Hangs, Ranks } from "./hung";
 import { type Hung, liftFor, placeByHand } from "./place-by-hand";
 import { arrangeRoofs } from "./arrange-roofs";
 import type { RoofTitles } from "./roof-titles";
@@ -39,7 +40,7 @@ export interface RoofMeasures {
  * Where everything of a chart stands at every zoom: a function of events, frame, scale and font tables. Offsets in px from
  * a moment's apex do not change with the zoom; `z` is the scale (px per u) from which on something is shown.
  */
-export interface ChartLayout {
+export interface ChartLayout extends Ranks, Hangs {
   frame: Frame;
   /** The ridge runs down, roofs on its left. */
   upright: boolean;
@@ -65,28 +66,12 @@ export interface ChartLayout {
   small: boolean;
   /** Whether the foot of the drawing belongs to the counts. */
   counted: boolean;
-  /** Events that hang below the ridge (moments and undated ones), by u; `rank` below is an index into this. */
-  byApex: Int32Array;
-  /** u of their apexes, by rank. */
-  hi: Float64Array;
-  lo: Float64Array;
-  /** By rank. */
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  /** Where the line runs, and the label from and to, px from the apex. */
-  shift: Float32Array;
-  from: Float32Array;
-  to: Float32Array;
-  h: Float32Array;
   /** Across from the top of the drawing for labels placed by hand, px; NaN for the others. */
   handY: Float32Array;
   /** How far all moved down for labels placed over the ridge, px. */
   lift: number;
   /** How labels hung that stand elsewhere for one that was placed by hand. */
   before: Hung[];
-  /** Ranks, the most important first. */
-  order: Int32Array;
   /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
   octaves: { start: Int32Array; ranks: Int32Array; of: Int8Array };
   /** Spans by row, each row's by u. */

@@ -2,16 +2,12 @@ import type { Spot } from "../timeline/timeline";
 import type { ChartData } from "./chart-data";
 import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
 import { BOB } from "./house-style";
+import type { Hangs, Ranks } from "./hung";
 import { apartFrom, type Place } from "./place-rest";
 import { fitScale, type Ground, largestScale } from "./view";
 
-export interface Hand {
+export interface Hand extends Ranks {
   data: ChartData;
-  byApex: Int32Array;
-  hi: Float64Array;
-  lo: Float64Array;
-  /** Ranks, the most important first. */
-  order: Int32Array;
   ground: Ground;
   small: boolean;
   /** The drawing's extent across, the ridge's middle in it, and where the first row of labels begins, px. */
@@ -22,14 +18,7 @@ export interface Hand {
 }
 
 /** The labels as they hang without anything placed by hand; changed in place. */
-export interface Hangs {
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  shift: Float32Array;
-  from: Float32Array;
-  to: Float32Array;
-  h: Float32Array;
+export interface Placed extends Hangs {
   handY: Float32Array;
   /** What the labels that stand elsewhere now were without anything placed by hand. */
   before: Hung[];
@@ -48,12 +37,12 @@ export interface Hung {
   to: number;
 }
 
-function stateOf(h: Hangs, r: number): Hung {
+function stateOf(h: Placed, r: number): Hung {
   const [z, row, side, shift] = [h.z[r]!, h.row[r]!, h.side[r]!, h.shift[r]!];
   return { r, z, row, side, shift, from: h.from[r]!, to: h.to[r]! };
 }
 
-function putBack(h: Hangs, b: Hung): void {
+function putBack(h: Placed, b: Hung): void {
   h.z[b.r] = b.z;
   h.row[b.r] = b.row;
   h.side[b.r] = b.side;
@@ -76,7 +65,7 @@ const PER_ROW = 0.15;
  * to the place that is free at the smallest scale. Those that move make no others move. The rest of the drawing is what it
  * would be if nothing had been placed by hand. False: nothing was.
  */
-export function placeByHand(q: Hand, h: Hangs): boolean {
+export function placeByHand(q: Hand, h: Placed): boolean {
   const hands: number[] = [];
   const fit = fitScale(q.ground);
   for (const b of h.before) putBack(h, b);
@@ -123,11 +112,11 @@ export function placeByHand(q: Hand, h: Hangs): boolean {
 /** Where labels placed by hand are in the way. */
 class Hands {
   private q: Hand;
-  private h: Hangs;
+  private h: Placed;
   /** By row: the labels across it, where there are any. */
   across: (number[] | undefined)[];
 
-  constructor(q: Hand, h: Hangs, hands: readonly number[]) {
+  constructor(q: Hand, h: Placed, hands: readonly number[]) {
     this.q = q;
     this.h = h;
     // A row's labels may be lower than its pitch: whether one truly meets another is asked again below.
@@ -182,7 +171,7 @@ function offTheRidge(q: Hand, h: number, y: number): number {
 }
 
 /** Finds another place for one label, clear of all the others as they stand. */
-function makeWay(q: Hand, h: Hangs, i: number, block: Hands, others: Others, fit: number): void {
+function makeWay(q: Hand, h: Placed, i: number, block: Hands, others: Others, fit: number): void {
   const size = h.to[i]! - h.from[i]!;
   const { upright } = q.ground;
   const most = largestScale(q.ground);
@@ -216,14 +205,14 @@ function makeWay(q: Hand, h: Hangs, i: number, block: Hands, others: Others, fit
 /** The labels that stand where they stood, to be asked for those near a place. */
 class Others {
   private q: Hand;
-  private h: Hangs;
+  private h: Placed;
   /** Ranks by row; of a small chart all in one list, because there lines count too. */
   private start: Int32Array;
   private ranks: Int32Array;
   private added: number[] = [];
   private reach: number;
 
-  constructor(q: Hand, h: Hangs) {
+  constructor(q: Hand, h: Placed) {
     this.q = q;
     this.h = h;
     this.reach = reachOf(h);
@@ -292,7 +281,7 @@ class Others {
 
 const reaches = new WeakMap<Float32Array, number>();
 /** How far apart the moments of two labels that meet can be, px. */
-function reachOf(h: Hangs): number {
+function reachOf(h: Placed): number {
   let reach = reaches.get(h.h);
   if (reach === undefined) {
     let far = 0;

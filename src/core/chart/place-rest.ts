@@ -1,13 +1,8 @@
 import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
+import type { Hangs } from "./hung";
 import type { Ranked } from "./place-once";
 
-export interface Hangings {
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  shift: Float32Array;
-  from: Float32Array;
-  to: Float32Array;
+export interface Hangings extends Hangs {
   missing: (rank: number) => boolean;
 }
 

@@ -1,8 +1,9 @@
 "use client";
 
-import { useId, useMemo } from "react";
+import { useMemo } from "react";
 import type { Marks } from "@/core/timeline/timeline";
 import { Button } from "@/ui/controls/button";
+import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
 import { placedByHand, putLabelsBack } from "./event-deeds";
@@ -19,10 +20,7 @@ export function ChartSettings() {
   const today = useEditorState((s) => s.timeline.today);
   const events = useEditorState((s) => s.timeline.events);
   const placed = useMemo(() => placedByHand(events).length, [events]);
-  const lengthsId = useId();
-  const todayId = useId();
   const firstView = useEditorState((s) => s.timeline.firstView);
-  const linesId = useId();
   const setMarks = (value: Marks | null, group?: string) =>
     store.edit([{ kind: "set_timeline", field: "marks", value }], group ?? null);
   return (
@@ -91,36 +89,20 @@ export function ChartSettings() {
           }
         />
       ) : null}
-      <div className="flex items-center gap-2">
-        <input
-          id={linesId}
-          type="checkbox"
-          className="size-4 accent-verdigris"
-          checked={gridlines}
-          onChange={(e) => store.edit([{ kind: "set_timeline", field: "gridlines", value: e.target.checked }])}
+      {(
+        [
+          ["gridlines", gridlines, "Lines across the chart at the marks"],
+          ["lengths", lengths, "Say how long spans last"],
+          ["today", today, "Today as a line"],
+        ] as const
+      ).map(([field, checked, label]) => (
+        <CheckRow
+          key={field}
+          label={label}
+          checked={checked}
+          onChange={(value) => store.edit([{ kind: "set_timeline", field, value }])}
         />
-        <label htmlFor={linesId}>Lines across the chart at the marks</label>
-      </div>
-      <div className="flex items-center gap-2">
-        <input
-          id={lengthsId}
-          type="checkbox"
-          className="size-4 accent-verdigris"
-          checked={lengths}
-          onChange={(e) => store.edit([{ kind: "set_timeline", field: "lengths", value: e.target.checked }])}
-        />
-        <label htmlFor={lengthsId}>Say how long spans last</label>
-      </div>
-      <div className="flex items-center gap-2">
-        <input
-          id={todayId}
-          type="checkbox"
-          className="size-4 accent-verdigris"
-          checked={today}
-          onChange={(e) => store.edit([{ kind: "set_timeline", field: "today", value: e.target.checked }])}
-        />
-        <label htmlFor={todayId}>Today as a line</label>
-      </div>
+      ))}
       {placed > 0 ? (
         <div>
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Labels placed by hand</h3>

@@ -1,7 +1,7 @@
 "use client";
 
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
-import { useEffect, useId, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/check/given-dates";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -10,6 +10,7 @@ import { problems } from "@/core/timeline/problems";
 import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
+import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
 import { insertBeside, newCategory } from "./event-deeds";
@@ -33,7 +34,6 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
   const heading = useRef<HTMLHeadingElement>(null);
-  const importantId = useId();
   useEffect(() => {
     heading.current?.focus({ preventScroll: true });
   }, []);
@@ -183,16 +183,11 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
           </Field>
           <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
         </div>
-        <div className="flex items-center gap-2">
-          <input
-            id={importantId}
-            type="checkbox"
-            className="size-4 accent-verdigris"
-            checked={event.emphasis}
-            onChange={(e) => set("emphasis", false)(e.target.checked)}
-          />
-          <label htmlFor={importantId}>Important: stands out on the chart</label>
-        </div>
+        <CheckRow
+          label="Important: stands out on the chart"
+          checked={event.emphasis}
+          onChange={(value) => set("emphasis", false)(value)}
+        />
         <ArrangeFields event={event} timeline={timeline} set={set} />
         <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
         <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />

@@ -51,9 +51,9 @@ export function TextField({
             id={ids.id}
             aria-describedby={ids.describedBy}
             value={text}
-            rows={2}
+            rows={1}
             placeholder={placeholder}
-            className={classes(INPUT, "h-auto py-1.5")}
+            className={classes(INPUT, "h-auto min-h-9 py-1.5 [field-sizing:content]")}
             onChange={(e) => change(e.target.value)}
           />
         ) : (
