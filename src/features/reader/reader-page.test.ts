@@ -90,6 +90,22 @@ describe("the reader's page", () => {
     expect(html).toContain('width="640" height="400"');
   });
 
+  it("puts parts directly after their whole, deeper ones further in, with the time of day where that tells them apart", () => {
+    const night = readWhen("14 Nov 1872 16:00 - 15 Nov 1872 06:00");
+    const made = [
+      { ...emptyEvent("x"), title: "Mill", when: readWhen("14 Nov 1872 20:00") },
+      { ...emptyEvent("n"), title: "Night", when: night },
+      { ...emptyEvent("p"), title: "Bell", when: readWhen("14 Nov 1872 19:30"), partOf: "n" },
+      { ...emptyEvent("q"), title: "Rope", when: readWhen("14 Nov 1872 19:40"), partOf: "p" },
+    ];
+    const t = { ...emptyTimeline("t"), events: new Map(made.map((e) => [e.id, e])) };
+    const html = page({ frozen: toFrozen(t) });
+    const list = [...html.matchAll(/<li class="([^"]*)" id="e-(\w)"/g)].map((m) => `${m[2]} ${m[1]}`);
+    expect(list).toEqual(["n event", "p event part part-1", "q event part part-2", "x event"]);
+    expect(html).toContain(">19:30</p>");
+    expect(html).toContain("10 minutes later");
+  });
+
   it("is listed by search engines only where it was published for everybody", () => {
     expect(page()).toContain('content="noindex"');
     expect(page({ listed: true })).not.toContain("noindex");

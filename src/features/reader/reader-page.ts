@@ -7,7 +7,7 @@ import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import { escapeXml, toSvg } from "@/core/chart/to-svg";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { gapText } from "@/core/time/gap";
-import { headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
+import { clock, headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
 import { type Block, type Inline, safeAddress } from "@/core/text/description";
 import { COLOURS, type Item, type Timeline } from "@/core/timeline/timeline";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
@@ -156,6 +156,13 @@ function beginning(when: When): When {
   return r.kind === "span" && r.start ? { ...when, readAs: { kind: "moment", at: r.start } } : when;
 }
 
+/** Within a night the hours tell the parts apart; "" where a date says none. */
+function timeOfDay(when: When): string {
+  const r = when.readAs;
+  const at = r.kind === "moment" ? r.at : r.kind === "span" ? r.start : null;
+  return at?.from && ["hour", "minute", "second"].includes(at.precision) ? clock(at.from) : "";
+}
+
 function eventHtml(
   p: ReaderPage,
   e: FrozenEvent,
@@ -168,7 +175,7 @@ function eventHtml(
   const category = frozen.categories.find((c) => c.id === e.category);
   const whole = frozen.events.find((o) => o.id === e.partOf);
   const gap = before ? gapText(before, e.when) : null;
-  const head = headlineLabel(e.when, frozen.dateStyle ?? null);
+  const head = (depth > 0 && timeOfDay(e.when)) || headlineLabel(e.when, frozen.dateStyle ?? null);
   const colour = category ? category.colour : "steel";
   const media = mediaOf(frozen, e.id);
   const sources = frozen.items.filter((i) => i.of === e.id && i.list === "source" && (i.text || i.address));
