@@ -81,17 +81,18 @@ export function prepare(
       return { ...own, dates, letters: index.map((i) => data.letters[i]!) };
     },
   });
-  const all = opened.closeUps.length === 0;
-  const moments = opened.main.filter((i) => data.kind[i] !== SPAN_KIND).length;
+  const { main } = opened;
+  if (!main) return { timeline, events, data, opened, mainEvents: events, mainData: data, mainFrame: frame };
+  const moments = main.filter((i) => data.kind[i] !== SPAN_KIND).length;
   const least = options.upright ? uprightLength(moments) : LEAST_MAIN;
   return {
     timeline,
     events,
     data,
     opened,
-    mainEvents: all ? events : opened.main.map((i) => events[i]!),
-    mainData: all ? data : pickChart(data, events, opened.main),
-    mainFrame: all ? frame : { width: frame.width, height: Math.max(least, frame.height - opened.top) },
+    mainEvents: main.map((i) => events[i]!),
+    mainData: pickChart(data, events, main),
+    mainFrame: { width: frame.width, height: Math.max(least, frame.height - opened.top) },
   };
 }
 
@@ -105,7 +106,7 @@ export function assemble(p: Prepared, laid: Laid, today: Instant | null, lanes?:
     nameOf: wordsOf(timeline, events, data).nameOf,
     laid,
     words: wordsOf(timeline, p.mainEvents, p.mainData),
-    main: closeUps.length === 0 ? null : Int32Array.from(opened.main),
+    main: opened.main && Int32Array.from(opened.main),
     top: opened.top,
     ...(lanes ? { lanes } : {}),
     closeUps: closeUps.map((c) => ({

@@ -196,6 +196,17 @@ describe("close-ups", () => {
     },
   );
 
+  it("can be reached by their parts however crowded the chart is", () => {
+    const many = Array.from({ length: 400 }, (_, n) => `${1500 + n} | Event ${n}`);
+    const t = withParts([...many, ...NIGHT], "true", { Night: { closeUp: "open" } });
+    const c = chartOf(t, FRAME);
+    const view = wholeView(groundOf(c.laid.axis, c.laid.layout));
+    const targets = targetsOf(c, drawView(c, view, "settle", null).parts, true);
+    for (const title of ["Rain", "Quay", "Boats"])
+      expect(targets.some((x) => x.kind === "event" && x.name.includes(`, ${title}, event`))).toBe(true);
+    expect(targets.filter((x) => x.kind === "event").length).toBeLessThanOrEqual(150);
+  });
+
   it("have the whole's own beginning and end on their ridge, and times instead of dates within a night", () => {
     const c = chartOf(withParts([...CENTURIES, ...NIGHT]), FRAME);
     expect([c.closeUps[0]!.words.first, c.closeUps[0]!.words.last]).toEqual(["14 Nov 1872", "15 Nov 1872"]);

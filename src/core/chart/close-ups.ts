@@ -27,8 +27,8 @@ export interface CloseUp {
 
 export interface Opened {
   closeUps: CloseUp[];
-  /** The events on the main ridge, as indexes among all. */
-  main: number[];
+  /** The events on the main ridge, as indexes among all; null: they are all. */
+  main: number[] | null;
   /** Where the chart itself begins, px from the top. */
   top: number;
 }
@@ -127,12 +127,14 @@ function spreadOn(data: ChartData, o: Opening): (on: number, whole: number) => n
 
 /** Opens what is to be seen in a close-up, and says what is left for the main ridge and where that begins. */
 export function openUp(data: ChartData, o: Opening): Opened {
-  const open = data.letters.some(Boolean) ? openOnes(data, o) : new Map<number, number>();
+  const none: Opened = { closeUps: [], main: null, top: 0 };
+  if (!data.letters.some(Boolean)) return none;
+  const open = openOnes(data, o);
+  if (open.size === 0) return none;
   const groups = new Map<number, number[]>([[-1, []]]);
   for (const i of open.keys()) groups.set(i, []);
   for (let i = 0; i < data.count; i++) groups.get(openOver(data, open, i))!.push(i);
   const main = groups.get(-1)!;
-  if (open.size === 0) return { closeUps: [], main, top: 0 };
   const closeUps: CloseUp[] = [];
   let y = 6;
   // The innermost stand highest, each row over what it belongs to.

@@ -1,4 +1,5 @@
 import type { Chart } from "./chart";
+import { type ChartData, SPAN_KIND } from "./chart-data";
 import { HEAD } from "./close-ups";
 import { countedRanks, countText, firstCounted } from "./counts";
 import { shownBobs } from "./draw-bobs";
@@ -18,7 +19,8 @@ const MOST_TARGETS = 150;
 export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): Target[] {
   const made: { at: number; t: Target }[] = [];
   const counted: { at: number; t: Target }[] = [];
-  for (const part of parts) {
+  // What is opened in a close-up can be reached however crowded the chart is.
+  for (const part of [...parts].sort((a, b) => Number(a.closeUp < 0) - Number(b.closeUp < 0))) {
     const { laid, content: c, left, top } = part;
     const { data, layout } = laid;
     const boxed = (b: { x: number; y: number; w: number; h: number }) => {
@@ -67,13 +69,26 @@ export function countedIds({ laid, content: c }: Part, n: ShownCount): string[] 
   return countedRanks(laid, c.ground, c.view, c.labels, n).map((r) => laid.data.ids[laid.layout.byApex[r]!]!);
 }
 
+const knownCounts = new WeakMap<Int32Array, Map<number, number>>();
+/** How many parts each whole has, by index; counted once for a chart. */
+function partCounts({ whole }: ChartData): Map<number, number> {
+  let found = knownCounts.get(whole);
+  if (!found) {
+    found = new Map();
+    for (const w of whole) if (w >= 0) found.set(w, (found.get(w) ?? 0) + 1);
+    knownCounts.set(whole, found);
+  }
+  return found;
+}
+
 /** The letters: pressing one opens what has parts in a close-up, or closes it. */
 function closeUpTargets(chart: Chart, parts: readonly Part[]): { at: number; t: Target }[] {
   const { data, closeUps } = chart;
   const made: { at: number; t: Target }[] = [];
   const opened = new Set(closeUps.map((c) => c.whole));
+  const counts = partCounts(data);
   const add = (i: number, x: number, y: number, isOpen: boolean) => {
-    const n = data.whole.reduce((sum, w) => sum + (w === i ? 1 : 0), 0);
+    const n = counts.get(i)!;
     const name = `Close-up ${data.letters[i]} of ${data.titles[i]}, ${n} ${n === 1 ? "part" : "parts"}, ${isOpen ? "open" : "closed"}`;
     made.push({ at: i + 0.25, t: { ids: [data.ids[i]!], kind: "close-up", x: x - 12, y: y - 12, w: 24, h: 24, name } });
   };
@@ -84,7 +99,7 @@ function closeUpTargets(chart: Chart, parts: readonly Part[]): { at: number; t: 
     const put = (i: number, b: { x: number; y: number; w: number; h: number }) => {
       const box = inFrame(layout.upright, b);
       // Where an upright roof's words run up, the letter is at their foot.
-      if (layout.upright && laid.data.kind[i] === 2)
+      if (layout.upright && laid.data.kind[i] === SPAN_KIND)
         add(of(i), left + box.x + box.w / 2, top + box.y + box.h - RING, false);
       else add(of(i), left + box.x + RING, top + box.y + Math.min(box.h / 2, 9.5), false);
     };

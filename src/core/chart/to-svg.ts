@@ -46,7 +46,8 @@ export function toSvg(scene: Scene, options: SvgOptions): string {
   const links = options.link
     ? scene.targets
         .map((t) => {
-          const to = t.kind === "event" ? options.link!(t.ids[0]!) : options.link!(t.ids[0]!);
+          // Rows and close-ups do nothing in a drawing.
+          const to = t.kind === "event" || t.kind === "more" ? options.link!(t.ids[0]!) : null;
           const box = `x="${n(t.x)}" y="${n(t.y)}" width="${n(t.w)}" height="${n(t.h)}" rx="4"`;
           return to
             ? `<a href="${escapeXml(to)}" aria-label="${escapeXml(t.name)}"><rect ${box} class="hit" fill="transparent"/></a>`

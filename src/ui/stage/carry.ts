@@ -33,6 +33,11 @@ export interface Carried {
 const LANE_NAME = { w: 170, h: 24 };
 const LOCKED = "It was given with its date by your teacher, so the date stays.";
 const NO_TIME = "The even scale has no time between events. Choose the true or the balanced scale to move a date.";
+const REFUSED = {
+  start: "It cannot begin after its end.",
+  end: "It cannot end before its beginning.",
+  moment: "No date can be told here. Its date stays as it was.",
+};
 /** A label is moved by so many px at a press of a key. */
 const STEP = 8;
 /** ... and a date by what so many px can tell apart. */
@@ -197,9 +202,7 @@ export class Carry {
     if (ground.axis.scale === "even") return { problem: NO_TIME };
     const near = timeNear(ground, view, Math.max(ground.pad, Math.min(ground.size - ground.pad, along)));
     const when = near && redated(event.when, end, near.at, near.days, readOptionsOf(s.timeline));
-    return when
-      ? { when }
-      : { problem: end === "start" ? "It cannot begin after its end." : "It cannot end before its beginning." };
+    return when ? { when } : { problem: REFUSED[end ?? "moment"] };
   }
 
   // ------------------------------------------------------------ by keys
