@@ -13,6 +13,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "core",
+          // Machines are shared: a slow one is no failure.
+          testTimeout: 120_000,
           include: [
             "src/core/**/*.test.ts",
             "src/features/**/*.test.ts",

@@ -1,8 +1,7 @@
 import { type ChartData, UNDATED_KIND } from "./chart-data";
-import { bobAt } from "./draw-bobs";
 import type { Part } from "./frame";
 import { BOB } from "./house-style";
-import { inFrame } from "./shown";
+import { firstRank, inFrame, rankX } from "./shown";
 import type { Spot } from "../timeline/timeline";
 
 export interface Box {
@@ -54,10 +53,11 @@ function inPart(part: Part, x: number, y: number, reach: number): Grab | null {
   const foot = layout.ridgeTop + layout.ridge;
   if (b < foot - 2 || b > foot + BOB + reach) return null;
   let nearest: { i: number; off: number } | null = null;
-  for (let rank = 0; rank < layout.byApex.length; rank++) {
-    const bob = bobAt(laid, content.ground, content.view, rank);
-    const off = Math.abs(bob.apex - a);
-    if (off <= reach + 1 && (!nearest || off < nearest.off)) nearest = { i: bob.i, off };
+  const { ground, view } = content;
+  const end = firstRank(laid, ground, view, a + reach + 1.5);
+  for (let rank = firstRank(laid, ground, view, a - reach - 1.5); rank < end; rank++) {
+    const off = Math.abs(rankX(laid, ground, view, rank) - a);
+    if (off <= reach + 1 && (!nearest || off < nearest.off)) nearest = { i: layout.byApex[rank]!, off };
   }
   if (!nearest) return null;
   const id = idOf(nearest.i);

@@ -100,6 +100,13 @@ export class Carry {
     return true;
   }
 
+  /** Whether a date, or a place in the order, can be taken hold of there. */
+  movesAlong(x: number, y: number): boolean {
+    const s = this.see();
+    const grab = s && grabAt(s.parts, x, y);
+    return grab !== null && grab.kind !== "label";
+  }
+
   get active(): boolean {
     return this.grab !== null;
   }

@@ -54,6 +54,7 @@ export class ChartStage {
   private hooks: StageHooks;
   private overlay: Overlay;
   private carry: Carry | null;
+  private cursor = "";
   private met = "";
   /** Where a walk by keys is going, until the focus has arrived. */
   private walking: string | null = null;
@@ -475,6 +476,14 @@ export class ChartStage {
   }
 
   private hover(x: number | null, y: number): void {
+    // What can be moved along the ridge shows it.
+    const along = x !== null && (this.carry?.movesAlong(x, y) ?? false);
+    const cursor = !along ? "" : this.upright ? "ns-resize" : "ew-resize";
+    if (cursor !== this.cursor) {
+      this.cursor = cursor;
+      this.sheet.style.cursor = cursor;
+      this.sheet.style.setProperty("--chart-cursor", cursor || "pointer");
+    }
     const part = x === null || !this.chart ? null : partAt(this.chart, this.parts, x, y);
     if (x === null || !part || !this.chart || this.upright) {
       this.overlay.readingLine(null, "", 0, 0);

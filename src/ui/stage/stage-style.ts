@@ -1,6 +1,6 @@
 /** The style of what lies over a painted chart; for the editor and for the reader's page. */
 export const STAGE_STYLE = `
-.chart-target{position:absolute;padding:0;border:0;border-radius:4px;background:transparent;cursor:pointer}
+.chart-target{position:absolute;padding:0;border:0;border-radius:4px;background:transparent;cursor:var(--chart-cursor,pointer)}
 .chart-target:hover{background:rgba(242,182,50,.14)}
 .chart-target:focus-visible{outline:3px solid #16323A;outline-offset:1px;box-shadow:0 0 0 3px #F2B632 inset}
 .chart-line{position:absolute;inset:0 auto 0 0;width:1px;pointer-events:none;z-index:1}
