@@ -1,5 +1,6 @@
 import { counts } from "./counts";
 import { groundOf, type Laid } from "./layout";
+import { INSET, LEAST_CUT } from "./roof-titles";
 import { settle } from "./settle";
 import { type Extra, firstRank, labelAt, type ShownCount, type ShownLabel, type ShownRoof } from "./shown";
 import { shownRoofs } from "./shown-roofs";
@@ -78,9 +79,15 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
   return found;
 }
 
-/** Whether a label placed by hand lies on a roof's title. */
-function covers(l: ShownLabel, { title: t, y0, y1 }: ShownRoof): boolean {
-  return t !== null && l.x - 4 < t.x + t.w && t.x < l.x + l.w + 4 && l.y - 2 < y1 && y0 < l.y + l.h + 2;
+/** A title under a label placed by hand stands on its own roof instead, cut if need be; where that is covered too, it waits. */
+function letTitlePass({ titles }: Laid["layout"], r: ShownRoof, hands: readonly ShownLabel[]): void {
+  const covered = (t: { x: number; w: number }) =>
+    hands.some((l) => l.x - 4 < t.x + t.w && t.x < l.x + l.w + 4 && l.y - 2 < r.y1 && r.y0 < l.y + l.h + 2);
+  if (!r.title || !covered(r.title)) return;
+  const whole = titles.width[r.i]!;
+  const w = Math.min(whole, r.top1 - r.top0 - 2 * INSET);
+  const instead = { x: r.top0 + INSET, w, on: true, cut: w < whole ? w : null };
+  r.title = !r.title.on && w >= Math.min(whole, LEAST_CUT) && !covered(instead) ? instead : null;
 }
 
 /**
@@ -96,7 +103,7 @@ export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | 
   labels.sort((a, b) => a.rank - b.rank);
   const hands = labels.filter((l) => !Number.isNaN(layout.handY[l.rank]!));
   const roofs = shownRoofs(laid, ground, view);
-  if (hands.length > 0) for (const r of roofs) if (hands.some((l) => covers(l, r))) r.title = null;
+  if (hands.length > 0) for (const r of roofs) letTitlePass(layout, r, hands);
   return {
     ground,
     view,

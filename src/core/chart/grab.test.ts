@@ -161,6 +161,39 @@ describe("labels placed by hand", () => {
     }
   });
 
+  it("on the title beside a roof send it onto the roof, cut if need be, or let it wait; never both in one place", () => {
+    const t = typedTimeline(
+      [
+        ["1700 - 1720", "The bridge keeper's house on the east bank"],
+        ["1760", "Toll"],
+        ["1900", "Last"],
+      ],
+      "true",
+    );
+    const id = [...t.events.values()].find((e) => e.title === "Toll")!.id;
+    const seen = (spot: Spot | null) => {
+      const part = partsOf(chartOf(withSpot(t, id, spot), FRAME))[0]!;
+      const label = part.content.labels.find((l) => part.laid.data.ids[l.i] === id)!;
+      return { roof: part.content.roofs[0]!, label };
+    };
+    expect(seen(null).roof.title).toMatchObject({ on: false });
+    for (let along = -260; along < 40; along += 20) {
+      const { roof, label } = seen({ along, across: -38 });
+      const { title } = roof;
+      if (title)
+        expect(
+          title.x >= label.x + label.w ||
+            title.x + title.w <= label.x ||
+            label.y > roof.y1 ||
+            label.y + label.h < roof.y0,
+        ).toBe(true);
+      if (title?.on) expect(title.x + title.w).toBeLessThanOrEqual(roof.x1);
+    }
+    const over = seen({ along: -60, across: -38 });
+    expect(over.roof.title).toMatchObject({ on: true });
+    expect(seen({ along: -200, across: -38 }).roof.title).toBeNull();
+  });
+
   it("count in the orientation they were placed in", () => {
     const t = seededTimeline(10, 3, "spread", "true", 0);
     const id = [...t.events.keys()][4]!;

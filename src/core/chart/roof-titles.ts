@@ -27,7 +27,7 @@ export const INSET = 7;
 export const ASIDE = 6;
 const CLEAR = 8;
 /** Fewer px say nothing. */
-const LEAST_CUT = 46;
+export const LEAST_CUT = 46;
 /** However short, a roof can be seen and pointed at, px. */
 export const LEAST_ROOF = 4;
 
