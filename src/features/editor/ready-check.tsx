@@ -8,11 +8,14 @@ import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
+import { useReady } from "@/ui/use-ready";
 import { LocalTime } from "@/ui/local-time";
 import { useEditor, useEditorState } from "./editor-context";
 
 /** The live state of every requirement, at the foot of the editor; what is missing is a click away. */
 export function ReadyCheck({ onWork }: { onWork: () => void }) {
+  // Before the page has woken up a press would be lost.
+  const ready = useReady();
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const work = useEditorState((s) => s.work);
@@ -105,7 +108,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             <Button
               size="small"
               kind="main"
-              disabled={waiting > 0}
+              disabled={!ready || waiting > 0}
               onClick={() => (missing.length > 0 ? setAsking(true) : void submit())}
             >
               Submit

@@ -6,6 +6,7 @@ import { inOrder } from "@/core/timeline/order";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { classes } from "@/ui/classes";
+import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./editor-context";
 
 export type Panel = "event" | "settings" | "history" | "work" | null;
@@ -27,6 +28,8 @@ export function ToolBar({
 }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  // Before the page has woken up a press would be lost.
+  const ready = useReady();
   const canUndo = useEditorState((s) => s.canUndo);
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
@@ -95,6 +98,7 @@ export function ToolBar({
           type="button"
           className={tool}
           aria-pressed={panel === "settings"}
+          disabled={!ready}
           onClick={() => setPanel(panel === "settings" ? null : "settings")}
         >
           <Settings2 size={16} /> About
@@ -103,6 +107,7 @@ export function ToolBar({
           type="button"
           className={tool}
           aria-pressed={panel === "history"}
+          disabled={!ready}
           onClick={() => setPanel(panel === "history" ? null : "history")}
         >
           <History size={16} /> History
@@ -110,6 +115,7 @@ export function ToolBar({
         <button
           type="button"
           className={classes(tool, "max-md:hidden")}
+          disabled={!ready}
           onClick={onBoard}
           title="Large, for an interactive whiteboard"
         >

@@ -4,6 +4,7 @@ import Link from "next/link";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
+import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./editor-context";
 import type { Saving } from "./timeline-store";
 
@@ -24,6 +25,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
   const saving = useEditorState((s) => s.saving);
   const editors = useEditorState((s) => s.editors);
   const publication = useEditorState((s) => s.publication);
+  const ready = useReady();
   const state = !publication
     ? "Draft"
     : publication.takenBack
@@ -81,7 +83,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
           <span className="max-sm:hidden">See it as a reader</span>
           <span className="sm:hidden">Read</span>
         </a>
-        <Button kind="sun" onClick={onShare} className="max-sm:px-2.5">
+        <Button kind="sun" onClick={onShare} disabled={!ready} className="max-sm:px-2.5">
           Share
         </Button>
       </div>
