@@ -4,8 +4,8 @@ import { CHROMIUM, CHROMIUM_ARGS } from "./scripts/lib/chromium.mjs";
 export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
   fullyParallel: false,
   workers: 2,
   retries: 0,
@@ -15,7 +15,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
-    actionTimeout: 15_000,
+    actionTimeout: 40_000,
     trace: "off",
     contextOptions: { reducedMotion: "reduce" },
   },

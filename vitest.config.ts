@@ -30,8 +30,8 @@ export default defineConfig({
         test: {
           name: "server",
           include: ["src/server/**/*.test.ts"],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
           fileParallelism: false,
         },
       },

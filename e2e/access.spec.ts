@@ -47,7 +47,7 @@ function answerOf(response: APIResponse): Answer | number {
 }
 
 test("each is answered as the table says, to everybody it could concern", async () => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const people = {
     stranger: await person("Stranger"),
     editor: await person("Editor"),

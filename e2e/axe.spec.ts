@@ -11,7 +11,7 @@ async function nothingFound(page: Page, what: string) {
 }
 
 test("axe finds nothing on any screen, at laptop and phone size", async ({ browser }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(900_000);
   const anybody = await (await browser.newContext({ baseURL: process.env.E2E_URL! })).newPage();
   for (const path of ["/", "/sign-in", "/sign-in/code", "/sign-up", "/join-class", "/published", "/nowhere"]) {
     await anybody.goto(path);

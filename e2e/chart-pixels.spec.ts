@@ -73,7 +73,7 @@ function caseOf(n: number): Case {
 }
 
 test(`no word is struck through or covered in ${TIMELINES} seeded timelines`, async ({ page }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const font = readFileSync(
     join(import.meta.dirname, "..", "public", "fonts", "atkinson-hyperlegible-next-latin-wght-normal.woff2"),
   ).toString("base64");

@@ -36,7 +36,7 @@ async function joinClass(
 }
 
 test("a class, an assignment, three students, submitted, marked and returned", async ({ browser }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(900_000);
   const teacher = await newPerson(browser, "Ms Ward");
   const desk = teacher.page;
   await desk.getByRole("link", { name: "New class" }).click();

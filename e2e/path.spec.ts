@@ -19,7 +19,7 @@ const LINES = [
 ];
 
 test("from nothing to a published timeline, and two people in it", async ({ browser }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(900_000);
   const nia = await newPerson(browser, "Nia");
   const { page } = nia;
 
