@@ -1,5 +1,5 @@
 import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
-import { chartButton, newPerson, newTimeline, type Person, saved, writeLines } from "./harness/people";
+import { chartButton, invited, newPerson, newTimeline, type Person, saved, writeLines } from "./harness/people";
 
 const LINES = [
   "1604 Rope ferry #crossing",
@@ -33,24 +33,11 @@ async function started(browser: Browser, lines = LINES): Promise<{ nia: Person; 
   return { nia, address };
 }
 
-async function joined(browser: Browser, nia: Person, address: string): Promise<Person> {
-  await nia.page.getByRole("button", { name: "Share" }).click();
-  await nia.page.getByRole("button", { name: "Invite by a link" }).click();
-  const invitation = await nia.page.getByLabel(/Whoever opens this link/).inputValue();
-  await nia.page.keyboard.press("Escape");
-  const obi = await newPerson(browser, "Obi");
-  await obi.page.goto(invitation);
-  await obi.page.getByRole("button", { name: "Join" }).click();
-  await expect(obi.page).toHaveURL(address);
-  await expect(obi.page.getByTestId("next-event")).toBeEnabled();
-  return obi;
-}
-
 test("two people make each event part of the other at once: the later counts as unset, both are told, either can mend it", async ({
   browser,
 }) => {
   const { nia, address } = await started(browser, ["1800 - 1850 Mill", "1800 - 1850 Race", "1900 Last wheel"]);
-  const obi = await joined(browser, nia, address);
+  const obi = await invited(browser, nia.page, address);
   // Obi's change waits in his browser until Nia's has been taken.
   await obi.context.setOffline(true);
   await makePart(obi.page, "Mill", "Race");

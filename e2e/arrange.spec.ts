@@ -1,5 +1,5 @@
 import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
-import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 const LINES = [
   "1604 Rope ferry #crossing",
@@ -349,14 +349,7 @@ test("two browsers drag at once: each sees the other's, and nothing is lost", as
     "1797 The Ambrel Post",
     "1931 Last ferry",
   ]);
-  await page.getByRole("button", { name: "Share" }).click();
-  await page.getByRole("button", { name: "Invite by a link" }).click();
-  const invitation = await page.getByLabel(/Whoever opens this link/).inputValue();
-  await page.keyboard.press("Escape");
-  const obi = await newPerson(browser, "Obi");
-  await obi.page.goto(invitation);
-  await obi.page.getByRole("button", { name: "Join" }).click();
-  await expect(obi.page).toHaveURL(address);
+  const obi = await invited(browser, page, address);
   await expect(event(obi.page, "Toll house")).toBeVisible();
   const hold = async (p: Page, name: string, dx: number, dy: number) => {
     const m = await middle(event(p, name));

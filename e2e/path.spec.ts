@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import { readFileSync } from "node:fs";
-import { chartButton, newPerson, newTimeline, PASSWORD, saved, writeLines } from "./harness/people";
+import { chartButton, invited, newPerson, newTimeline, PASSWORD, saved, writeLines } from "./harness/people";
 
 const LINES = [
   "310 BC Ford stones laid #crossing",
@@ -349,14 +349,7 @@ test("two people set one title at once: the later stands, the earlier is shown a
   const address = await newTimeline(nia.page, "Ferries");
   await writeLines(nia.page, ["1604 Ferry"]);
   await saved(nia.page);
-  await nia.page.getByRole("button", { name: "Share" }).click();
-  await nia.page.getByRole("button", { name: "Invite by a link" }).click();
-  const invitation = await nia.page.getByLabel(/Whoever opens this link/).inputValue();
-  await nia.page.keyboard.press("Escape");
-  const obi = await newPerson(browser, "Obi");
-  await obi.page.goto(invitation);
-  await obi.page.getByRole("button", { name: "Join" }).click();
-  await expect(obi.page).toHaveURL(address);
+  const obi = await invited(browser, nia.page, address);
   await chartButton(obi.page, /Ferry/).click();
   await chartButton(nia.page, /Ferry/).click();
   // Obi is cut off while both set the title.

@@ -1,9 +1,10 @@
 "use client";
 
-import { useEffect, useId, useState } from "react";
+import { useEffect, useState } from "react";
 import { MONTHS } from "@/core/time/date-problem";
 import { type EndParts, type Parts, partsOf, textOfParts } from "@/core/time/parts";
 import type { When } from "@/core/time/when";
+import { CheckRow } from "@/ui/controls/check-row";
 import { INPUT } from "@/ui/controls/field";
 
 /** The same date as separate parts. What they say is written into the field and read like any typed date. */
@@ -20,8 +21,13 @@ export function WhenParts({ when, onText }: { when: When; onText: (text: string)
   return (
     <div className="mt-1.5 rounded-md border border-line bg-panel p-2.5">
       <div className="mb-2 flex flex-wrap gap-x-4 gap-y-1">
-        <Tick label="A span" on={parts.span} set={(span) => change({ ...parts, span })} />
-        <Tick label="Julian calendar" on={parts.julian} set={(julian) => change({ ...parts, julian })} />
+        <CheckRow small label="A span" checked={parts.span} onChange={(span) => change({ ...parts, span })} />
+        <CheckRow
+          small
+          label="Julian calendar"
+          checked={parts.julian}
+          onChange={(julian) => change({ ...parts, julian })}
+        />
       </div>
       <End
         label={parts.span ? "Start" : "Date"}
@@ -99,26 +105,17 @@ function End({
         />
       </div>
       <div className="mt-1 flex flex-wrap gap-x-4">
-        <Tick label="about" on={value.about} set={(about) => set({ ...value, about })} />
-        <Tick label="uncertain" on={value.uncertain} set={(uncertain) => set({ ...value, uncertain })} />
-        {span ? <Tick label="open" on={value.open} set={(open) => set({ ...value, open })} /> : null}
+        <CheckRow small label="about" checked={value.about} onChange={(about) => set({ ...value, about })} />
+        <CheckRow
+          small
+          label="uncertain"
+          checked={value.uncertain}
+          onChange={(uncertain) => set({ ...value, uncertain })}
+        />
+        {span ? (
+          <CheckRow small label="open" checked={value.open} onChange={(open) => set({ ...value, open })} />
+        ) : null}
       </div>
     </fieldset>
-  );
-}
-
-function Tick({ label, on, set }: { label: string; on: boolean; set: (on: boolean) => void }) {
-  const id = useId();
-  return (
-    <span className="flex min-h-6 items-center gap-1.5 text-[14px]">
-      <input
-        id={id}
-        type="checkbox"
-        className="size-4 accent-verdigris"
-        checked={on}
-        onChange={(e) => set(e.target.checked)}
-      />
-      <label htmlFor={id}>{label}</label>
-    </span>
   );
 }

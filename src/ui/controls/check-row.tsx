@@ -1,18 +1,21 @@
 import { useId } from "react";
+import { classes } from "@/ui/classes";
 
-/** A box to tick, with its words beside it. */
+/** A box to tick, with its words beside it. `small`: several in one line. */
 export function CheckRow({
   label,
   checked,
   onChange,
+  small = false,
 }: {
   label: string;
   checked: boolean;
   onChange: (checked: boolean) => void;
+  small?: boolean;
 }) {
   const id = useId();
   return (
-    <div className="flex items-center gap-2">
+    <div className={classes("flex items-center", small ? "min-h-6 gap-1.5 text-[14px]" : "gap-2")}>
       <input
         id={id}
         type="checkbox"
