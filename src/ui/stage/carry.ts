@@ -49,6 +49,8 @@ export class Carry {
   private moves: MoveHooks;
   private ghost = element("chart-ghost");
   private tether = element("chart-tether");
+  /** Over the label where it stood, while it is carried. */
+  private veil = element("chart-veil");
   private lines = [element("chart-guide"), element("chart-guide")];
   private said = element("chart-said");
   private grab: Grab | { kind: "lane"; look: number } | null = null;
@@ -64,7 +66,7 @@ export class Carry {
     this.said.setAttribute("role", "status");
     this.said.removeAttribute("aria-hidden");
     this.said.hidden = false;
-    sheet.append(this.tether, ...this.lines, this.ghost, this.said);
+    sheet.append(this.veil, this.tether, ...this.lines, this.ghost, this.said);
   }
 
   /**
@@ -129,7 +131,7 @@ export class Carry {
   cancel(): void {
     this.grab = null;
     this.result = null;
-    for (const e of [this.ghost, this.tether, ...this.lines]) e.hidden = true;
+    for (const e of [this.ghost, this.veil, this.tether, ...this.lines]) e.hidden = true;
   }
 
   private moveLabel(grab: Extract<Grab, { kind: "label" }>, x: number, y: number): void {
@@ -140,6 +142,8 @@ export class Carry {
     const i = laid.layout.byApex[grab.rank]!;
     const t = textOfLabel(laid, i);
     this.show([t.date, ...t.lines].filter(Boolean).join("\n"), at.x - 5, at.y - 3, box.w + 10);
+    this.veil.hidden = false;
+    this.veil.style.cssText = `left:${box.x - 4}px;top:${box.y - 2}px;width:${box.w + 8}px;height:${box.h + 4}px`;
     this.stretch(grab.apex, { ...box, x: at.x, y: at.y });
     for (const [k, line] of this.lines.entries()) {
       const g = at.guides[k];

@@ -7,6 +7,8 @@ export const STAGE_STYLE = `
 .chart-line span{position:absolute;left:0;transform:translateX(-50%);background:#16323A;color:#fff;font:600 12.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;padding:1px 6px;border-radius:4px;white-space:nowrap}
 .chart-flag{position:absolute;max-width:230px;overflow:hidden;text-overflow:ellipsis;white-space:nowrap;background:#FFF4D6;border:2px solid #F2B632;border-radius:4px;padding:2px 7px;font:600 13.500px/1.4 "Atkinson Hyperlegible Next Variable",sans-serif;color:#16323A;pointer-events:none;z-index:2}
 .chart-ghost{position:absolute;left:0;top:0;z-index:4;pointer-events:none;white-space:pre;background:#FFF4D6;border:2px solid #F2B632;border-radius:4px;padding:1px 4px;font:600 13.500px/17px "Atkinson Hyperlegible Next Variable",sans-serif;color:#16323A}
+.chart-veil{position:absolute;z-index:2;background:rgba(255,255,255,.78);border-radius:4px;pointer-events:none}
+.chart-veil[hidden]{display:none}
 .chart-tether{position:absolute;left:0;top:0;z-index:3;height:2px;margin-top:-1px;transform-origin:0 1px;background:#16323A;pointer-events:none}
 .chart-guide{position:absolute;z-index:3;background:#B4481E;pointer-events:none}
 .chart-said{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
