@@ -1,11 +1,12 @@
 // npm start: from a fresh machine to a served application. Nothing is installed yet when this begins, so only
 // Node's own modules may be imported at the top.
-import { spawn, spawnSync } from "node:child_process";
+import { spawnSync } from "node:child_process";
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
-import { bundle, bundleForReaders, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import { bundle, bundleForReaders, bundleForThreads, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
+import { watch } from "./lib/watch.mjs";
 
 const dev = process.argv.includes("--dev");
 const port = Number(process.env.PORT ?? 3000);
@@ -19,14 +20,30 @@ function portIsFree() {
   });
 }
 
-async function waitUntilServed(url, child) {
-  for (const end = Date.now() + 60_000; ; ) {
-    if (Date.now() > end) throw new Stop("The server did not answer within a minute. Its messages are above.");
-    if (child.exitCode !== null) throw new Stop("The server ended before it answered. Its messages are above.");
+async function waitUntilServed(url, state) {
+  for (const end = Date.now() + 90_000; ; ) {
+    if (Date.now() > end)
+      throw new Stop("The server did not answer within a minute and a half. Its messages are above.");
+    if (state.last) throw new Stop(state.last);
     try {
       if ((await fetch(`${url}/api/health`)).ok) return;
     } catch {}
     await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
+
+/** Nobody signs in to a demo account that an earlier start loaded: its password is written in the README. */
+async function closeDemoAccounts(url) {
+  const { default: postgres } = await import("postgres");
+  const sql = postgres(url, { max: 1, onnotice: () => {} });
+  try {
+    const closed = await sql`
+      update account set password_hash = 'closed'
+      where password_hash <> 'closed' and demo returning id`;
+    await sql`delete from session where account_id in (select id from account where demo)`;
+    return closed.length;
+  } finally {
+    await sql.end();
   }
 }
 
@@ -48,7 +65,7 @@ await run(async () => {
     cluster = await startCluster();
     databaseUrl = cluster.url;
   }
-  let child = null;
+  let watched = null;
   let ending = false;
   const end = (status) => {
     if (ending) return;
@@ -57,11 +74,8 @@ await run(async () => {
       cluster?.stop();
       process.exit(status);
     };
-    if (child && child.exitCode === null) {
-      child.once("exit", finish);
-      child.kill("SIGTERM");
-      setTimeout(() => child.kill("SIGKILL"), 5_000).unref();
-    } else finish();
+    if (watched) watched.stop("SIGTERM", finish);
+    else finish();
   };
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => end(0));
 
@@ -80,49 +94,65 @@ await run(async () => {
       throw error;
     }
     const build = dev ? "dev" : await ensureBuilt();
-    if (dev) await bundleForReaders();
-    child = spawn(
-      process.execPath,
-      [
-        join(ROOT, "node_modules", "next", "dist", "bin", "next"),
-        dev ? "dev" : "start",
-        "-H",
-        host,
-        "-p",
-        String(port),
-      ],
-      {
-        cwd: ROOT,
-        detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order
-        stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
-        env: {
-          ...process.env,
-          NODE_ENV: dev ? "development" : "production",
-          DATABASE_URL: databaseUrl,
-          FASTIGO_BUILD: build,
-          NEXT_TELEMETRY_DISABLED: "1",
-        },
-      },
-    );
-    child.once("exit", (code) => end(code ?? 1));
+    if (dev) {
+      await bundleForReaders();
+      await bundleForThreads();
+    }
     const local = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
-    await waitUntilServed(local, child);
-    if (process.env.DEMO !== "0") {
+    const state = { served: false, last: null };
+    watched = watch({
+      address: `${local}/api/health`,
+      begin: () => [
+        process.execPath,
+        dev
+          ? [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "dev", "-H", host, "-p", String(port)]
+          : [join(ROOT, "scripts", "serve.mjs"), host, String(port)],
+        {
+          cwd: ROOT,
+          detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order
+          stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
+          env: {
+            ...process.env,
+            NODE_ENV: dev ? "development" : "production",
+            DATABASE_URL: databaseUrl,
+            FASTIGO_BUILD: build,
+            FASTIGO_ROOT: ROOT,
+            NEXT_TELEMETRY_DISABLED: "1",
+          },
+        },
+      ],
+      onLast: (sentence) => {
+        state.last = sentence;
+        // While it is being started, the one who waits says it.
+        if (!state.served) return;
+        say(sentence);
+        end(1);
+      },
+    });
+    await waitUntilServed(local, state);
+    state.served = true;
+    const isPublic = Boolean(process.env.PUBLIC_URL);
+    const demo = process.env.DEMO !== "0" && !isPublic;
+    if (isPublic) {
+      const closed = await closeDemoAccounts(databaseUrl);
+      say(
+        `PUBLIC_URL is set, so the demo accounts, whose password everybody knows, are not loaded${closed > 0 ? `, and the ${closed} that were there are closed` : ""}.`,
+      );
+    }
+    if (demo) {
       const loader = await bundle("scripts/demo/load.ts", "load-demo");
       const done = spawnSync(process.execPath, [loader, local], { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"] });
       if (done.status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
     }
     say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);
-    if (process.env.DEMO !== "0")
+    if (demo)
       say(
         "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with five timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher",
       );
     say("Ctrl-C stops everything.");
   } catch (error) {
-    if (child) {
-      child.removeAllListeners("exit");
-      child.kill("SIGKILL");
-    }
+    ending = true;
+    await new Promise((resolve) => (watched ? watched.stop("SIGKILL", resolve) : resolve()));
     cluster?.stop();
     throw error;
   }

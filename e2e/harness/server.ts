@@ -9,6 +9,8 @@ const ROOT = join(import.meta.dirname, "..", "..");
 export interface TestServer {
   url: string;
   databaseUrl: string;
+  /** Of the serving process; 0 while there is none. */
+  pid(): number;
   /** As a power cut would: SIGKILL. */
   kill(): Promise<void>;
   /** The same server again, on the same port and database. */
@@ -31,25 +33,23 @@ export async function startServer(name: string, env: Record<string, string> = {}
   let child: ChildProcess | null = null;
 
   const begin = async () => {
-    child = spawn(
-      process.execPath,
-      [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "start", "-H", "127.0.0.1", "-p", String(port)],
-      {
-        cwd: ROOT,
-        stdio: ["ignore", "ignore", "inherit"],
-        env: {
-          ...process.env,
-          NODE_ENV: "production",
-          DATABASE_URL: databaseUrl,
-          NEXT_TELEMETRY_DISABLED: "1",
-          ...env,
-        },
+    const running = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
+      cwd: ROOT,
+      stdio: ["ignore", "ignore", "inherit"],
+      env: {
+        ...process.env,
+        NODE_ENV: "production",
+        DATABASE_URL: databaseUrl,
+        NEXT_TELEMETRY_DISABLED: "1",
+        FASTIGO_ROOT: ROOT,
+        ...env,
       },
-    );
+    });
+    child = running;
     const end = Date.now() + 60_000;
     for (;;) {
       if (await answers(`${url}/api/health`)) return;
-      if (Date.now() > end || child.exitCode !== null) throw new Error("The server for the tests did not answer.");
+      if (Date.now() > end || running.exitCode !== null) throw new Error("The server for the tests did not answer.");
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
   };
@@ -61,7 +61,14 @@ export async function startServer(name: string, env: Record<string, string> = {}
     await gone;
   };
   await begin();
-  return { url, databaseUrl, kill: () => end("SIGKILL"), restart: begin, stop: () => end("SIGTERM") };
+  return {
+    url,
+    databaseUrl,
+    pid: () => child?.pid ?? 0,
+    kill: () => end("SIGKILL"),
+    restart: begin,
+    stop: () => end("SIGTERM"),
+  };
 }
 
 async function answers(url: string): Promise<boolean> {

@@ -82,10 +82,14 @@ export async function ensureBuilt() {
     "tsconfig.json",
   ]).slice(0, 16);
   const stamp = join(ROOT, ".next", "fastigo-build");
-  const there = existsSync(stamp) && existsSync(join(ROOT, "public", "reader", "chart.js"));
+  const there =
+    existsSync(stamp) &&
+    existsSync(join(ROOT, "public", "reader", "chart.js")) &&
+    existsSync(join(ROOT, "dist", "work.mjs"));
   if (there && readFileSync(stamp, "utf8") === build) return build;
   say("Building (under a minute) ...");
   await bundleForReaders();
+  await bundleForThreads();
   const done = spawnSync(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "build"], {
     cwd: ROOT,
     encoding: "utf8",
@@ -113,6 +117,11 @@ export async function bundleForReaders() {
     });
 }
 
+/** Bundles what the server's threads do, into dist. */
+export function bundleForThreads() {
+  return bundle("src/work/deeds.ts", "work");
+}
+
 /** Bundles a TypeScript entry for Node; returns the bundle's path. */
 export async function bundle(entry, name) {
   const { build } = await import("esbuild");
@@ -126,7 +135,7 @@ export async function bundle(entry, name) {
     format: "esm",
     target: "node20",
     packages: "external",
-    alias: { "@": join(ROOT, "src") },
+    alias: { "@": join(ROOT, "src"), "server-only": join(ROOT, "scripts", "lib", "empty.mjs") },
     logLevel: "error",
   });
   return outfile;

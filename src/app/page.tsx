@@ -1,16 +1,20 @@
 import Link from "next/link";
+import { Suspense } from "react";
+import { AccountNotices } from "@/features/accounts/account-notices";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { TimelineMenu } from "@/features/home/delete-timeline";
+import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { workOf } from "@/server/classes/home";
 import { findPageUser } from "@/server/http/page-user";
 import { listedTimelines } from "@/server/timelines/publish";
-import { findTimeline, type TimelineCard, timelinesOf } from "@/server/timelines/queries";
+import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
-import { ChartThumb } from "./home-thumb";
+import { ChartThumb, NoThumb } from "./home-thumb";
 import { HomeAside } from "./home-aside";
 import { ListOf } from "./published-list";
+import { BUILD } from "./reader-response";
 
 const MOST_THUMBS = 12;
 
@@ -20,15 +24,19 @@ export default async function HomePage() {
 }
 
 async function YourTimelines({ id, name }: { id: string; name: string }) {
-  const cards = await timelinesOf(id);
+  const notices = await noticesOf(id);
+  const cards = await timelinesOf(id, BUILD);
   const [classes, work] = [await classesOf(id), await workOf(id)];
-  const drawn = await Promise.all(cards.slice(0, MOST_THUMBS).map((c) => findTimeline(c.id)));
   return (
     <>
       <PlainBar>
-        <span className="hidden sm:inline">{name}</span>
+        <Link href="/account" className="rounded-md px-1 underline">
+          <span className="sr-only">Your account, </span>
+          {name}
+        </Link>
         <SignOutButton />
       </PlainBar>
+      <AccountNotices notices={notices.map((n) => ({ ...n, at: n.at.toISOString() }))} />
       <div className="mx-auto flex max-w-[1280px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
           <h1 className="text-[23px]">Your timelines</h1>
@@ -58,10 +66,12 @@ async function YourTimelines({ id, name }: { id: string; name: string }) {
             <ul className="grid gap-4 [grid-template-columns:repeat(auto-fill,minmax(min(270px,100%),1fr))]">
               {cards.map((card, i) => (
                 <li key={card.id} className="relative overflow-hidden rounded-lg border border-line">
-                  {drawn[i] ? (
-                    <ChartThumb timeline={drawn[i].timeline} />
+                  {i < MOST_THUMBS ? (
+                    <Suspense fallback={<NoThumb />}>
+                      <ChartThumb card={card} of={id} />
+                    </Suspense>
                   ) : (
-                    <div className="h-[104px] border-b border-line bg-panel" />
+                    <NoThumb />
                   )}
                   <div className="flex items-start gap-2 px-3 pt-2.5 pb-3">
                     <div className="min-w-0 flex-1">

@@ -1,16 +1,16 @@
 import "server-only";
 import { closeAllStreams } from "./live/hub";
-import { collectMedia } from "./media/collect";
+import { tidy } from "./tidy";
 
-const DAY_MS = 86_400_000;
+const HOUR_MS = 3_600_000;
 
-/** Ends open streams when the process is told to stop, and tidies media up once a day. */
+/** Ends open streams when the process is told to stop, and tidies up once an hour. */
 export function begin(): void {
   for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, closeAllStreams);
-  const tidy = () =>
-    collectMedia().catch((error: unknown) =>
-      console.error("Tidying media up failed; it is tried again tomorrow.", error),
+  const run = () =>
+    tidy(process.env.FASTIGO_BUILD ?? "unknown").catch((error: unknown) =>
+      console.error("Tidying up failed; it is tried again in an hour.", error),
     );
-  void tidy();
-  setInterval(tidy, DAY_MS).unref();
+  void run();
+  setInterval(run, HOUR_MS).unref();
 }

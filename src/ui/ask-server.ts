@@ -1,3 +1,5 @@
+import { cleanValue } from "@/core/text/clean";
+
 /** What a route answered: its value, a failure with a sentence to show, or no answer at all. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; failed: string; sentence: string; status: number };
 
@@ -21,7 +23,7 @@ export async function askServer<T>(
         ? {}
         : body instanceof Blob
           ? { body }
-          : { body: JSON.stringify(body), headers: { "Content-Type": "application/json" } }),
+          : { body: JSON.stringify(cleanValue(body)), headers: { "Content-Type": "application/json" } }),
       cache: "no-store",
       // Files take as long as they take.
       ...(body instanceof Blob ? {} : { signal: AbortSignal.timeout(patienceMs) }),
@@ -35,6 +37,26 @@ export async function askServer<T>(
       failed: "no_answer",
       sentence: NO_ANSWER,
       status: response.status === 404 ? 503 : response.status,
+    };
+  } catch {
+    return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: 0 };
+  }
+}
+
+/** Asks for a JSON value that comes packed with gzip. Never throws. */
+export async function askPacked<T>(path: string): Promise<Answer<T>> {
+  try {
+    const response = await fetch(path, { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
+    if (response.ok && response.body) {
+      const unpacked = response.body.pipeThrough(new DecompressionStream("gzip"));
+      return { ok: true, value: (await new Response(unpacked).json()) as T };
+    }
+    const value = (await response.json().catch(() => null)) as { failed?: string; sentence?: string } | null;
+    return {
+      ok: false,
+      failed: value?.failed ?? "no_answer",
+      sentence: value?.sentence ?? NO_ANSWER,
+      status: response.status,
     };
   } catch {
     return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: 0 };

@@ -3,7 +3,12 @@ export type LiveMessage =
   | { kind: "work"; timeline: string }
   | { kind: "right_lost"; timeline: string }
   | { kind: "catch_up" }
-  | { kind: "signed_out" };
+  | { kind: "signed_out" }
+  /** Whether what others do is heard of at once. */
+  | { kind: "hearing"; hearing: boolean };
+
+/** Between tabs: who holds the stream says what it hears; who has just come asks how it stands. */
+type TabMessage = LiveMessage | { kind: "ask_hearing" };
 
 const RETRY_MS = 3_000;
 
@@ -13,31 +18,38 @@ const RETRY_MS = 3_000;
  */
 export function listenLive(onMessage: (m: LiveMessage) => void): () => void {
   const channel = new BroadcastChannel("fastigo-live");
-  channel.onmessage = (e: MessageEvent<LiveMessage>) => onMessage(e.data);
   let source: EventSource | null = null;
+  let hearing = false;
   let release: (() => void) | null = null;
   const stop = new AbortController();
   let retry: ReturnType<typeof setTimeout> | null = null;
+  const pass = (message: LiveMessage) => {
+    if (message.kind === "hearing") hearing = message.hearing;
+    channel.postMessage(message);
+    onMessage(message);
+  };
+  channel.onmessage = (e: MessageEvent<TabMessage>) => {
+    if (e.data.kind !== "ask_hearing") onMessage(e.data);
+    else if (source) channel.postMessage({ kind: "hearing", hearing });
+  };
+  channel.postMessage({ kind: "ask_hearing" });
   const hold = () => {
     source = new EventSource("/api/live");
-    // A refusal ends an EventSource for good; a lost connection it takes up again by itself.
     source.onerror = () => {
-      if (source?.readyState !== EventSource.CLOSED || stop.signal.aborted) return;
+      if (stop.signal.aborted) return;
+      pass({ kind: "hearing", hearing: false });
+      // A refusal ends an EventSource for good; a lost connection it takes up again by itself.
+      if (source?.readyState !== EventSource.CLOSED) return;
       retry = setTimeout(hold, RETRY_MS);
       // Why it was refused, asking for what was missed will tell: that the session has ended, for one.
-      const message: LiveMessage = { kind: "catch_up" };
-      channel.postMessage(message);
-      onMessage(message);
+      pass({ kind: "catch_up" });
     };
-    source.onmessage = (e: MessageEvent<string>) => {
-      const message = JSON.parse(e.data) as LiveMessage;
-      channel.postMessage(message);
-      onMessage(message);
-    };
+    source.onmessage = (e: MessageEvent<string>) => pass(JSON.parse(e.data) as LiveMessage);
   };
   if (navigator.locks)
     navigator.locks
       .request("fastigo-live", { signal: stop.signal }, () => {
+        if (stop.signal.aborted) return;
         hold();
         return new Promise<void>((resolve) => {
           release = resolve;
@@ -48,6 +60,7 @@ export function listenLive(onMessage: (m: LiveMessage) => void): () => void {
   return () => {
     stop.abort();
     source?.close();
+    source = null;
     if (retry) clearTimeout(retry);
     release?.();
     channel.close();

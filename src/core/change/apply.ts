@@ -20,70 +20,106 @@ export interface Applied {
 
 /**
  * The timeline after the steps, in their order; the one given is not altered. A step that cannot have an
- * effect is skipped and reported, never refused: the server merges in the same way, so all ends are equal.
+ * effect is skipped and reported, never refused: the server merges with the same steps, so all ends are equal.
  */
 export function apply(before: Timeline, ops: readonly Op[]): Applied {
-  let timeline = before;
+  const draft = new Draft(before);
   const skipped: Skipped[] = [];
   for (const op of ops) {
-    const result = applyOp(timeline, op);
-    if (typeof result === "string") skipped.push({ op, why: result });
-    else timeline = result;
+    const result = draft.step(op);
+    if (result && "skipped" in result) skipped.push({ op, why: result.skipped });
   }
-  return { timeline, skipped };
+  return { timeline: draft.timeline, skipped };
 }
 
-function applyOp(t: Timeline, op: Op): Timeline | Skipped["why"] {
-  switch (op.kind) {
-    case "set_timeline": {
-      const now = t[op.field];
-      if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return "changed_since";
-      return sameValue(now, op.value) ? t : { ...t, [op.field]: op.value };
-    }
-    case "describe": {
-      const update = fromBase64(op.update);
-      if (op.of === "introduction") return { ...t, introduction: mergeDescriptions(t.introduction, update) };
-      const event = t.events.get(op.of);
-      if (!event) return "missing";
-      return withRecord(t, "events", { ...event, description: mergeDescriptions(event.description, update) });
-    }
-    case "add_event":
-      if (t.events.has(op.id)) return "there_already";
-      return withRecord(t, "events", { ...emptyEvent(op.id), ...op.fields });
-    case "add_category":
-      if (t.categories.has(op.id)) return "there_already";
-      return withRecord(t, "categories", { ...emptyCategory(op.id), ...op.fields });
-    case "add_item":
-      if (t.items.has(op.id)) return "there_already";
-      return withRecord(t, "items", { ...emptyItem(op.id), ...op.fields });
-    default:
-      return alter(t, op);
-  }
-}
+/** What one step replaced, or why it had no effect; null where it replaced nothing. */
+export type Was = { value: unknown } | { skipped: Skipped["why"] } | null;
 
-type AlterOp = Exclude<Op, { kind: "set_timeline" | "describe" | "add_event" | "add_category" | "add_item" }>;
 const COLLECTION = { event: "events", category: "categories", item: "items" } as const;
 type Collection = (typeof COLLECTION)[keyof typeof COLLECTION];
 type AnyRecord = TimelineEvent | Category | Item;
 
-function alter(t: Timeline, op: AlterOp): Timeline | Skipped["why"] {
-  const collection = COLLECTION[tableOf(op)];
-  const record: AnyRecord | undefined = t[collection].get(op.id);
-  if (!record) return "missing";
-  if (touchesGiven(op, t.events.get(op.id))) return "given";
-  if ("field" in op) {
-    const now = record[op.field as keyof AnyRecord] as Value;
-    if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return "changed_since";
-    const value = op.field === "partOf" ? partOfFor(t.events, op.id, op.value as string | null) : op.value;
-    return sameValue(now, value) ? t : withRecord(t, collection, { ...record, [op.field]: value });
-  }
-  const deleted = op.kind.startsWith("delete");
-  return record.deleted === deleted ? t : withRecord(t, collection, { ...record, deleted });
-}
+/** A timeline to which steps are applied one after the other: each collection is copied once, however many there are. */
+export class Draft {
+  /** As it stands after the steps so far; the very object that was given while nothing has changed. */
+  timeline: Timeline;
+  private readonly own = new Set<Collection>();
 
-function withRecord(t: Timeline, collection: Collection, record: AnyRecord): Timeline {
-  return {
-    ...t,
-    [collection]: new Map<string, AnyRecord>(t[collection] as Map<string, AnyRecord>).set(record.id, record),
-  };
+  constructor(before: Timeline) {
+    this.timeline = before;
+  }
+
+  step(op: Op): Was {
+    const t = this.timeline;
+    switch (op.kind) {
+      case "set_timeline": {
+        const now = t[op.field];
+        if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return { skipped: "changed_since" };
+        if (!sameValue(now, op.value)) this.timeline = { ...t, [op.field]: op.value };
+        return { value: now };
+      }
+      case "describe": {
+        const state = this.description(op.of);
+        if (state === null) return { skipped: "missing" };
+        this.describe(op.of, mergeDescriptions(state, fromBase64(op.update)));
+        return null;
+      }
+      case "add_event": {
+        if (t.events.has(op.id)) return { skipped: "there_already" };
+        const event = { ...emptyEvent(op.id), ...op.fields };
+        this.put("events", { ...event, partOf: partOfFor(t.events, op.id, event.partOf) });
+        return null;
+      }
+      case "add_category":
+        if (t.categories.has(op.id)) return { skipped: "there_already" };
+        this.put("categories", { ...emptyCategory(op.id), ...op.fields });
+        return null;
+      case "add_item":
+        if (t.items.has(op.id)) return { skipped: "there_already" };
+        this.put("items", { ...emptyItem(op.id), ...op.fields });
+        return null;
+      default:
+        return this.alter(op);
+    }
+  }
+
+  /** The state of a description; null where there is no such event. */
+  description(of: string): Uint8Array | null {
+    return of === "introduction" ? this.timeline.introduction : (this.timeline.events.get(of)?.description ?? null);
+  }
+
+  /** Puts a state in the place of a description. */
+  describe(of: string, state: Uint8Array): void {
+    if (of === "introduction") this.timeline = { ...this.timeline, introduction: state };
+    else this.put("events", { ...this.timeline.events.get(of)!, description: state });
+  }
+
+  private alter(
+    op: Exclude<Op, { kind: "set_timeline" | "describe" | "add_event" | "add_category" | "add_item" }>,
+  ): Was {
+    const t = this.timeline;
+    const collection = COLLECTION[tableOf(op)];
+    const record: AnyRecord | undefined = t[collection].get(op.id);
+    if (!record) return { skipped: "missing" };
+    if (collection === "events" && touchesGiven(op, t.events.get(op.id))) return { skipped: "given" };
+    if ("field" in op) {
+      const now = record[op.field as keyof AnyRecord] as Value;
+      if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return { skipped: "changed_since" };
+      const value = op.field === "partOf" ? partOfFor(t.events, op.id, op.value as string | null) : op.value;
+      if (!sameValue(now, value)) this.put(collection, { ...record, [op.field]: value });
+      return { value: now };
+    }
+    const deleted = op.kind.startsWith("delete");
+    if (record.deleted !== deleted) this.put(collection, { ...record, deleted });
+    return { value: record.deleted };
+  }
+
+  private put(collection: Collection, record: AnyRecord): void {
+    if (!this.own.has(collection)) {
+      this.own.add(collection);
+      const copy = new Map<string, AnyRecord>(this.timeline[collection] as Map<string, AnyRecord>);
+      this.timeline = { ...this.timeline, [collection]: copy };
+    }
+    (this.timeline[collection] as Map<string, AnyRecord>).set(record.id, record);
+  }
 }

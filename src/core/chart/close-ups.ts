@@ -96,7 +96,11 @@ function openOver(data: ChartData, open: ReadonlyMap<number, number>, i: number)
 function spreadOn(data: ChartData, o: Opening): (on: number, whole: number) => number {
   const parts = new Map<number, number[]>();
   for (let i = 0; i < data.count; i++)
-    for (let at = data.whole[i]!; at >= 0; at = data.whole[at]!) parts.set(at, [...(parts.get(at) ?? []), i]);
+    for (let at = data.whole[i]!; at >= 0; at = data.whole[at]!) {
+      const list = parts.get(at);
+      if (list) list.push(i);
+      else parts.set(at, [i]);
+    }
   const ridges = new Map<number, Map<number, [number, number]>>();
   const ridgeOf = (on: number) => {
     let known = ridges.get(on);

@@ -63,7 +63,11 @@ export function marksWithin(u: Unit, from: Instant, to: Instant, most: number): 
   const days = to.day - from.day + (to.second - from.second) / DAY;
   if (!(days >= 0) || days / stepDays(u) > most) return null;
   const found: Instant[] = [];
+  // Twice what the lengths say is never reached: a number that no longer moves when a step is added is a fault.
+  let left = 2 * Math.ceil(days / stepDays(u)) + 100;
   const put = (day: number, second = 0) => {
+    if (--left < 0)
+      throw new RangeError(`marks of every ${u.step} ${u.kind} from day ${from.day} never come to an end`);
     const after = day - from.day || second - from.second;
     const before = day - to.day || second - to.second;
     const last = found.at(-1);

@@ -37,6 +37,8 @@ const LEAST_LABEL = 40;
 /** Marks this far outside the frame still keep their neighbours within it from being labelled. */
 const REACH = 200;
 const MOST = 4_000;
+/** Of marks so many apart, no two stand in one frame. */
+const MOST_STRIDE = 2 ** 44;
 
 const widths = new Map<string, number>();
 function widthOf(text: string): number {
@@ -232,7 +234,7 @@ function ownTicks(
   }));
   const index = (at: Instant, i: number) =>
     "list" in own ? i : Math.round((at.day + at.second / 86_400) / stepDays(own.unit));
-  for (let stride = 1; ; stride *= 2) {
+  for (let stride = 1; stride <= 2 * MOST_STRIDE; stride *= 2) {
     const kept = made.filter((m, i) => index(m.at, i) % stride === 0);
     if (
       kept.every(
@@ -240,7 +242,8 @@ function ownTicks(
           i === 0 ||
           m.x - kept[i - 1]!.x >= (m.width + kept[i - 1]!.width) / 2 + (g.upright ? UPRIGHT_APART : TICK_GAP),
       ) ||
-      kept.length < 2
+      kept.length < 2 ||
+      stride > MOST_STRIDE
     ) {
       const labelled = new Set(kept);
       const ticks: Tick[] = [];
@@ -252,6 +255,7 @@ function ownTicks(
       return { ticks, unit: "unit" in own ? own.unit : null };
     }
   }
+  throw new RangeError("marks never came to an end");
 }
 
 /** The second row: the larger unit where it begins, and the one under way at the left edge, pushed out by the next. */

@@ -19,6 +19,8 @@ export function compareGiven(right: When, answer: When): GivenResult {
   const b = bounds(right);
   if (!a || !b) return "no_date";
   if (answer.readAs.kind !== right.readAs.kind) return "wrong";
+  // An answer that ends before it begins lies within anything and holds nothing.
+  if (a.from && a.to && compareInstants(a.from, a.to) > 0) return "wrong";
   const within = notBefore(a.from, b.from) && notAfter(a.to, b.to);
   if (within) return isAbout(answer) && !isAbout(right) ? "less_exact" : "right";
   const holds = notBefore(b.from, a.from) && notAfter(b.to, a.to);

@@ -15,6 +15,8 @@ export interface OwnWork {
     dueAt: string;
   };
   publishLimit: string;
+  /** How long the class keeps what is handed in, months. */
+  keptMonths: number;
   /** Who could still be taken into the group. */
   classmates: { id: string; displayName: string }[];
   /** `late` in seconds. */

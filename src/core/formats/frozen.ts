@@ -1,4 +1,5 @@
 import { type Block, blocksOf } from "../text/description";
+import { whenInRange } from "../time/range";
 import type { When } from "../time/when";
 import { inOrder } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
@@ -86,7 +87,7 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     title: f.title,
     subject: f.subject,
     byline: f.byline,
-    period: f.period,
+    period: whenInRange(f.period),
     scale: f.scale,
     dateOrder: f.dateOrder,
     dateStyle: f.dateStyle ?? null,
@@ -100,7 +101,12 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     firstView: f.firstView ?? "",
     categories: living(f.categories),
     items: living(f.items),
-    events: new Map(f.events.map((e) => [e.id, { ...emptyEvent(e.id), ...e, description: new Uint8Array(0) }])),
+    events: new Map(
+      f.events.map((e) => [
+        e.id,
+        { ...emptyEvent(e.id), ...e, when: whenInRange(e.when), description: new Uint8Array(0) },
+      ]),
+    ),
   };
 }
 

@@ -1,3 +1,4 @@
+import { whenInRange } from "../time/range";
 import { UNDATED, type When } from "../time/when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Spot } from "../timeline/timeline";
 import { FROZEN_FORMAT, type Frozen, toFrozen } from "./frozen";
@@ -31,7 +32,7 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
     format: FROZEN_FORMAT,
     events: list(value.events).map((e, i) => ({
       ...fitted(event, e),
-      when: (e.when as When | undefined) ?? UNDATED,
+      when: e.when === undefined ? UNDATED : whenInRange(e.when as When),
       partOf: typeof e.partOf === "string" ? e.partOf : null,
       category: typeof e.category === "string" ? e.category : null,
       spot: isSpot(e.spot) ? e.spot : null,

@@ -6,10 +6,10 @@ import {
   blocksOf,
   descriptionFrom,
   FRAGMENT,
-  isUpdate,
   mergeDescriptions,
   plainTextOf,
   safeAddress,
+  takeUpdate,
   wordCount,
 } from "./description";
 
@@ -125,7 +125,9 @@ describe("a description", () => {
   it.each<[string, boolean]>([
     ["AAA=", true],
     ["CQkJ", false],
-  ])("%s is an update: %s", (base64, wanted) => expect(isUpdate(fromBase64(base64))).toBe(wanted));
+  ])("%s is an update: %s", (base64, wanted) =>
+    expect(takeUpdate(new Uint8Array(0), fromBase64(base64)) !== null).toBe(wanted),
+  );
 
   it("goes to base64 and back, also when long", () => {
     const bytes = Uint8Array.from({ length: 100_000 }, (_, i) => (i * 31) % 256);

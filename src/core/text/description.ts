@@ -1,4 +1,5 @@
 import * as Y from "yjs";
+import { isClean, isCleanValue } from "./clean";
 
 /** The name of the fragment that holds the text in the Yjs document. */
 export const FRAGMENT = "default";
@@ -19,14 +20,78 @@ export function mergeDescriptions(a: Uint8Array, b: Uint8Array): Uint8Array {
   return a.length === 0 ? b : b.length === 0 ? a : Y.mergeUpdates([a, b]);
 }
 
-/** Whether the bytes are a Yjs update that a document can take. */
-export function isUpdate(bytes: Uint8Array): boolean {
+/** A description after an update: its state without what was deleted, and what it holds. */
+export interface Described {
+  state: Uint8Array;
+  /** False when the update was known already, or says nothing. */
+  changed: boolean;
+  characters: number;
+  /** How deep lists and quotes lie in each other. */
+  depth: number;
+  /** Whether every text in it, and every address, is free of control characters. */
+  clean: boolean;
+  /** Whether its links hold an address and nothing else that is set. */
+  plainLinks: boolean;
+}
+
+/**
+ * Takes an update into a description and looks at the whole of it. The state that comes back is compact: what was deleted is
+ * gone from it. Null when the bytes are no update. Takes as long as the update wants it to, so what comes from outside
+ * is taken where nobody waits, under a time limit.
+ */
+export function takeUpdate(before: Uint8Array, update: Uint8Array): Described | null {
+  const doc = new Y.Doc();
   try {
-    Y.applyUpdate(new Y.Doc(), bytes);
-    return true;
+    if (before.length > 0) Y.applyUpdate(doc, before);
+    const old = Y.encodeStateAsUpdate(doc);
+    Y.applyUpdate(doc, update);
+    const state = Y.encodeStateAsUpdate(doc);
+    const changed = old.length !== state.length || old.some((byte, i) => byte !== state[i]);
+    return { state, changed, ...contentsOf(doc.getXmlFragment(FRAGMENT)) };
   } catch {
-    return false;
+    return null;
   }
+}
+
+const NESTING = new Set(["blockquote", "bulletList", "orderedList"]);
+
+/** Walks without recursion: a document made to be deep cannot exhaust the stack. */
+function contentsOf(fragment: Y.XmlFragment): Omit<Described, "state" | "changed"> {
+  const found = { characters: 0, depth: 0, clean: true, plainLinks: true };
+  const stack: { node: unknown; depth: number }[] = [{ node: fragment, depth: 0 }];
+  while (stack.length > 0) {
+    const { node, depth } = stack.pop()!;
+    if (node instanceof Y.XmlText) {
+      for (const part of node.toDelta() as { insert: unknown; attributes?: Record<string, unknown> }[]) {
+        if (typeof part.insert === "string") {
+          found.characters += part.insert.length;
+          found.clean &&= isClean(part.insert);
+        }
+        for (const [name, value] of Object.entries(part.attributes ?? {})) {
+          found.clean &&= isCleanValue(value);
+          if (name.split("--")[0] === "link") found.plainLinks &&= isPlainLink(value);
+        }
+      }
+    } else if (node instanceof Y.XmlElement || node instanceof Y.XmlFragment) {
+      const nested = node instanceof Y.XmlElement && NESTING.has(node.nodeName) ? depth + 1 : depth;
+      found.depth = Math.max(found.depth, nested);
+      for (const child of node.toArray()) stack.push({ node: child, depth: nested });
+    }
+  }
+  return found;
+}
+
+/** What an editor writes beside an address on its own: how a link opens is not a matter of the text. */
+const USUAL: Record<string, readonly unknown[]> = {
+  target: [null, "_blank"],
+  rel: [null, "noopener noreferrer nofollow"],
+  class: [null],
+  title: [null],
+};
+
+function isPlainLink(value: unknown): boolean {
+  if (value === null || typeof value !== "object") return value === null;
+  return Object.entries(value).every(([k, v]) => k === "href" || (USUAL[k]?.includes(v) ?? false));
 }
 
 /** The blocks of a description: only what Fastigo knows how to show, whatever the document holds. */
@@ -39,7 +104,8 @@ export function blocksOf(state: Uint8Array): Block[] {
   return blocks;
 }
 
-const DEEPEST = 8;
+/** Lists and quotes are read so deep in each other; deeper ones are refused when they are written. */
+const DEEPEST = 12;
 
 function isEmptyParagraph(b: Block): boolean {
   return b.kind === "paragraph" && b.content.length === 0;

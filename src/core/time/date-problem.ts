@@ -10,7 +10,8 @@ export type DateProblem =
   | { code: "end_before_start"; start: string; end: string; readings: string[] }
   | { code: "no_day_for_time" }
   | { code: "no_year"; part: string }
-  | { code: "no_such_time" };
+  | { code: "no_such_time" }
+  | { code: "out_of_range" };
 
 export const MONTHS = [
   "January",
@@ -54,6 +55,8 @@ export function dateProblemText(p: DateProblem): string {
       return `The year is missing after "${p.part}". ${KEPT}`;
     case "no_such_time":
       return `There is no such time of day. ${KEPT} Hours go from 0 to 23, minutes from 0 to 59.`;
+    case "out_of_range":
+      return `This lies further away than 27,000 million years, where Fastigo's dates end. ${KEPT} Check the number of noughts.`;
   }
 }
 

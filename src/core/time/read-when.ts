@@ -1,6 +1,7 @@
 import { type Calendar, civilFrom, dayFrom, daysInMonth } from "./calendar";
 import type { DateProblem } from "./date-problem";
 import { type Fields, readFields } from "./fields";
+import { readingInRange } from "./range";
 import { readEdtf } from "./read-edtf";
 import {
   addSeconds,
@@ -67,6 +68,13 @@ function made(
   options: ReadOptions,
   edtf: string | undefined,
 ): When {
+  if (!readingInRange(readAs))
+    return {
+      typed,
+      readAs: { kind: "not_understood", problem: { code: "out_of_range" } },
+      calendar: "gregorian",
+      margin: options.margin ?? null,
+    };
   const margin = options.margin ?? ownMargin(readAs, options.margins);
   return edtf === undefined ? { typed, readAs, calendar, margin } : { typed, readAs, edtf, calendar, margin };
 }

@@ -1,6 +1,7 @@
 import type { Calendar } from "./calendar";
 import { civilFrom, dayFrom } from "./calendar";
 import type { DateProblem } from "./date-problem";
+import { clampInstant } from "./range";
 
 /** A point in time: a day number (see calendar.ts) and the second of that day, 0 to 86,399. Local time, no zone. */
 export interface Instant {
@@ -154,7 +155,9 @@ export function extent(m: Moment, margin: Margin | null = null): { from: Instant
   const { amount, unit } = margin ?? usualMargin(m);
   const move = (i: Instant | null, sign: 1 | -1): Instant | null => {
     if (!i) return null;
-    return unit === "year" ? addYears(i, sign * amount) : addSeconds(i, Math.round(sign * amount * SECONDS_PER_DAY));
+    return clampInstant(
+      unit === "year" ? addYears(i, sign * amount) : addSeconds(i, Math.round(sign * amount * SECONDS_PER_DAY)),
+    );
   };
   return { from: move(m.from, -1), to: move(m.to, 1) };
 }

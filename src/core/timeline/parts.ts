@@ -32,19 +32,72 @@ export function partOfFor(events: Events, id: string, asked: string | null): str
   return asked !== null && !asked.startsWith(CIRCULAR) && wouldLoop(events, id, asked) ? CIRCULAR + asked : asked;
 }
 
-/** For each event that is part of another that is there: that one's id. Without circles, whatever was read from a file. */
+/** So many wholes may lie around an event. */
+export const MOST_DEEP = 20;
+
+/**
+ * For each event that is part of another that is there: that one's id. Without circles, and at most `MOST_DEEP` deep,
+ * whatever was read from a file: of a circle the step of the last id counts as unset, and so does a step deeper than that.
+ * Takes time in proportion to the events, whatever they name.
+ */
 export function wholesOf(events: Events): Map<string, string> {
-  const found = new Map<string, string>();
-  const parts = [...events.values()].filter((e) => !e.deleted && namedWhole(e) !== null);
-  parts.sort((a, b) => (a.id < b.id ? -1 : 1));
-  for (const e of parts) {
-    const whole = namedWhole(e)!;
-    if (whole === e.id || events.get(whole)?.deleted !== false) continue;
-    let at: string | undefined = whole;
-    while (at !== undefined && at !== e.id) at = found.get(at);
-    if (at === undefined) found.set(e.id, whole);
-  }
+  const found = namedWholes(events);
+  cutDepth(found);
   return found;
+}
+
+/** Whether events lie deeper within others than `MOST_DEEP`. */
+export function isTooDeep(events: Events): boolean {
+  return cutDepth(namedWholes(events));
+}
+
+function namedWholes(events: Events): Map<string, string> {
+  const found = new Map<string, string>();
+  for (const e of events.values()) {
+    const whole = e.deleted ? null : namedWhole(e);
+    if (whole !== null && whole !== e.id && events.get(whole)?.deleted === false) found.set(e.id, whole);
+  }
+  cutCircles(found);
+  return found;
+}
+
+/** Every event names one whole at most, so each circle is met by walking up once. */
+function cutCircles(found: Map<string, string>): void {
+  const state = new Map<string, number>();
+  let walk = 0;
+  for (const id of [...found.keys()]) {
+    walk++;
+    let at: string | undefined = id;
+    while (at !== undefined && !state.has(at)) {
+      state.set(at, walk);
+      at = found.get(at);
+    }
+    if (at === undefined || state.get(at) !== walk) continue;
+    let last = at;
+    for (let step = found.get(at)!; step !== at; step = found.get(step)!) if (step > last) last = step;
+    found.delete(last);
+  }
+}
+
+/** Gives whether anything was cut. */
+function cutDepth(found: Map<string, string>): boolean {
+  let cut = false;
+  const parts = new Map<string, string[]>();
+  for (const [id, whole] of found) {
+    const list = parts.get(whole);
+    if (list) list.push(id);
+    else parts.set(whole, [id]);
+  }
+  let level = [...parts.keys()].filter((id) => !found.has(id));
+  for (let depth = 1; level.length > 0; depth++) {
+    const next = level.flatMap((id) => parts.get(id) ?? []);
+    if (depth > MOST_DEEP) {
+      for (const id of next) cut = found.delete(id);
+      depth = 0;
+    }
+    level = next;
+  }
+  return cut;
 }
 
 /** From where to where an event goes, in days, an open end without end; null without a date. */

@@ -5,6 +5,7 @@ import { useForm } from "react-hook-form";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { PasswordMeter } from "@/ui/controls/password-meter";
 import { useReady } from "@/ui/use-ready";
 
 interface Values {
@@ -15,10 +16,11 @@ interface Values {
 
 /** Signing up or in. Afterwards the whole page is loaded anew, so that nothing of another account is left in it. */
 export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
-  const { register, handleSubmit, setError, formState } = useForm<Values>({
+  const { register, handleSubmit, setError, formState, watch } = useForm<Values>({
     defaultValues: { displayName: "", email: "", password: "" },
   });
   const { errors, isSubmitting } = formState;
+  const [displayName, email, password] = watch(["displayName", "email", "password"]);
   const ready = useReady();
   const submit = handleSubmit(async (v) => {
     const answer =
@@ -35,6 +37,8 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       email_taken: "email",
       password_short: "password",
       password_long: "password",
+      password_common: "password",
+      password_same: "password",
     };
     setError(where[answer.failed] ?? "root", { message: answer.sentence });
   });
@@ -43,7 +47,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       {mode === "up" ? (
         <Field
           label="Display name"
-          hint="What others see. It need not be your real name."
+          hint="What others see. Take a short or made-up name: not your first and last name."
           problem={errors.displayName?.message}
         >
           {(ids) => (
@@ -71,7 +75,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       </Field>
       <Field
         label="Password"
-        hint={mode === "up" ? "At least 8 characters. Several words are easy to remember." : undefined}
+        hint={mode === "up" ? <PasswordMeter password={password} own={[displayName, email]} /> : undefined}
         problem={errors.password?.message}
       >
         {(ids) => (

@@ -5,6 +5,7 @@ import { type FormEvent, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { PasswordMeter } from "@/ui/controls/password-meter";
 import { useReady } from "@/ui/use-ready";
 
 /** A new class needs a name only. */
@@ -80,9 +81,14 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
     );
   const about = (field: string) =>
     problem &&
-    { no_such_code: "code", display_name_missing: "name", password_short: "password", password_long: "password" }[
-      problem.failed
-    ] === field
+    {
+      no_such_code: "code",
+      display_name_missing: "name",
+      password_short: "password",
+      password_long: "password",
+      password_common: "password",
+      password_same: "password",
+    }[problem.failed] === field
       ? problem.sentence
       : null;
   return (
@@ -104,7 +110,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
           <>
             <Field
               label="Display name"
-              hint="What your class sees. It need not be your real name."
+              hint="What your class sees. Take a short or made-up name: not your first and last name."
               problem={about("name")}
             >
               {(ids) => (
@@ -120,7 +126,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
             </Field>
             <Field
               label="Password"
-              hint="At least 8 characters. Several words are easy to remember."
+              hint={<PasswordMeter password={password} own={[displayName, code]} />}
               problem={about("password")}
             >
               {(ids) => (
@@ -183,7 +189,7 @@ export function OneTimeCodeForm() {
             />
           )}
         </Field>
-        <Field label="New password" problem={problem}>
+        <Field label="New password" hint={<PasswordMeter password={password} own={[name]} />} problem={problem}>
           {(ids) => (
             <input
               id={ids.id}
@@ -211,17 +217,28 @@ const LIMITS: [string, string][] = [
   ["everybody", "for everybody"],
 ];
 
+const RETENTION = [
+  [3, "three months"],
+  [6, "half a year"],
+  [12, "one school year"],
+  [24, "two school years"],
+  [36, "three school years"],
+  [60, "five school years"],
+] as const;
+
 /** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
 export function ClassDesk({
   id,
   joinCode,
   publishLimit,
+  retentionMonths,
   members,
 }: {
   id: string;
   joinCode: string | null;
   publishLimit: string;
-  members: { id: string; displayName: string; signInName: string | null }[];
+  retentionMonths: number;
+  members: { id: string; displayName: string; signInName: string | null; madeElsewhere: boolean }[];
 }) {
   const router = useRouter();
   const ready = useReady();
@@ -274,6 +291,27 @@ export function ClassDesk({
             </select>
           )}
         </Field>
+        <Field
+          label="What is handed in is kept for"
+          hint="Then it is destroyed, with marks and comments. Students are told how long."
+          className="mt-4"
+        >
+          {(ids) => (
+            <select
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              className={INPUT}
+              value={retentionMonths}
+              onChange={(e) => void alter({ retentionMonths: Number(e.target.value) })}
+            >
+              {RETENTION.map(([months, words]) => (
+                <option key={months} value={months}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
         {problem ? (
           <p role="alert" className="mt-2 font-bold text-copper-dark">
             {problem}
@@ -289,7 +327,9 @@ export function ClassDesk({
           {members.map((m) => (
             <li key={m.id} className="flex min-h-10 flex-wrap items-center gap-x-3 py-1">
               <strong>{m.displayName}</strong>
-              <span className="text-[14px] text-quiet">{m.signInName ?? "signs in with e-mail"}</span>
+              <span className="text-[14px] text-quiet">
+                {m.signInName ?? (m.madeElsewhere ? "has an account from another class" : "signs in with e-mail")}
+              </span>
               {m.signInName ? (
                 codes[m.id] ? (
                   <span role="status" className="ml-auto text-[14px]">

@@ -2,14 +2,50 @@
 
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
+import { Extension } from "@tiptap/core";
+import Link from "@tiptap/extension-link";
+import { Plugin } from "@tiptap/pm/state";
 import StarterKit from "@tiptap/starter-kit";
 import { Bold, Italic, Link2, List, ListOrdered, Quote } from "lucide-react";
 import { type ReactNode, useId, useState } from "react";
+import { cleanText, isClean } from "@/core/text/clean";
 import { FRAGMENT, safeAddress } from "@/core/text/description";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { useEditor } from "./editor-context";
+
+/** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
+const PlainLink = Link.extend({
+  addAttributes() {
+    return { href: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute("href") } };
+  },
+  renderHTML({ HTMLAttributes }) {
+    const href = safeAddress(HTMLAttributes.href);
+    return ["a", href ? { href, rel: "noopener noreferrer nofollow", target: "_blank" } : {}, 0];
+  },
+});
+
+/** Takes control characters out of whatever was typed, pasted or dropped. */
+const CleanText = Extension.create({
+  name: "cleanText",
+  addProseMirrorPlugins: () => [
+    new Plugin({
+      appendTransaction: (transactions, _before, state) => {
+        if (!transactions.some((t) => t.docChanged)) return null;
+        const bad: { from: number; to: number; text: string }[] = [];
+        state.doc.descendants((node, at) => {
+          if (node.text !== undefined && !isClean(node.text))
+            bad.push({ from: at, to: at + node.nodeSize, text: cleanText(node.text) });
+        });
+        if (bad.length === 0) return null;
+        const { tr } = state;
+        for (const b of bad.reverse()) tr.insertText(b.text, b.from, b.to);
+        return tr;
+      },
+    }),
+  ],
+});
 
 /** The description of an event (or the introduction), written by several people at once. */
 export default function DescriptionField({ of, label, words }: { of: string; label: string; words: number }) {
@@ -28,13 +64,15 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
           strike: false,
           underline: false,
           horizontalRule: false,
-          link: {
-            openOnClick: false,
-            autolink: true,
-            defaultProtocol: "https",
-            isAllowedUri: (url) => safeAddress(url) !== null,
-          },
+          link: false,
         }),
+        PlainLink.configure({
+          openOnClick: false,
+          autolink: true,
+          defaultProtocol: "https",
+          isAllowedUri: (url) => safeAddress(url) !== null,
+        }),
+        CleanText,
         Collaboration.configure({
           document: store.docOf(of).doc,
           field: FRAGMENT,

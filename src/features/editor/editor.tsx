@@ -160,7 +160,7 @@ export function Editor(props: EditorProps) {
             <Divider split={split} setSplit={setSplit} within={main} />
             <div className="flex min-h-0 flex-col" style={{ flex: split >= 0.98 ? "0 0 auto" : `${1 - split} 1 0` }}>
               {split < 0.98 ? (
-                <div className="min-h-0 flex-1 overflow-y-auto">
+                <div className="min-h-0 flex-1 overflow-y-auto" data-ledger-scroll>
                   <Ledger selected={selected} />
                 </div>
               ) : null}

@@ -14,6 +14,7 @@ import { CategoryMark } from "@/ui/category-mark";
 import { useEditor, useEditorState } from "./editor-context";
 import { insertBeside, moveByKey } from "./event-deeds";
 import { Grip, RowDrag } from "./row-drag";
+import { useLedgerRows } from "./ledger-rows";
 import { wordsIn } from "./words";
 
 const CELL = "w-full min-w-0 truncate rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
@@ -39,9 +40,7 @@ export function Ledger({ selected }: { selected: string | null }) {
   };
   const nameOf = (id: string | undefined) => (id === undefined ? "" : timeline.events.get(id)?.title || "Untitled");
   const body = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (selected) body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
-  }, [selected]);
+  const rows = useLedgerRows(events, selected, body);
   // What the dragging adds for screen readers stands beside the table, not in it.
   return (
     <RowDrag body={body}>
@@ -70,18 +69,25 @@ export function Ledger({ selected }: { selected: string | null }) {
               More
             </span>
           </div>
-          {events.map((e) => (
-            <Row
-              key={e.id}
-              event={e}
-              categories={categories}
-              items={items.get(e.id) ?? NONE}
-              selected={e.id === selected}
-              depth={depthOf(e.id)}
-              whole={nameOf(wholes.get(e.id))}
-              drop={drop?.id === e.id ? drop.where : null}
-            />
-          ))}
+          {rows.shown.map((e, i) =>
+            typeof e === "number" ? (
+              // biome-ignore lint/suspicious/noArrayIndexKey: room has no name
+              <div key={`room ${i}`} aria-hidden style={{ height: e }} />
+            ) : (
+              <Row
+                key={e.id}
+                event={e}
+                index={rows.indexOf(e)}
+                measure={rows.measure}
+                categories={categories}
+                items={items.get(e.id) ?? NONE}
+                selected={e.id === selected}
+                depth={depthOf(e.id)}
+                whole={nameOf(wholes.get(e.id))}
+                drop={drop?.id === e.id ? drop.where : null}
+              />
+            ),
+          )}
         </div>
       )}
     </RowDrag>
@@ -92,6 +98,8 @@ const NONE: Item[] = [];
 
 const Row = memo(function Row({
   event: e,
+  index,
+  measure,
   categories,
   items,
   selected,
@@ -100,6 +108,9 @@ const Row = memo(function Row({
   drop,
 }: {
   event: TimelineEvent;
+  /** Its place among all events, from 0. */
+  index: number;
+  measure: ((row: HTMLElement | null) => void) | undefined;
   categories: readonly Category[];
   items: readonly Item[];
   selected: boolean;
@@ -119,7 +130,10 @@ const Row = memo(function Row({
   return (
     <div
       role="row"
+      ref={measure}
       data-row={e.id}
+      data-index={index}
+      aria-rowindex={index + 2}
       aria-selected={selected}
       onFocus={() => select(e.id)}
       onKeyDown={(k) => {
@@ -371,7 +385,8 @@ function CellInput({
 /** To the same column of a neighbouring row; from the last one to the line for the next event. */
 function moveRow(input: HTMLInputElement, step: 1 | -1): void {
   const row = input.closest("[data-row]");
-  const next = step === 1 ? row?.nextElementSibling : row?.previousElementSibling;
+  const beside = step === 1 ? row?.nextElementSibling : row?.previousElementSibling;
+  const next = beside?.hasAttribute("data-row") ? beside : null;
   const column = [...(row?.querySelectorAll("input") ?? [])].indexOf(input);
   const target = next?.querySelectorAll("input")[column] ?? (step === 1 ? document.getElementById("next-event") : null);
   (target as HTMLElement | null)?.focus();

@@ -20,6 +20,10 @@ interface Running {
   stop: AbortController;
 }
 
+/** From this share of the room on it is said how much is left. */
+const NEARLY_FULL = 0.2;
+const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString("en")} MB`;
+
 const LICENCES = ["CC0", "CC BY 4.0", "CC BY-SA 4.0", "Public domain", "My own work", "Used with permission"];
 
 /** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
@@ -30,6 +34,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
   const [address, setAddress] = useState("");
   const [fetching, setFetching] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const [room, setRoom] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const items = itemsOf(timeline, of, "media");
   const full = most !== undefined && items.length >= most;
@@ -58,7 +63,13 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
     const update = (part: Partial<Running>) =>
       setRunning((list) => list.map((r) => (r.key === key ? { ...r, ...part } : r)));
     setRunning((list) => [...list, { key, name: file.name || "pasted picture", share: 0, problem: null, stop }]);
-    const media = await uploadFile(store.timelineId, file, (share) => update({ share }), stop.signal);
+    const media = await uploadFile(
+      store.timelineId,
+      file,
+      (share) => update({ share }),
+      stop.signal,
+      (left, of) => setRoom(left < of * NEARLY_FULL ? `${mb(left)} of ${mb(of)} are left for files.` : null),
+    );
     if (typeof media === "string") return update({ problem: media });
     setRunning((list) => list.filter((r) => r.key !== key));
     attach(media);
@@ -102,6 +113,11 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
         {items.map((item) => (
           <MediaItem key={item.id} item={item} />
         ))}
+        {room ? (
+          <p role="status" className="text-[14px] font-bold text-copper-dark">
+            {room}
+          </p>
+        ) : null}
         {running.map((r) => (
           <div key={r.key} className="rounded-md border border-line p-2.5 text-[14px]" role="status">
             <div className="flex justify-between gap-2">

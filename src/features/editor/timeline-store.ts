@@ -5,7 +5,8 @@ import { apply } from "@/core/change/apply";
 import type { OwnWork } from "@/core/check/own-work";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { invert } from "@/core/change/invert";
-import { tooLong, tooLongText } from "@/core/change/limits";
+import { MOST, tooLong, tooLongText } from "@/core/change/limits";
+import { tooMuch } from "@/core/change/too-much";
 import {
   amend,
   edit,
@@ -18,6 +19,7 @@ import {
 } from "@/core/change/replica";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
 import { fromBase64, toBase64 } from "@/core/text/base64";
+import { cleanValue } from "@/core/text/clean";
 import { FRAGMENT } from "@/core/text/description";
 import type { Timeline } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
@@ -37,11 +39,16 @@ export interface Publication {
   laterChanges: number;
 }
 
+/** Without the stream others' changes are asked for this often, ms. */
+const POLL_MS = 15_000;
+
 export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost";
 
 export interface EditorState {
   timeline: Timeline;
   saving: Saving;
+  /** Whether what others do is heard of at once; else it is asked for now and then. */
+  hearing: boolean;
   /** How many changes the server has not confirmed. */
   waiting: number;
   canUndo: boolean;
@@ -65,6 +72,8 @@ const CATCH_UP_MS = 20_000;
 /** After so long without an answer a change is sent again. */
 const PATIENCE_MS = 8_000;
 const MOST_UNDO = 300;
+/** Only a stream that stays away for so long is worth a word, ms. */
+const QUIET_MS = 4_000;
 
 /**
  * A timeline being edited: the replica, its traffic with the server, and undo. Holds no React; components subscribe.
@@ -89,6 +98,8 @@ export class TimelineStore {
   private fetching = false;
   private fetchAgain = false;
   private stopLive: (() => void) | null = null;
+  private polling: ReturnType<typeof setInterval> | null = null;
+  private hearingTimer: ReturnType<typeof setTimeout> | null = null;
 
   constructor(
     account: string,
@@ -104,6 +115,7 @@ export class TimelineStore {
     this.state = {
       timeline: this.replica.current,
       saving: "saved",
+      hearing: true,
       waiting: 0,
       canUndo: false,
       canRedo: false,
@@ -123,6 +135,7 @@ export class TimelineStore {
     window.addEventListener("pagehide", hidden);
     this.stopLive = listenLive((m) => {
       if (m.kind === "signed_out") this.set({ saving: "signed_out" });
+      else if (m.kind === "hearing") this.setHearing(m.hearing);
       else if (m.kind === "catch_up") void this.catchUp();
       else if (m.timeline === this.timelineId) {
         if (m.kind === "right_lost") this.set({ saving: "right_lost" });
@@ -151,6 +164,7 @@ export class TimelineStore {
       window.removeEventListener("online", online);
       window.removeEventListener("pagehide", hidden);
       this.stopLive?.();
+      this.stopPolling();
       if (this.retryTimer) clearTimeout(this.retryTimer);
     };
   }
@@ -160,6 +174,19 @@ export class TimelineStore {
     return () => this.listeners.delete(listener);
   };
   getState = (): EditorState => this.state;
+
+  private setHearing(hearing: boolean): void {
+    if (hearing) this.stopPolling();
+    else this.polling ??= setInterval(() => void this.catchUp(), POLL_MS);
+    // A moment without the stream is nothing to be told of.
+    if (this.hearingTimer) clearTimeout(this.hearingTimer);
+    this.hearingTimer = setTimeout(() => this.set({ hearing }), hearing ? 0 : QUIET_MS);
+  }
+
+  private stopPolling(): void {
+    if (this.polling) clearInterval(this.polling);
+    this.polling = null;
+  }
 
   private set(part: Partial<EditorState>): void {
     this.state = { ...this.state, ...part };
@@ -189,12 +216,20 @@ export class TimelineStore {
    * Makes an edit. Edits of one `group` that follow each other closely become one change and one undo. Gives a sentence
    * when a text does not fit; nothing is changed then.
    */
-  edit(ops: Op[], group: string | null = null): string | null {
-    if (ops.length === 0) return null;
+  edit(given: Op[], group: string | null = null): string | null {
+    if (given.length === 0) return null;
+    // What nobody can see, and no database store, is taken out as one types or pastes.
+    const ops = cleanValue(given);
     const long = tooLong(ops);
     if (long) return tooLongText(long);
     // What alters nothing is no change, and nothing to undo.
-    if (apply(this.replica.current, ops).timeline === this.replica.current) return null;
+    const after = apply(this.replica.current, ops).timeline;
+    if (after === this.replica.current) return null;
+    const over = tooMuch(this.replica.current, after, ops);
+    if (over) {
+      this.set({ notice: MOST[over].sentence });
+      return MOST[over].sentence;
+    }
     this.record(ops, group, true);
     return null;
   }
@@ -430,13 +465,17 @@ export class TimelineStore {
       this.fetchAgain = false;
       const answer = await askServer<{
         changes: ConfirmedChange[];
+        seq: number;
         editors: EditorPerson[];
         publication: Publication | null;
         work: OwnWork | null;
       }>("GET", `/api/timelines/${this.timelineId}/changes?after=${this.replica.seq}`, undefined, CATCH_UP_MS);
       if (answer.ok) {
         this.set({ editors: answer.value.editors, publication: answer.value.publication, work: answer.value.work });
+        const known = this.replica.seq;
         this.take(answer.value.changes);
+        // An answer holds only so much: the rest is asked for, as long as something comes.
+        if (this.replica.seq < answer.value.seq && this.replica.seq > known) this.fetchAgain = true;
         this.pump(this.state.saving === "offline");
       } else if (answer.failed === "not_found") this.set({ saving: "right_lost" });
       else if (answer.status === 401) this.set({ saving: "signed_out" });

@@ -23,6 +23,7 @@ export const SAVING: Record<Saving, string> = {
 export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void }) {
   const { store } = useEditor();
   const saving = useEditorState((s) => s.saving);
+  const hearing = useEditorState((s) => s.hearing || s.editors.length < 2);
   const editors = useEditorState((s) => s.editors);
   const publication = useEditorState((s) => s.publication);
   const ready = useReady();
@@ -59,6 +60,9 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
           )}
         >
           {SAVING[saving]}
+          {saving === "saved" && !hearing ? (
+            <span className="font-bold text-sun"> – others’ changes come every 15 s</span>
+          ) : null}
         </span>
         {editors.length > 1 ? (
           <ul className="flex max-md:hidden" aria-label="Who can edit">

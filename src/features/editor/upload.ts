@@ -22,6 +22,7 @@ export async function uploadFile(
   file: File,
   progress: (share: number) => void,
   signal: AbortSignal,
+  room: (left: number, of: number) => void,
 ): Promise<UploadedMedia | string> {
   if (file.size === 0) return "This file is empty. Choose another.";
   if (file.type.startsWith("image/") && file.size > MOST_PICTURE)
@@ -30,15 +31,20 @@ export async function uploadFile(
     return "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.";
   const begun = await again(
     () =>
-      askServer<{ upload: string; piece: number }>("POST", `/api/timelines/${timeline}/uploads`, {
-        name: file.name,
-        size: file.size,
-      }),
+      askServer<{ upload: string; piece: number; left: number; of: number }>(
+        "POST",
+        `/api/timelines/${timeline}/uploads`,
+        {
+          name: file.name,
+          size: file.size,
+        },
+      ),
     signal,
   );
   if (!begun.ok) return begun.sentence;
   const path = `/api/timelines/${timeline}/uploads/${begun.value.upload}`;
   const { piece } = begun.value;
+  room(begun.value.left, begun.value.of);
   const count = Math.ceil(file.size / piece);
   for (let n = 0; n < count; n++) {
     if (signal.aborted) return "Stopped. Nothing was added.";

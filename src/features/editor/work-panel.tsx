@@ -21,7 +21,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
   const [mate, setMate] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   if (!work) return null;
-  const { assignment, submission, returned } = work;
+  const { assignment, submission, returned, keptMonths } = work;
   const open = (id: string) => select(id, true);
   return (
     <Frame title={assignment.title} onClose={onClose}>
@@ -111,6 +111,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
               </a>
             </p>
             <p className="text-[13px] text-quiet [overflow-wrap:anywhere]">Fingerprint {submission.hash}</p>
+            <p className="text-[13px] text-quiet">The class keeps it for {keptMonths} months, then it is destroyed.</p>
           </section>
         ) : null}
         <section aria-label="The group">

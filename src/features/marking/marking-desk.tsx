@@ -19,6 +19,8 @@ export interface DeskRow {
   members: string[];
   state: "not_begun" | "working" | "submitted" | "marked" | "returned";
   checks: Check[];
+  /** False: its requirements could not be checked. */
+  checked: boolean;
   given: { right: number; of: number };
   submission: string | null;
   submittedAt: string | null;
@@ -176,6 +178,11 @@ export function MarkingDesk({
                       </Link>
                     ) : (
                       r.members.join(", ")
+                    )}
+                    {r.checked ? null : (
+                      <span className="block text-[13px] font-normal text-copper-dark">
+                        This timeline could not be checked. Its events are kept.
+                      </span>
                     )}
                   </td>
                   {columns.map((c, i) => (

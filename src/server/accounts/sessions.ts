@@ -2,6 +2,7 @@ import "server-only";
 import { createHash, randomBytes } from "node:crypto";
 import { db, type Sql } from "../db/pool";
 import { publicUrl } from "../http/origin";
+import { signedOut } from "../live/notify";
 
 export interface User {
   id: string;
@@ -10,29 +11,100 @@ export interface User {
 
 const COOKIE = "fastigo_session";
 const DAYS = 60;
+/** Says that a browser was signed in before; gives no right but to try a password. */
+const KNOWN_COOKIE = "fastigo_known";
+const KNOWN_DAYS = 400;
+const MOST_KNOWN = 20;
 
 const hashOf = (token: string) => createHash("sha256").update(token).digest();
+const newToken = () => randomBytes(32).toString("base64url");
 
-/** Opens a session and gives the cookie that carries it. */
-export async function openSession(sql: Sql, accountId: string): Promise<string> {
-  const token = randomBytes(32).toString("base64url");
-  await sql`
-    insert into session (token_hash, account_id, expires_at)
-    values (${hashOf(token)}, ${accountId}, now() + ${`${DAYS} days`}::interval)`;
-  return cookie(token, DAYS * 86_400);
+/** The cookies that carry an open session. */
+export interface Opened {
+  cookies: string[];
 }
 
-/** Ends the session of a request; gives the cookie that removes it and whose it was. */
-export async function closeSession(request: Request): Promise<{ cookie: string; account: string | null }> {
-  const token = tokenOf(request.headers.get("cookie"));
-  let account: string | null = null;
+/** Opens a session. `browser` is what its person recognises it by in their list. */
+export async function openSession(sql: Sql, accountId: string, browser = ""): Promise<Opened> {
+  const token = newToken();
+  const known = newToken();
+  await sql`
+    insert into session (token_hash, account_id, expires_at, browser)
+    values (${hashOf(token)}, ${accountId}, now() + ${`${DAYS} days`}::interval, ${browser.slice(0, 80)})`;
+  await sql`insert into known_browser (token_hash, account_id) values (${hashOf(known)}, ${accountId})`;
+  await sql`
+    delete from known_browser where account_id = ${accountId} and token_hash not in
+      (select token_hash from known_browser where account_id = ${accountId} order by at desc limit ${MOST_KNOWN})`;
+  return { cookies: [cookie(COOKIE, token, DAYS * 86_400), cookie(KNOWN_COOKIE, known, KNOWN_DAYS * 86_400)] };
+}
+
+/** The answer to a request that has opened a session. */
+export function withCookies(value: object, { cookies }: Opened): Response {
+  const response = Response.json(value, { headers: { "Cache-Control": "no-store" } });
+  for (const c of cookies) response.headers.append("Set-Cookie", c);
+  return response;
+}
+
+/** Ends the session of a request, and its streams; gives the cookie that removes it. */
+export async function closeSession(request: Request): Promise<string> {
+  const token = tokenOf(request.headers.get("cookie"), COOKIE);
   if (token) {
-    const [row] = await db()<
-      { accountId: string }[]
-    >`delete from session where token_hash = ${hashOf(token)} returning account_id`;
-    account = row?.accountId ?? null;
+    await db()`delete from session where token_hash = ${hashOf(token)}`;
+    await signedOut(hashOf(token).toString("hex"));
   }
-  return { cookie: cookie("", 0), account };
+  return cookie(COOKIE, "", 0);
+}
+
+export interface SessionRow {
+  id: string;
+  browser: string;
+  createdAt: Date;
+  seenAt: Date;
+  /** Whether it is the one that asks. */
+  own: boolean;
+}
+
+/** A person's open sessions, the last seen first. */
+export async function sessionsOf(account: string, cookieHeader: string | null): Promise<SessionRow[]> {
+  const token = tokenOf(cookieHeader, COOKIE);
+  return db()<SessionRow[]>`
+    select id, browser, created_at, seen_at, token_hash = ${token ? hashOf(token) : Buffer.alloc(0)} as own
+    from session where account_id = ${account} and expires_at > now() order by seen_at desc, id`;
+}
+
+/** Ends one of a person's sessions, or with null all but that of the request; their streams end with them. */
+export async function endSessions(
+  account: string,
+  id: string | null,
+  request: Request,
+  sql: Sql = db(),
+): Promise<number> {
+  const token = tokenOf(request.headers.get("cookie"), COOKIE);
+  const rows = await sql<{ tokenHash: Uint8Array }[]>`
+    delete from session where account_id = ${account}
+      and ${id === null ? sql`token_hash <> ${token ? hashOf(token) : Buffer.alloc(0)}` : sql`id = ${id}`}
+    returning token_hash`;
+  for (const r of rows) await signedOut(Buffer.from(r.tokenHash).toString("hex"), sql);
+  return rows.length;
+}
+
+/** Ends all sessions of a person, and forgets the browsers they used. */
+export async function endAllSessions(account: string, sql: Sql): Promise<void> {
+  const rows = await sql<
+    { tokenHash: Uint8Array }[]
+  >`delete from session where account_id = ${account} returning token_hash`;
+  for (const r of rows) await signedOut(Buffer.from(r.tokenHash).toString("hex"), sql);
+  await sql`delete from known_browser where account_id = ${account}`;
+}
+
+/** Whose browser a request comes from, as far as it was signed in before; null when it is not known. */
+export async function knownAccount(request: Request): Promise<string | null> {
+  const token = tokenOf(request.headers.get("cookie"), KNOWN_COOKIE);
+  if (!token) return null;
+  const [row] = await db()<
+    { accountId: string }[]
+  >`select account_id from known_browser where token_hash = ${hashOf(token)}`;
+  return row?.accountId ?? null;
 }
 
 /** Who asks; null when nobody is signed in. */
@@ -41,30 +113,53 @@ export async function findUser(request: Request): Promise<User | null> {
 }
 
 export async function findUserByCookie(header: string | null): Promise<User | null> {
-  const token = tokenOf(header);
+  const token = tokenOf(header, COOKIE);
   if (!token) return null;
-  const [row] = await db()<User[]>`
-    select a.id, a.display_name
+  const [row] = await db()<(User & { stale: boolean })[]>`
+    select a.id, a.display_name, s.seen_at < now() - interval '1 hour' as stale
     from session s join account a on a.id = s.account_id
-    where s.token_hash = ${hashOf(token)} and s.expires_at > now()`;
-  return row ?? null;
+    where s.token_hash = ${hashOf(token)} and s.expires_at > now() and a.deleted_at is null`;
+  if (row?.stale) await db()`update session set seen_at = now() where token_hash = ${hashOf(token)}`;
+  return row ? { id: row.id, displayName: row.displayName } : null;
 }
 
 /** A stable name for a session that tells nothing about its token. */
 export function sessionKey(request: Request): string | null {
-  const token = tokenOf(request.headers.get("cookie"));
+  const token = tokenOf(request.headers.get("cookie"), COOKIE);
   return token ? hashOf(token).toString("hex") : null;
 }
 
-function tokenOf(header: string | null): string | null {
+/** Browser and system as people name them, from what a browser says of itself. */
+export function browserOf(request: Request): string {
+  const agent = request.headers.get("user-agent") ?? "";
+  const first = (list: [RegExp, string][]) => list.find(([pattern]) => pattern.test(agent))?.[1];
+  const browser = first([
+    [/Edg\//, "Edge"],
+    [/OPR\//, "Opera"],
+    [/Firefox\//, "Firefox"],
+    [/Chrome\/|Chromium\//, "Chrome or Chromium"],
+    [/Safari\//, "Safari"],
+  ]);
+  const system = first([
+    [/iPhone|iPad/, "iPhone or iPad"],
+    [/Android/, "Android"],
+    [/CrOS/, "ChromeOS"],
+    [/Windows/, "Windows"],
+    [/Mac OS/, "macOS"],
+    [/Linux/, "Linux"],
+  ]);
+  return browser && system ? `${browser} on ${system}` : (browser ?? system ?? "A browser");
+}
+
+function tokenOf(header: string | null, cookieName: string): string | null {
   for (const part of header?.split(";") ?? []) {
     const [name, value] = part.trim().split("=");
-    if (name === COOKIE && value && /^[\w-]{43}$/.test(value)) return value;
+    if (name === cookieName && value && /^[\w-]{43}$/.test(value)) return value;
   }
   return null;
 }
 
-function cookie(value: string, seconds: number): string {
+function cookie(name: string, value: string, seconds: number): string {
   const secure = publicUrl()?.protocol === "https:" ? "; Secure" : "";
-  return `${COOKIE}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${seconds}${secure}`;
+  return `${name}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${seconds}${secure}`;
 }

@@ -51,7 +51,7 @@ describe("signing in", () => {
 describe("a session", () => {
   it("is stored as a hash, found by its cookie, and ends", async () => {
     const { id } = await makePerson();
-    const cookie = (await openSession(db(), id)).split(";")[0]!;
+    const cookie = (await openSession(db(), id)).cookies[0]!.split(";")[0]!;
     expect(await findUserByCookie(`other=1; ${cookie}`)).toMatchObject({ id });
     const token = cookie.split("=")[1]!;
     const rows = await db()<{ tokenHash: Uint8Array }[]>`select token_hash from session`;
@@ -62,16 +62,16 @@ describe("a session", () => {
 
   it("is over when its time is", async () => {
     const { id } = await makePerson();
-    const cookie = (await openSession(db(), id)).split(";")[0]!;
+    const cookie = (await openSession(db(), id)).cookies[0]!.split(";")[0]!;
     await db()`update session set expires_at = now() where account_id = ${id}`;
     expect(await findUserByCookie(cookie)).toBeNull();
   });
 
   it("is Secure exactly when the public address is https", async () => {
     const { id } = await makePerson();
-    expect(await openSession(db(), id)).not.toContain("Secure");
+    expect((await openSession(db(), id)).cookies.join()).not.toContain("Secure");
     process.env.PUBLIC_URL = "https://fastigo.example";
-    expect(await openSession(db(), id)).toContain("; Secure");
+    for (const c of (await openSession(db(), id)).cookies) expect(c).toContain("; Secure");
     delete process.env.PUBLIC_URL;
   });
 });

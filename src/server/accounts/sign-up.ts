@@ -1,12 +1,9 @@
 import "server-only";
-import { hash } from "@node-rs/argon2";
 import { nanoid } from "nanoid";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
-import { openSession, type User } from "./sessions";
-
-/** Argon2id with the parameters RFC 9106 recommends where memory is limited, halved in time for a busy classroom server. */
-export const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
+import { hashPassword, passwordProblem } from "./password";
+import { type Opened, openSession, type User } from "./sessions";
 
 export interface SignUp {
   displayName: string;
@@ -14,15 +11,27 @@ export interface SignUp {
   password: string;
 }
 
+/** A display name with single spaces; null when it is none. */
+export function readDisplayName(text: string): string | null {
+  const name = text.trim().replace(/\s+/g, " ");
+  return name.length < 1 || name.length > 60 ? null : name;
+}
+
+/** An e-mail address; null when it is none. */
+export function readEmail(text: string): string | null {
+  const email = text.trim();
+  return email.length > 254 || !/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(email) ? null : email;
+}
+
 /** Makes an account and signs it in. */
-export async function signUp(input: SignUp): Promise<Failure | { user: User; cookie: string }> {
-  const displayName = input.displayName.trim().replace(/\s+/g, " ");
-  const email = input.email.trim();
-  if (displayName.length < 1 || displayName.length > 60) return fail("display_name_missing");
-  if (email.length > 254 || !/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(email)) return fail("email_malformed");
-  if (input.password.length < 8) return fail("password_short");
-  if (input.password.length > 200) return fail("password_long");
-  const passwordHash = await hash(input.password, ARGON);
+export async function signUp(input: SignUp, browser = ""): Promise<Failure | ({ user: User } & Opened)> {
+  const displayName = readDisplayName(input.displayName);
+  const email = readEmail(input.email);
+  if (!displayName) return fail("display_name_missing");
+  if (!email) return fail("email_malformed");
+  const problem = passwordProblem(input.password, [displayName, email]);
+  if (problem) return problem;
+  const passwordHash = await hashPassword(input.password);
   const id = nanoid();
   return db().begin(async (tx) => {
     const made = await tx`
@@ -30,6 +39,6 @@ export async function signUp(input: SignUp): Promise<Failure | { user: User; coo
       values (${id}, ${displayName}, ${email}, ${passwordHash})
       on conflict do nothing returning id`;
     if (made.length === 0) return fail("email_taken");
-    return { user: { id, displayName }, cookie: await openSession(tx, id) };
+    return { user: { id, displayName }, ...(await openSession(tx, id, browser)) };
   });
 }

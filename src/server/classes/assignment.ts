@@ -2,14 +2,15 @@ import "server-only";
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
 import type { Requirement } from "@/core/check/requirements";
+import { confirmReading } from "@/core/timeline/read-options";
 import { isDated, UNDATED, type When } from "@/core/time/when";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged, workChanged } from "../live/notify";
 import { findRole } from "../timelines/access";
-import { createTimeline } from "../timelines/create";
+import { createTimelineIn } from "../timelines/create";
 import { addEditorFromClass } from "../timelines/invite";
-import { takeChange } from "../timelines/take-change";
+import { refusal } from "../timelines/take-change";
 import { findClassRole } from "./class";
 
 export interface GivenInput {
@@ -48,10 +49,14 @@ export async function createAssignment(teacher: string, input: AssignmentInput):
   if ((await findClassRole(db(), input.class, teacher)) !== "teacher") return fail("not_found");
   const title = input.title.trim();
   const due = new Date(input.dueAt);
+  if (Number.isNaN(due.getTime())) return fail("assignment_incomplete", "Set the day and time it is due.");
+  if (due.getTime() < Date.UTC(2000) || due.getTime() > Date.UTC(2200)) return fail("due_out_of_range");
+  // The reader of dates decides what a typed date says, not the browser.
+  const period = confirmReading(input.period, {});
+  const given = input.given.map((g) => ({ ...g, when: confirmReading(g.when, {}) }));
   if (title.length < 1 || title.length > 200)
     return fail("assignment_incomplete", "Type a title of 1 to 200 characters.");
-  if (Number.isNaN(due.getTime())) return fail("assignment_incomplete", "Set the day and time it is due.");
-  for (const g of input.given) {
+  for (const g of given) {
     if (g.title.trim() === "") return fail("assignment_incomplete", "Every given event needs a title.");
     if (!isDated(g.when)) return fail("assignment_incomplete", `The right date of “${g.title}” is not understood.`);
   }
@@ -59,8 +64,8 @@ export async function createAssignment(teacher: string, input: AssignmentInput):
   await db().begin(async (tx) => {
     await tx`
       insert into assignment (id, class_id, title, instructions, period, requirements, total, due_at)
-      values (${id}, ${input.class}, ${title}, ${input.instructions.slice(0, 10_000)}, ${tx.json(input.period as never)}, ${tx.json(input.requirements as never)}, ${input.total}, ${due})`;
-    for (const [place, g] of input.given.entries())
+      values (${id}, ${input.class}, ${title}, ${input.instructions.slice(0, 10_000)}, ${tx.json(period as never)}, ${tx.json(input.requirements as never)}, ${input.total}, ${due})`;
+    for (const [place, g] of given.entries())
       await tx`
         insert into given_event (id, assignment_id, place, title, right_when, locked)
         values (${nanoid(12)}, ${id}, ${place}, ${g.title.trim().slice(0, 300)}, ${tx.json(g.when as never)}, ${g.locked})`;
@@ -92,19 +97,18 @@ export async function givenEventsOf(
 /** The timeline with which a student works on an assignment; null when they have not begun. */
 export async function findOwnWork(assignment: string, account: string): Promise<string | null> {
   const [row] = await db()<{ timelineId: string }[]>`
-    select g.timeline_id from group_work g join editor e on e.timeline_id = g.timeline_id
-    where g.assignment_id = ${assignment} and e.account_id = ${account}`;
+    select g.timeline_id from group_member m join group_work g on g.id = m.group_id
+    where m.assignment_id = ${assignment} and m.account_id = ${account}`;
   return row?.timelineId ?? null;
 }
 
-/** Begins an assignment: a timeline with title, period and the given events, which are its first change. */
+/**
+ * Begins an assignment: a timeline with title, period and the given events, which are its first change. Timeline, group and
+ * membership are one transaction, and the database lets a person be in one group of an assignment only.
+ */
 export async function beginAssignment(id: string, student: string): Promise<Failure | { timeline: string }> {
   const assignment = await findAssignment(id);
   if (!assignment || (await findClassRole(db(), assignment.classId, student)) !== "student") return fail("not_found");
-  if (await findOwnWork(id, student)) return fail("in_a_group");
-  const made = await createTimeline(student, { title: assignment.title, subject: "" });
-  if ("failed" in made) return made;
-  await db()`insert into group_work (id, assignment_id, timeline_id) values (${nanoid(12)}, ${id}, ${made.id})`;
   let after: string | null = null;
   const ops: Op[] = isDated(assignment.period)
     ? [{ kind: "set_timeline", field: "period", value: assignment.period }]
@@ -116,11 +120,26 @@ export async function beginAssignment(id: string, student: string): Promise<Fail
     if (!g.locked) after = event;
     ops.push({ kind: "add_event", id: event, fields: { title: g.title, when, given: g.id, locked: g.locked } });
   }
-  if (ops.length > 0) await takeChange(made.id, { id: nanoid(), author: student, base: 1, ops });
-  await rightsOfTeacher(made.id);
-  await workChanged(made.id);
-  return { timeline: made.id };
+  const begun = await db()
+    .begin(async (tx): Promise<Failure | { timeline: string }> => {
+      const group = nanoid(12);
+      const made = await createTimelineIn(tx, student, { title: assignment.title, subject: "" }, ops);
+      if ("failed" in made) return made;
+      await tx`insert into group_work (id, assignment_id, timeline_id) values (${group}, ${id}, ${made.id})`;
+      const own = await tx`
+        insert into group_member (assignment_id, account_id, group_id) values (${id}, ${student}, ${group})
+        on conflict do nothing returning group_id`;
+      if (own.length === 0) throw new BegunAlready();
+      return { timeline: made.id };
+    })
+    .catch((error: unknown) => (error instanceof BegunAlready ? fail("in_a_group") : refusal(error)));
+  if ("failed" in begun) return begun;
+  await rightsOfTeacher(begun.timeline);
+  await workChanged(begun.timeline);
+  return begun;
 }
+
+class BegunAlready extends Error {}
 
 /** The teacher watches the group's timeline from now on. */
 async function rightsOfTeacher(timeline: string): Promise<void> {
@@ -137,6 +156,7 @@ export async function addClassmate(
 ): Promise<Failure | { added: true }> {
   if (!(await findRole(db(), timeline, by))) return fail("not_found");
   if (!(await addEditorFromClass(timeline, classmate))) return fail("not_a_classmate");
+  await db()`delete from removed_editor where timeline_id = ${timeline} and account_id = ${classmate}`;
   await rightsChanged(classmate);
   await workChanged(timeline);
   return { added: true };

@@ -14,6 +14,8 @@ export interface SchoolClass {
   name: string;
   joinCode: string | null;
   publishLimit: Visibility;
+  /** How long a submission is kept after it was handed in, months. */
+  retentionMonths: number;
   teacher: string;
 }
 
@@ -38,31 +40,37 @@ export async function createClass(teacher: string, name: string): Promise<Failur
 export async function alterClass(
   id: string,
   teacher: string,
-  change: { code?: "renew" | "close"; publishLimit?: Visibility },
+  change: { code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number },
 ): Promise<Failure | { done: true }> {
   const done = await db()`
     update class set
       join_code = case ${change.code ?? ""} when 'renew' then ${newCode()} when 'close' then null else join_code end,
-      publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit)
+      publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit),
+      retention_months = coalesce(${change.retentionMonths ?? null}, retention_months)
     where id = ${id} and teacher_id = ${teacher} returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
 
 export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
-    select c.id, c.name, c.join_code, c.publish_limit, a.display_name as teacher from class c join account a on a.id = c.teacher_id where c.id = ${id}`;
+    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, a.display_name as teacher from class c join account a on a.id = c.teacher_id where c.id = ${id}`;
   return row ?? null;
 }
 
 export interface Member {
   id: string;
   displayName: string;
+  /** Only in the class in which the account was made; others see the display name alone. */
   signInName: string | null;
+  /** Whether the account was made in another class. */
+  madeElsewhere: boolean;
 }
 
 export async function membersOf(id: string): Promise<Member[]> {
   return db()<Member[]>`
-    select a.id, a.display_name, a.sign_in_name from class_member m join account a on a.id = m.account_id
+    select a.id, a.display_name, case when a.made_in_class = m.class_id then a.sign_in_name end as sign_in_name,
+      a.made_in_class is distinct from m.class_id and a.email is null as made_elsewhere
+    from class_member m join account a on a.id = m.account_id
     where m.class_id = ${id} order by lower(a.display_name), a.id`;
 }
 

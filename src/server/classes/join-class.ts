@@ -1,9 +1,9 @@
 import "server-only";
 import { createHash } from "node:crypto";
-import { hash } from "@node-rs/argon2";
 import { customAlphabet, nanoid } from "nanoid";
-import { openSession, type User } from "../accounts/sessions";
-import { ARGON } from "../accounts/sign-up";
+import { hashPassword, passwordProblem } from "../accounts/password";
+import { endAllSessions, type Opened, openSession, type User } from "../accounts/sessions";
+import { readDisplayName } from "../accounts/sign-up";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
@@ -19,7 +19,9 @@ const HOURS = 24;
 
 async function classWithCode(code: string): Promise<string | null> {
   const plain = code.toUpperCase().replaceAll(/[^A-Z0-9]/g, "");
-  const [row] = await db()<{ id: string }[]>`select id from class where upper(join_code) = ${plain}`;
+  const [row] = await db()<
+    { id: string }[]
+  >`select id from class where upper(join_code) = ${plain} and closed_at is null`;
   return row?.id ?? null;
 }
 
@@ -27,18 +29,21 @@ async function classWithCode(code: string): Promise<string | null> {
  * Joins a class with its code, a display name and a password, without e-mail. Display names may repeat: the sign-in name
  * is made here ("nia-482"), and shown once.
  */
-export async function joinNew(input: {
-  code: string;
-  displayName: string;
-  password: string;
-}): Promise<Failure | { user: User; signInName: string; class: string; cookie: string }> {
-  const displayName = input.displayName.trim().replace(/\s+/g, " ");
-  if (displayName.length < 1 || displayName.length > 60) return fail("display_name_missing");
-  if (input.password.length < 8) return fail("password_short");
-  if (input.password.length > 200) return fail("password_long");
+export async function joinNew(
+  input: {
+    code: string;
+    displayName: string;
+    password: string;
+  },
+  browser = "",
+): Promise<Failure | ({ user: User; signInName: string; class: string } & Opened)> {
+  const displayName = readDisplayName(input.displayName);
+  if (!displayName) return fail("display_name_missing");
+  const problem = passwordProblem(input.password, [displayName, input.code]);
+  if (problem) return problem;
   const klass = await classWithCode(input.code);
   if (!klass) return fail("no_such_code");
-  const passwordHash = await hash(input.password, ARGON);
+  const passwordHash = await hashPassword(input.password);
   const stem =
     displayName
       .normalize("NFKD")
@@ -50,12 +55,13 @@ export async function joinNew(input: {
     for (let attempt = 0; ; attempt++) {
       const signInName = `${stem}-${digits()}${attempt > 5 ? digits() : ""}`;
       const made = await tx`
-        insert into account (id, display_name, sign_in_name, password_hash) values (${id}, ${displayName}, ${signInName}, ${passwordHash})
+        insert into account (id, display_name, sign_in_name, password_hash, made_in_class)
+        values (${id}, ${displayName}, ${signInName}, ${passwordHash}, ${klass})
         on conflict do nothing returning id`;
       if (made.length === 0) continue;
       await tx`insert into class_member (class_id, account_id) values (${klass}, ${id})`;
       await tellTeacher(klass, tx);
-      return { user: { id, displayName }, signInName, class: klass, cookie: await openSession(tx, id) };
+      return { user: { id, displayName }, signInName, class: klass, ...(await openSession(tx, id, browser)) };
     }
   });
 }
@@ -87,21 +93,32 @@ export async function issueOneTimeCode(
     select m.account_id, ${hashOf(code)}, now() + ${`${HOURS} hours`}::interval
     from class_member m join class c on c.id = m.class_id join account a on a.id = m.account_id
     where m.class_id = ${klass} and m.account_id = ${student} and c.teacher_id = ${teacher} and a.email is null
+      and a.made_in_class = c.id
     on conflict (account_id) do update set code_hash = excluded.code_hash, expires_at = excluded.expires_at
     returning account_id`;
-  return done.length > 0 ? { code } : fail("not_found");
+  if (done.length === 0) return fail("not_found");
+  const [t] = await db()<
+    { displayName: string; name: string }[]
+  >`select a.display_name, c.name from account a, class c where a.id = ${teacher} and c.id = ${klass}`;
+  await db()`
+    insert into account_notice (account_id, text)
+    values (${student}, ${`${t!.displayName} has made a code with which a new password can be set for your account (class ${t!.name}). If you did not ask for it, tell them.`})`;
+  return { code };
 }
 
 /** A new password for a one-time code; every other session of the account ends. */
-export async function useOneTimeCode(input: {
-  name: string;
-  code: string;
-  password: string;
-}): Promise<Failure | { user: User; cookie: string }> {
-  if (input.password.length < 8) return fail("password_short");
-  if (input.password.length > 200) return fail("password_long");
-  const passwordHash = await hash(input.password, ARGON);
-  return db().begin(async (tx): Promise<Failure | { user: User; cookie: string }> => {
+export async function useOneTimeCode(
+  input: {
+    name: string;
+    code: string;
+    password: string;
+  },
+  browser = "",
+): Promise<Failure | ({ user: User } & Opened)> {
+  const problem = passwordProblem(input.password, [input.name, input.code]);
+  if (problem) return problem;
+  const passwordHash = await hashPassword(input.password);
+  return db().begin(async (tx): Promise<Failure | ({ user: User } & Opened)> => {
     const [row] = await tx<User[]>`
       delete from one_time_code o using account a
       where a.id = o.account_id and lower(a.sign_in_name) = ${input.name.trim().toLowerCase()}
@@ -109,7 +126,10 @@ export async function useOneTimeCode(input: {
       returning a.id, a.display_name`;
     if (!row) return fail("code_over");
     await tx`update account set password_hash = ${passwordHash} where id = ${row.id}`;
-    await tx`delete from session where account_id = ${row.id}`;
-    return { user: { id: row.id, displayName: row.displayName }, cookie: await openSession(tx, row.id) };
+    await endAllSessions(row.id, tx);
+    await tx`
+      insert into account_notice (account_id, text)
+      values (${row.id}, 'A new password was set for your account with a code from your teacher. All other sessions have ended.')`;
+    return { user: { id: row.id, displayName: row.displayName }, ...(await openSession(tx, row.id, browser)) };
   });
 }

@@ -1,10 +1,9 @@
 import "server-only";
-import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
+import type { Check, Requirement } from "@/core/check/requirements";
 import type { Frozen } from "@/core/formats/frozen";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
-import { findTimeline } from "../timelines/queries";
 import { findClassRole } from "./class";
 import type { SubmissionContent } from "./submit";
 
@@ -17,6 +16,8 @@ export interface GroupRow {
   state: GroupState;
   checks: Check[];
   given: { right: number; of: number };
+  /** False: the requirements could not be checked, whatever the reason. */
+  checked: boolean;
   submission: string | null;
   submittedAt: Date | null;
   late: number;
@@ -30,8 +31,14 @@ export async function teaches(assignment: string, account: string): Promise<bool
   return row !== undefined && (await findClassRole(db(), row.classId, account)) === "teacher";
 }
 
-/** Where every group stands; students who have not begun come last, each by themselves. */
-export async function groupsOf(assignment: string): Promise<GroupRow[]> {
+/** Checks a draft by requirements; null when that cannot be done. */
+export type CheckDraft = (timeline: string, requirements: Requirement[]) => Promise<Check[] | null>;
+
+/**
+ * Where every group stands; students who have not begun come last, each by themselves. Drafts that have not changed since
+ * they were checked are not checked again; the rest `check` does, and one that fails leaves the other groups as they are.
+ */
+export async function groupsOf(assignment: string, check: CheckDraft): Promise<GroupRow[]> {
   const [a] = await db()<{ requirements: Requirement[]; classId: string; given: number }[]>`
     select requirements, class_id, (select count(*)::int from given_event g where g.assignment_id = a.id and not locked) as given from assignment a where id = ${assignment}`;
   if (!a) return [];
@@ -47,24 +54,29 @@ export async function groupsOf(assignment: string): Promise<GroupRow[]> {
       dueAt: Date | null;
       points: string | null;
       returnedAt: Date | null;
+      known: Check[] | null;
     }[]
   >`
     select g.id, g.timeline_id, t.altered_at, s.id as submission, s.content, s.submitted_at, s.due_at, m.points, m.returned_at,
-      (select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id where e.timeline_id = g.timeline_id) as members
+      coalesce((select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id
+        where e.timeline_id = g.timeline_id and p.deleted_at is null), s.members, '{}') as members,
+      (select k.checks from check_result k
+        where k.timeline_id = g.timeline_id and k.seq = t.seq and k.requirements = ${db().json(a.requirements as never)}) as known
     from group_work g join timeline t on t.id = g.timeline_id
     left join submission s on s.group_id = g.id and s.taken_back_at is null
     left join mark m on m.submission_id = s.id
-    where g.assignment_id = ${assignment} order by g.created_at, g.id`;
+    where g.assignment_id = ${assignment} and (t.deleted_at is null or s.id is not null) order by g.created_at, g.id`;
   const rows = await Promise.all(
     groups.map(async (g): Promise<GroupRow> => {
       const content = g.content ? (JSON.parse(g.content) as SubmissionContent) : null;
-      const draft = content ? null : await findTimeline(g.timelineId);
+      const checks = content?.checks ?? g.known ?? (await check(g.timelineId, a.requirements));
       const dated = content?.given.filter((x) => !x.locked) ?? [];
       return {
         group: g.id,
         members: g.members,
         state: g.returnedAt ? "returned" : g.points !== null ? "marked" : g.submission ? "submitted" : "working",
-        checks: content?.checks ?? (draft ? checkRequirements(draft.timeline, a.requirements) : []),
+        checks: checks ?? [],
+        checked: checks !== null,
         given: { right: dated.filter((x) => x.result === "right").length, of: a.given },
         submission: g.submission,
         submittedAt: g.submittedAt,
@@ -78,7 +90,7 @@ export async function groupsOf(assignment: string): Promise<GroupRow[]> {
   const idle = await db()<{ displayName: string }[]>`
     select p.display_name from class_member m join account p on p.id = m.account_id
     where m.class_id = ${a.classId}
-      and not exists (select from group_work g join editor e on e.timeline_id = g.timeline_id where g.assignment_id = ${assignment} and e.account_id = p.id)
+      and not exists (select from group_member g where g.assignment_id = ${assignment} and g.account_id = p.id)
     order by lower(p.display_name), p.id`;
   return [
     ...rows,
@@ -88,6 +100,7 @@ export async function groupsOf(assignment: string): Promise<GroupRow[]> {
         members: [p.displayName],
         state: "not_begun",
         checks: [],
+        checked: true,
         given: { right: 0, of: a.given },
         submission: null,
         submittedAt: null,
@@ -105,6 +118,7 @@ export interface OpenSubmission {
   timelineId: string;
   versionId: string;
   content: SubmissionContent;
+  members: string[];
   hash: string;
   submittedAt: Date;
   late: number;
@@ -128,6 +142,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
       timelineId: string;
       versionId: string;
       content: string;
+      members: string[];
       hash: string;
       submittedAt: Date;
       dueAt: Date;
@@ -139,7 +154,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
       returnedAt: Date | null;
     }[]
   >`
-    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.hash, s.submitted_at, s.due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.members, s.hash, s.submitted_at, s.due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at
     from submission s join group_work g on g.id = s.group_id join version v on v.id = s.version_id join timeline t on t.id = g.timeline_id
     left join mark m on m.submission_id = s.id
     where s.id = ${id} and s.taken_back_at is null`;
@@ -154,6 +169,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     timelineId: row.timelineId,
     versionId: row.versionId,
     content: JSON.parse(row.content) as SubmissionContent,
+    members: row.members,
     hash: row.hash,
     submittedAt: row.submittedAt,
     late: Math.max(0, Math.round((row.submittedAt.getTime() - row.dueAt.getTime()) / 1000)),

@@ -25,10 +25,9 @@ export interface GivenAnswer {
   result: GivenResult;
 }
 
-/** Everything a submission was judged by, frozen with it. */
+/** Everything a submission was judged by, frozen with it. Names are not among it: they stand beside, and can go. */
 export interface SubmissionContent {
   title: string;
-  members: string[];
   requirements: Requirement[];
   checks: Check[];
   given: GivenAnswer[];
@@ -77,7 +76,6 @@ export async function submit(
       const frozen = timelineFromFrozen(version.frozen, timeline);
       const content: SubmissionContent = {
         title: work.title,
-        members: members.map((m) => m.displayName),
         requirements: work.requirements,
         checks: checkRequirements(living.timeline, work.requirements),
         given: given.map((g) => {
@@ -102,8 +100,8 @@ export async function submit(
       const text = canonicalJson(content);
       const hash = createHash("sha256").update(version.hash).update(text).digest("hex");
       const [row] = await tx<{ submittedAt: Date }[]>`
-      insert into submission (id, group_id, version_id, submitted_by, due_at, content, hash)
-      values (${nanoid(12)}, ${work.groupId}, ${version.id}, ${by}, ${work.dueAt}, ${text}, ${hash}) returning submitted_at`;
+      insert into submission (id, group_id, version_id, submitted_by, due_at, content, hash, members)
+      values (${nanoid(12)}, ${work.groupId}, ${version.id}, ${by}, ${work.dueAt}, ${text}, ${hash}, ${members.map((m) => m.displayName)}) returning submitted_at`;
       return { receipt: { at: row!.submittedAt.toISOString(), hash } };
     })
     .catch((error: unknown) => {
@@ -141,16 +139,17 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       total: number;
       dueAt: Date;
       publishLimit: string;
+      retentionMonths: number;
       groupId: string;
     }[]
   >`
-    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, g.id as group_id
+    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, c.retention_months, g.id as group_id
     from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
   if (!row) return null;
   const classmates = await db()<{ id: string; displayName: string }[]>`
     select a.id, a.display_name from class_member m join account a on a.id = m.account_id
     where m.class_id = ${row.classId}
-      and not exists (select from group_work o join editor e on e.timeline_id = o.timeline_id where o.assignment_id = ${row.id} and e.account_id = a.id)
+      and not exists (select from group_member o where o.assignment_id = ${row.id} and o.account_id = a.id)
     order by lower(a.display_name), a.id`;
   const [s] = await db()<
     {
@@ -191,6 +190,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       dueAt: row.dueAt.toISOString(),
     },
     publishLimit: row.publishLimit,
+    keptMonths: row.retentionMonths,
     classmates: classmates.map((c) => ({ ...c })),
     submission: s
       ? {

@@ -1,4 +1,5 @@
 import "server-only";
+import { isMainThread } from "node:worker_threads";
 import postgres, { type Sql as AnySql, type TransactionSql } from "postgres";
 
 /** Either the pool or one transaction of it: queries take this and do not care. */
@@ -17,7 +18,8 @@ function connect(): AnySql {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error("DATABASE_URL is not set. `npm start` sets it; so do the tests.");
   return postgres(url, {
-    max: 12,
+    // Threads work on one thing at a time.
+    max: isMainThread ? 12 : 2,
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     onnotice: () => {},
     // Bytes of timelines and files: never `Date` for days of history.

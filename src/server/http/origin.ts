@@ -5,6 +5,11 @@ export function publicUrl(): URL | null {
   return process.env.PUBLIC_URL ? new URL(process.env.PUBLIC_URL) : null;
 }
 
+/** An address of Fastigo's own, as the people who use it know it. */
+export function ownAddress(request: Request, path: string): URL {
+  return new URL(path, publicUrl() ?? `http://${request.headers.get("host")}`);
+}
+
 /**
  * Whether a request that alters something comes from Fastigo's own pages. Browsers send Origin with every such
  * request; one without it is no browser's, and carries no cookie by accident.

@@ -1,8 +1,11 @@
 import "server-only";
 import { Ajv, type JSONSchemaType, type ValidateFunction } from "ajv";
+import { isClean } from "@/core/text/clean";
 import { findUser, type User } from "../accounts/sessions";
 import { FAILURES, type Failure, fail, isFailure, sentenceOf } from "./failure";
 import { isOwnOrigin } from "./origin";
+import { plainPage } from "./plain-page";
+import { readJson } from "./read-body";
 
 export const ajv = new Ajv({ allErrors: false, strict: true, allowUnionTypes: true });
 
@@ -16,54 +19,93 @@ type Answer = Response | Failure | Record<string, unknown>;
 interface Options<Body> {
   /** The checked shape of a JSON body. */
   body?: ValidateFunction<Body>;
-  /** The most characters a JSON body may have. */
+  /** The most bytes a JSON body may have. */
   mostBody?: number;
+  /** It answers people with a page: when something fails, that is a page too. */
+  page?: true;
 }
 
-/** A route that needs a signed-in person. Refuses other origins, unknown shapes and strangers before anything runs. */
+type Handler = ((
+  request: Request,
+  context: { params: Promise<Record<string, string | string[] | undefined> | undefined> },
+) => Promise<Response>) & {
+  /** The JSON schema of its body, for tests that make bodies by it. */
+  bodySchema?: unknown;
+};
+
+const MOST_BODY = 200_000;
+/** No id, address or size in a path is longer. */
+const LONGEST_PARAM = 200;
+
+/** A route that needs a signed-in person. Refuses other origins, strangers and unknown shapes before anything runs. */
 export function memberRoute<Body = undefined>(
   options: Options<Body>,
   run: (given: Given<Body> & { user: User }) => Promise<Answer>,
-) {
-  return openRoute<Body>(options, async (given) => {
-    const user = await findUser(given.request);
-    if (!user) return fail("sign_in_first");
-    return run({ ...given, user });
-  });
+): Handler {
+  return route<Body, { user: User }>(
+    options,
+    async (request) => {
+      const user = await findUser(request);
+      return user ? { user } : fail("sign_in_first");
+    },
+    run,
+  );
 }
 
 /** A route that anybody may ask; it decides by itself what to show. */
-export function openRoute<Body = undefined>(options: Options<Body>, run: (given: Given<Body>) => Promise<Answer>) {
-  return async (
-    request: Request,
-    context: { params: Promise<Record<string, string | string[] | undefined> | undefined> },
-  ): Promise<Response> => {
+export function openRoute<Body = undefined>(
+  options: Options<Body>,
+  run: (given: Given<Body>) => Promise<Answer>,
+): Handler {
+  return route<Body, object>(options, async () => ({}), run);
+}
+
+function route<Body, Who extends object>(
+  options: Options<Body>,
+  who: (request: Request) => Promise<Failure | Who>,
+  run: (given: Given<Body> & Who) => Promise<Answer>,
+): Handler {
+  const refuse = (f: Failure) => (options.page ? failurePage(f) : failureResponse(f));
+  const handler: Handler = async (request, context) => {
     try {
       if (request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request))
-        return failureResponse(fail("other_origin"));
+        return refuse(fail("other_origin"));
       const raw = (await context.params) ?? {}; // a route without parameters has none
       const params = Object.fromEntries(
         Object.entries(raw).map(([k, v]) => [k, Array.isArray(v) ? v.join("/") : (v ?? "")]),
       );
+      const { searchParams } = new URL(request.url);
+      for (const text of [...Object.values(params), ...[...searchParams].flat()])
+        if (!isClean(text) || text.length > LONGEST_PARAM) return refuse(fail("bad_address"));
+      const asker = await who(request);
+      if (isFailure(asker)) return refuse(asker);
       let body = undefined as Body;
       if (options.body) {
-        const read = await readJson(request, options.mostBody ?? 200_000);
-        if (isFailure(read)) return failureResponse(read);
+        const read = await readJson(request, options.mostBody ?? MOST_BODY);
+        if (isFailure(read)) return refuse(read);
         if (!options.body(read.value))
-          return failureResponse(
+          return refuse(
             fail("invalid", process.env.NODE_ENV === "production" ? undefined : JSON.stringify(options.body.errors)),
           );
         body = read.value;
       }
-      const answer = await run({ request, params, body });
+      const answer = await run({ request, params, body, ...asker });
       if (answer instanceof Response) return answer;
-      if (isFailure(answer)) return failureResponse(answer);
+      if (isFailure(answer)) return refuse(answer);
       return Response.json(answer, { headers: { "Cache-Control": "no-store" } });
     } catch (error) {
       console.error(error);
-      return failureResponse(fail("broken"));
+      return refuse(fail(isDatabaseDown(error) ? "no_database" : "broken"));
     }
   };
+  if (options.body) handler.bodySchema = options.body.schema;
+  return handler;
+}
+
+/** Codes of Node's sockets, and PostgreSQL's classes 08 (connection) and 57P (shutting down), 53300 (too many). */
+export function isDatabaseDown(error: unknown): boolean {
+  const code = String((error as { code?: unknown } | null)?.code ?? "");
+  return /^(CONNECT|CONNECTION_|ECONN|ENOTFOUND|EHOST|ETIMEDOUT|08|57P|53300|55000)/.test(code);
 }
 
 export function failureResponse(f: Failure): Response {
@@ -73,15 +115,15 @@ export function failureResponse(f: Failure): Response {
   );
 }
 
-async function readJson(request: Request, most: number): Promise<Failure | { value: unknown }> {
-  try {
-    if (Number(request.headers.get("content-length") ?? 0) > most) return fail("too_large");
-    const text = await request.text();
-    if (text.length > most) return fail("too_large");
-    return { value: JSON.parse(text) };
-  } catch {
-    return fail("bad_json");
-  }
+function failurePage(f: Failure): Response {
+  const status = FAILURES[f.failed][0];
+  const title =
+    status === 404
+      ? "There is nothing here that you may see"
+      : status >= 500
+        ? "This page cannot be shown just now"
+        : "This did not work";
+  return plainPage(status, title, sentenceOf(f));
 }
 
 /** A schema for a body made of strings alone. */

@@ -1,5 +1,6 @@
 import "server-only";
 import { db } from "../db/pool";
+import { Ears } from "./ears";
 
 type Notice =
   | { kind: "changed"; timeline: string; seq: number }
@@ -18,14 +19,14 @@ interface Client {
 
 interface Hub {
   clients: Set<Client>;
-  listening: Promise<unknown> | null;
+  ears: Ears | null;
   ping: ReturnType<typeof setInterval> | null;
   /** The server is about to stop: browsers that come back at once would keep it from stopping. */
   ending: boolean;
 }
 
 const holder = globalThis as { fastigoHub?: Hub };
-const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), listening: null, ping: null, ending: false });
+const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), ears: null, ping: null, ending: false });
 const encoder = new TextEncoder();
 /** A client that has let this much wait does not read any more. */
 const MOST_WAITING = 64_000;
@@ -36,14 +37,17 @@ const MOST_WAITING = 64_000;
  */
 export async function openStream(account: string, session: string): Promise<ReadableStream<Uint8Array> | null> {
   if (hub.ending) return null;
-  hub.listening ??= db().listen(
-    "fastigo",
+  hub.ears ??= new Ears(
+    process.env.DATABASE_URL!,
     (payload) => void deliver(JSON.parse(payload) as Notice).catch(console.error),
-    () => {
-      for (const c of hub.clients) send(c, { kind: "catch_up" });
+    // While nothing is heard, browsers ask by themselves, slowly; afterwards they ask for what they missed.
+    (hearing) => {
+      for (const c of hub.clients) {
+        send(c, { kind: "hearing", hearing });
+        if (hearing) send(c, { kind: "catch_up" });
+      }
     },
   );
-  await hub.listening;
   hub.ping ??= setInterval(() => {
     for (const c of hub.clients) write(c, ": still here\n\n");
   }, 20_000);
@@ -55,6 +59,7 @@ export async function openStream(account: string, session: string): Promise<Read
       start(controller) {
         client = { account, session, timelines, controller };
         hub.clients.add(client);
+        send(client, { kind: "hearing", hearing: hub.ears?.hearing ?? false });
         send(client, { kind: "catch_up" });
       },
       cancel() {
@@ -69,6 +74,8 @@ export async function openStream(account: string, session: string): Promise<Read
 export function closeAllStreams(): void {
   hub.ending = true;
   for (const c of hub.clients) drop(c);
+  hub.ears?.end();
+  hub.ears = null;
   if (hub.ping) clearInterval(hub.ping);
   hub.ping = null;
 }

@@ -6,6 +6,11 @@ export async function rightsChanged(account: string, sql: Sql = db()): Promise<v
   await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "rights", account })})`;
 }
 
+/** Tells every process that a session has ended, by its key. */
+export async function signedOut(session: string, sql: Sql = db()): Promise<void> {
+  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "signed_out", session })})`;
+}
+
 /** Tells every process that the state of some work (submitted, marked, returned) has changed. */
 export async function workChanged(timeline: string, sql: Sql = db()): Promise<void> {
   await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "work", timeline })})`;

@@ -5,11 +5,12 @@ import { db } from "../db/pool";
  * Removes what nothing refers to: uploads left for a week, media of a week ago that neither a timeline's items nor a
  * frozen version mention, and then the bytes behind them. Deleted items keep theirs: they can be put back.
  */
-export async function collectMedia(): Promise<{ media: number; blobs: number }> {
-  await db()`delete from upload where created_at < now() - interval '7 days'`;
+export async function collectMedia(now = new Date()): Promise<{ media: number; blobs: number }> {
+  const week = new Date(now.getTime() - 7 * 86_400_000);
+  await db()`delete from upload where created_at < ${week}`;
   const media = await db()`
     delete from media m
-    where m.created_at < now() - interval '7 days'
+    where m.created_at < ${week}
       and not exists (select from item i where i.timeline_id = m.timeline_id and i.media = m.id)
       and not exists (select from version_media v where v.media_id = m.id)
     returning id`;

@@ -3,6 +3,7 @@ import { lookup as resolve } from "node:dns/promises";
 import http from "node:http";
 import https from "node:https";
 import ipaddr from "ipaddr.js";
+import { cleanText } from "@/core/text/clean";
 import { type Failure, fail, isFailure } from "../http/failure";
 import { kindOf } from "./kinds";
 import { MOST_PICTURE } from "./uploads";
@@ -43,9 +44,19 @@ export async function fetchPicture(
     }
     const kind = await kindOf(answer.bytes);
     if (kind?.kind !== "picture") return fail("address_no_picture");
-    return { bytes: answer.bytes, name: decodeURIComponent(url.pathname.split("/").at(-1) ?? "") || url.hostname };
+    return { bytes: answer.bytes, name: nameIn(url) || url.hostname };
   }
   return fail(url ? "address_unreachable" : "address_malformed");
+}
+
+/** The file's name in an address; as it stands where it cannot be decoded. */
+function nameIn(url: URL): string {
+  const last = url.pathname.split("/").at(-1) ?? "";
+  try {
+    return cleanText(decodeURIComponent(last));
+  } catch {
+    return last;
+  }
 }
 
 function parseAddress(text: string, base?: URL): URL | null {
@@ -60,7 +71,10 @@ function parseAddress(text: string, base?: URL): URL | null {
 /** Whether an address of the internet protocol belongs to the public internet. */
 export function isPublicAddress(text: string): boolean {
   try {
-    return ipaddr.process(text).range() === "unicast";
+    const address = ipaddr.process(text);
+    // ::127.0.0.1 and the like, an old way of writing IPv4 in IPv6 (RFC 4291, 2.5.5.1), leads where the IPv4 address does.
+    if (address.kind() === "ipv6" && (address as ipaddr.IPv6).parts.slice(0, 6).every((p) => p === 0)) return false;
+    return address.range() === "unicast";
   } catch {
     return false;
   }

@@ -3,10 +3,13 @@ import type { ValidateFunction } from "ajv";
 import type { Change, Op } from "@/core/change/change";
 import { MOST_OPS, MOST_UPDATE } from "@/core/change/limits";
 import { COLOURS, PATTERNS, SIGNS } from "@/core/timeline/timeline";
+import { MOST_DAY } from "@/core/time/range";
+import { MOST_SEQ } from "../http/read-body";
 import { ajv } from "../http/route";
 
 const id = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
-const text = { type: "string" };
+/** Long enough for the sentence of the field that was written too long. */
+const text = { type: "string", maxLength: 2_000_000 };
 const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
 export const object = (properties: Record<string, object>, optional: string[] = []) => ({
   type: "object",
@@ -15,13 +18,25 @@ export const object = (properties: Record<string, object>, optional: string[] = 
   additionalProperties: false,
 });
 
-const number = { type: "number" };
-const instant = object({ day: number, second: { type: "integer", minimum: 0, maximum: 86_400 } });
+const instant = object({
+  day: { type: "integer", minimum: -MOST_DAY, maximum: MOST_DAY },
+  second: { type: "integer", minimum: 0, maximum: 86_400 },
+});
+const year = { type: "integer", minimum: -1e12, maximum: 1e12 };
+const short = (maxLength: number) => ({ type: "string", maxLength });
+/** One exact shape a wording: what draws and writes dates relies on all its parts. */
 const wording = {
-  type: "object",
-  properties: { kind: { enum: ["part", "season", "before", "after", "between", "ago", "edtf"] } },
-  required: ["kind"],
-  additionalProperties: { type: ["string", "number"], maxLength: 200 },
+  anyOf: [
+    object({ kind: { const: "part" }, part: { enum: ["early", "mid", "late"] } }),
+    object({ kind: { const: "season" }, season: { enum: ["spring", "summer", "autumn", "winter"] }, year }),
+    object({ kind: { enum: ["before", "after", "between"] } }),
+    object({ kind: { const: "edtf" }, text: short(200) }),
+    object({
+      kind: { const: "ago" },
+      amount: { type: "string", pattern: "^[0-9.]{1,40}$" },
+      unit: { enum: ["years", "thousand", "million", "billion", "bp"] },
+    }),
+  ],
 };
 const moment = object(
   {
@@ -59,11 +74,12 @@ const reading = {
     object({ kind: { const: "undated" } }),
     object({
       kind: { const: "not_understood" },
-      problem: { type: "object", properties: { code: { type: "string", maxLength: 40 } }, required: ["code"] },
+      // Why is found again from what was typed.
+      problem: { type: "object", properties: { code: short(40) }, required: ["code"], maxProperties: 8 },
     }),
   ],
 };
-const margin = object({ amount: { type: "number", minimum: 0 }, unit: { enum: ["day", "year"] } });
+const margin = object({ amount: { type: "number", minimum: 0, maximum: 1e10 }, unit: { enum: ["day", "year"] } });
 export const when = object(
   {
     typed: text,
@@ -137,8 +153,8 @@ const FIELDS: Record<"timeline" | "event" | "category" | "item", Record<string, 
     place,
     media: maybe(id),
     kind: maybe({ enum: ["picture", "video", "sound"] }),
-    width: maybe({ type: "integer", minimum: 1 }),
-    height: maybe({ type: "integer", minimum: 1 }),
+    width: maybe({ type: "integer", minimum: 1, maximum: 1_000_000 }),
+    height: maybe({ type: "integer", minimum: 1, maximum: 1_000_000 }),
     text,
     credit: text,
     licence: text,
@@ -185,7 +201,7 @@ const opSchema = {
 export const readChange = ajv.compile(
   object({
     id,
-    base: { type: "integer", minimum: 0 },
+    base: { type: "integer", minimum: 0, maximum: MOST_SEQ },
     ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema },
   }),
 ) as ValidateFunction<Omit<Change, "author"> & { ops: Op[] }>;

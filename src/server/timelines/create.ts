@@ -1,11 +1,12 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import { UNDATED } from "@/core/time/when";
-import { LIMITS } from "@/core/change/limits";
-import { db } from "../db/pool";
+import type { Op } from "@/core/change/change";
+import { LIMITS, MOST } from "@/core/change/limits";
+import { db, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
-import { takeChange } from "./take-change";
+import { refusal, takeChangeIn } from "./take-change";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
 export async function createTimeline(
@@ -15,17 +16,31 @@ export async function createTimeline(
   const title = input.title.trim();
   const subject = input.subject.trim();
   if (title.length > LIMITS.title || subject.length > LIMITS.subject) return fail("title_long");
+  return db()
+    .begin((tx) => createTimelineIn(tx, owner, { title, subject }, []))
+    .catch(refusal);
+}
+
+/** The same within a transaction of more; `ops` follow title and subject in its first change. */
+export async function createTimelineIn(
+  tx: Tx,
+  owner: string,
+  { title, subject }: { title: string; subject: string },
+  more: readonly Op[],
+): Promise<Failure | { id: string }> {
+  const [have] = await tx<{ n: number }[]>`
+    select count(*)::int as n from editor where account_id = ${owner} and role = 'owner'`;
+  if (have!.n >= MOST.timelines.most) return fail("too_much", MOST.timelines.sentence);
   const id = nanoid(16);
-  await db().begin(async (tx) => {
-    await tx`insert into timeline (id, period) values (${id}, ${tx.json(UNDATED as never)})`;
-    await tx`insert into editor (timeline_id, account_id, role) values (${id}, ${owner}, 'owner')`;
-    await rightsChanged(owner, tx);
-  });
-  const ops = [
+  await tx`insert into timeline (id, period) values (${id}, ${tx.json(UNDATED as never)})`;
+  await tx`insert into editor (timeline_id, account_id, role) values (${id}, ${owner}, 'owner')`;
+  await rightsChanged(owner, tx);
+  const ops: Op[] = [
     ...(title ? [{ kind: "set_timeline" as const, field: "title" as const, value: title }] : []),
     ...(subject ? [{ kind: "set_timeline" as const, field: "subject" as const, value: subject }] : []),
+    ...more,
   ];
-  if (ops.length > 0) await takeChange(id, { id: nanoid(), author: owner, base: 0, ops });
+  if (ops.length > 0) await takeChangeIn(tx, id, { id: nanoid(), author: owner, base: 0, ops });
   return { id };
 }
 
@@ -35,11 +50,23 @@ export async function setDeleted(
   owner: string,
   deleted: boolean,
 ): Promise<Failure | { deleted: boolean }> {
-  const done = await db()`
-    update timeline t set deleted_at = ${deleted ? db()`now()` : null}
-    where id = ${timeline} and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
-    returning id`;
-  if (done.length === 0) return fail("not_found");
+  const done = await db().begin(async (tx) => {
+    const rows = await tx`
+      update timeline t set deleted_at = ${deleted ? tx`now()` : null}
+      where id = ${timeline} and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
+      returning id`;
+    if (rows.length === 0) return false;
+    // Deleted group work lets its members begin again; put back, it is theirs for the assignment unless they have.
+    if (deleted)
+      await tx`delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}`;
+    else
+      await tx`
+        insert into group_member (assignment_id, account_id, group_id)
+        select g.assignment_id, e.account_id, g.id from group_work g join editor e on e.timeline_id = g.timeline_id
+        where g.timeline_id = ${timeline} on conflict do nothing`;
+    return true;
+  });
+  if (!done) return fail("not_found");
   const editors = await db()<{ accountId: string }[]>`select account_id from editor where timeline_id = ${timeline}`;
   for (const e of editors) await rightsChanged(e.accountId);
   return { deleted };

@@ -33,22 +33,30 @@ export async function frozenCopiesOf(timeline: string): Promise<FrozenCopy[]> {
   return rows.map((r) => ({ ...r, createdAt: r.createdAt.toISOString() }));
 }
 
-/** Closes the link of a frozen copy; what was frozen stays stored. */
+/**
+ * Closes the link of a frozen copy. A copy outlives the deletion of its timeline until its link is closed or the bin is
+ * emptied; what was frozen goes for good with the bin.
+ */
 export async function closeFrozenCopy(
   timeline: string,
   by: string,
   address: string,
 ): Promise<Failure | { closed: true }> {
-  if (!(await findRole(db(), timeline, by))) return fail("not_found");
-  const done =
-    await db()`update frozen_copy set closed_at = now() where address = ${address} and timeline_id = ${timeline} returning address`;
+  // Its owner can close the copy of a deleted timeline too: it stands on its own.
+  const done = await db()`
+    update frozen_copy f set closed_at = now() from editor e join timeline t on t.id = e.timeline_id
+    where f.address = ${address} and f.timeline_id = ${timeline} and e.timeline_id = f.timeline_id and e.account_id = ${by}
+      and (t.deleted_at is null or e.role = 'owner')
+    returning f.address`;
   return done.length > 0 ? { closed: true } : fail("not_found");
 }
 
 /** The version behind a link; null when there never was one. */
-export async function findFrozenCopy(address: string): Promise<{ version: string; closed: boolean } | null> {
-  const [row] = await db()<
-    { version: string; closed: boolean }[]
-  >`select version_id as version, closed_at is not null as closed from frozen_copy where address = ${address}`;
+export async function findFrozenCopy(
+  address: string,
+): Promise<{ version: string; closed: boolean; at: Date; hash: string } | null> {
+  const [row] = await db()<{ version: string; closed: boolean; at: Date; hash: string }[]>`
+    select f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash
+    from frozen_copy f join version v on v.id = f.version_id where f.address = ${address}`;
   return row ?? null;
 }

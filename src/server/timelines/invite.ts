@@ -16,7 +16,10 @@ export async function openInvitation(
     where id = ${timeline} and deleted_at is null
       and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
     returning join_token`;
-  return row ? { token: row.joinToken } : fail("owner_only");
+  if (!row) return fail("owner_only");
+  // A new link is for whoever is given it, whatever was before.
+  if (renew) await db()`delete from removed_editor where timeline_id = ${timeline}`;
+  return { token: row.joinToken };
 }
 
 export async function closeInvitation(timeline: string, owner: string): Promise<Failure | { closed: true }> {
@@ -42,6 +45,9 @@ export async function join(token: string, account: string): Promise<Failure | { 
   const invitation = await findInvitation(token);
   if (!invitation) return fail("invitation_ended");
   if ((await findRole(db(), invitation.id, account)) !== null) return { id: invitation.id };
+  const [removed] =
+    await db()`select from removed_editor where timeline_id = ${invitation.id} and account_id = ${account}`;
+  if (removed) return fail("removed_before");
   // A group's work on an assignment is open to classmates without a group of their own, and to nobody else.
   const [work] = await db()`select from group_work where timeline_id = ${invitation.id}`;
   if (work) {
@@ -56,14 +62,18 @@ export async function join(token: string, account: string): Promise<Failure | { 
 
 /** Makes somebody an editor of a group's timeline if they are of its class and have not begun the assignment elsewhere. */
 export async function addEditorFromClass(timeline: string, account: string): Promise<boolean> {
-  const done = await db()`
-    insert into editor (timeline_id, account_id, role)
-    select g.timeline_id, m.account_id, 'editor'
-    from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
-    where g.timeline_id = ${timeline} and m.account_id = ${account}
-      and not exists (select from group_work o join editor e on e.timeline_id = o.timeline_id where o.assignment_id = a.id and e.account_id = m.account_id)
-    returning account_id`;
-  return done.length > 0;
+  return db().begin(async (tx) => {
+    const [member] = await tx<{ groupId: string }[]>`
+      insert into group_member (assignment_id, account_id, group_id)
+      select a.id, m.account_id, g.id
+      from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
+      where g.timeline_id = ${timeline} and m.account_id = ${account}
+      on conflict do nothing returning group_id`;
+    if (!member) return false;
+    await tx`
+      insert into editor (timeline_id, account_id, role) values (${timeline}, ${account}, 'editor') on conflict do nothing`;
+    return true;
+  });
 }
 
 /** The owner takes the right away, or an editor leaves. The owner stays. */
@@ -72,12 +82,22 @@ export async function removeEditor(
   by: string,
   account: string,
 ): Promise<Failure | { removed: true }> {
-  const done = await db()`
-    delete from editor e
-    where e.timeline_id = ${timeline} and e.account_id = ${account} and e.role = 'editor'
-      and (${account} = ${by} or exists (select from editor o where o.timeline_id = e.timeline_id and o.account_id = ${by} and o.role = 'owner'))
-    returning account_id`;
-  if (done.length === 0) return fail("not_found");
+  const done = await db().begin(async (tx) => {
+    const gone = await tx`
+      delete from editor e
+      where e.timeline_id = ${timeline} and e.account_id = ${account} and e.role = 'editor'
+        and (${account} = ${by} or exists (select from editor o where o.timeline_id = e.timeline_id and o.account_id = ${by} and o.role = 'owner'))
+      returning account_id`;
+    if (gone.length === 0) return false;
+    await tx`
+      delete from group_member m using group_work g
+      where g.id = m.group_id and g.timeline_id = ${timeline} and m.account_id = ${account}`;
+    // Who was taken out needs a new link; who left by themselves may come back by the one they have.
+    if (account !== by)
+      await tx`insert into removed_editor (timeline_id, account_id) values (${timeline}, ${account}) on conflict do nothing`;
+    return true;
+  });
+  if (!done) return fail("not_found");
   await rightsChanged(account);
   return { removed: true };
 }

@@ -54,23 +54,33 @@ export async function publish(
   const limit = await publishLimitOf(timeline);
   if (visibility === "class" && !limit) return fail("invalid");
   if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) return fail("beyond_class_limit");
-  const done = await db().begin(async (tx) => {
-    const [known] = await tx`select version_id from publication where timeline_id = ${timeline} for update`;
-    if (known && !fresh) {
-      await tx`update publication set visibility = ${visibility}, taken_back_at = null where timeline_id = ${timeline}`;
+  const done = await db()
+    .begin(async (tx) => {
+      const [known] = await tx`select version_id from publication where timeline_id = ${timeline} for update`;
+      if (known && !fresh) {
+        await tx`update publication set visibility = ${visibility}, taken_back_at = null where timeline_id = ${timeline}`;
+        return true;
+      }
+      const version = await freeze(tx, timeline, by, "publication");
+      // Thrown, so that no empty version stays.
+      if (!version || (version.frozen.title === "" && version.frozen.events.length === 0)) throw new NothingThere();
+      await tx`
+      insert into publication (timeline_id, address, visibility, version_id, title, byline, events)
+      values (${timeline}, ${newAddress()}, ${visibility}, ${version.id},
+        ${version.frozen.title}, ${version.frozen.byline}, ${version.frozen.events.length})
+      on conflict (timeline_id) do update set visibility = excluded.visibility, version_id = excluded.version_id,
+        title = excluded.title, byline = excluded.byline, events = excluded.events, published_at = now(), taken_back_at = null`;
       return true;
-    }
-    const version = await freeze(tx, timeline, by, "publication");
-    if (!version || (version.frozen.title === "" && version.frozen.events.length === 0)) return false;
-    await tx`
-      insert into publication (timeline_id, address, visibility, version_id)
-      values (${timeline}, ${newAddress()}, ${visibility}, ${version.id})
-      on conflict (timeline_id) do update set visibility = excluded.visibility, version_id = excluded.version_id, taken_back_at = null`;
-    return true;
-  });
+    })
+    .catch((error: unknown) => {
+      if (error instanceof NothingThere) return false;
+      throw error;
+    });
   if (!done) return fail("nothing_to_publish");
   return { publication: (await publicationOf(timeline))! };
 }
+
+class NothingThere extends Error {}
 
 /** How far the class lets what is made for it be published; null for a timeline of no class. */
 export async function publishLimitOf(timeline: string): Promise<Visibility | null> {
@@ -96,6 +106,8 @@ export interface Published {
   timeline: string;
   version: string;
   visibility: Visibility;
+  /** When the version that stands there was made. */
+  at: Date;
   /** Whether its author has taken it back, or deleted the timeline. */
   gone: boolean;
 }
@@ -103,7 +115,7 @@ export interface Published {
 /** What stands at a published address, without looking at who asks; null when nothing ever did. */
 export async function findPublished(address: string): Promise<Published | null> {
   const [row] = await db()<Published[]>`
-    select p.timeline_id as timeline, p.version_id as version, p.visibility,
+    select p.timeline_id as timeline, p.version_id as version, p.visibility, p.published_at as at,
       (p.taken_back_at is not null or t.deleted_at is not null) as gone
     from publication p join timeline t on t.id = p.timeline_id where p.address = ${address}`;
   return row ?? null;
@@ -140,23 +152,20 @@ export interface StoredPage {
   policy: string;
 }
 
-/** The page of a version for this build; rendered by `render` and stored when it is not there yet. */
-export async function storedPage(
-  version: string,
-  build: string,
-  render: () => Promise<StoredPage>,
-): Promise<StoredPage> {
-  const find = async () =>
-    (
-      await db()<StoredPage[]>`select html, etag, policy from page where version_id = ${version} and build = ${build}`
-    )[0];
-  const known = await find();
-  if (known) return known;
-  const made = await render();
+/** A page that was stored under a name; null when there is none. */
+export async function findPage(version: string, name: string): Promise<StoredPage | null> {
+  const [row] = await db()<
+    StoredPage[]
+  >`select html, etag, policy from page where version_id = ${version} and build = ${name}`;
+  return row ?? null;
+}
+
+/** Stores a page, and gives the one that is stored: of two made at once, the first. */
+export async function storePage(version: string, name: string, page: StoredPage): Promise<StoredPage> {
   await db()`
     insert into page (version_id, build, html, etag, policy)
-    values (${version}, ${build}, ${made.html}, ${made.etag}, ${made.policy}) on conflict do nothing`;
-  return (await find()) ?? made;
+    values (${version}, ${name}, ${page.html}, ${page.etag}, ${page.policy}) on conflict do nothing`;
+  return (await findPage(version, name)) ?? page;
 }
 
 export interface ListedTimeline {
@@ -170,9 +179,8 @@ export interface ListedTimeline {
 /** What was published for everybody, the newest first. */
 export async function listedTimelines(most: number): Promise<ListedTimeline[]> {
   return db()<ListedTimeline[]>`
-    select p.address, v.json::jsonb ->> 'title' as title, coalesce(v.json::jsonb ->> 'byline', '') as by,
-      jsonb_array_length(v.json::jsonb -> 'events') as events, v.created_at as published_at
-    from publication p join version v on v.id = p.version_id join timeline t on t.id = p.timeline_id
+    select p.address, p.title, p.byline as by, p.events, p.published_at
+    from publication p join timeline t on t.id = p.timeline_id
     where p.visibility = 'everybody' and p.taken_back_at is null and t.deleted_at is null
-    order by v.created_at desc limit ${most}`;
+    order by p.published_at desc limit ${most}`;
 }

@@ -1,5 +1,6 @@
 import "server-only";
 import type { ConfirmedChange } from "@/core/change/change";
+import { whenInRange } from "@/core/time/range";
 import type { Category, Item, Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import { db, type Sql } from "../db/pool";
 import type { Role } from "./access";
@@ -10,15 +11,29 @@ export interface Editor {
   role: Role;
 }
 
-/** The confirmed changes after a number, in their order. */
+/** An answer holds so many bytes of changes, but always one whole change; the rest is asked for with the next number. */
+const MOST_ANSWER = 2_000_000;
+
+/** The confirmed changes after a number, in their order, as many as one answer holds. */
 export async function changesAfter(sql: Sql, timeline: string, seq: number): Promise<ConfirmedChange[]> {
   const rows = await sql<(Omit<ConfirmedChange, "at" | "author"> & { at: Date; authorId: string })[]>`
     select id, author_id, base, ops, seq, at from change
-    where timeline_id = ${timeline} and seq > ${seq} order by seq`;
+    where timeline_id = ${timeline} and seq > ${seq} and seq <= (
+      select coalesce(max(seq) filter (where before < ${MOST_ANSWER}), ${seq}) from (
+        select seq, sum(bytes) over (order by seq) - bytes as before from (
+          select seq, octet_length(ops::text) as bytes from change
+          where timeline_id = ${timeline} and seq > ${seq} order by seq limit 2000) sizes) sums)
+    order by seq`;
   return rows.map(({ authorId, at, ...r }) => ({ ...r, author: authorId, at: at.toISOString() }));
 }
 
-/** The number of the last confirmed change and who may edit. */
+/** The number of the last confirmed change. */
+export async function lastSeq(timeline: string): Promise<number> {
+  const [row] = await db()<{ seq: number }[]>`select seq from timeline where id = ${timeline}`;
+  return row?.seq ?? 0;
+}
+
+/** Who may edit. */
 export async function editorsOf(sql: Sql, timeline: string): Promise<Editor[]> {
   return sql<Editor[]>`
     select a.id, a.display_name, e.role from editor e join account a on a.id = e.account_id
@@ -30,44 +45,42 @@ export async function findTimeline(id: string): Promise<{ timeline: Timeline; se
   return db().begin("isolation level repeatable read read only", (tx) => readTimeline(tx, id));
 }
 
-export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
-  type Row = Pick<
-    Timeline,
-    | "title"
-    | "subject"
-    | "byline"
-    | "introduction"
-    | "period"
-    | "scale"
-    | "dateOrder"
-    | "dateStyle"
-    | "hemisphere"
-    | "margins"
-    | "gridlines"
-    | "lengths"
-    | "today"
-    | "marks"
-    | "firstView"
-  > & {
-    seq: number;
-  };
-  const [row] = await tx<Row[]>`
-    select title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
+type Fields = Omit<Timeline, "events" | "categories" | "items">;
+
+/** A timeline's own fields and the number of its last change. */
+export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields; seq: number } | null> {
+  const [row] = await tx<(Fields & { seq: number })[]>`
+    select id, title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
-  const events = await tx<TimelineEvent[]>`
-    select id, title, short_title, "when", category, part_of, emphasis, sign, spot, close_up, done, by_hand, description, given, locked, deleted from event where timeline_id = ${id} order by id`;
-  const categories = await tx<Category[]>`
-    select id, name, colour, pattern, place, deleted from category where timeline_id = ${id} order by id`;
-  const items = await tx<Item[]>`
-    select id, "of", list, place, media, kind, width, height, text, credit, licence, address, found_on, deleted from item where timeline_id = ${id} order by id`;
   const { seq, ...fields } = row;
   return {
     seq,
+    fields: { ...fields, period: whenInRange(fields.period), introduction: new Uint8Array(row.introduction) },
+  };
+}
+
+export const EVENT_COLUMNS =
+  'id, title, short_title, "when", category, part_of, emphasis, sign, spot, close_up, done, by_hand, description, given, locked, deleted';
+export const CATEGORY_COLUMNS = "id, name, colour, pattern, place, deleted";
+export const ITEM_COLUMNS =
+  'id, "of", list, place, media, kind, width, height, text, credit, licence, address, found_on, deleted';
+
+export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
+  const read = await readFields(tx, id);
+  if (!read) return null;
+  const events = await tx<TimelineEvent[]>`
+    select ${tx.unsafe(EVENT_COLUMNS)} from event where timeline_id = ${id} order by id`;
+  const categories = await tx<Category[]>`
+    select ${tx.unsafe(CATEGORY_COLUMNS)} from category where timeline_id = ${id} order by id`;
+  const items = await tx<Item[]>`
+    select ${tx.unsafe(ITEM_COLUMNS)} from item where timeline_id = ${id} order by id`;
+  return {
+    seq: read.seq,
     timeline: {
-      id,
-      ...fields,
-      introduction: new Uint8Array(row.introduction),
-      events: new Map(events.map((e) => [e.id, { ...e, description: new Uint8Array(e.description) }])),
+      ...read.fields,
+      events: new Map(
+        events.map((e) => [e.id, { ...e, when: whenInRange(e.when), description: new Uint8Array(e.description) }]),
+      ),
       categories: new Map(categories.map((c) => [c.id, { ...c }])),
       items: new Map(items.map((i) => [i.id, { ...i }])),
     },
@@ -84,20 +97,24 @@ export interface TimelineCard {
   visibility: "only_me" | "class" | "link" | "everybody" | null;
   address: string | null;
   takenBackAt: Date | null;
+  /** The chart in small as it was drawn last; null where it cannot be drawn; missing where it has changed since. */
+  thumbnail?: string | null;
 }
 
 /** Everything a person may edit, the last altered first. */
-export async function timelinesOf(account: string): Promise<TimelineCard[]> {
-  return db()<TimelineCard[]>`
-    select t.id, t.title, mine.role, t.altered_at,
+export async function timelinesOf(account: string, build: string): Promise<TimelineCard[]> {
+  const rows = await db()<(TimelineCard & { drawn: boolean; svg: string | null })[]>`
+    select h.timeline_id is not null as drawn, h.svg, t.id, t.title, mine.role, t.altered_at,
       (select count(*)::int from event v where v.timeline_id = t.id and not v.deleted) as events,
       coalesce((select array_agg(a.display_name order by e.joined_at) from editor e join account a on a.id = e.account_id
         where e.timeline_id = t.id and e.account_id <> ${account}), '{}') as others,
       p.visibility, p.address, p.taken_back_at
     from editor mine join timeline t on t.id = mine.timeline_id
     left join publication p on p.timeline_id = t.id
+    left join thumbnail h on h.timeline_id = t.id and h.seq = t.seq and h.build = ${build}
     where mine.account_id = ${account} and t.deleted_at is null
     order by t.altered_at desc, t.id`;
+  return rows.map(({ drawn, svg, ...card }) => (drawn ? { ...card, thumbnail: svg } : card));
 }
 
 export interface HistoryRow {
@@ -113,5 +130,5 @@ export async function historyOf(timeline: string, before: number, most: number):
   return db()<HistoryRow[]>`
     select c.seq, c.at, a.display_name as author, c.ops, c.was
     from change c join account a on a.id = c.author_id
-    where c.timeline_id = ${timeline} and c.seq < ${before} order by c.seq desc limit ${most}`;
+    where c.timeline_id = ${timeline} and c.seq < ${before} and c.ops <> '[]' order by c.seq desc limit ${most}`;
 }

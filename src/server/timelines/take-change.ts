@@ -1,83 +1,79 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import postgres from "postgres";
-import {
-  type Change,
-  type ConfirmedChange,
-  type Op,
-  type Skipped,
-  tableOf,
-  touchesGiven,
-  type Value,
-} from "@/core/change/change";
-import { tooLong, tooLongText } from "@/core/change/limits";
-import { sameValue } from "@/core/change/same-value";
+import { Draft, type Was } from "@/core/change/apply";
+import { type Change, type ConfirmedChange, type Op, tableOf } from "@/core/change/change";
+import { MOST, tooLong, tooLongText } from "@/core/change/limits";
+import { tooMuch } from "@/core/change/too-much";
 import { fromBase64 } from "@/core/text/base64";
-import { isUpdate, mergeDescriptions } from "@/core/text/description";
-import { CIRCULAR } from "@/core/timeline/parts";
-import { emptyCategory, emptyEvent, emptyItem } from "@/core/timeline/timeline";
+import { takeUpdate } from "@/core/text/description";
+import { confirmReading, readOptionsOf } from "@/core/timeline/read-options";
+import type { When } from "@/core/time/when";
+import type { Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { changesAfter } from "./queries";
+import { readForChange } from "./read-for-change";
 
 /** A description's merged state may have so many bytes. */
 const MOST_DESCRIPTION = 2_000_000;
+/** Rows are written so many at once. */
+const BATCH = 2_000;
 
 export interface Taken {
   seq: number;
-  /** Everything confirmed after the change's base, the change itself included. */
+  /** What was confirmed after the change's base, as much as one answer holds; the change itself may lie beyond it. */
   changes: ConfirmedChange[];
 }
 
-/** What one step replaced, or why it had no effect. */
-type Was = { value: unknown } | { skipped: Skipped["why"] } | null;
-
 /**
- * Takes a change into a timeline: locks it, merges field by field, logs old and new values and gives the next
- * number, all in one transaction. Never refuses for being behind. The same id again gets its first answer.
+ * Takes a change into a timeline: locks it, merges field by field with the core's own steps, logs old and new values and
+ * gives the next number, all in one transaction. Never refuses for being behind. The same id again gets its first answer.
  */
 export async function takeChange(timeline: string, change: Change): Promise<Failure | Taken> {
+  const taken = await db()
+    .begin((tx) => takeChangeIn(tx, timeline, change))
+    .catch(refusal);
+  if ("failed" in taken) return taken;
+  return { seq: taken.seq, changes: await changesAfter(db(), timeline, change.base) };
+}
+
+/** The same within a transaction of more than the change; a refusal is thrown, so that all of it is taken back. */
+export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Promise<{ seq: number }> {
   const long = tooLong(change.ops);
-  if (long) return fail("text_long", tooLongText(long));
-  for (const op of change.ops)
-    if (op.kind === "describe" && !isUpdate(fromBase64(op.update))) return fail("not_an_update");
+  if (long) throw new Refused(fail("text_long", tooLongText(long)));
+  if (change.ops.length > MOST.steps.most) throw new Refused(fail("too_much", MOST.steps.sentence));
   const digest = createHash("sha256")
     .update(JSON.stringify([change.author, change.base, change.ops]))
     .digest();
+  const [locked] = await tx<{ seq: number; logBytes: string }[]>`
+    select t.seq, t.log_bytes from timeline t
+    where t.id = ${timeline} and t.deleted_at is null
+      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${change.author})
+    for update of t`;
+  if (!locked) throw new Refused(fail("not_found"));
+  const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
+    select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;
+  if (known) {
+    if (Buffer.compare(known.digest, digest) !== 0) throw new Refused(fail("change_taken"));
+    return { seq: known.seq };
+  }
+  const before = (await readForChange(tx, timeline, change.ops))!;
+  const { ops, was, after } = await merge(tx, before, change.ops);
+  const over = tooMuch(before, after, ops);
+  if (over) throw new Refused(fail("too_much", MOST[over].sentence));
+  await write(tx, before, after, ops);
 
-  const taken = await db()
-    .begin(async (tx): Promise<Failure | { seq: number; isNew: boolean }> => {
-      const [locked] = await tx<{ seq: number }[]>`
-      select t.seq from timeline t
-      where t.id = ${timeline} and t.deleted_at is null
-        and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${change.author})
-      for update of t`;
-      if (!locked) return fail("not_found");
-      const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
-      select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;
-      if (known)
-        return Buffer.compare(known.digest, digest) === 0 ? { seq: known.seq, isNew: false } : fail("change_taken");
-
-      const was: Was[] = [];
-      for (const op of change.ops) {
-        const result = await takeOp(tx, timeline, op);
-        if (isFailureOf(result)) throw new Refused(result);
-        was.push(result);
-      }
-      const seq = locked.seq + 1;
-      await tx`update timeline set seq = ${seq}, altered_at = now() where id = ${timeline}`;
-      await tx`
-      insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
-      values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(change.ops as never)}, ${tx.json(was as never)}, ${digest})`;
-      await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
-      return { seq, isNew: true };
-    })
-    .catch((error: unknown) => {
-      if (error instanceof Refused) return error.failure;
-      throw error;
-    });
-  if ("failed" in taken) return taken;
-  return { seq: taken.seq, changes: await changesAfter(db(), timeline, change.base) };
+  const seq = locked.seq + 1;
+  const log = [JSON.stringify(ops), JSON.stringify(was)] as const;
+  const bytes = Number(locked.logBytes) + Buffer.byteLength(log[0]) + Buffer.byteLength(log[1]);
+  if (bytes > MOST.logBytes.most) throw new Refused(fail("too_much", MOST.logBytes.sentence));
+  await tx`update timeline set seq = ${seq}, log_bytes = ${bytes}, altered_at = now() where id = ${timeline}`;
+  await tx`
+    insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
+    values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(ops as never)}, ${tx.json(was as never)}, ${digest})`;
+  await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
+  return { seq };
 }
 
 /** Rolls the transaction back with an expected failure. */
@@ -89,135 +85,129 @@ class Refused extends Error {
   }
 }
 
-function isFailureOf(value: Was | Failure): value is Failure {
-  return value !== null && "failed" in value;
+/** The failure a transaction was taken back with; anything else is thrown on. */
+export function refusal(error: unknown): Failure {
+  if (error instanceof Refused) return error.failure;
+  throw error;
 }
 
-async function takeOp(tx: Tx, timeline: string, op: Op): Promise<Was | Failure> {
-  switch (op.kind) {
-    case "set_timeline": {
-      const column = tx(postgres.fromCamel(op.field));
-      const [row] = await tx<{ value: Value }[]>`select ${column} as value from timeline where id = ${timeline}`;
-      return setColumn(
-        op,
-        row!.value,
-        (value) => tx`update timeline set ${column} = ${value} where id = ${timeline}`,
-        tx,
-      );
+/**
+ * The steps as they are done and logged: dates as the reader of dates reads what was typed, and without updates of
+ * descriptions that say nothing new.
+ */
+async function merge(
+  tx: Tx,
+  before: Timeline,
+  asked: readonly Op[],
+): Promise<{ ops: Op[]; was: Was[]; after: Timeline }> {
+  const draft = new Draft(before);
+  const ops: Op[] = [];
+  const was: Was[] = [];
+  for (const sent of asked) {
+    if (sent.kind === "describe") {
+      const changed = takeWords(draft, sent);
+      if (changed === false) continue;
+      ops.push(sent);
+      was.push(changed === null ? { skipped: "missing" } : null);
+      continue;
     }
-    case "describe":
-      return mergeIntoDescription(tx, timeline, op);
-    case "add_event":
-      return add(tx, timeline, "event", { ...emptyEvent(op.id), ...op.fields });
-    case "add_category":
-      return add(tx, timeline, "category", { ...emptyCategory(op.id), ...op.fields });
-    case "add_item": {
-      const item = { ...emptyItem(op.id), ...op.fields };
-      if ((item.list === "media") !== (item.media !== null)) return fail("no_such_media");
-      if (item.media !== null) {
-        const [own] =
-          await tx`select from media where id = ${item.media} and timeline_id = ${timeline} and kind = ${item.kind}`;
-        if (!own) return fail("no_such_media");
-      }
-      return add(tx, timeline, "item", item);
-    }
-    case "set_event":
-    case "set_category":
-    case "set_item": {
-      const table = tx(tableOf(op));
-      const column = tx(postgres.fromCamel(op.field));
-      const [row] = await tx<
-        { value: Value }[]
-      >`select ${column} as value from ${table} where timeline_id = ${timeline} and id = ${op.id}`;
-      if (!row) return { skipped: "missing" };
-      if (op.kind === "set_event" && touchesGiven(op, await givenOf(tx, timeline, op.id))) return { skipped: "given" };
-      const partOf = op.kind === "set_event" && op.field === "partOf" ? (op.value as string | null) : null;
-      const circular =
-        partOf !== null && !partOf.startsWith(CIRCULAR) && (await wouldLoop(tx, timeline, op.id, partOf));
-      return setColumn(
-        circular ? { ...op, value: CIRCULAR + partOf } : op,
-        row.value,
-        (value) => tx`update ${table} set ${column} = ${value} where timeline_id = ${timeline} and id = ${op.id}`,
-        tx,
-      );
-    }
-    default: {
-      const deleted = op.kind.startsWith("delete");
-      if (op.kind === "delete_event" && touchesGiven(op, await givenOf(tx, timeline, op.id)))
-        return { skipped: "given" };
-      const [row] = await tx<{ deleted: boolean }[]>`
-        update ${tx(tableOf(op))} as new set deleted = ${deleted}
-        from ${tx(tableOf(op))} as old
-        where new.timeline_id = ${timeline} and new.id = ${op.id} and old.timeline_id = new.timeline_id and old.id = new.id
-        returning old.deleted`;
-      return row ? { value: row.deleted } : { skipped: "missing" };
+    const op = withOwnReading(sent, draft.timeline);
+    if (op.kind === "add_item") await requireMedia(tx, before.id, op);
+    ops.push(op);
+    was.push(draft.step(op));
+  }
+  return { ops, was, after: draft.timeline };
+}
+
+function withOwnReading(op: Op, t: Timeline): Op {
+  const own = (when: When) => confirmReading(when, readOptionsOf(t));
+  if (op.kind === "add_event" && op.fields.when)
+    return { ...op, fields: { ...op.fields, when: own(op.fields.when as When) } };
+  if ((op.kind === "set_event" && op.field === "when") || (op.kind === "set_timeline" && op.field === "period"))
+    return { ...op, value: own(op.value as When) };
+  return op;
+}
+
+/** True when the description has changed, false when the update says nothing new, null when there is no such event. */
+function takeWords(draft: Draft, op: Extract<Op, { kind: "describe" }>): boolean | null {
+  const state = draft.description(op.of);
+  if (state === null) return null;
+  const taken = takeUpdate(state, bytesOf(op.update));
+  if (!taken?.plainLinks) throw new Refused(fail("not_an_update"));
+  if (!taken.changed) return false;
+  if (!taken.clean) throw new Refused(fail("bad_characters"));
+  if (taken.characters > MOST.description.most) throw new Refused(fail("too_much", MOST.description.sentence));
+  if (taken.depth > MOST.nested.most) throw new Refused(fail("too_much", MOST.nested.sentence));
+  if (taken.state.length > MOST_DESCRIPTION) throw new Refused(fail("description_large"));
+  draft.describe(op.of, taken.state);
+  return true;
+}
+
+function bytesOf(base64: string): Uint8Array {
+  try {
+    return fromBase64(base64);
+  } catch {
+    throw new Refused(fail("not_an_update"));
+  }
+}
+
+async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "add_item" }>): Promise<void> {
+  const { list = "source", media = null, kind = null } = op.fields;
+  if ((list === "media") !== (media !== null)) throw new Refused(fail("no_such_media"));
+  if (media === null) return;
+  const [own] = await tx`select from media where id = ${media} and timeline_id = ${timeline} and kind = ${kind}`;
+  if (!own) throw new Refused(fail("no_such_media"));
+}
+
+const COLLECTION = { event: "events", category: "categories", item: "items" } as const;
+
+/** Writes what the steps have changed, whole records at a time. */
+async function write(tx: Tx, before: Timeline, after: Timeline, ops: readonly Op[]): Promise<void> {
+  if (after === before) return;
+  const fields = new Set<string>(ops.flatMap((op) => (op.kind === "set_timeline" ? [op.field] : [])));
+  if (after.introduction !== before.introduction) fields.add("introduction");
+  if (fields.size > 0) {
+    const row = Object.fromEntries(
+      [...fields].map((f) => [postgres.fromCamel(f), columnValue(tx, after[f as keyof Timeline])]),
+    );
+    await tx`update timeline set ${tx(row as never)} where id = ${after.id}`;
+  }
+  const touched = { event: new Set<string>(), category: new Set<string>(), item: new Set<string>() };
+  for (const op of ops) {
+    if (op.kind === "describe") touched.event.add(op.of);
+    else if (op.kind !== "set_timeline") touched[tableOf(op)].add(op.id);
+  }
+  for (const table of ["event", "category", "item"] as const) {
+    const [now, then] = [after[COLLECTION[table]], before[COLLECTION[table]]];
+    const rows = [...touched[table]].flatMap((id) => {
+      const record = now.get(id);
+      if (!record || record === then.get(id)) return [];
+      const columns: [string, unknown][] = [
+        ["timelineId", after.id],
+        ...Object.entries(record),
+        ["deletedAt", record.deleted ? new Date() : null],
+      ];
+      return [Object.fromEntries(columns.map(([f, v]) => [postgres.fromCamel(f), columnValue(tx, v)]))];
+    });
+    for (let i = 0; i < rows.length; i += BATCH) {
+      const names = Object.keys(rows[0]!);
+      await tx`
+        insert into ${tx(table)} ${tx(rows.slice(i, i + BATCH) as never, names as never)}
+        on conflict (timeline_id, id) do update set ${tx.unsafe(
+          names
+            .filter((n) => n !== "timeline_id" && n !== "id")
+            .map((n) => `"${n}" = ${n === "deleted_at" ? deletedAt(table) : `excluded."${n}"`}`)
+            .join(", "),
+        )}`;
     }
   }
 }
 
-async function setColumn(
-  op: Extract<Op, { kind: "set_timeline" | "set_event" | "set_category" | "set_item" }>,
-  now: Value,
-  write: (value: never) => PromiseLike<unknown>,
-  tx: Tx,
-): Promise<Was> {
-  if (op.onlyIf !== undefined && !sameValue(now, op.onlyIf)) return { skipped: "changed_since" };
-  await write(columnValue(tx, op.value) as never);
-  return { value: now };
-}
-
-/** Whether an event that became part of another would be part of itself; as the core's function of this name. */
-async function wouldLoop(tx: Tx, timeline: string, event: string, whole: string): Promise<boolean> {
-  const [row] = await tx<{ loops: boolean }[]>`
-    with recursive up(id) as (
-      select ${whole}::text
-      union
-      select e.part_of from event e join up on e.id = up.id
-      where e.timeline_id = ${timeline} and e.part_of is not null and e.part_of not like ${`${CIRCULAR}%`}
-    )
-    select exists (select from up where id = ${event}) as loops`;
-  return row!.loops;
-}
-
-async function givenOf(
-  tx: Tx,
-  timeline: string,
-  event: string,
-): Promise<{ given: string | null; locked: boolean } | undefined> {
-  const [row] = await tx<
-    { given: string | null; locked: boolean }[]
-  >`select given, locked from event where timeline_id = ${timeline} and id = ${event}`;
-  return row;
-}
+/** When it was deleted first, for as long as it is. */
+const deletedAt = (table: string) =>
+  `case when excluded.deleted then coalesce("${table}".deleted_at, excluded.deleted_at) end`;
 
 function columnValue(tx: Tx, value: unknown): unknown {
   if (value instanceof Uint8Array) return Buffer.from(value);
-  return value !== null && typeof value === "object" ? tx.json(value as never) : value;
-}
-
-async function add(tx: Tx, timeline: string, table: "event" | "category" | "item", record: object): Promise<Was> {
-  const fields: [string, unknown][] = Object.entries({ timelineId: timeline, ...record });
-  const row = Object.fromEntries(fields.map(([field, value]) => [postgres.fromCamel(field), columnValue(tx, value)]));
-  const made = await tx`insert into ${tx(table)} ${tx(row as never)} on conflict do nothing returning id`;
-  return made.length > 0 ? null : { skipped: "there_already" };
-}
-
-async function mergeIntoDescription(
-  tx: Tx,
-  timeline: string,
-  op: Extract<Op, { kind: "describe" }>,
-): Promise<Was | Failure> {
-  const update = fromBase64(op.update);
-  const [row] =
-    op.of === "introduction"
-      ? await tx<{ state: Uint8Array }[]>`select introduction as state from timeline where id = ${timeline}`
-      : await tx<
-          { state: Uint8Array }[]
-        >`select description as state from event where timeline_id = ${timeline} and id = ${op.of}`;
-  if (!row) return { skipped: "missing" };
-  const merged = Buffer.from(mergeDescriptions(new Uint8Array(row.state), update));
-  if (merged.length > MOST_DESCRIPTION) return fail("description_large");
-  if (op.of === "introduction") await tx`update timeline set introduction = ${merged} where id = ${timeline}`;
-  else await tx`update event set description = ${merged} where timeline_id = ${timeline} and id = ${op.of}`;
-  return null;
+  return value !== null && typeof value === "object" && !(value instanceof Date) ? tx.json(value as never) : value;
 }

@@ -1,8 +1,34 @@
+import type { ValidateFunction } from "ajv";
+import { changeAccount, deleteAccount } from "@/server/accounts/account";
+import { browserOf, closeSession, withCookies } from "@/server/accounts/sessions";
 import { signUp } from "@/server/accounts/sign-up";
-import { isFailure } from "@/server/http/failure";
-import { openRoute, stringsOf } from "@/server/http/route";
+import { mayTryFrom } from "@/server/accounts/tried";
+import { fail, isFailure } from "@/server/http/failure";
+import { ajv, memberRoute, openRoute, stringsOf } from "@/server/http/route";
 
-export const POST = openRoute({ body: stringsOf("displayName", "email", "password") }, async ({ body }) => {
-  const done = await signUp(body);
-  return isFailure(done) ? done : Response.json({ user: done.user }, { headers: { "Set-Cookie": done.cookie } });
+export const POST = openRoute({ body: stringsOf("displayName", "email", "password") }, async ({ request, body }) => {
+  if (!(await mayTryFrom("sign_up", request))) return fail("too_often");
+  const done = await signUp(body, browserOf(request));
+  return isFailure(done) ? done : withCookies({ user: done.user }, done);
+});
+
+const text = { type: "string", maxLength: 1_000 };
+const readChange = ajv.compile({
+  type: "object",
+  properties: { displayName: text, email: text, password: text },
+  additionalProperties: false,
+  minProperties: 1,
+}) as ValidateFunction<{ displayName?: string; email?: string; password?: string }>;
+
+/** Another display name or e-mail address. */
+export const PATCH = memberRoute({ body: readChange }, async ({ user, body }) => {
+  const done = await changeAccount(user.id, body);
+  return isFailure(done) ? done : { changed: true };
+});
+
+/** Deletes the account and what is only its own. */
+export const DELETE = memberRoute({ body: stringsOf("password") }, async ({ request, user, body }) => {
+  const done = await deleteAccount(user.id, body.password);
+  if (isFailure(done)) return done;
+  return withCookies({ deleted: true }, { cookies: [await closeSession(request)] });
 });

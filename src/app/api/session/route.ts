@@ -1,17 +1,17 @@
-import { closeSession, sessionKey } from "@/server/accounts/sessions";
+import { browserOf, closeSession, knownAccount, withCookies } from "@/server/accounts/sessions";
 import { signIn } from "@/server/accounts/sign-in";
-import { db } from "@/server/db/pool";
-import { isFailure } from "@/server/http/failure";
+import { mayTryFrom } from "@/server/accounts/tried";
+import { fail, isFailure } from "@/server/http/failure";
 import { openRoute, stringsOf } from "@/server/http/route";
 
-export const POST = openRoute({ body: stringsOf("name", "password") }, async ({ body }) => {
-  const done = await signIn(body.name, body.password);
-  return isFailure(done) ? done : Response.json({ user: done.user }, { headers: { "Set-Cookie": done.cookie } });
+export const POST = openRoute({ body: stringsOf("name", "password") }, async ({ request, body }) => {
+  const known = await knownAccount(request);
+  // Slow limits are for those nobody knows: whoever was signed in here before is not kept out by others' guessing.
+  if (!known && !(await mayTryFrom("sign_in", request))) return fail("too_often");
+  const done = await signIn(body.name, body.password, { known, browser: browserOf(request) });
+  return isFailure(done) ? done : withCookies({ user: done.user }, done);
 });
 
-export const DELETE = openRoute({}, async ({ request }) => {
-  const session = sessionKey(request);
-  const { cookie } = await closeSession(request);
-  if (session) await db()`select pg_notify('fastigo', ${JSON.stringify({ kind: "signed_out", session })})`;
-  return Response.json({ signedOut: true }, { headers: { "Set-Cookie": cookie } });
-});
+export const DELETE = openRoute({}, async ({ request }) =>
+  Response.json({ signedOut: true }, { headers: { "Set-Cookie": await closeSession(request) } }),
+);

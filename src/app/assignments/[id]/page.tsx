@@ -11,6 +11,7 @@ import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 import { Logo } from "@/ui/logo";
+import { checkDraft } from "../../check-draft";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
 
 export const metadata = { title: "Assignment" };
@@ -90,7 +91,7 @@ export default async function AssignmentPage({
       </>
     );
   }
-  const rows = await groupsOf(id);
+  const rows = await groupsOf(id, checkDraft);
   const open = s ? await findSubmission(s) : null;
   const mine = open && open.assignmentId === id ? open : null;
   return (
@@ -109,7 +110,7 @@ export default async function AssignmentPage({
           mine
             ? {
                 id: mine.id,
-                members: mine.content.members,
+                members: mine.members,
                 checks: mine.content.checks,
                 given: mine.content.given.map((g) => ({
                   title: g.title,

@@ -28,7 +28,11 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
       <main className="mx-auto grid max-w-[1080px] gap-8 px-5 py-7 md:grid-cols-[minmax(0,1fr)_380px]">
         <div>
           <h1 className="text-[26px]">{found.name}</h1>
-          {role === "student" ? <p className="text-quiet">with {found.teacher}</p> : null}
+          {role === "student" ? (
+            <p className="text-quiet">
+              with {found.teacher} · what you hand in is kept for {found.retentionMonths} months
+            </p>
+          ) : null}
           <h2 className="mt-5 mb-2 text-[18px]">Assignments</h2>
           {role === "teacher" ? (
             <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
@@ -61,6 +65,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               id={id}
               joinCode={found.joinCode}
               publishLimit={found.publishLimit}
+              retentionMonths={found.retentionMonths}
               members={(await membersOf(id)).map((m) => ({ ...m }))}
             />
           </div>

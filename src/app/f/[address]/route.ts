@@ -1,29 +1,25 @@
 import { openRoute } from "@/server/http/route";
 import { findFrozenCopy } from "@/server/timelines/frozen-copy";
-import { findVersion, storedPage } from "@/server/timelines/publish";
-import { BUILD, makePage, plainPage, sendPage } from "../../reader-response";
+import { plainPage } from "@/server/http/plain-page";
+import { BUILD, pageOfVersion, sendPage } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
 /** A frozen, dated copy by its own link: for whoever has the link. */
-export const GET = openRoute({}, async ({ request, params }) => {
+export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const copy = await findFrozenCopy(params.address!);
   if (!copy)
     return plainPage(404, "There is no frozen copy here", "The address may be mistyped. Ask whoever gave it to you.");
   if (copy.closed)
     return plainPage(410, "This link has been closed", "Whoever made this frozen copy has closed its link.");
-  const page = await storedPage(copy.version, `${BUILD}-copy`, async () => {
-    const version = (await findVersion(copy.version))!;
-    return makePage({
-      frozen: version.frozen,
-      mediaPath: `/f/${params.address}/media`,
-      note: {
-        text: `A frozen copy of ${version.at.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short", timeZone: "UTC" })} UTC; later changes are not in it. Fingerprint ${version.hash.slice(0, 16)}.`,
-        link: { to: `/f/${params.address}/file`, text: "Download it as a file" },
-      },
-      listed: false,
-      published: null,
-    });
+  const page = await pageOfVersion(copy.version, `${BUILD}-copy`, {
+    mediaPath: `/f/${params.address}/media`,
+    note: {
+      text: `A frozen copy of ${copy.at.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short", timeZone: "UTC" })} UTC; later changes are not in it. Fingerprint ${copy.hash.slice(0, 16)}.`,
+      link: { to: `/f/${params.address}/file`, text: "Download it as a file" },
+    },
+    listed: false,
+    published: null,
   });
   return sendPage(request, page, "no-cache");
 });

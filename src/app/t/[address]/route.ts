@@ -1,12 +1,13 @@
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
-import { canSee, findPublished, findVersion, storedPage } from "@/server/timelines/publish";
-import { BUILD, makePage, plainPage, sendPage } from "../../reader-response";
+import { plainPage } from "@/server/http/plain-page";
+import { canSee, findPublished } from "@/server/timelines/publish";
+import { BUILD, pageOfVersion, sendPage } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
 /** A published timeline: the page that was rendered once, after the check of who may see it. */
-export const GET = openRoute({}, async ({ request, params }) => {
+export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const published = await findPublished(params.address!);
   if (!published)
     return plainPage(404, "There is no timeline here", "The address may be mistyped. Ask whoever gave it to you.");
@@ -25,20 +26,16 @@ export const GET = openRoute({}, async ({ request, params }) => {
     );
   // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
   const listed = published.visibility === "everybody";
-  const page = await storedPage(published.version, `${BUILD}${listed ? "-listed" : ""}`, async () => {
-    const version = (await findVersion(published.version))!;
-    return makePage({
-      frozen: version.frozen,
-      mediaPath: `/t/${params.address}/media`,
-      note: null,
-      listed,
-      published: version.at.toLocaleDateString("en-GB", {
-        day: "numeric",
-        month: "long",
-        year: "numeric",
-        timeZone: "UTC",
-      }),
-    });
+  const page = await pageOfVersion(published.version, `${BUILD}${listed ? "-listed" : ""}`, {
+    mediaPath: `/t/${params.address}/media`,
+    note: null,
+    listed,
+    published: published.at.toLocaleDateString("en-GB", {
+      day: "numeric",
+      month: "long",
+      year: "numeric",
+      timeZone: "UTC",
+    }),
   });
   return sendPage(request, page, published.visibility === "only_me" ? "private, no-cache" : "no-cache");
 });

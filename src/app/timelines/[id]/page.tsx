@@ -1,25 +1,26 @@
 import { notFound } from "next/navigation";
-import { toSnapshot } from "@/core/formats/snapshot";
-import { Editor } from "@/features/editor/editor";
+import { EditorLoader } from "@/features/editor/editor-loader";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { findRole } from "@/server/timelines/access";
 import { publicationOf } from "@/server/timelines/publish";
-import { editorsOf, findTimeline } from "@/server/timelines/queries";
+import { editorsOf, readFields } from "@/server/timelines/queries";
 
 export const metadata = { title: "Editor" };
 
+/** The frame only: the timeline itself is fetched once, packed, so that a large one is not sent as HTML. */
 export default async function EditorPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const user = await requirePageUser(`/timelines/${id}`);
   const role = await findRole(db(), id, user.id);
-  const found = role ? await findTimeline(id) : null;
-  if (!found) notFound();
+  const read = role ? await readFields(db(), id) : null;
+  if (!read) notFound();
   return (
-    <Editor
+    <EditorLoader
       account={user.id}
-      snapshot={toSnapshot(found.timeline, found.seq)}
+      timeline={id}
+      title={read.fields.title}
       editors={(await editorsOf(db(), id)).map((e) => ({ ...e }))}
       publication={await publicationOf(id)}
       work={await ownWork(id)}

@@ -5,9 +5,13 @@ import type { Visibility } from "@/server/timelines/publish";
 
 const readAlter = ajv.compile({
   type: "object",
-  properties: { code: { enum: ["renew", "close"] }, publishLimit: { enum: ["only_me", "class", "link", "everybody"] } },
+  properties: {
+    code: { enum: ["renew", "close"] },
+    publishLimit: { enum: ["only_me", "class", "link", "everybody"] },
+    retentionMonths: { type: "integer", minimum: 1, maximum: 120 },
+  },
   additionalProperties: false,
-}) as ValidateFunction<{ code?: "renew" | "close"; publishLimit?: Visibility }>;
+}) as ValidateFunction<{ code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number }>;
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {
   const done = await alterClass(params.id!, user.id, body);

@@ -1,14 +1,14 @@
+import { browserOf, withCookies } from "@/server/accounts/sessions";
+import { mayTryFrom } from "@/server/accounts/tried";
 import { joinNew } from "@/server/classes/join-class";
-import { isFailure } from "@/server/http/failure";
+import { fail, isFailure } from "@/server/http/failure";
 import { openRoute, stringsOf } from "@/server/http/route";
 
 /** A new student, by the class's code. */
-export const POST = openRoute({ body: stringsOf("code", "displayName", "password") }, async ({ body }) => {
-  const done = await joinNew(body);
+export const POST = openRoute({ body: stringsOf("code", "displayName", "password") }, async ({ request, body }) => {
+  if (!(await mayTryFrom("code", request))) return fail("too_often");
+  const done = await joinNew(body, browserOf(request));
   return isFailure(done)
     ? done
-    : Response.json(
-        { user: done.user, signInName: done.signInName, class: done.class },
-        { headers: { "Set-Cookie": done.cookie } },
-      );
+    : withCookies({ user: done.user, signInName: done.signInName, class: done.class }, done);
 });

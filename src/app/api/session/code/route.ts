@@ -1,9 +1,12 @@
+import { browserOf, withCookies } from "@/server/accounts/sessions";
+import { mayTryFrom } from "@/server/accounts/tried";
 import { useOneTimeCode as takeOneTimeCode } from "@/server/classes/join-class";
-import { isFailure } from "@/server/http/failure";
+import { fail, isFailure } from "@/server/http/failure";
 import { openRoute, stringsOf } from "@/server/http/route";
 
 /** A new password for a one-time code. */
-export const POST = openRoute({ body: stringsOf("name", "code", "password") }, async ({ body }) => {
-  const done = await takeOneTimeCode(body);
-  return isFailure(done) ? done : Response.json({ user: done.user }, { headers: { "Set-Cookie": done.cookie } });
+export const POST = openRoute({ body: stringsOf("name", "code", "password") }, async ({ request, body }) => {
+  if (!(await mayTryFrom("code", request))) return fail("too_often");
+  const done = await takeOneTimeCode(body, browserOf(request));
+  return isFailure(done) ? done : withCookies({ user: done.user }, done);
 });

@@ -1,24 +1,32 @@
 import type { ValidateFunction } from "ajv";
-import { toSnapshot } from "@/core/formats/snapshot";
 import { db } from "@/server/db/pool";
-import { fail } from "@/server/http/failure";
+import { fail, isFailure } from "@/server/http/failure";
 import { ajv, memberRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
 import { setDeleted } from "@/server/timelines/create";
-import { publicationOf } from "@/server/timelines/publish";
-import { editorsOf, findTimeline } from "@/server/timelines/queries";
+import { inThread } from "@/work/in-thread";
 
+const LIMIT_MS = 20_000;
+
+/** The timeline as it stands, as JSON packed with gzip: `Snapshot`. Made where nobody waits for it but who asked. */
 export const GET = memberRoute({}, async ({ user, params }) => {
   const id = params.id!;
-  const role = await findRole(db(), id, user.id);
-  const found = role ? await findTimeline(id) : null;
-  if (!role || !found) return fail("not_found");
-  return {
-    ...toSnapshot(found.timeline, found.seq),
-    role,
-    editors: await editorsOf(db(), id),
-    publication: await publicationOf(id),
-  };
+  if (!(await findRole(db(), id, user.id))) return fail("not_found");
+  const packed = await inThread("snapshot", [[id]], {
+    in: "reading",
+    key: user.id,
+    what: `reading of ${id}`,
+    limitMs: LIMIT_MS,
+  });
+  if (packed === null) return fail("not_found");
+  if (isFailure(packed)) return packed;
+  return new Response(packed as Uint8Array<ArrayBuffer>, {
+    headers: {
+      "Content-Type": "application/gzip",
+      "Cache-Control": "no-store",
+      "X-Content-Type-Options": "nosniff",
+    },
+  });
 });
 
 const readDeleted = ajv.compile({

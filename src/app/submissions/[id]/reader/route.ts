@@ -3,13 +3,13 @@ import { findSubmission, teaches } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
-import { findVersion, storedPage } from "@/server/timelines/publish";
-import { BUILD, makePage, plainPage, sendPage } from "../../../reader-response";
+import { plainPage } from "@/server/http/plain-page";
+import { BUILD, pageOfVersion, sendPage } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
 /** A submission as it was handed in: for its teacher and its group. */
-export const GET = openRoute({}, async ({ request, params }) => {
+export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const user = await findUser(request);
   const s = user ? await findSubmission(params.id!) : null;
   if (!user || !s || !((await teaches(s.assignmentId, user.id)) || (await findRole(db(), s.timelineId, user.id))))
@@ -18,18 +18,14 @@ export const GET = openRoute({}, async ({ request, params }) => {
       "There is nothing here that you may see",
       "Sign in as the teacher of the class, or as one of the group.",
     );
-  const page = await storedPage(s.versionId, `${BUILD}-submission`, async () => {
-    const version = (await findVersion(s.versionId))!;
-    return makePage({
-      frozen: version.frozen,
-      mediaPath: `/submissions/${s.id}/media`,
-      note: {
-        text: `As submitted by ${s.content.members.join(", ")} on ${s.submittedAt.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short" })}.`,
-        link: null,
-      },
-      listed: false,
-      published: null,
-    });
+  const page = await pageOfVersion(s.versionId, `${BUILD}-submission`, {
+    mediaPath: `/submissions/${s.id}/media`,
+    note: {
+      text: `As submitted on ${s.submittedAt.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short" })}.`,
+      link: null,
+    },
+    listed: false,
+    published: null,
   });
   return sendPage(request, page, "private, no-cache");
 });

@@ -1,31 +1,26 @@
-import { toFrozen } from "@/core/formats/frozen";
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
-import { findTimeline } from "@/server/timelines/queries";
-import { makePage, plainPage, sendPage } from "../../../reader-response";
+import { ownAddress } from "@/server/http/origin";
+import { plainPage } from "@/server/http/plain-page";
+import { pageOfDraft, sendPage } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
 /** The draft as a reader will see it; for its editors only. */
-export const GET = openRoute({}, async ({ request, params }) => {
+export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const id = params.id!;
   const user = await findUser(request);
   if (!user)
-    return Response.redirect(
-      new URL(`/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`, `http://${request.headers.get("host")}`),
-      303,
-    );
-  const found = (await findRole(db(), id, user.id)) ? await findTimeline(id) : null;
-  if (!found)
+    return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
+  if (!(await findRole(db(), id, user.id)))
     return plainPage(
       404,
       "There is nothing here that you may see",
       "Ask its owner for a link, or sign in as somebody else.",
     );
-  const page = makePage({
-    frozen: toFrozen(found.timeline),
+  const page = await pageOfDraft(id, user.id, {
     mediaPath: `/api/timelines/${id}/media`,
     note: {
       text: "This is how a reader will see it. It is the draft, and only its editors can see this page.",

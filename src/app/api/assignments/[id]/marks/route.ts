@@ -4,12 +4,13 @@ import { findAssignment } from "@/server/classes/assignment";
 import { groupsOf, teaches } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
+import { checkDraft } from "../../../../check-draft";
 
 /** The marks as a table, one line a student. */
 export const GET = memberRoute({}, async ({ user, params }) => {
   const assignment = await findAssignment(params.id!);
   if (!assignment || !(await teaches(assignment.id, user.id))) return fail("not_found");
-  const lines = (await groupsOf(assignment.id)).flatMap((g) =>
+  const lines = (await groupsOf(assignment.id, checkDraft)).flatMap((g) =>
     g.members.map((name) => ({
       Student: name,
       Group: g.members.join(", "),

@@ -2,7 +2,9 @@ import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
-import { frozenCopiesOf, makeFrozenCopy } from "@/server/timelines/frozen-copy";
+import { frozenCopiesOf } from "@/server/timelines/frozen-copy";
+import { inThread } from "@/work/in-thread";
+import { freezing } from "../../../../freezing";
 
 export const GET = memberRoute({}, async ({ user, params }) => {
   if (!(await findRole(db(), params.id!, user.id))) return fail("not_found");
@@ -10,6 +12,6 @@ export const GET = memberRoute({}, async ({ user, params }) => {
 });
 
 export const POST = memberRoute({}, async ({ user, params }) => {
-  const made = await makeFrozenCopy(params.id!, user.id);
+  const made = await inThread("makeFrozenCopy", [[params.id!, user.id]], freezing(user.id));
   return "failed" in made ? made : { copy: made.copy };
 });

@@ -1,6 +1,8 @@
 import type { ValidateFunction } from "ajv";
 import { ajv, memberRoute } from "@/server/http/route";
-import { publish, takeBack, type Visibility } from "@/server/timelines/publish";
+import { takeBack, type Visibility } from "@/server/timelines/publish";
+import { inThread } from "@/work/in-thread";
+import { freezing } from "../../../../freezing";
 
 const readPublish = ajv.compile({
   type: "object",
@@ -10,7 +12,7 @@ const readPublish = ajv.compile({
 }) as ValidateFunction<{ visibility: Visibility; fresh: boolean }>;
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
-  const done = await publish(params.id!, user.id, body.visibility, body.fresh);
+  const done = await inThread("publish", [[params.id!, user.id, body.visibility, body.fresh]], freezing(user.id));
   return "failed" in done ? done : { publication: done.publication };
 });
 

@@ -1,8 +1,10 @@
-import { submit, takeSubmissionBack } from "@/server/classes/submit";
+import { takeSubmissionBack } from "@/server/classes/submit";
 import { memberRoute } from "@/server/http/route";
+import { inThread } from "@/work/in-thread";
+import { freezing } from "../../../../freezing";
 
 export const POST = memberRoute({}, async ({ user, params }) => {
-  const done = await submit(params.id!, user.id);
+  const done = await inThread("submit", [[params.id!, user.id]], freezing(user.id));
   return "failed" in done ? done : { receipt: done.receipt };
 });
 

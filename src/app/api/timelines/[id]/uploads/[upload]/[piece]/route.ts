@@ -1,16 +1,19 @@
 import { fail } from "@/server/http/failure";
+import { readBytes, wholeNumber } from "@/server/http/read-body";
 import { memberRoute } from "@/server/http/route";
 import { PIECE } from "@/server/media/blobs";
-import { putPiece } from "@/server/media/uploads";
+import { MOST_PIECES, putPiece } from "@/server/media/uploads";
 
 export const PUT = memberRoute({}, async ({ request, user, params }) => {
-  if (Number(request.headers.get("content-length") ?? 0) > PIECE) return fail("piece_size");
-  let bytes: Uint8Array;
+  const n = wholeNumber(params.piece!, 0, MOST_PIECES, 0);
+  if (n === null) return fail("not_found");
+  let read: Awaited<ReturnType<typeof readBytes>>;
   try {
-    bytes = new Uint8Array(await request.arrayBuffer());
+    read = await readBytes(request, PIECE);
   } catch {
     return fail("piece_size");
   }
-  const done = await putPiece(params.id!, user.id, params.upload!, Number(params.piece), bytes);
+  if ("failed" in read) return fail("piece_size");
+  const done = await putPiece(params.id!, user.id, params.upload!, n, read.bytes);
   return "failed" in done ? done : { stored: done.stored };
 });

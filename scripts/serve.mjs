@@ -1,0 +1,83 @@
+// Serves the built application: node scripts/serve.mjs HOST PORT. Looks at every request before Next does: methods, the
+// address, and from where it really comes.
+import { createServer } from "node:http";
+import next from "next";
+import { ROOT } from "./lib/machine.mjs";
+
+const [host = "127.0.0.1", port = "3000"] = process.argv.slice(2);
+const METHODS = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
+const LONGEST_ADDRESS = 4_000;
+/** A request that has not arrived after so long never will; pieces of files take their time on slow lines. */
+const REQUEST_MS = 120_000;
+
+function refuse(response, status, failed, sentence) {
+  response.writeHead(status, {
+    "Content-Type": "application/json",
+    "Cache-Control": "no-store",
+    "X-Content-Type-Options": "nosniff",
+    Connection: "close",
+  });
+  response.end(JSON.stringify({ failed, sentence }));
+}
+
+/** Whether every part of an address can be decoded and holds no control characters. */
+function isAddress(address) {
+  if (address.length > LONGEST_ADDRESS) return false;
+  try {
+    return !/\p{Cc}/u.test(decodeURIComponent(address.replaceAll("+", " ")));
+  } catch {
+    return false;
+  }
+}
+
+/** From where a request comes: the connection, or what a proxy that is trusted says last. */
+function comesFrom(request) {
+  const said = process.env.TRUSTED_PROXY === "1" ? request.headers["x-forwarded-for"] : undefined;
+  return (
+    String(said ?? "")
+      .split(",")
+      .at(-1)
+      .trim() ||
+    request.socket.remoteAddress ||
+    "unknown"
+  );
+}
+
+const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) });
+await app.prepare();
+const handle = app.getRequestHandler();
+const server = createServer({ requestTimeout: REQUEST_MS, maxHeaderSize: 16_384 }, (request, response) => {
+  if (!METHODS.has(request.method))
+    return refuse(response, 405, "bad_method", "Fastigo does not know this method. Nothing was changed.");
+  if (!isAddress(request.url))
+    return refuse(
+      response,
+      400,
+      "bad_address",
+      "This address holds characters no address of Fastigo has. Check it, or ask whoever gave it to you.",
+    );
+  request.headers["x-fastigo-from"] = comesFrom(request);
+  handle(request, response).catch((error) => {
+    console.error(error);
+    if (!response.headersSent)
+      refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");
+    else response.destroy();
+  });
+});
+server.on("clientError", (_error, socket) => {
+  if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n");
+});
+// A fault in one request is written down and does not take the others with it; what the process cannot go on from, its
+// watcher starts again.
+process.on("unhandledRejection", (error) => console.error("Not caught:", error));
+server.listen(Number(port), host);
+for (const signal of ["SIGTERM", "SIGINT"])
+  process.on(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    // The streams have been told to end; whoever hangs on after that is cut off.
+    setTimeout(() => {
+      server.closeAllConnections();
+      process.exit(0);
+    }, 3_000).unref();
+  });

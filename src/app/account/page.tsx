@@ -1,0 +1,40 @@
+import { AccountForms } from "@/features/accounts/account-forms";
+import { SignOutButton } from "@/features/accounts/sign-out-button";
+import { findAccount, openCopiesOf } from "@/server/accounts/account";
+import { sessionsOf } from "@/server/accounts/sessions";
+import { requirePageUser } from "@/server/http/page-user";
+import { PlainBar } from "@/ui/plain-bar";
+import { cookies } from "next/headers";
+import { notFound } from "next/navigation";
+
+export const metadata = { title: "Your account" };
+
+export default async function AccountPage() {
+  const user = await requirePageUser("/account");
+  const own = await findAccount(user.id);
+  if (!own) notFound();
+  const sessions = await sessionsOf(user.id, (await cookies()).toString());
+  const copies = await openCopiesOf(user.id);
+  return (
+    <>
+      <PlainBar>
+        <SignOutButton />
+      </PlainBar>
+      <main className="mx-auto max-w-[640px] px-5 py-8">
+        <h1 className="mb-5 text-[26px]">Your account</h1>
+        <AccountForms
+          displayName={own.displayName}
+          email={own.email}
+          signInName={own.signInName}
+          sessions={sessions.map((s) => ({
+            id: s.id,
+            browser: s.browser,
+            own: s.own,
+            seenAt: s.seenAt.toISOString(),
+          }))}
+          copies={copies.map((c) => ({ ...c, createdAt: c.createdAt.toISOString() }))}
+        />
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+/**
+ * Characters that no text of Fastigo holds: control characters but tab and line ends, and halves of surrogate pairs
+ * (Unicode 15, 23.1 and 23.6). PostgreSQL cannot store some of them, and nobody can see any.
+ */
+const BAD = /(?![\t\n\r])\p{Cc}|\p{Cs}/u;
+const ALL_BAD = new RegExp(BAD.source, "gu");
+
+export function isClean(text: string): boolean {
+  return !BAD.test(text);
+}
+
+/** The text without such characters; the same string when it has none. */
+export function cleanText(text: string): string {
+  return BAD.test(text) ? text.replace(ALL_BAD, "") : text;
+}
+
+/** How deep a value sent from elsewhere may be nested. */
+const DEEPEST = 64;
+
+/** Whether all texts within a value, keys too, are clean and it is not nested beyond measure. */
+export function isCleanValue(value: unknown, depth = 0): boolean {
+  if (typeof value === "string") return isClean(value);
+  if (value === null || typeof value !== "object") return true;
+  if (depth > DEEPEST) return false;
+  if (Array.isArray(value)) return value.every((v) => isCleanValue(v, depth + 1));
+  return Object.entries(value).every(([k, v]) => isClean(k) && isCleanValue(v, depth + 1));
+}
+
+/** The value with all its texts clean; the same object when nothing had to be taken out. */
+export function cleanValue<T>(value: T): T {
+  if (typeof value === "string") return cleanText(value) as T;
+  if (value === null || typeof value !== "object" || value instanceof Uint8Array) return value;
+  if (Array.isArray(value)) {
+    const cleaned = value.map(cleanValue);
+    return cleaned.every((v, i) => v === value[i]) ? value : (cleaned as T);
+  }
+  const entries = Object.entries(value).map(([k, v]) => [k, cleanValue(v)] as const);
+  return entries.every(([k, v]) => v === (value as Record<string, unknown>)[k])
+    ? value
+    : (Object.fromEntries(entries) as T);
+}

@@ -1,0 +1,198 @@
+import "server-only";
+import { verify } from "@node-rs/argon2";
+import { canonicalJson, toFrozen } from "@/core/formats/frozen";
+import { db, type Tx } from "../db/pool";
+import { type Failure, fail } from "../http/failure";
+import { rightsChanged } from "../live/notify";
+import { purgeTimeline } from "../timelines/purge";
+import { findTimeline } from "../timelines/queries";
+import { hashPassword, passwordProblem } from "./password";
+import { endAllSessions, type Opened, openSession } from "./sessions";
+import { takeTry } from "./sign-in";
+import { readDisplayName, readEmail } from "./sign-up";
+
+export interface OwnAccount {
+  displayName: string;
+  email: string | null;
+  signInName: string | null;
+  createdAt: Date;
+}
+
+export async function findAccount(id: string): Promise<OwnAccount | null> {
+  const [row] = await db()<OwnAccount[]>`
+    select display_name, email, sign_in_name, created_at from account where id = ${id} and deleted_at is null`;
+  return row ?? null;
+}
+
+/** Whether this is a person's own password; guessing by somebody at an open browser is slowed as at the door. */
+async function provePassword(id: string, password: string): Promise<Failure | null> {
+  const counted = `own ${id}`;
+  const wait = await takeTry(counted);
+  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
+  const [row] = await db()<{ passwordHash: string }[]>`select password_hash from account where id = ${id}`;
+  if (!row || !(await verify(row.passwordHash, password.slice(0, 200)).catch(() => false)))
+    return fail("wrong_own_password");
+  await db()`delete from sign_in_attempt where name = ${counted}`;
+  return null;
+}
+
+/** Sets another password; every session of the account ends, and a new one begins for whoever has done it. */
+export async function changePassword(
+  id: string,
+  input: { password: string; next: string },
+  browser: string,
+): Promise<Failure | Opened> {
+  const own = await findAccount(id);
+  if (!own) return fail("not_found");
+  const problem = passwordProblem(input.next, [own.displayName, own.email ?? "", own.signInName ?? ""]);
+  if (problem) return problem;
+  const wrong = await provePassword(id, input.password);
+  if (wrong) return wrong;
+  const passwordHash = await hashPassword(input.next);
+  return db().begin(async (tx) => {
+    await tx`update account set password_hash = ${passwordHash} where id = ${id}`;
+    await tx`delete from one_time_code where account_id = ${id}`;
+    await endAllSessions(id, tx);
+    return openSession(tx, id, browser);
+  });
+}
+
+/** Sets display name, and e-mail address where the password is given with it. */
+export async function changeAccount(
+  id: string,
+  input: { displayName?: string; email?: string; password?: string },
+): Promise<Failure | { changed: true }> {
+  if (input.displayName !== undefined) {
+    const name = readDisplayName(input.displayName);
+    if (!name) return fail("display_name_missing");
+    await db()`update account set display_name = ${name} where id = ${id}`;
+  }
+  if (input.email !== undefined) {
+    const email = readEmail(input.email);
+    if (!email) return fail("email_malformed");
+    const wrong = await provePassword(id, input.password ?? "");
+    if (wrong) return wrong;
+    const done = await db()`
+      update account set email = ${email}
+      where id = ${id} and not exists (select from account o where lower(o.email) = lower(${email}) and o.id <> ${id})
+      returning id`;
+    if (done.length === 0) return fail("email_taken");
+  }
+  return { changed: true };
+}
+
+export interface Notice {
+  id: string;
+  text: string;
+  at: Date;
+}
+
+/** What a person is to be told until they have read it. */
+export async function noticesOf(account: string): Promise<Notice[]> {
+  return db()<Notice[]>`select id::text, text, at from account_notice where account_id = ${account} order by at, id`;
+}
+
+export async function dismissNotices(account: string): Promise<void> {
+  await db()`delete from account_notice where account_id = ${account}`;
+}
+
+export interface OwnFrozenCopy {
+  timeline: string;
+  address: string;
+  title: string;
+  createdAt: Date;
+  /** Whether the timeline is deleted: the copy stands on its own until it is closed or the bin is emptied. */
+  deleted: boolean;
+}
+
+/** The frozen copies of the timelines a person owns whose links are open, of deleted timelines too. */
+export async function openCopiesOf(account: string): Promise<OwnFrozenCopy[]> {
+  return db()<OwnFrozenCopy[]>`
+    select f.timeline_id as timeline, f.address, t.title, f.created_at, t.deleted_at is not null as deleted
+    from frozen_copy f join timeline t on t.id = f.timeline_id join editor e on e.timeline_id = t.id
+    where e.account_id = ${account} and e.role = 'owner' and f.closed_at is null order by f.created_at desc`;
+}
+
+/** Everything of a person, as one JSON text: account, classes, timelines in the open format, submissions with their marks. */
+export async function exportOf(id: string): Promise<string | null> {
+  const own = await findAccount(id);
+  if (!own) return null;
+  const classes = await db()`
+    select c.name, case when c.teacher_id = ${id} then 'teacher' else 'student' end as role from class c
+    where c.teacher_id = ${id} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${id})`;
+  const submissions = await db()`
+    select s.submitted_at, s.hash, s.content, m.returned_at,
+      case when m.returned_at is not null then m.points end as points,
+      case when m.returned_at is not null then m.comment end as comment
+    from submission s join group_member g on g.group_id = s.group_id left join mark m on m.submission_id = s.id
+    where g.account_id = ${id} order by s.submitted_at`;
+  const files = await db()`
+    select m.id, m.timeline_id, m.kind, m.name, m.created_at from media m where m.created_by = ${id} order by m.created_at`;
+  const mine = await db()<{ id: string; role: string }[]>`
+    select e.timeline_id as id, e.role from editor e join timeline t on t.id = e.timeline_id
+    where e.account_id = ${id} and t.deleted_at is null order by e.joined_at`;
+  const timelines: string[] = [];
+  for (const { id: timeline, role } of mine) {
+    const found = await findTimeline(timeline);
+    if (found)
+      timelines.push(
+        `{"id":${JSON.stringify(timeline)},"role":"${role}","timeline":${canonicalJson(toFrozen(found.timeline))}}`,
+      );
+  }
+  const head = JSON.stringify({
+    fastigo: "everything of mine",
+    format: 1,
+    account: own,
+    classes,
+    // Right dates of work that was not returned stay with the teacher.
+    submissions: submissions.map(({ content, ...s }) => ({
+      ...s,
+      content: s.returnedAt ? JSON.parse(content as string) : undefined,
+    })),
+    files,
+  });
+  return `${head.slice(0, -1)},"timelines":[${timelines.join(",")}]}`;
+}
+
+/**
+ * Deletes an account for good. Timelines that nobody else edits are destroyed; others pass to whoever has edited with them the
+ * longest. What was handed in stays for as long as its class keeps it, without the name. Classes they teach are closed.
+ */
+export async function deleteAccount(id: string, password: string): Promise<Failure | { deleted: true }> {
+  const wrong = await provePassword(id, password);
+  if (wrong) return wrong;
+  await db().begin(async (tx) => {
+    const [own] = await tx<{ displayName: string }[]>`select display_name from account where id = ${id} for update`;
+    const mine = await tx<{ id: string; heir: string | null }[]>`
+      select e.timeline_id as id,
+        (select o.account_id from editor o where o.timeline_id = e.timeline_id and o.account_id <> ${id} order by o.joined_at, o.account_id limit 1) as heir
+      from editor e where e.account_id = ${id} and e.role = 'owner'`;
+    await blankName(tx, id, own!.displayName);
+    for (const t of mine) {
+      if (t.heir) {
+        await tx`update editor set role = 'owner' where timeline_id = ${t.id} and account_id = ${t.heir}`;
+        await rightsChanged(t.heir, tx);
+      } else await purgeTimeline(tx, t.id);
+    }
+    await tx`delete from editor where account_id = ${id}`;
+    await tx`delete from group_member where account_id = ${id}`;
+    await tx`delete from class_member where account_id = ${id}`;
+    await tx`delete from removed_editor where account_id = ${id}`;
+    await tx`delete from account_notice where account_id = ${id}`;
+    await tx`delete from one_time_code where account_id = ${id}`;
+    await tx`update class set join_code = null, closed_at = now() where teacher_id = ${id}`;
+    await endAllSessions(id, tx);
+    // The row stays without a name: what others keep refers to it.
+    await tx`
+      update account set display_name = 'Deleted account', email = null, sign_in_name = null, password_hash = '',
+        made_in_class = null, deleted_at = now() where id = ${id}`;
+  });
+  return { deleted: true };
+}
+
+/** Takes the name off what was handed in: names stand beside the content that is hashed, not in it. */
+async function blankName(tx: Tx, id: string, name: string): Promise<void> {
+  await tx`
+    update submission s set members = array_replace(s.members, ${name}, 'Deleted account')
+    from group_member m where m.group_id = s.group_id and m.account_id = ${id}`;
+}

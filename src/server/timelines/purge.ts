@@ -1,0 +1,163 @@
+import "server-only";
+import type { Op } from "@/core/change/change";
+import { emptyCategory, emptyEvent, emptyItem } from "@/core/timeline/timeline";
+import type { Tx } from "../db/pool";
+
+/** What is deleted can be put back for so long; then it is gone for good. */
+export const BIN_DAYS = 30;
+
+/** Within this transaction what is frozen may be destroyed, but never altered. */
+export async function allowPurge(tx: Tx): Promise<void> {
+  await tx`select set_config('fastigo.purge', 'on', true)`;
+}
+
+/**
+ * Destroys a timeline with its log, its versions and their pages, its files and its links. Where a submission of it is still to
+ * be kept, what was submitted stays, without a draft around it, and goes with the submission.
+ */
+export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
+  await allowPurge(tx);
+  const kept = await tx<{ versionId: string }[]>`
+    select s.version_id from submission s join group_work g on g.id = s.group_id where g.timeline_id = ${id}`;
+  const versions = kept.map((k) => k.versionId);
+  await tx`delete from publication where timeline_id = ${id}`;
+  await tx`delete from frozen_copy where timeline_id = ${id}`;
+  await purgeVersions(tx, await versionsOf(tx, id, versions));
+  if (versions.length === 0) {
+    await tx`delete from group_work where timeline_id = ${id}`;
+    await tx`delete from timeline where id = ${id}`;
+    return;
+  }
+  await tx`delete from change where timeline_id = ${id}`;
+  await tx`delete from event where timeline_id = ${id}`;
+  await tx`delete from category where timeline_id = ${id}`;
+  await tx`delete from item where timeline_id = ${id}`;
+  await tx`delete from upload where timeline_id = ${id}`;
+  await tx`delete from thumbnail where timeline_id = ${id}`;
+  await tx`delete from check_result where timeline_id = ${id}`;
+  await tx`
+    delete from media m where timeline_id = ${id} and not exists (select from version_media v where v.media_id = m.id)`;
+  await tx`
+    update timeline set title = '', subject = '', byline = '', introduction = '', join_token = null, log_bytes = 0,
+      deleted_at = coalesce(deleted_at, now()) where id = ${id}`;
+}
+
+async function versionsOf(tx: Tx, timeline: string, without: string[]): Promise<string[]> {
+  const rows = await tx<
+    { id: string }[]
+  >`select id from version where timeline_id = ${timeline} and id <> all(${without})`;
+  return rows.map((r) => r.id);
+}
+
+/** Destroys versions that nothing refers to, with the pages made of them. */
+export async function purgeVersions(tx: Tx, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  await allowPurge(tx);
+  await tx`delete from page where version_id = any(${[...ids]})`;
+  await tx`delete from version_media where version_id = any(${[...ids]})`;
+  await tx`delete from version where id = any(${[...ids]})`;
+}
+
+/** Destroys a submission whole: what was handed in, its mark and its comments; and what was left of a deleted draft. */
+export async function purgeSubmission(tx: Tx, id: string): Promise<void> {
+  await allowPurge(tx);
+  const [row] = await tx<{ versionId: string; timelineId: string; deleted: boolean }[]>`
+    select s.version_id, g.timeline_id, t.deleted_at is not null as deleted
+    from submission s join group_work g on g.id = s.group_id join timeline t on t.id = g.timeline_id where s.id = ${id}`;
+  if (!row) return;
+  await tx`delete from event_comment where submission_id = ${id}`;
+  await tx`delete from mark where submission_id = ${id}`;
+  await tx`delete from submission where id = ${id}`;
+  await purgeVersions(tx, [row.versionId]);
+  if (!row.deleted) return;
+  const [log] = await tx`select from change where timeline_id = ${row.timelineId} limit 1`;
+  if (!log) await purgeTimeline(tx, row.timelineId);
+}
+
+/**
+ * Takes what was deleted `before` a moment out of a timeline for good: the rows hold nothing any more, and neither does the
+ * log. A replay of the log gives the rows as they are from then on. Gives how many records were emptied.
+ */
+export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Promise<number> {
+  await tx`select from timeline where id = ${timeline} for update`;
+  const due = async (table: string) =>
+    (
+      await tx<
+        { id: string }[]
+      >`select id from ${tx(table)} where timeline_id = ${timeline} and deleted and not purged and deleted_at < ${before}`
+    ).map((r) => r.id);
+  const events = new Set(await due("event"));
+  const categories = new Set(await due("category"));
+  const items = new Set(await due("item"));
+  for (const { id } of await tx<{ id: string }[]>`
+    select id from item where timeline_id = ${timeline} and not purged and "of" = any(${[...events]})`)
+    items.add(id);
+  const found = events.size + categories.size + items.size;
+  if (found === 0) return 0;
+
+  const e = emptyEvent("");
+  await tx`
+    update event set title = '', short_title = '', "when" = ${tx.json(e.when as never)}, category = null, part_of = null,
+      emphasis = false, sign = '', spot = null, close_up = '', done = null, by_hand = '', description = '', purged = true
+    where timeline_id = ${timeline} and id = any(${[...events]})`;
+  const c = emptyCategory("");
+  await tx`
+    update category set name = '', colour = ${c.colour}, pattern = ${c.pattern}, place = ${c.place}, purged = true
+    where timeline_id = ${timeline} and id = any(${[...categories]})`;
+  const i = emptyItem("");
+  await tx`
+    update item set place = ${i.place}, media = null, kind = null, width = null, height = null, text = '', credit = '',
+      licence = '', address = '', found_on = '', purged = true
+    where timeline_id = ${timeline} and id = any(${[...items]})`;
+
+  let bytes = 0;
+  for (let after = -1; ; ) {
+    const [row] = await tx<{ seq: number; ops: Op[]; was: unknown[] }[]>`
+      select seq, ops, was from change where timeline_id = ${timeline} and seq > ${after} order by seq limit 1`;
+    if (!row) break;
+    after = row.seq;
+    const kept = row.ops.flatMap((op, n) => {
+      const blank = blanked(op, events, categories, items);
+      return blank ? [{ op: blank, was: blank === op ? row.was[n] : null }] : [];
+    });
+    const ops = kept.map((k) => k.op);
+    const was = kept.map((k) => k.was ?? null);
+    bytes += Buffer.byteLength(JSON.stringify(ops)) + Buffer.byteLength(JSON.stringify(was));
+    if (kept.length !== row.ops.length || kept.some((k, n) => k.op !== row.ops[n]))
+      await tx`
+        update change set ops = ${tx.json(ops as never)}, was = ${tx.json(was as never)}
+        where timeline_id = ${timeline} and seq = ${row.seq}`;
+  }
+  await tx`update timeline set log_bytes = ${bytes} where id = ${timeline}`;
+  return found;
+}
+
+/** A step without what was in the records that are gone; null where nothing of it is left; itself where it is of others. */
+function blanked(
+  op: Op,
+  events: ReadonlySet<string>,
+  categories: ReadonlySet<string>,
+  items: ReadonlySet<string>,
+): Op | null {
+  switch (op.kind) {
+    case "describe":
+      return events.has(op.of) ? null : op;
+    case "add_event":
+      return events.has(op.id) ? { ...op, fields: {} } : op;
+    case "add_category":
+      return categories.has(op.id) ? { ...op, fields: {} } : op;
+    case "add_item": {
+      if (!items.has(op.id)) return op;
+      const { of, list } = op.fields;
+      return { ...op, fields: { ...(of === undefined ? {} : { of }), ...(list === undefined ? {} : { list }) } };
+    }
+    case "set_event":
+      return events.has(op.id) ? null : op;
+    case "set_category":
+      return categories.has(op.id) ? null : op;
+    case "set_item":
+      return items.has(op.id) ? null : op;
+    default:
+      return op;
+  }
+}

@@ -1,0 +1,54 @@
+import "server-only";
+import { type Op, tableOf } from "@/core/change/change";
+import { emptyEvent, type Category, type Item, type Timeline, type TimelineEvent } from "@/core/timeline/timeline";
+import type { Sql } from "../db/pool";
+import { CATEGORY_COLUMNS, EVENT_COLUMNS, ITEM_COLUMNS, readFields } from "./queries";
+
+/**
+ * As much of a timeline as steps may ask about: the records they name, and of the others what limits and circles are counted
+ * by. Records that are not named hold nothing else that is true. Null when the timeline is gone.
+ */
+export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Promise<Timeline | null> {
+  const read = await readFields(tx, id);
+  if (!read) return null;
+  const named = { event: new Set<string>(), category: new Set<string>(), item: new Set<string>() };
+  for (const op of ops) {
+    if (op.kind === "describe") named.event.add(op.of);
+    else if (op.kind !== "set_timeline") named[tableOf(op)].add(op.id);
+  }
+  const kinds = new Set(ops.map((op) => op.kind));
+  const counts = (...of: Op["kind"][]) => of.some((k) => kinds.has(k));
+  const whole =
+    counts("add_event", "restore_event") || ops.some((op) => op.kind === "set_event" && op.field === "partOf");
+  const ids = (table: keyof typeof named) => [...named[table]];
+
+  const events = new Map<string, TimelineEvent>();
+  if (whole)
+    for (const e of await tx<Pick<TimelineEvent, "id" | "partOf" | "deleted">[]>`
+      select id, part_of, deleted from event where timeline_id = ${id}`)
+      events.set(e.id, { ...emptyEvent(e.id), ...e });
+  if (named.event.size > 0)
+    for (const e of await tx<TimelineEvent[]>`
+      select ${tx.unsafe(EVENT_COLUMNS)} from event where timeline_id = ${id} and id = any(${ids("event")})`)
+      events.set(e.id, { ...e, description: new Uint8Array(e.description) });
+
+  const categories = await tx<Category[]>`
+    select ${tx.unsafe(CATEGORY_COLUMNS)} from category
+    where timeline_id = ${id} and (${counts("add_category", "restore_category")} or id = any(${ids("category")}))`;
+  const lists = ops.flatMap((op) => (op.kind === "add_item" && op.fields.of ? [op.fields.of] : []));
+  const items =
+    named.item.size === 0
+      ? []
+      : await tx<Item[]>`
+          select ${tx.unsafe(ITEM_COLUMNS)} from item
+          where timeline_id = ${id} and (id = any(${ids("item")})
+            or (${counts("add_item", "restore_item")} and not deleted and "of" = any(${
+              lists
+            } || array(select "of" from item where timeline_id = ${id} and id = any(${ids("item")})))))`;
+  return {
+    ...read.fields,
+    events,
+    categories: new Map(categories.map((c) => [c.id, { ...c }])),
+    items: new Map(items.map((i) => [i.id, { ...i }])),
+  };
+}

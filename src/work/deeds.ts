@@ -1,0 +1,106 @@
+// What threads do: everything that takes as long as a document is large. Each reads what it needs from the database itself,
+// so that the process that answers people passes on finished texts only.
+import "server-only";
+import { gzipSync } from "node:zlib";
+import { drawChart } from "@/core/chart/draw-chart";
+import { toSvg } from "@/core/chart/to-svg";
+import type { Change } from "@/core/change/change";
+import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
+import { toFrozen } from "@/core/formats/frozen";
+import { toSnapshot } from "@/core/formats/snapshot";
+import type { ReaderPage } from "@/features/reader/reader-page";
+import { exportOf } from "@/server/accounts/account";
+import { submit as submitNow } from "@/server/classes/submit";
+import { db } from "@/server/db/pool";
+import type { Failure } from "@/server/http/failure";
+import { makeFrozenCopy as makeFrozenCopyNow } from "@/server/timelines/frozen-copy";
+import {
+  findVersion,
+  publish as publishNow,
+  type StoredPage,
+  storePage,
+  type Visibility,
+} from "@/server/timelines/publish";
+import { findTimeline } from "@/server/timelines/queries";
+import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
+import { makePage } from "./make-page";
+
+/** A thread is called with one list of what a deed takes. */
+export async function takeChange([timeline, change]: [string, Change]): Promise<Failure | Taken> {
+  return takeChangeNow(timeline, change);
+}
+
+export async function publish([timeline, by, visibility, fresh]: [string, string, Visibility, boolean]) {
+  return publishNow(timeline, by, visibility, fresh);
+}
+
+export async function submit([timeline, by]: [string, string]) {
+  return submitNow(timeline, by);
+}
+
+export async function makeFrozenCopy([timeline, by]: [string, string]) {
+  return makeFrozenCopyNow(timeline, by);
+}
+
+/** The chart in small, as SVG, stored by the number of the last change; null: it cannot be drawn. */
+export async function thumbnail([id, build]: [string, string]): Promise<{ svg: string | null }> {
+  const found = await findTimeline(id);
+  if (!found) return { svg: null };
+  let svg: string | null = null;
+  try {
+    svg = toSvg(drawChart(found.timeline, { width: 1100, height: 390 }, { closeUps: "none" }), {
+      pictureUrl: () => null,
+      prefix: id,
+      label: "",
+    });
+  } catch (error) {
+    console.error(`Timeline ${id} cannot be drawn.`, error);
+  }
+  await db()`
+    insert into thumbnail (timeline_id, seq, build, svg) values (${id}, ${found.seq}, ${build}, ${svg})
+    on conflict (timeline_id) do update set seq = excluded.seq, build = excluded.build, svg = excluded.svg`;
+  return { svg };
+}
+
+/** The state of requirements, stored by the number of the last change; null when the timeline is gone. */
+export async function checks([id, requirements]: [string, Requirement[]]): Promise<{ checks: Check[] } | null> {
+  const found = await findTimeline(id);
+  if (!found) return null;
+  const made = checkRequirements(found.timeline, requirements);
+  await db()`
+    insert into check_result (timeline_id, seq, requirements, checks)
+    values (${id}, ${found.seq}, ${db().json(requirements as never)}, ${db().json(made as never)})
+    on conflict (timeline_id) do update
+    set seq = excluded.seq, requirements = excluded.requirements, checks = excluded.checks`;
+  return { checks: made };
+}
+
+type PageOptions = Omit<ReaderPage, "chartScript" | "frozen">;
+
+/** The draft as its reader will see it; null when it is gone. */
+export async function draftPage([id, options, build]: [string, PageOptions, string]): Promise<StoredPage | null> {
+  const found = await findTimeline(id);
+  return found && makePage({ ...options, frozen: toFrozen(found.timeline) }, build);
+}
+
+/** The page of a version, made and stored under a name. */
+export async function versionPage([version, name, options, build]: [
+  string,
+  string,
+  PageOptions,
+  string,
+]): Promise<StoredPage | null> {
+  const found = await findVersion(version);
+  return found && storePage(version, name, makePage({ ...options, frozen: found.frozen }, build));
+}
+
+/** Everything of a person, as JSON; null when there is no such account. */
+export async function everything([account]: [string]): Promise<string | null> {
+  return exportOf(account);
+}
+
+/** A timeline as JSON, packed with gzip for the editor; null when it is gone. */
+export async function snapshot([id]: [string]): Promise<Uint8Array | null> {
+  const found = await findTimeline(id);
+  return found && gzipSync(JSON.stringify(toSnapshot(found.timeline, found.seq)), { level: 1 });
+}

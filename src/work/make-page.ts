@@ -1,0 +1,23 @@
+import "server-only";
+import { createHash } from "node:crypto";
+import { type ReaderPage, renderReaderPage } from "@/features/reader/reader-page";
+import { sha256 } from "@/server/http/plain-page";
+import type { StoredPage } from "@/server/timelines/publish";
+
+/** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
+export function makePage(p: Omit<ReaderPage, "chartScript">, build: string): StoredPage {
+  const { html, style, script } = renderReaderPage({ ...p, chartScript: `/reader/chart.js?${build}` });
+  const policy = [
+    "default-src 'none'",
+    `script-src 'self' ${sha256(script)}`,
+    "worker-src 'self'",
+    `style-src ${sha256(style)}`,
+    "img-src 'self'",
+    "media-src 'self'",
+    "font-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'self'",
+  ].join("; ");
+  return { html, etag: `"${createHash("sha256").update(html).digest("hex").slice(0, 32)}"`, policy };
+}
