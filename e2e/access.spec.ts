@@ -37,6 +37,18 @@ async function person(name: string): Promise<APIRequestContext & { id: string }>
   return Object.assign(context, { id: ((await made.json()) as { user: { id: string } }).user.id });
 }
 
+/** A second session of the same person; gives its id, as the account page shows it. */
+async function anotherSession(who: APIRequestContext): Promise<string> {
+  const { email } = (await (await who.get("/api/account/file")).json()).account as { email: string };
+  const other = await playwrightRequest.newContext({ baseURL: serverUrl() });
+  await other.post("/api/session", { data: { name: email, password: PASSWORD } });
+  const page = await (await who.get("/account")).text();
+  const ids = [...page.matchAll(/([0-9a-f]{32})/g)].map((m) => m[1]!);
+  const own = await (await other.get("/account")).text();
+  expect(ids.length).toBeGreaterThan(1);
+  return ids.find((id) => own.includes(id))!;
+}
+
 function answerOf(response: APIResponse): Answer | number {
   const status = response.status();
   if (status === 401 || (status >= 300 && status < 400 && /\/sign-in/.test(response.headers().location ?? "")))
@@ -178,6 +190,9 @@ test("each is answered as the table says, to everybody it could concern", async 
       const oneTimeName = newEmail("session");
       const bodies: Record<string, unknown> = {
         "POST /api/account": { displayName: "New", email: newEmail("new"), password: PASSWORD },
+        "PATCH /api/account": { displayName: "Nia" },
+        "DELETE /api/account": { password: PASSWORD },
+        "PUT /api/account/password": { password: PASSWORD, next: `${PASSWORD}-again` },
         "POST /api/session": { name: oneTimeName, password: PASSWORD },
         "POST /api/session/code": { name: "nobody-22", code: "wrong", password: PASSWORD },
         "POST /api/timelines": { title: "t", subject: "" },
@@ -203,11 +218,20 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/session/code",
         "POST /api/classes/join",
       ].includes(name);
-      const asking = own ? await playwrightRequest.newContext({ baseURL: serverUrl() }) : who;
+      // These alter or end an account: asked by somebody who is nobody else.
+      const spent = /^(PATCH|DELETE|PUT) \/api\/account/.test(name) && actor !== "nobody";
+      const asking = spent
+        ? await person("Spent")
+        : own
+          ? await playwrightRequest.newContext({ baseURL: serverUrl() })
+          : who;
       if (name === "POST /api/session")
         await asking.post("/api/account", { data: { displayName: "S", email: oneTimeName, password: PASSWORD } });
       const body = bodies[name];
-      const response = await asking.fetch(url, {
+      const target = name.endsWith("[session]")
+        ? `/api/account/sessions/${spent ? await anotherSession(asking) : "none"}`
+        : url;
+      const response = await asking.fetch(target, {
         method: method === "PAGE" ? "GET" : method,
         maxRedirects: 0,
         ...(path.endsWith("[piece]")

@@ -59,15 +59,11 @@ await run(async () => {
     await migrate(cluster.url);
     const port = await freePort();
     const base = `http://localhost:${port}`;
-    child = spawn(
-      process.execPath,
-      [join(ROOT, "node_modules/next/dist/bin/next"), "start", "-H", "127.0.0.1", "-p", String(port)],
-      {
-        cwd: ROOT,
-        stdio: ["ignore", "ignore", "inherit"],
-        env: { ...process.env, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
-      },
-    );
+    child = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
+      cwd: ROOT,
+      stdio: ["ignore", "ignore", "inherit"],
+      env: { ...process.env, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
+    });
     for (let i = 0; ; i++) {
       try {
         if ((await fetch(`${base}/api/health`)).ok) break;

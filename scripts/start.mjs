@@ -47,6 +47,20 @@ async function closeDemoAccounts(url) {
   }
 }
 
+/** So that they are known again when an address for everybody is set. */
+async function markDemoAccounts(url) {
+  const { default: postgres } = await import("postgres");
+  const sql = postgres(url, { max: 1, onnotice: () => {} });
+  try {
+    await sql`update account set demo = true where not demo and email like '%@hollinbank.example'`;
+    await sql`
+      update account a set demo = true from class c join account t on t.id = c.teacher_id
+      where not a.demo and t.demo and a.made_in_class = c.id`;
+  } finally {
+    await sql.end();
+  }
+}
+
 await run(async () => {
   const [major, minor] = process.versions.node.split(".").map(Number);
   if (major < 20 || (major === 20 && minor < 9))
@@ -142,6 +156,7 @@ await run(async () => {
     if (demo) {
       const loader = await bundle("scripts/demo/load.ts", "load-demo");
       const done = spawnSync(process.execPath, [loader, local], { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"] });
+      await markDemoAccounts(databaseUrl);
       if (done.status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
     }
     say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);

@@ -2,6 +2,7 @@
  * Loads the demo data into a running server, through the same routes and changes as a person's work. Does nothing when
  * the demo's people are there already. usage: load-demo ADDRESS
  */
+import { gunzipSync } from "node:zlib";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { nanoid } from "nanoid";
@@ -52,6 +53,13 @@ class Visitor {
     const answer = await this.ask<T & { sentence?: string }>(method, path, body);
     if (answer.failed) throw new Error(`${method} ${path}: ${answer.sentence ?? answer.failed}`);
     return answer;
+  }
+
+  /** A timeline as it is sent: packed. */
+  async unpack<T>(path: string): Promise<T> {
+    const response = await fetch(address + path, { headers: { cookie: this.cookie } });
+    if (!response.ok) throw new Error(`GET ${path}: ${response.status}`);
+    return JSON.parse(gunzipSync(Buffer.from(await response.arrayBuffer())).toString()) as T;
   }
 
   async text(path: string): Promise<string> {
@@ -246,9 +254,9 @@ async function loadGroup(group: DemoGroup): Promise<void> {
   const { timeline } = await first.must<{ timeline: string }>("POST", `/api/assignments/${assignment}/group`);
   for (const mate of students.slice(1))
     await first.must("POST", `/api/timelines/${timeline}/classmates`, { account: mate.id });
-  const { timeline: begun } = await first.must<{
+  const { timeline: begun } = await first.unpack<{
     timeline: { events: { id: string; title: string; when: { place?: { after: string | null; key: string } } }[] };
-  }>("GET", `/api/timelines/${timeline}`);
+  }>(`/api/timelines/${timeline}`);
   const names = [...new Set(EVENTS.map((e) => e.category))];
   const looks = [
     ["verdigris", "solid"],
@@ -335,8 +343,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
     "GET",
     `/api/timelines/${timeline}/changes?after=0`,
   );
-  const { timeline: now } = await first.must<{ timeline: { events: { id: string; title: string }[] } }>(
-    "GET",
+  const { timeline: now } = await first.unpack<{ timeline: { events: { id: string; title: string }[] } }>(
     `/api/timelines/${timeline}`,
   );
   const flood = now.events.find((e) => e.title === "The long night flood")!;

@@ -8,7 +8,7 @@ const LIMIT_MS = 10_000;
 /** Checks a draft in a thread; null when it takes too long or cannot be done. */
 export const checkDraft: CheckDraft = async (timeline, requirements) => {
   try {
-    const done = await inThread("checks", [[timeline, requirements]], {
+    const done = await inThread("checks", [timeline, requirements], {
       in: "reading",
       key: timeline,
       what: `checks of ${timeline}`,

@@ -27,7 +27,7 @@ export async function ChartThumb({ card, of }: { card: TimelineCard; of: string 
 
 async function draw(id: string, of: string): Promise<string | null> {
   try {
-    const done = await inThread("thumbnail", [[id, BUILD]], {
+    const done = await inThread("thumbnail", [id, BUILD], {
       in: "drawings",
       key: of,
       what: `thumbnail of ${id}`,

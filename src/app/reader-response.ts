@@ -21,7 +21,7 @@ export async function pageOfVersion(
   const key = `${version} ${name}`;
   let made = making.get(key);
   if (!made) {
-    made = inThread("versionPage", [[version, name, options, BUILD]], {
+    made = inThread("versionPage", [version, name, options, BUILD], {
       in: "drawings",
       key: version,
       what: key,
@@ -38,7 +38,7 @@ export async function pageOfDraft(
   by: string,
   options: Omit<ReaderPage, "chartScript" | "frozen">,
 ): Promise<StoredPage | Failure> {
-  const made = await inThread("draftPage", [[timeline, options, BUILD]], {
+  const made = await inThread("draftPage", [timeline, options, BUILD], {
     in: "drawings",
     key: by,
     what: `draft ${timeline}`,

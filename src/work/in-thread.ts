@@ -52,7 +52,7 @@ interface How {
  */
 export async function inThread<K extends keyof Deeds & string>(
   name: K,
-  args: Parameters<Deeds[K]>,
+  args: Parameters<Deeds[K]>[0],
   how: How,
 ): Promise<Result<K> | Failure> {
   const { lane, pool } = pools()[how.in];

@@ -1,5 +1,5 @@
 import "server-only";
-import { db, type Sql } from "../db/pool";
+import { db } from "../db/pool";
 
 /** A level that rises by one with each try and runs down with time; above `burst` a try is refused. */
 interface Rate {
@@ -10,22 +10,31 @@ interface Rate {
 
 /**
  * How often things may be tried. From one address a class of forty at once is nothing; over a whole evening it is slow. In
- * all, the number holds off what comes from very many addresses.
+ * all, the number holds off what comes from very many addresses. What succeeds does not count.
  */
 export const RATES = {
   sign_in_from: { burst: 150, perSecond: 1 / 4 },
   sign_in_all: { burst: 3_000, perSecond: 10 },
-  sign_up_from: { burst: 80, perSecond: 1 / 30 },
+  sign_up_from: { burst: 120, perSecond: 1 / 30 },
   sign_up_all: { burst: 1_000, perSecond: 1 },
   code_from: { burst: 60, perSecond: 1 / 10 },
   code_all: { burst: 600, perSecond: 1 },
 } as const satisfies Record<string, Rate>;
 
+type Kind = "sign_in" | "sign_up" | "code";
+
+/** How many times as many as usual: for a house in which very many people come from one address. */
+function factor(): number {
+  const n = Number(process.env.TRIES_FACTOR ?? 1);
+  return n > 0 && n <= 10_000 ? n : 1;
+}
+
 /** Counts a try, and says whether it may be made. One statement, so that tries at the same moment are all counted. */
-export async function mayTry(what: keyof typeof RATES, who = "", sql: Sql = db()): Promise<boolean> {
-  const { burst, perSecond } = RATES[what];
-  const rows = await sql`
-    insert into tried (name, level, at) values (${`${what} ${who}`.slice(0, 200)}, 1, now())
+async function count(what: keyof typeof RATES, who: string): Promise<boolean> {
+  const burst = RATES[what].burst * factor();
+  const perSecond = RATES[what].perSecond * factor();
+  const rows = await db()`
+    insert into tried (name, level, at) values (${nameOf(what, who)}, 1, now())
     on conflict (name) do update
     set level = greatest(0, tried.level - extract(epoch from now() - tried.at) * ${perSecond}::float8) + 1, at = now()
     where greatest(0, tried.level - extract(epoch from now() - tried.at) * ${perSecond}::float8) + 1 <= ${burst}
@@ -33,12 +42,20 @@ export async function mayTry(what: keyof typeof RATES, who = "", sql: Sql = db()
   return rows.length > 0;
 }
 
+const nameOf = (what: string, who: string) => `${what} ${who}`.slice(0, 200);
+
 /** From where a request comes, as the server that took it has found out; what a browser says about it does not count. */
-export function addressOf(request: Request): string {
+function addressOf(request: Request): string {
   return request.headers.get("x-fastigo-from") ?? "";
 }
 
-/** Counts a try from an address, and in all. */
-export async function mayTryFrom(what: "sign_in" | "sign_up" | "code", request: Request): Promise<boolean> {
-  return (await mayTry(`${what}_from`, addressOf(request))) && (await mayTry(`${what}_all`));
+/** Counts a try from an address, and in all; says whether it may be made. */
+export async function mayTryFrom(what: Kind, request: Request): Promise<boolean> {
+  return (await count(`${what}_from`, addressOf(request))) && (await count(`${what}_all`, ""));
+}
+
+/** What was counted has succeeded: a class that signs in is no attack. */
+export async function succeeded(what: Kind, request: Request): Promise<void> {
+  const names = [nameOf(`${what}_from`, addressOf(request)), nameOf(`${what}_all`, "")];
+  await db()`update tried set level = greatest(0, level - 1) where name = any(${names})`;
 }

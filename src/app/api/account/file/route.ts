@@ -6,7 +6,7 @@ const LIMIT_MS = 60_000;
 
 /** Everything of mine, as JSON. */
 export const GET = memberRoute({}, async ({ user }) => {
-  const text = await inThread("everything", [[user.id]], {
+  const text = await inThread("everything", [user.id], {
     in: "drawings",
     key: user.id,
     what: `everything of ${user.id}`,

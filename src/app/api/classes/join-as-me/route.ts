@@ -1,4 +1,4 @@
-import { mayTryFrom } from "@/server/accounts/tried";
+import { mayTryFrom, succeeded } from "@/server/accounts/tried";
 import { joinAsMe } from "@/server/classes/join-class";
 import { fail } from "@/server/http/failure";
 import { memberRoute, stringsOf } from "@/server/http/route";
@@ -6,5 +6,7 @@ import { memberRoute, stringsOf } from "@/server/http/route";
 export const POST = memberRoute({ body: stringsOf("code") }, async ({ request, user, body }) => {
   if (!(await mayTryFrom("code", request))) return fail("too_often");
   const done = await joinAsMe(user.id, body.code);
-  return "failed" in done ? done : { class: done.class };
+  if ("failed" in done) return done;
+  await succeeded("code", request);
+  return { class: done.class };
 });

@@ -1,5 +1,5 @@
 import { browserOf, withCookies } from "@/server/accounts/sessions";
-import { mayTryFrom } from "@/server/accounts/tried";
+import { mayTryFrom, succeeded } from "@/server/accounts/tried";
 import { useOneTimeCode as takeOneTimeCode } from "@/server/classes/join-class";
 import { fail, isFailure } from "@/server/http/failure";
 import { openRoute, stringsOf } from "@/server/http/route";
@@ -8,5 +8,7 @@ import { openRoute, stringsOf } from "@/server/http/route";
 export const POST = openRoute({ body: stringsOf("name", "code", "password") }, async ({ request, body }) => {
   if (!(await mayTryFrom("code", request))) return fail("too_often");
   const done = await takeOneTimeCode(body, browserOf(request));
-  return isFailure(done) ? done : withCookies({ user: done.user }, done);
+  if (isFailure(done)) return done;
+  await succeeded("code", request);
+  return withCookies({ user: done.user }, done);
 });

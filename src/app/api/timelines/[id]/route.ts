@@ -12,7 +12,7 @@ const LIMIT_MS = 20_000;
 export const GET = memberRoute({}, async ({ user, params }) => {
   const id = params.id!;
   if (!(await findRole(db(), id, user.id))) return fail("not_found");
-  const packed = await inThread("snapshot", [[id]], {
+  const packed = await inThread("snapshot", [id], {
     in: "reading",
     key: user.id,
     what: `reading of ${id}`,

@@ -36,7 +36,7 @@ export const POST = memberRoute({ body: readChange, mostBody: MOST_CHANGE }, asy
   const here = change.ops.length <= MOST_HERE && !change.ops.some((op) => op.kind === "describe");
   const taken = here
     ? await takeChange(params.id!, change)
-    : await inThread("takeChange", [[params.id!, change]], {
+    : await inThread("takeChange", [params.id!, change], {
         in: "changes",
         key: user.id,
         what: `changes of ${user.id}`,

@@ -12,6 +12,6 @@ export const GET = memberRoute({}, async ({ user, params }) => {
 });
 
 export const POST = memberRoute({}, async ({ user, params }) => {
-  const made = await inThread("makeFrozenCopy", [[params.id!, user.id]], freezing(user.id));
+  const made = await inThread("makeFrozenCopy", [params.id!, user.id], freezing(user.id));
   return "failed" in made ? made : { copy: made.copy };
 });

@@ -12,7 +12,7 @@ const readPublish = ajv.compile({
 }) as ValidateFunction<{ visibility: Visibility; fresh: boolean }>;
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
-  const done = await inThread("publish", [[params.id!, user.id, body.visibility, body.fresh]], freezing(user.id));
+  const done = await inThread("publish", [params.id!, user.id, body.visibility, body.fresh], freezing(user.id));
   return "failed" in done ? done : { publication: done.publication };
 });
 

@@ -4,7 +4,7 @@ import { inThread } from "@/work/in-thread";
 import { freezing } from "../../../../freezing";
 
 export const POST = memberRoute({}, async ({ user, params }) => {
-  const done = await inThread("submit", [[params.id!, user.id]], freezing(user.id));
+  const done = await inThread("submit", [params.id!, user.id], freezing(user.id));
   return "failed" in done ? done : { receipt: done.receipt };
 });
 
