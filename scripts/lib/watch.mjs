@@ -15,7 +15,14 @@ const MOST_UNANSWERED = 3;
  * `begin` gives [program, args, options]; `address` is asked whether it is well. `onLast` is called with a sentence when it is
  * given up. Gives `stop`, which ends it for good.
  */
-export function watch({ begin, address, onLast, lookMs = LOOK_MS, firstPauseMs = FIRST_PAUSE_MS }) {
+export function watch({
+  begin,
+  address,
+  onLast,
+  lookMs = LOOK_MS,
+  patienceMs = PATIENCE_MS,
+  firstPauseMs = FIRST_PAUSE_MS,
+}) {
   let child = null;
   let ending = false;
   let inARow = 0;
@@ -45,9 +52,9 @@ export function watch({ begin, address, onLast, lookMs = LOOK_MS, firstPauseMs =
   const look = setInterval(async () => {
     const asked = child;
     // It is left its time to begin.
-    if (!asked || Date.now() - begunAt < PATIENCE_MS) return;
+    if (!asked || Date.now() - begunAt < patienceMs) return;
     try {
-      const answer = await fetch(address, { signal: AbortSignal.timeout(PATIENCE_MS) });
+      const answer = await fetch(address, { signal: AbortSignal.timeout(patienceMs) });
       // That the database does not answer is not mended by a new start.
       if (answer.status > 0) unanswered = 0;
     } catch {

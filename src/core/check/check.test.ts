@@ -29,6 +29,15 @@ describe("a given date", () => {
   );
 });
 
+it("an answer that ends before it begins is wrong, though it lies within everything", () => {
+  const at = (text: string) => (readWhen(text).readAs as { at: { from: object; to: object } }).at;
+  const answer = {
+    ...readWhen("1872"),
+    readAs: { kind: "moment", at: { ...at("1872"), from: at("1950").from, to: at("1800").to } },
+  };
+  expect(compareGiven(readWhen("14 Nov 1872"), answer as ReturnType<typeof readWhen>)).toBe("wrong");
+});
+
 const REQUIREMENTS: Requirement[] = [
   { kind: "events", count: 2 },
   { kind: "media", count: 2 },

@@ -156,3 +156,89 @@ it.each<[string, number]>([
   ["1872 was wet", 3],
   ["naïve façade", 2],
 ])("“%s” has %d words", (text, n) => expect(wordCount(text)).toBe(n));
+
+describe("an update taken into a description", () => {
+  const EMPTY = new Uint8Array(0);
+
+  it("leaves nothing of what was deleted in the state", () => {
+    const doc = new Y.Doc();
+    const p = element("paragraph", text("a secret word "));
+    doc.getXmlFragment(FRAGMENT).insert(0, [p]);
+    const first = takeUpdate(EMPTY, Y.encodeStateAsUpdate(doc))!;
+    expect(Buffer.from(first.state).includes("secret")).toBe(true);
+    const before = Y.encodeStateVector(doc);
+    (p.get(0) as Y.XmlText).delete(0, 14);
+    (p.get(0) as Y.XmlText).insert(0, "the ferry");
+    const second = takeUpdate(first.state, Y.encodeStateAsUpdate(doc, before))!;
+    expect(plainTextOf(blocksOf(second.state))).toBe("the ferry");
+    expect(Buffer.from(second.state).includes("secret")).toBe(false);
+    expect(second.changed).toBe(true);
+  });
+
+  it("that is known, or says nothing, changes nothing", () => {
+    const update = descriptionFrom(["the ferry"], 4);
+    const { state } = takeUpdate(EMPTY, update)!;
+    expect(takeUpdate(state, update)).toMatchObject({ changed: false, characters: 9 });
+    expect(takeUpdate(state, fromBase64("AAA="))!.changed).toBe(false);
+    expect(takeUpdate(EMPTY, fromBase64("AAA="))!.changed).toBe(false);
+  });
+
+  it.each<[string, (f: Y.XmlFragment) => void, object]>([
+    [
+      "plain words",
+      (f) => f.insert(0, [element("paragraph", text("words"))]),
+      { clean: true, plainLinks: true, depth: 0 },
+    ],
+    ["a control character", (f) => f.insert(0, [element("paragraph", text("a\u0000b"))]), { clean: false }],
+    [
+      "one in an address",
+      (f) => f.insert(0, [element("paragraph", text("a", { link: { href: "https://x.example/\u0007" } }))]),
+      { clean: false },
+    ],
+    [
+      "a link",
+      (f) => f.insert(0, [element("paragraph", text("a", { link: { href: "https://x.example" } }))]),
+      { plainLinks: true },
+    ],
+    [
+      "a link as editors wrote it earlier",
+      (f) =>
+        f.insert(0, [
+          element(
+            "paragraph",
+            text("a", {
+              link: { href: "https://x.example", target: "_blank", rel: "noopener noreferrer nofollow", class: null },
+            }),
+          ),
+        ]),
+      { plainLinks: true },
+    ],
+    [
+      "a link over the whole screen",
+      (f) =>
+        f.insert(0, [element("paragraph", text("a", { link: { href: "https://x.example", class: "fixed inset-0" } }))]),
+      { plainLinks: false },
+    ],
+    [
+      "a list in a quote",
+      (f) =>
+        f.insert(0, [
+          element("blockquote", element("bulletList", element("listItem", element("paragraph", text("x"))))),
+        ]),
+      { depth: 2, characters: 1 },
+    ],
+  ])("of %s is looked through", (_, build, wanted) =>
+    expect(takeUpdate(EMPTY, documentOf(build))).toMatchObject(wanted),
+  );
+
+  it("nested 2,000 deep is measured without running out of stack", () => {
+    const doc = new Y.Doc();
+    let parent: Y.XmlFragment | Y.XmlElement = doc.getXmlFragment(FRAGMENT);
+    for (let n = 0; n < 2_000; n++) {
+      const next = new Y.XmlElement("blockquote");
+      parent.insert(0, [next]);
+      parent = next;
+    }
+    expect(takeUpdate(EMPTY, Y.encodeStateAsUpdate(doc))?.depth ?? 2_000).toBe(2_000);
+  });
+});

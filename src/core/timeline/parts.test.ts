@@ -4,7 +4,7 @@ import { apply } from "../change/apply";
 import type { Op } from "../change/change";
 import { invert } from "../change/invert";
 import { readWhen } from "../time/read-when";
-import { holds, partsAfterWholes, wholesFor, wholesOf, wouldLoop } from "./parts";
+import { holds, isTooDeep, MOST_DEEP, partsAfterWholes, wholesFor, wholesOf, wouldLoop } from "./parts";
 import { problems } from "./problems";
 import { emptyEvent, emptyTimeline, type Timeline } from "./timeline";
 
@@ -137,5 +137,59 @@ describe("reading", () => {
     );
     const order = partsAfterWholes(t.events).map((p) => `${" ".repeat(p.depth)}${p.event.id}`);
     expect(order).toEqual(["before", "night", " early", " fall", "  hour", "between"]);
+  });
+});
+
+describe("what is part of what, whatever a file says", () => {
+  /** Step by step, in the order of ids: slow, and plainly right. */
+  const slowly = (t: Timeline) => {
+    const found = new Map<string, string>();
+    const ids = [...t.events.keys()].sort((a, b) => (a < b ? -1 : 1));
+    for (const id of ids) {
+      const e = t.events.get(id)!;
+      const whole = e.partOf;
+      if (e.deleted || whole === null || whole.startsWith("~") || whole === id) continue;
+      if (t.events.get(whole)?.deleted !== false) continue;
+      let at: string | undefined = whole;
+      while (at !== undefined && at !== id) at = found.get(at);
+      if (at === undefined) found.set(id, whole);
+    }
+    return found;
+  };
+
+  it("has no circles, and says the same whatever the order of the events", () => {
+    const id = fc.constantFrom(..."abcdefgh".split(""));
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ id, partOf: fc.option(id, { nil: null }), deleted: fc.boolean() }), { maxLength: 12 }),
+        (list) => {
+          const events = list.map((e) => ({ ...made(e.id, "1872", e.partOf), deleted: e.deleted && e.id > "e" }));
+          const wanted = slowly(timeline(...events));
+          expect(wholesOf(timeline(...events).events)).toEqual(wanted);
+          const last = new Map(events.map((e) => [e.id, e]));
+          expect(wholesOf(timeline(...[...last.values()].reverse()).events)).toEqual(wanted);
+        },
+      ),
+      { seed: 9, numRuns: 2_000 },
+    );
+  });
+
+  it("is found in time for a chain of 20,000, cut where it is too deep", () => {
+    const events = Array.from({ length: 20_000 }, (_, i) => made(`e${i}`, "1872", i === 0 ? null : `e${i - 1}`));
+    const t = timeline(...events);
+    const wholes = wholesOf(t.events);
+    const depth = (id: string) => {
+      let d = 0;
+      for (let at = wholes.get(id); at !== undefined; at = wholes.get(at)) d++;
+      return d;
+    };
+    expect(Math.max(...events.map((e) => depth(e.id)))).toBe(MOST_DEEP);
+    expect(isTooDeep(t.events)).toBe(true);
+    expect(isTooDeep(timeline(...events.slice(0, MOST_DEEP + 1)).events)).toBe(false);
+  });
+
+  it("is found in time for a circle of 20,000", () => {
+    const events = Array.from({ length: 20_000 }, (_, i) => made(`e${i}`, "1872", `e${(i + 1) % 20_000}`));
+    expect(wholesOf(timeline(...events).events).size).toBeGreaterThan(18_000);
   });
 });
