@@ -20,6 +20,8 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   const nia = await newPerson(browser, "Nia");
   const { page } = nia;
   await nothingFound(page, "home, empty");
+  await page.goto("/account");
+  await nothingFound(page, "account");
   await page.goto("/new");
   await nothingFound(page, "new timeline");
   const address = await newTimeline(page, "How the Ambrel was crossed");

@@ -261,5 +261,7 @@ export async function seedEvents(
     by_hand: "",
   }));
   for (let i = 0; i < rows.length; i += 2_000) await sql`insert into event ${sql(rows.slice(i, i + 2_000) as never)}`;
-  await sql`update timeline set seq = seq + 1 where id = ${timeline}`;
+  // What was worked out before does not know of them.
+  await sql`delete from thumbnail where timeline_id = ${timeline}`;
+  await sql`delete from check_result where timeline_id = ${timeline}`;
 }

@@ -1,6 +1,6 @@
 import { AccountForms } from "@/features/accounts/account-forms";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
-import { findAccount, openCopiesOf } from "@/server/accounts/account";
+import { binOf, findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
 import { PlainBar } from "@/ui/plain-bar";
@@ -15,6 +15,7 @@ export default async function AccountPage() {
   if (!own) notFound();
   const sessions = await sessionsOf(user.id, (await cookies()).toString());
   const copies = await openCopiesOf(user.id);
+  const bin = await binOf(user.id);
   return (
     <>
       <PlainBar>
@@ -32,6 +33,7 @@ export default async function AccountPage() {
             own: s.own,
             seenAt: s.seenAt.toISOString(),
           }))}
+          bin={bin.map((b) => ({ ...b, deletedAt: b.deletedAt.toISOString() }))}
           copies={copies.map((c) => ({ ...c, createdAt: c.createdAt.toISOString() }))}
         />
       </main>

@@ -29,6 +29,13 @@ interface AccountProps {
   signInName: string | null;
   sessions: OpenSession[];
   copies: OpenCopy[];
+  bin: Deleted[];
+}
+
+interface Deleted {
+  id: string;
+  title: string;
+  deletedAt: string;
 }
 
 /** Everything about one's own account: name, address, password, sessions, one's data, and its end. */
@@ -48,6 +55,7 @@ export function AccountForms(props: AccountProps) {
       <PasswordForm own={[props.displayName, props.email ?? "", props.signInName ?? ""]} />
       <Sessions sessions={props.sessions} />
       <Copies copies={props.copies} />
+      <Bin bin={props.bin} />
       <Part title="Everything of yours as a file">
         <p>Your account, your timelines in the open format, and what you have handed in, as one JSON file.</p>
         <a href="/api/account/file" download className={`${buttonLook("plain")} mt-3`}>
@@ -317,6 +325,45 @@ function Copies({ copies }: { copies: OpenCopy[] }) {
               }}
             >
               Close its link
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Said outcome={outcome} />
+    </Part>
+  );
+}
+
+function Bin({ bin }: { bin: Deleted[] }) {
+  const router = useRouter();
+  const ready = useReady();
+  const [outcome, setOutcome] = useState<Outcome>(null);
+  if (bin.length === 0 && !outcome) return null;
+  return (
+    <Part title="Bin">
+      <p className="mb-2 text-[14px] text-quiet">Deleted timelines are kept for 30 days, then destroyed for good.</p>
+      <ul className="divide-y divide-line border-y border-line">
+        {bin.map((b) => (
+          <li key={b.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
+            <strong>{b.title || "Untitled"}</strong>
+            <span className="text-[14px] text-quiet">
+              deleted <LocalTime at={b.deletedAt} />
+            </span>
+            <Button
+              size="small"
+              className="ml-auto"
+              disabled={!ready}
+              onClick={async () => {
+                const answer = await askServer("PATCH", `/api/timelines/${b.id}`, { deleted: false });
+                setOutcome(
+                  answer.ok
+                    ? { ok: true, sentence: `“${b.title || "Untitled"}” is back among your timelines.` }
+                    : { ok: false, sentence: answer.sentence },
+                );
+                router.refresh();
+              }}
+            >
+              Put back
             </Button>
           </li>
         ))}

@@ -55,7 +55,10 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
           role="status"
           className="absolute inset-0 z-10 flex flex-col items-center justify-center gap-3 rounded-lg bg-white/95 p-3 text-center"
         >
-          <span>{problem ?? "Deleted. Its page, if it was published, is gone with it."}</span>
+          <span>
+            {problem ??
+              "Deleted. Its page, if it was published, is gone with it. For 30 days it lies in the bin on your account page."}
+          </span>
           {deleted ? (
             <Button kind="main" onClick={() => void set(false)}>
               Put back

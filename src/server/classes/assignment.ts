@@ -97,8 +97,8 @@ export async function givenEventsOf(
 /** The timeline with which a student works on an assignment; null when they have not begun. */
 export async function findOwnWork(assignment: string, account: string): Promise<string | null> {
   const [row] = await db()<{ timelineId: string }[]>`
-    select g.timeline_id from group_member m join group_work g on g.id = m.group_id
-    where m.assignment_id = ${assignment} and m.account_id = ${account}`;
+    select g.timeline_id from group_member m join group_work g on g.id = m.group_id join timeline t on t.id = g.timeline_id
+    where m.assignment_id = ${assignment} and m.account_id = ${account} and t.deleted_at is null`;
   return row?.timelineId ?? null;
 }
 
@@ -132,7 +132,7 @@ export async function beginAssignment(id: string, student: string): Promise<Fail
       if (own.length === 0) throw new BegunAlready();
       return { timeline: made.id };
     })
-    .catch((error: unknown) => (error instanceof BegunAlready ? fail("in_a_group") : refusal(error)));
+    .catch((error: unknown) => (error instanceof BegunAlready ? begunAlready(id, student) : refusal(error)));
   if ("failed" in begun) return begun;
   await rightsOfTeacher(begun.timeline);
   await workChanged(begun.timeline);
@@ -140,6 +140,10 @@ export async function beginAssignment(id: string, student: string): Promise<Fail
 }
 
 class BegunAlready extends Error {}
+
+async function begunAlready(assignment: string, student: string): Promise<Failure> {
+  return fail((await findOwnWork(assignment, student)) ? "in_a_group" : "handed_in_and_deleted");
+}
 
 /** The teacher watches the group's timeline from now on. */
 async function rightsOfTeacher(timeline: string): Promise<void> {

@@ -24,7 +24,8 @@ export async function workOf(account: string): Promise<StudentWork[]> {
       case when m.returned_at is not null then m.points end as points, case when m.returned_at is not null then m.comment end as comment
     from class_member k join class c on c.id = k.class_id join assignment a on a.class_id = c.id
     left join lateral (
-      select g.id, g.timeline_id from group_member m join group_work g on g.id = m.group_id
+      select g.id, case when t.deleted_at is null then g.timeline_id end as timeline_id
+      from group_member m join group_work g on g.id = m.group_id join timeline t on t.id = g.timeline_id
       where m.assignment_id = a.id and m.account_id = ${account}) g on true
     left join submission s on s.group_id = g.id and s.taken_back_at is null
     left join mark m on m.submission_id = s.id

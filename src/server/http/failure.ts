@@ -106,6 +106,10 @@ export const FAILURES = {
   code_over: [401, "This code is wrong, used, or over. Ask your teacher for a new one."],
   assignment_incomplete: [400, "The assignment is not complete and was not made."],
   in_a_group: [409, "You have begun this assignment already. Open it from your timelines."],
+  handed_in_and_deleted: [
+    409,
+    "You have handed this in and deleted the timeline afterwards. What was handed in is with your teacher; put the timeline back within 30 days to go on with it.",
+  ],
   not_a_classmate: [404, "Only somebody of the same class, who has not begun this assignment elsewhere, can join."],
   nothing_to_submit: [400, "There is nothing to submit yet. Write an event first."],
   submitted_already: [409, "This has been submitted already. Before it is due you can take it back and submit again."],

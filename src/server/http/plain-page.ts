@@ -6,7 +6,8 @@ export const sha256 = (text: string) => `'sha256-${createHash("sha256").update(t
 const STYLE =
   "body{font:18px/1.5 sans-serif;color:#16323A;max-width:560px;margin:12vh auto;padding:0 24px}h1{font-size:26px}a{color:#0B6E69}";
 const ESCAPES: Record<string, string> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
-const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ESCAPES[c]!);
+/** Text as HTML. */
+export const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ESCAPES[c]!);
 
 /** A short page that says one thing, for links that lead nowhere any more and for a server that cannot answer now. */
 export function plainPage(status: number, title: string, text: string): Response {

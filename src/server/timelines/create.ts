@@ -56,9 +56,12 @@ export async function setDeleted(
       where id = ${timeline} and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
       returning id`;
     if (rows.length === 0) return false;
-    // Deleted group work lets its members begin again; put back, it is theirs for the assignment unless they have.
+    // Deleted group work lets its members begin again, unless it was handed in; put back, it is theirs for the assignment
+    // unless they have.
     if (deleted)
-      await tx`delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}`;
+      await tx`
+        delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}
+          and not exists (select from submission s where s.group_id = g.id and s.taken_back_at is null)`;
     else
       await tx`
         insert into group_member (assignment_id, account_id, group_id)

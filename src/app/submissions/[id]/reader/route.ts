@@ -1,9 +1,11 @@
+import { createHash } from "node:crypto";
 import { findUser } from "@/server/accounts/sessions";
 import { findSubmission, teaches } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
-import { plainPage } from "@/server/http/plain-page";
+import { isFailure } from "@/server/http/failure";
+import { escaped, plainPage } from "@/server/http/plain-page";
 import { BUILD, pageOfVersion, sendPage } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
@@ -18,14 +20,23 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       "There is nothing here that you may see",
       "Sign in as the teacher of the class, or as one of the group.",
     );
+  // The stored page has no names in it: they stand beside, and may go.
+  const place = `members-of-${s.versionId}`;
   const page = await pageOfVersion(s.versionId, `${BUILD}-submission`, {
     mediaPath: `/submissions/${s.id}/media`,
     note: {
-      text: `As submitted on ${s.submittedAt.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short" })}.`,
+      text: `As submitted by ${place} on ${s.submittedAt.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short" })}.`,
       link: null,
     },
     listed: false,
     published: null,
   });
-  return sendPage(request, page, "private, no-cache");
+  if (isFailure(page)) return page;
+  const names = s.members.join(", ");
+  const named = {
+    ...page,
+    html: page.html.replace(place, () => escaped(names)),
+    etag: `${page.etag.slice(0, -1)}-${createHash("sha256").update(names).digest("hex").slice(0, 8)}"`,
+  };
+  return sendPage(request, named, "private, no-cache");
 });
