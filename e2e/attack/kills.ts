@@ -37,7 +37,7 @@ export const KILLS: Attack[] = [
           }),
         ]);
         // Each time a little later, so that every step of each deed is met once.
-        await new Promise((resolve) => setTimeout(resolve, (n * 37) % 400));
+        await new Promise((resolve) => setTimeout(resolve, (n * 230) % 1_900));
         await server.kill();
         await all;
         await server.restart();

@@ -176,16 +176,20 @@ export class TimelineStore {
   getState = (): EditorState => this.state;
 
   private setHearing(hearing: boolean): void {
-    if (hearing) this.stopPolling();
-    else this.polling ??= setInterval(() => void this.catchUp(), POLL_MS);
-    // A moment without the stream is nothing to be told of.
-    if (this.hearingTimer) clearTimeout(this.hearingTimer);
-    this.hearingTimer = setTimeout(() => this.set({ hearing }), hearing ? 0 : QUIET_MS);
+    if (hearing) {
+      this.stopPolling();
+      this.set({ hearing });
+    } else if (!this.polling) {
+      this.polling = setInterval(() => void this.catchUp(), POLL_MS);
+      // A moment without the stream is nothing to be told of.
+      this.hearingTimer = setTimeout(() => this.set({ hearing }), QUIET_MS);
+    }
   }
 
   private stopPolling(): void {
     if (this.polling) clearInterval(this.polling);
     this.polling = null;
+    if (this.hearingTimer) clearTimeout(this.hearingTimer);
   }
 
   private set(part: Partial<EditorState>): void {

@@ -49,7 +49,7 @@ export function PasswordMeter({ password, own }: { password: string; own: readon
             key={n}
             className={classes(
               "h-1.5 flex-1 rounded-sm",
-              n > score ? "bg-line" : score < 2 ? "bg-copper" : "bg-verdigris",
+              n > Math.max(1, score) ? "bg-line" : score < 2 ? "bg-copper" : "bg-verdigris",
             )}
           />
         ))}
