@@ -3,6 +3,9 @@ CREATE FUNCTION public.refuse_alteration() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
 begin
+  if tg_op = 'DELETE' and current_setting('fastigo.purge', true) = 'on' then
+    return old;
+  end if;
   raise exception 'a frozen version is never altered';
 end $$;
 
@@ -10,7 +13,13 @@ CREATE FUNCTION public.refuse_submission_alteration() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
 begin
-  if tg_op = 'DELETE' or new.content <> old.content or new.hash <> old.hash or new.version_id <> old.version_id
+  if tg_op = 'DELETE' then
+    if current_setting('fastigo.purge', true) = 'on' then
+      return old;
+    end if;
+    raise exception 'a submission is never altered';
+  end if;
+  if new.content <> old.content or new.hash <> old.hash or new.version_id <> old.version_id
     or new.submitted_at <> old.submitted_at or new.due_at <> old.due_at then
     raise exception 'a submission is never altered';
   end if;
@@ -24,8 +33,27 @@ CREATE TABLE public.account (
     sign_in_name text,
     password_hash text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
+    made_in_class text,
+    deleted_at timestamp with time zone,
+    demo boolean DEFAULT false NOT NULL,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
-    CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL)))
+    CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL)))
+);
+
+CREATE TABLE public.account_notice (
+    id bigint NOT NULL,
+    account_id text NOT NULL,
+    text text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+ALTER TABLE public.account_notice ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.account_notice_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
 );
 
 CREATE TABLE public.assignment (
@@ -61,7 +89,9 @@ CREATE TABLE public.category (
     colour text NOT NULL,
     pattern text NOT NULL,
     place text NOT NULL,
-    deleted boolean DEFAULT false NOT NULL
+    deleted boolean DEFAULT false NOT NULL,
+    purged boolean DEFAULT false NOT NULL,
+    deleted_at timestamp with time zone
 );
 
 CREATE TABLE public.change (
@@ -76,6 +106,13 @@ CREATE TABLE public.change (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.check_result (
+    timeline_id text NOT NULL,
+    seq integer NOT NULL,
+    requirements jsonb NOT NULL,
+    checks jsonb NOT NULL
+);
+
 CREATE TABLE public.class (
     id text NOT NULL,
     name text NOT NULL,
@@ -83,8 +120,11 @@ CREATE TABLE public.class (
     join_code text,
     publish_limit text DEFAULT 'link'::text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
+    retention_months integer DEFAULT 24 NOT NULL,
+    closed_at timestamp with time zone,
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
-    CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
+    CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text]))),
+    CONSTRAINT class_retention_months CHECK (((retention_months >= 1) AND (retention_months <= 120)))
 );
 
 CREATE TABLE public.class_member (
@@ -119,6 +159,8 @@ CREATE TABLE public.event (
     spot jsonb,
     close_up text DEFAULT ''::text NOT NULL,
     done smallint,
+    purged boolean DEFAULT false NOT NULL,
+    deleted_at timestamp with time zone,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_sign_short CHECK ((length(sign) <= 20)),
@@ -149,6 +191,12 @@ CREATE TABLE public.given_event (
     locked boolean NOT NULL
 );
 
+CREATE TABLE public.group_member (
+    assignment_id text NOT NULL,
+    account_id text NOT NULL,
+    group_id text NOT NULL
+);
+
 CREATE TABLE public.group_work (
     id text NOT NULL,
     assignment_id text NOT NULL,
@@ -172,7 +220,15 @@ CREATE TABLE public.item (
     address text NOT NULL,
     found_on text NOT NULL,
     deleted boolean DEFAULT false NOT NULL,
+    purged boolean DEFAULT false NOT NULL,
+    deleted_at timestamp with time zone,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
+);
+
+CREATE TABLE public.known_browser (
+    token_hash bytea NOT NULL,
+    account_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.mark (
@@ -228,14 +284,27 @@ CREATE TABLE public.publication (
     visibility text NOT NULL,
     version_id text NOT NULL,
     taken_back_at timestamp with time zone,
+    title text DEFAULT ''::text NOT NULL,
+    byline text DEFAULT ''::text NOT NULL,
+    events integer DEFAULT 0 NOT NULL,
+    published_at timestamp with time zone DEFAULT now() NOT NULL,
     CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
+);
+
+CREATE TABLE public.removed_editor (
+    timeline_id text NOT NULL,
+    account_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.session (
     token_hash bytea NOT NULL,
     account_id text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
-    expires_at timestamp with time zone NOT NULL
+    expires_at timestamp with time zone NOT NULL,
+    id text DEFAULT replace((gen_random_uuid())::text, '-'::text, ''::text) NOT NULL,
+    browser text DEFAULT ''::text NOT NULL,
+    seen_at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.sign_in_attempt (
@@ -253,7 +322,15 @@ CREATE TABLE public.submission (
     due_at timestamp with time zone NOT NULL,
     content text NOT NULL,
     hash text NOT NULL,
-    taken_back_at timestamp with time zone
+    taken_back_at timestamp with time zone,
+    members text[] DEFAULT '{}'::text[] NOT NULL
+);
+
+CREATE TABLE public.thumbnail (
+    timeline_id text NOT NULL,
+    seq integer NOT NULL,
+    build text NOT NULL,
+    svg text
 );
 
 CREATE TABLE public.timeline (
@@ -278,11 +355,18 @@ CREATE TABLE public.timeline (
     first_view text DEFAULT ''::text NOT NULL,
     lengths boolean DEFAULT false NOT NULL,
     today boolean DEFAULT false NOT NULL,
+    log_bytes bigint DEFAULT 0 NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
     CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
+);
+
+CREATE TABLE public.tried (
+    name text NOT NULL,
+    level double precision NOT NULL,
+    at timestamp with time zone NOT NULL
 );
 
 CREATE TABLE public.upload (
@@ -320,6 +404,9 @@ CREATE TABLE public.version_media (
     media_id text NOT NULL
 );
 
+ALTER TABLE ONLY public.account_notice
+    ADD CONSTRAINT account_notice_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.account
     ADD CONSTRAINT account_pkey PRIMARY KEY (id);
 
@@ -340,6 +427,9 @@ ALTER TABLE ONLY public.change
 
 ALTER TABLE ONLY public.change
     ADD CONSTRAINT change_pkey PRIMARY KEY (timeline_id, seq);
+
+ALTER TABLE ONLY public.check_result
+    ADD CONSTRAINT check_result_pkey PRIMARY KEY (timeline_id);
 
 ALTER TABLE ONLY public.class_member
     ADD CONSTRAINT class_member_pkey PRIMARY KEY (class_id, account_id);
@@ -362,6 +452,9 @@ ALTER TABLE ONLY public.frozen_copy
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.group_member
+    ADD CONSTRAINT group_member_pkey PRIMARY KEY (assignment_id, account_id);
+
 ALTER TABLE ONLY public.group_work
     ADD CONSTRAINT group_work_pkey PRIMARY KEY (id);
 
@@ -370,6 +463,9 @@ ALTER TABLE ONLY public.group_work
 
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.known_browser
+    ADD CONSTRAINT known_browser_pkey PRIMARY KEY (token_hash);
 
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_pkey PRIMARY KEY (submission_id);
@@ -395,6 +491,9 @@ ALTER TABLE ONLY public.publication
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_pkey PRIMARY KEY (timeline_id);
 
+ALTER TABLE ONLY public.removed_editor
+    ADD CONSTRAINT removed_editor_pkey PRIMARY KEY (timeline_id, account_id);
+
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
 
@@ -404,8 +503,14 @@ ALTER TABLE ONLY public.sign_in_attempt
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.thumbnail
+    ADD CONSTRAINT thumbnail_pkey PRIMARY KEY (timeline_id);
+
 ALTER TABLE ONLY public.timeline
     ADD CONSTRAINT timeline_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.tried
+    ADD CONSTRAINT tried_pkey PRIMARY KEY (name);
 
 ALTER TABLE ONLY public.upload_piece
     ADD CONSTRAINT upload_piece_pkey PRIMARY KEY (upload_id, n);
@@ -424,6 +529,8 @@ ALTER TABLE ONLY public.version
 
 CREATE UNIQUE INDEX account_email_unique ON public.account USING btree (lower(email));
 
+CREATE INDEX account_notice_account ON public.account_notice USING btree (account_id);
+
 CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (lower(sign_in_name));
 
 CREATE INDEX assignment_class ON public.assignment USING btree (class_id);
@@ -440,15 +547,25 @@ CREATE INDEX frozen_copy_timeline ON public.frozen_copy USING btree (timeline_id
 
 CREATE INDEX given_event_assignment ON public.given_event USING btree (assignment_id);
 
+CREATE INDEX group_member_group ON public.group_member USING btree (group_id);
+
 CREATE INDEX group_work_assignment ON public.group_work USING btree (assignment_id);
 
 CREATE INDEX item_of ON public.item USING btree (timeline_id, of);
+
+CREATE INDEX known_browser_account ON public.known_browser USING btree (account_id);
 
 CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
 
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
+CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
 CREATE INDEX session_account ON public.session USING btree (account_id);
+
+CREATE INDEX session_expires ON public.session USING btree (expires_at);
+
+CREATE UNIQUE INDEX session_id_unique ON public.session USING btree (id);
 
 CREATE INDEX submission_group ON public.submission USING btree (group_id);
 
@@ -461,6 +578,12 @@ CREATE TRIGGER submission_is_frozen BEFORE DELETE OR UPDATE ON public.submission
 CREATE TRIGGER version_is_frozen BEFORE DELETE OR UPDATE ON public.version FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
 
 CREATE TRIGGER version_media_is_frozen BEFORE DELETE OR UPDATE ON public.version_media FOR EACH ROW EXECUTE FUNCTION public.refuse_alteration();
+
+ALTER TABLE ONLY public.account
+    ADD CONSTRAINT account_made_in_class_fkey FOREIGN KEY (made_in_class) REFERENCES public.class(id);
+
+ALTER TABLE ONLY public.account_notice
+    ADD CONSTRAINT account_notice_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
@@ -476,6 +599,9 @@ ALTER TABLE ONLY public.change
 
 ALTER TABLE ONLY public.change
     ADD CONSTRAINT change_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.check_result
+    ADD CONSTRAINT check_result_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.class_member
     ADD CONSTRAINT class_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -510,6 +636,15 @@ ALTER TABLE ONLY public.frozen_copy
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
 
+ALTER TABLE ONLY public.group_member
+    ADD CONSTRAINT group_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.group_member
+    ADD CONSTRAINT group_member_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
+
+ALTER TABLE ONLY public.group_member
+    ADD CONSTRAINT group_member_group_id_fkey FOREIGN KEY (group_id) REFERENCES public.group_work(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.group_work
     ADD CONSTRAINT group_work_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
 
@@ -518,6 +653,9 @@ ALTER TABLE ONLY public.group_work
 
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.known_browser
+    ADD CONSTRAINT known_browser_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
@@ -546,6 +684,12 @@ ALTER TABLE ONLY public.publication
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
+ALTER TABLE ONLY public.removed_editor
+    ADD CONSTRAINT removed_editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.removed_editor
+    ADD CONSTRAINT removed_editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -557,6 +701,9 @@ ALTER TABLE ONLY public.submission
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.thumbnail
+    ADD CONSTRAINT thumbnail_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.upload
     ADD CONSTRAINT upload_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);

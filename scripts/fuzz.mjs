@@ -1,6 +1,9 @@
 // npm run fuzz: 100,000 texts of any kind through the date reader and the command, looking for a throw, a lost text, or a
-// date that ends before it begins. usage: npm run fuzz -- [COUNT] [SEED]
-import { bundle, ensureDependencies } from "./lib/machine.mjs";
+// date that ends before it begins; and 100,000 bodies, by the schema of each route and beside it, looking for a fault of the
+// server. usage: npm run fuzz -- [COUNT] [SEED]
+import { spawnSync } from "node:child_process";
+import { join } from "node:path";
+import { bundle, ensureDependencies, ROOT } from "./lib/machine.mjs";
 
 ensureDependencies();
 const { fuzz } = await import(await bundle("scripts/lib/fuzz-core.ts", "fuzz-core"));
@@ -11,4 +14,10 @@ console.log(
   `${count.toLocaleString("en")} texts in ${((performance.now() - begun) / 1000).toFixed(1)} s, ${found.length} wrong`,
 );
 for (const f of found.slice(0, 20)) console.log(f);
-process.exit(found.length === 0 ? 0 : 1);
+// Then as many bodies at every route, on an instance of its own.
+const routes = spawnSync(process.execPath, [join(ROOT, "scripts", "attack.mjs"), "bodies by the schema"], {
+  cwd: ROOT,
+  stdio: "inherit",
+  env: { ...process.env, FUZZ_COUNT: String(count) },
+});
+process.exit(found.length === 0 && routes.status === 0 ? 0 : 1);

@@ -4,7 +4,7 @@ import { MOST } from "../../src/core/change/limits";
 import { toBase64 } from "../../src/core/text/base64";
 import { descriptionFrom } from "../../src/core/text/description";
 import { readWhen } from "../../src/core/time/read-when";
-import { Actor, seedEvents, signUp, waitOfOthers } from "./actor";
+import { Actor, school, seedEvents, signUp, waitOfOthers } from "./actor";
 import { type Attack, expectThat, LONGEST_WAIT_MS, seconds } from "./attack";
 
 const far = (day: number) => ({
@@ -41,7 +41,10 @@ function crowded(count: number): string {
   const updates = Array.from({ length: count }, (_, i) => {
     const doc = new Y.Doc();
     doc.clientID = 1_000 + i;
-    doc.getXmlFragment("default").insert(0, [new Y.XmlElement("p")]);
+    const fragment = doc.getXmlFragment("default");
+    fragment.insert(0, [new Y.XmlElement("p")]);
+    // Before something only this one has seen: to find its place, all others are looked at.
+    fragment.insert(0, [new Y.XmlElement("p")]);
     return Y.encodeStateAsUpdate(doc);
   });
   return toBase64(Y.mergeUpdates(updates));
@@ -138,6 +141,29 @@ export const DOCUMENTS: Attack[] = [
         expectThat(home.status === 200 && home.text.includes("The good one"), "home");
         expectThat(home.text.includes("This timeline could not be drawn"), "it is not said");
       }
+      // The same on the desk: one group whose words cannot be read, another that is as it was.
+      const { teacher, klass, pupil } = await school(server.url);
+      const { id: assignment } = await teacher.must<{ id: string }>("POST", "/api/assignments", {
+        class: klass,
+        title: "Words",
+        instructions: "",
+        period: readWhen(""),
+        requirements: [{ kind: "words", count: 50 }],
+        given: [],
+        total: 20,
+        dueAt: new Date(Date.now() + 86_400_000).toISOString(),
+      });
+      const groups: string[] = [];
+      for (const name of ["Broken", "Whole"]) {
+        const one = await pupil(name);
+        const { timeline } = await one.must<{ timeline: string }>("POST", `/api/assignments/${assignment}/group`);
+        await one.change(timeline, [{ kind: "add_event", id: "e1", fields: { title: "Ferry" } }]);
+        groups.push(timeline);
+      }
+      await sql`update event set description = ${Buffer.from([9, 9, 9])} where timeline_id = ${groups[0]!}`;
+      const desk = await teacher.ask("GET", `/assignments/${assignment}`);
+      expectThat(desk.status === 200 && desk.text.includes("Whole"), "the desk");
+      expectThat(desk.text.split("This timeline could not be checked").length === 2, "it is not said on the desk");
       const page = await nia.ask("GET", `/timelines/${bad}/reader`);
       expectThat(page.status === 500 && page.headers.get("content-type")!.startsWith("text/html"), "no page");
       return "said on its card, the others drawn";
@@ -218,7 +244,7 @@ export const DOCUMENTS: Attack[] = [
       const [t, own] = [await nia.timeline(), await obi.timeline()];
       await nia.change(t, [{ kind: "add_event", id: "e1", fields: {} }]);
       await obi.change(own, [{ kind: "add_event", id: "e1", fields: {} }]);
-      const update = crowded(full ? 30_000 : 8_000);
+      const update = crowded(full ? 20_000 : 10_000);
       const begun = performance.now();
       let wrote = 0;
       const { longest, result } = await waitOfOthers(server.url, async () => {

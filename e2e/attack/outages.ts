@@ -1,6 +1,9 @@
+import { spawnSync } from "node:child_process";
+import { mkdirSync, rmSync } from "node:fs";
 import postgres from "postgres";
+import { startServer } from "../harness/server";
 import { signUp } from "./actor";
-import { type Attack, expectThat, seconds, type Target } from "./attack";
+import { type Attack, connectTo, expectThat, seconds, type Target } from "./attack";
 
 /** Takes the database away from the server, and gives the way to bring it back. */
 async function takeAway({ server }: Target): Promise<() => Promise<void>> {
@@ -79,6 +82,74 @@ export const OUTAGES: Attack[] = [
     },
   },
 ];
+
+/** A disk of a few megabytes with the tables that grow; null where only an administrator could make one. */
+function smallDisk(megabytes: number): { folder: string; grow: (to: number) => void; remove: () => void } | null {
+  if (process.getuid?.() !== 0) return null;
+  const folder = `/var/tmp/fastigo-disk-${process.pid}`;
+  mkdirSync(folder, { recursive: true });
+  if (spawnSync("mount", ["-t", "tmpfs", "-o", `size=${megabytes}m`, "tmpfs", folder]).status !== 0) return null;
+  spawnSync("chown", ["postgres:postgres", folder]);
+  return {
+    folder,
+    grow: (to) => void spawnSync("mount", ["-o", `remount,size=${to}m`, folder]),
+    remove: () => {
+      spawnSync("umount", ["-l", folder]);
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+OUTAGES.push({
+  name: "the disk full in the middle of writing",
+  async run({ full }) {
+    if (!full) return "see the whole run";
+    const disk = smallDisk(6);
+    if (!disk) return "not tried: only root can make a small disk";
+    const server = await startServer("e2e_disk");
+    const sql = connectTo(server);
+    try {
+      await sql.unsafe(`create tablespace tiny location '${disk.folder}'`);
+      for (const table of ["change", "event", "upload_piece"])
+        await sql.unsafe(`alter table ${table} set tablespace tiny`);
+      const nia = await signUp(server.url, "Nia");
+      const t = await nia.timeline();
+      let taken = 0;
+      const write = (n: number) =>
+        nia.change(t, [
+          { kind: "add_event", id: `e${n}`, fields: { title: `${n} ${Math.random()}`.padEnd(290, "ambrel ") } },
+          { kind: "add_item", id: `i${n}`, fields: { of: `e${n}`, list: "source", text: "x".repeat(1_900) } },
+        ]);
+      let refused = await write(0);
+      for (let n = 1; refused.status === 200 && n < 20_000; n++) {
+        taken++;
+        refused = await write(n);
+      }
+      expectThat(
+        refused.status === 507 && refused.json.failed === "disk_full",
+        `answered ${refused.status} ${refused.text}`,
+      );
+      expectThat((await nia.ask("GET", "/")).status === 200, "home");
+      const there = (await nia.snapshot(t)).timeline;
+      expectThat(
+        there.events.length === taken && there.items.length === taken,
+        `${there.events.length} of ${taken} are there`,
+      );
+      disk.grow(64);
+      expectThat((await write(taken + 1)).status === 200, "not after there is room again");
+      expectThat((await halfDone(sql)).length === 0, "something is half done");
+      return `${taken} changes acknowledged before it, 0 lost; a sentence; goes on when there is room`;
+    } finally {
+      await sql.end();
+      await server.stop();
+      const admin = postgres(process.env.TEST_CLUSTER!.replace("{name}", "postgres"), { max: 1, onnotice: () => {} });
+      await admin.unsafe("drop database if exists e2e_disk with (force)");
+      await admin.unsafe("drop tablespace if exists tiny").catch(() => {});
+      await admin.end();
+      disk.remove();
+    }
+  },
+});
 
 /** What must be true of everything that is stored, whenever the server was killed; gives what is not. */
 export async function halfDone(sql: postgres.Sql): Promise<string[]> {

@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { extname } from "node:path";
+import { MOST } from "@/core/change/limits";
 import { countedRanks } from "@/core/chart/counts";
 import { SPAN_KIND } from "@/core/chart/chart-data";
 import { bobAt } from "@/core/chart/draw-bobs";
@@ -49,8 +50,9 @@ export async function readEvents(file: string, order?: DateOrder): Promise<Froze
     throw new Refusal(`${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : code}.`);
   }
   if (text.trim() === "") return (readTable("") as { frozen: Frozen }).frozen;
-  const read = ending === ".csv" ? readTable(text, order ? { order } : {}) : readJson(text);
+  const read = ending === ".csv" ? readTable(text, order ? { order } : {}, MOST.drawn) : readJson(text);
   if ("problem" in read) throw new Refusal(`${file}: ${read.problem}`);
+  if (read.frozen.events.length > MOST.drawn.most) throw new Refusal(`${file}: ${MOST.drawn.sentence}`);
   return read.frozen;
 }
 

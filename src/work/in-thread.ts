@@ -64,10 +64,3 @@ export async function inThread<K extends keyof Deeds & string>(
   );
   return isFailure(done) ? done : done.ok;
 }
-
-/** Ends all threads; for tests and for the end of the process. */
-export async function endThreads(): Promise<void> {
-  const known = holder.fastigoThreads;
-  delete holder.fastigoThreads;
-  await Promise.all(Object.values(known ?? {}).map(({ pool }) => pool.destroy()));
-}

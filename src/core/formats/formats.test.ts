@@ -1,4 +1,6 @@
 import fc from "fast-check";
+import { MOST } from "../change/limits";
+import { readTable } from "./table";
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/description";
 import { readWhen } from "../time/read-when";
@@ -126,4 +128,13 @@ describe("canonical JSON", () => {
 
 it("a snapshot on its way to the browser comes out as it went in", () => {
   expect(fromSnapshot(JSON.parse(JSON.stringify(toSnapshot(timeline, 7))))).toEqual(timeline);
+});
+
+it("a table of more rows than fit is refused with a sentence, and one that fits is read in time, whatever it names", () => {
+  const row = "1872,The same,,The same\n";
+  const table = (n: number) => `When,Title,Category,Part of\n${row.repeat(n)}`;
+  expect(readTable(table(20_001))).toEqual({ problem: MOST.tableRows.sentence });
+  const read = readTable(table(20_000));
+  expect("frozen" in read && read.frozen.events.length).toBe(20_000);
+  expect("frozen" in readTable(table(20_001), {}, MOST.drawn)).toBe(true);
 });

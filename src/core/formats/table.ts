@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { MOST } from "../change/limits";
 import { type Block, plainTextOf } from "../text/description";
 import { type ReadOptions, readWhen } from "../time/read-when";
 import { isDated, UNDATED } from "../time/when";
@@ -30,17 +31,24 @@ const paragraphs = (text: string): Block[] =>
     .filter((p) => p.trim())
     .map((p) => paragraph(p.trim()));
 
+const MOST_NAMESAKES = 100;
+
 /**
  * Reads a table (RFC 4180, with a header line) as a timeline. The id of an event is the number of its record, from 1. A date
  * that is not understood counts as none; what has no date stands after the dated record above it. Several sources or links
  * in one cell stand in lines of their own. Gives a sentence when the header has neither When nor Title.
  */
-export function readTable(text: string, options: ReadOptions = {}): { frozen: Frozen } | { problem: string } {
+export function readTable(
+  text: string,
+  options: ReadOptions = {},
+  most: { most: number; sentence: string } = MOST.tableRows,
+): { frozen: Frozen } | { problem: string } {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: true });
   const timeline = emptyTimeline("table");
   const [header, ...records] = data;
   const empty = toFrozen(timeline);
   if (!header) return { frozen: empty };
+  if (records.length > most.most) return { problem: most.sentence };
   const at = new Map<Column, number>();
   for (const c of COLUMNS) {
     const i = header.findIndex((h) => h.trim().toLowerCase() === c.toLowerCase());
@@ -100,7 +108,12 @@ export function readTable(text: string, options: ReadOptions = {}): { frozen: Fr
     };
   });
   const titled = new Map<string, FrozenEvent[]>();
-  for (const e of events) if (e.title) titled.set(e.title, [...(titled.get(e.title) ?? []), e]);
+  for (const e of events) {
+    const list = e.title ? titled.get(e.title) : undefined;
+    // Of very many with one title the first are enough to choose from.
+    if (list && list.length < MOST_NAMESAKES) list.push(e);
+    else if (e.title && !list) titled.set(e.title, [e]);
+  }
   for (const [i, r] of records.entries()) {
     // Of several with that title the one that holds it.
     const named = (titled.get(cell(r, "Part of")) ?? []).filter((e) => e !== events[i]);

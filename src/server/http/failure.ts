@@ -20,6 +20,10 @@ export const FAILURES = {
     500,
     "This timeline cannot be drawn, and that is a fault of ours. Its events are kept, and can be opened in the editor.",
   ],
+  disk_full: [
+    507,
+    "The server's disk is full, so nothing can be saved just now. What you typed is kept in this browser and sent again; tell whoever runs this server.",
+  ],
   no_database: [
     503,
     "Fastigo does not reach its data just now. What you typed is kept in this browser; try again in a minute.",

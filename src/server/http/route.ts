@@ -95,17 +95,23 @@ function route<Body, Who extends object>(
       return Response.json(answer, { headers: { "Cache-Control": "no-store" } });
     } catch (error) {
       console.error(error);
-      return refuse(fail(isDatabaseDown(error) ? "no_database" : "broken"));
+      return refuse(fail(faultOf(error)));
     }
   };
   if (options.body) handler.bodySchema = options.body.schema;
   return handler;
 }
 
-/** Codes of Node's sockets, and PostgreSQL's classes 08 (connection) and 57P (shutting down), 53300 (too many). */
-export function isDatabaseDown(error: unknown): boolean {
+/**
+ * What a fault is to the one who asked. Codes of Node's sockets, and PostgreSQL's (appendix A): classes 08 (connection) and 57P
+ * (shutting down), 53300 (too many connections), 55000 (takes no connections); 53100 and 53200 (disk full, out of memory).
+ */
+function faultOf(error: unknown): "no_database" | "disk_full" | "broken" {
   const code = String((error as { code?: unknown } | null)?.code ?? "");
-  return /^(CONNECT|CONNECTION_|ECONN|ENOTFOUND|EHOST|ETIMEDOUT|08|57P|53300|55000)/.test(code);
+  if (/^53[12]00/.test(code)) return "disk_full";
+  return /^(CONNECT|CONNECTION_|ECONN|ENOTFOUND|EHOST|ETIMEDOUT|08|57P|53300|55000)/.test(code)
+    ? "no_database"
+    : "broken";
 }
 
 export function failureResponse(f: Failure): Response {
