@@ -37,5 +37,5 @@ begin
   end if;
   return new;
 end $$;
-update submission set members = (select coalesce(array_agg(m), '{}') from jsonb_array_elements_text(content::jsonb -> 'members') m)
-where content::jsonb ? 'members';
+update submission set members = (select coalesce(array_agg(m), '{}') from jsonb_array_elements_text(as_json(content) -> 'members') m)
+where as_json(content) ? 'members';

@@ -10,6 +10,7 @@ import { toFrozen } from "@/core/formats/frozen";
 import { toSnapshot } from "@/core/formats/snapshot";
 import type { ReaderPage } from "@/features/reader/reader-page";
 import { exportOf } from "@/server/accounts/account";
+import { findSubmission, type OpenSubmission } from "@/server/classes/marking";
 import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";
@@ -60,6 +61,11 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
     insert into thumbnail (timeline_id, seq, build, svg) values (${id}, ${found.seq}, ${build}, ${svg})
     on conflict (timeline_id) do update set seq = excluded.seq, build = excluded.build, svg = excluded.svg`;
   return { svg };
+}
+
+/** A submission for its marking; null when it is not there. */
+export async function submission([id]: [string]): Promise<OpenSubmission | null> {
+  return findSubmission(id);
 }
 
 /** The state of requirements, stored by the number of the last change; null when the timeline is gone. */

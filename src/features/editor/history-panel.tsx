@@ -14,6 +14,8 @@ interface Row {
   author: string;
   ops: Op[];
   was: ({ value?: unknown; skipped?: string } | null)[];
+  /** How many steps there are in all; `ops` holds the first. */
+  steps: number;
 }
 
 /** Who changed what, the newest first, with the value each change replaced. */
@@ -57,11 +59,15 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
               · <strong className="text-slate">{r.author}</strong>
             </p>
             <ul>
-              {r.ops.slice(0, 5).map((op, i) => (
+              {r.ops.map((op, i) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: the steps of a confirmed change never move
                 <li key={`${r.seq}-${i}`}>{inWords(op, r.was[i] ?? null, timeline)}</li>
               ))}
-              {r.ops.length > 5 ? <li>and {r.ops.length - 5} more steps</li> : null}
+              {r.steps > r.ops.length ? (
+                <li>
+                  and {r.steps - r.ops.length} more {r.steps - r.ops.length === 1 ? "step" : "steps"}
+                </li>
+              ) : null}
             </ul>
           </li>
         ))}

@@ -49,15 +49,20 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
       members: string[];
       alteredAt: Date;
       submission: string | null;
-      content: string | null;
       submittedAt: Date | null;
       dueAt: Date | null;
       points: string | null;
       returnedAt: Date | null;
+      frozenChecks: Check[] | null;
+      right: number;
       known: Check[] | null;
     }[]
   >`
-    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.content, s.submitted_at, s.due_at, m.points, m.returned_at,
+    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, s.due_at, m.points, m.returned_at,
+      -- Only what the table shows is taken out of what was frozen, and by the database.
+      as_json(s.content) -> 'checks' as frozen_checks,
+      (select count(*)::int from jsonb_array_elements(as_json(s.content) -> 'given') g
+        where g ->> 'result' = 'right' and not (g ->> 'locked')::boolean) as right,
       coalesce((select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id
         where e.timeline_id = g.timeline_id and p.deleted_at is null), s.members, '{}') as members,
       (select k.checks from check_result k
@@ -68,16 +73,14 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
     where g.assignment_id = ${assignment} and (t.deleted_at is null or s.id is not null) order by g.created_at, g.id`;
   const rows = await Promise.all(
     groups.map(async (g): Promise<GroupRow> => {
-      const content = g.content ? (JSON.parse(g.content) as SubmissionContent) : null;
-      const checks = content?.checks ?? g.known ?? (await check(g.timelineId, a.requirements));
-      const dated = content?.given.filter((x) => !x.locked) ?? [];
+      const checks = g.frozenChecks ?? g.known ?? (await check(g.timelineId, a.requirements));
       return {
         group: g.id,
         members: g.members,
         state: g.returnedAt ? "returned" : g.points !== null ? "marked" : g.submission ? "submitted" : "working",
         checks: checks ?? [],
         checked: checks !== null,
-        given: { right: dated.filter((x) => x.result === "right").length, of: a.given },
+        given: { right: g.right, of: a.given },
         submission: g.submission,
         submittedAt: g.submittedAt,
         late:
@@ -183,10 +186,31 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
   };
 }
 
-/** Whether a person may mark a submission: the teacher of its class. */
-async function mayMark(submission: string, account: string): Promise<OpenSubmission | null> {
-  const s = await findSubmission(submission);
-  return s && (await teaches(s.assignmentId, account)) ? s : null;
+export interface SubmissionRef {
+  id: string;
+  assignmentId: string;
+  timelineId: string;
+  versionId: string;
+  members: string[];
+  submittedAt: Date;
+}
+
+/** Which submission it is, without what was handed in; null when it is not there or was taken back. */
+export async function findSubmissionRef(id: string): Promise<SubmissionRef | null> {
+  const [row] = await db()<SubmissionRef[]>`
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.members, s.submitted_at
+    from submission s join group_work g on g.id = s.group_id where s.id = ${id} and s.taken_back_at is null`;
+  return row ?? null;
+}
+
+/** Whether a person may mark a submission: the teacher of its class. Gives the total it was set with. */
+async function mayMark(submission: string, account: string): Promise<(SubmissionRef & { total: number }) | null> {
+  const s = await findSubmissionRef(submission);
+  if (!s || !(await teaches(s.assignmentId, account))) return null;
+  const [row] = await db()<
+    { total: number }[]
+  >`select (as_json(content) ->> 'total')::int as total from submission where id = ${submission}`;
+  return { ...s, total: row!.total };
 }
 
 export interface MarkInput {
@@ -203,9 +227,12 @@ export async function saveMark(
 ): Promise<Failure | { saved: true }> {
   const s = await mayMark(submission, teacher);
   if (!s) return fail("not_found");
-  if (input.points !== null && !(input.points >= 0 && input.points <= s.content.total))
-    return fail("points_out_of_range");
-  const known = new Set(s.events.map((e) => e.id));
+  if (input.points !== null && !(input.points >= 0 && input.points <= s.total)) return fail("points_out_of_range");
+  const asked = input.comments.map((c) => c.event);
+  const events = await db()<{ id: string }[]>`
+    select e ->> 'id' as id from version v, jsonb_array_elements(as_json(v.json) -> 'events') e
+    where v.id = ${s.versionId} and e ->> 'id' = any(${asked})`;
+  const known = new Set(events.map((e) => e.id));
   await db().begin(async (tx) => {
     await tx`
       insert into mark (submission_id, points, comment) values (${submission}, ${input.points}, ${input.comment.slice(0, 10_000)})

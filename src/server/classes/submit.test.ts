@@ -300,3 +300,16 @@ describe("joining with a code", () => {
     );
   });
 });
+
+it("work that holds a character no database stores, from before such were refused, is on the desk all the same", async () => {
+  const s = await school();
+  must(await submit(s.timeline, s.nia.id));
+  const { id } = (await ownWork(s.timeline))!.submission!;
+  await db().begin(async (tx) => {
+    await tx`alter table submission disable trigger submission_is_frozen`;
+    await tx`update submission set content = replace(content, 'The bell', 'The \\u0000\\ud800bell')`;
+    await tx`alter table submission enable trigger submission_is_frozen`;
+  });
+  expect((await groupsOf(s.assignment, async () => []))[0]).toMatchObject({ state: "submitted", given: { right: 0, of: 1 } });
+  must(await saveMark(id, s.teacher.id, { points: 3, comment: "", comments: [] }));
+});

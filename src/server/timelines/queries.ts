@@ -121,14 +121,20 @@ export interface HistoryRow {
   seq: number;
   at: Date;
   author: string;
+  /** The first steps, without what was written in descriptions. */
   ops: ConfirmedChange["ops"];
   was: ({ value?: unknown; skipped?: string } | null)[];
+  /** How many steps there are in all. */
+  steps: number;
 }
 
-/** The last changes with what each replaced, newest first; `before` pages on. */
-export async function historyOf(timeline: string, before: number, most: number): Promise<HistoryRow[]> {
+/** The last changes with what each replaced, newest first; `before` pages on. Of each the first steps, `steps` of them. */
+export async function historyOf(timeline: string, before: number, most: number, steps = 5): Promise<HistoryRow[]> {
   return db()<HistoryRow[]>`
-    select c.seq, c.at, a.display_name as author, c.ops, c.was
+    select c.seq, c.at, a.display_name as author, jsonb_array_length(c.ops) as steps,
+      (select jsonb_agg(case when o.op ->> 'kind' = 'describe' then o.op - 'update' else o.op end order by o.n)
+        from jsonb_array_elements(c.ops) with ordinality o (op, n) where o.n <= ${steps}) as ops,
+      (select jsonb_agg(w.was order by w.n) from jsonb_array_elements(c.was) with ordinality w (was, n) where w.n <= ${steps}) as was
     from change c join account a on a.id = c.author_id
     where c.timeline_id = ${timeline} and c.seq < ${before} and c.ops <> '[]' order by c.seq desc limit ${most}`;
 }

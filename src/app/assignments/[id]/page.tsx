@@ -5,13 +5,13 @@ import { AssignmentCard } from "@/features/classes/assignment-form";
 import { MarkingDesk } from "@/features/marking/marking-desk";
 import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
-import { findSubmission, groupsOf } from "@/server/classes/marking";
+import { findSubmissionRef, groupsOf } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 import { Logo } from "@/ui/logo";
-import { checkDraft } from "../../check-draft";
+import { checkDraft, openSubmission } from "../../desk-work";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
 
 export const metadata = { title: "Assignment" };
@@ -92,8 +92,8 @@ export default async function AssignmentPage({
     );
   }
   const rows = await groupsOf(id, checkDraft);
-  const open = s ? await findSubmission(s) : null;
-  const mine = open && open.assignmentId === id ? open : null;
+  const ref = s ? await findSubmissionRef(s) : null;
+  const mine = ref && ref.assignmentId === id ? await openSubmission(ref.id, user.id) : null;
   return (
     <div className="flex h-dvh flex-col max-lg:h-auto">
       {bar}

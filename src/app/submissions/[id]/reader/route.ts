@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { findUser } from "@/server/accounts/sessions";
-import { findSubmission, teaches } from "@/server/classes/marking";
+import { findSubmissionRef, teaches } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
@@ -13,7 +13,7 @@ export const dynamic = "force-dynamic";
 /** A submission as it was handed in: for its teacher and its group. */
 export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const user = await findUser(request);
-  const s = user ? await findSubmission(params.id!) : null;
+  const s = user ? await findSubmissionRef(params.id!) : null;
   if (!user || !s || !((await teaches(s.assignmentId, user.id)) || (await findRole(db(), s.timelineId, user.id))))
     return plainPage(
       user ? 404 : 401,

@@ -4,7 +4,7 @@ import { findAssignment } from "@/server/classes/assignment";
 import { groupsOf, teaches } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
-import { checkDraft } from "../../../../check-draft";
+import { checkDraft } from "../../../../desk-work";
 
 /** The marks as a table, one line a student. */
 export const GET = memberRoute({}, async ({ user, params }) => {

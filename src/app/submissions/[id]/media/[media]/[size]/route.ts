@@ -1,4 +1,4 @@
-import { findSubmission, teaches } from "@/server/classes/marking";
+import { findSubmissionRef, teaches } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
@@ -9,7 +9,7 @@ import { findRole } from "@/server/timelines/access";
 export const dynamic = "force-dynamic";
 
 export const GET = memberRoute({}, async ({ request, user, params }) => {
-  const s = await findSubmission(params.id!);
+  const s = await findSubmissionRef(params.id!);
   if (!s || !((await teaches(s.assignmentId, user.id)) || (await findRole(db(), s.timelineId, user.id))))
     return fail("not_found");
   const blob = await findFrozenFile(s.versionId, params.media!, params.size!);

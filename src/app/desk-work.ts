@@ -1,5 +1,5 @@
 import "server-only";
-import type { CheckDraft } from "@/server/classes/marking";
+import type { CheckDraft, OpenSubmission } from "@/server/classes/marking";
 import { isFailure } from "@/server/http/failure";
 import { inThread } from "@/work/in-thread";
 
@@ -20,3 +20,14 @@ export const checkDraft: CheckDraft = async (timeline, requirements) => {
     return null;
   }
 };
+
+/** A submission with all that was handed in, read in a thread; null when that cannot be done. */
+export async function openSubmission(id: string, by: string): Promise<OpenSubmission | null> {
+  const done = await inThread("submission", [id], {
+    in: "reading",
+    key: by,
+    what: `submission ${id}`,
+    limitMs: LIMIT_MS,
+  });
+  return done === null || isFailure(done) ? null : done;
+}
