@@ -31,8 +31,14 @@ export async function takeChange([timeline, change]: [string, Change]): Promise<
   return takeChangeNow(timeline, change);
 }
 
-export async function publish([timeline, by, visibility, fresh]: [string, string, Visibility, boolean]) {
-  return publishNow(timeline, by, visibility, fresh);
+export async function publish([timeline, by, visibility, fresh, klass]: [
+  string,
+  string,
+  Visibility,
+  boolean,
+  string | null,
+]) {
+  return publishNow(timeline, by, visibility, fresh, klass);
 }
 
 export async function submit([timeline, by]: [string, string]) {

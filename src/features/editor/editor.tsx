@@ -30,6 +30,8 @@ export interface EditorProps {
   editors: EditorPerson[];
   publication: Publication | null;
   work: OwnWork | null;
+  /** The classes one teaches: a timeline can be given to them. */
+  classes: { id: string; name: string }[];
 }
 
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
@@ -177,7 +179,7 @@ export function Editor(props: EditorProps) {
           ) : null}
         </div>
         <ReadyCheck onWork={() => setPanel("work")} />
-        <ShareDialog open={sharing} onOpenChange={setSharing} />
+        <ShareDialog open={sharing} onOpenChange={setSharing} classes={props.classes} />
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>
     </EditorContext.Provider>

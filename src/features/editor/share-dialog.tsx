@@ -8,7 +8,17 @@ import { Modal } from "@/ui/controls/modal";
 import { useEditor, useEditorState } from "./editor-context";
 import type { Publication } from "./timeline-store";
 
-const WHO: { value: Publication["visibility"]; words: string; more: string }[] = [
+type Visibility = Publication["visibility"];
+
+/** One choice of who may see it; `class` where it is one of several classes. */
+interface Readers {
+  value: Visibility;
+  class?: string;
+  words: string;
+  more: string;
+}
+
+const WHO: Readers[] = [
   { value: "only_me", words: "Only its editors", more: "you and those who work on it, signed in" },
   { value: "class", words: "The class", more: "its teacher and students, signed in" },
   { value: "link", words: "Anyone with the link", more: "not listed anywhere" },
@@ -16,26 +26,43 @@ const WHO: { value: Publication["visibility"]; words: string; more: string }[] =
 ];
 
 /** Publishing, and inviting others to work on the timeline. */
-export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function ShareDialog({
+  open,
+  onOpenChange,
+  classes,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  /** The classes one teaches. */
+  classes: readonly { id: string; name: string }[];
+}) {
   const { store } = useEditor();
   const publication = useEditorState((s) => s.publication);
   const editors = useEditorState((s) => s.editors);
   const waiting = useEditorState((s) => s.waiting);
   const owner = editors.find((e) => e.id === store.account)?.role === "owner";
   const live = publication !== null && !publication.takenBack;
-  const [visibility, setVisibility] = useState<Publication["visibility"]>("link");
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const work = useEditorState((s) => s.work);
   const reach = WHO.map((w) => w.value);
-  const offered = WHO.filter((w) =>
-    work
-      ? reach.indexOf(w.value) <= reach.indexOf(work.publishLimit as Publication["visibility"])
-      : w.value !== "class",
-  );
-  useEffect(() => {
-    if (publication) setVisibility(publication.visibility);
-  }, [publication]);
+  const offered = WHO.flatMap((w): Readers[] => {
+    if (work) return reach.indexOf(w.value) <= reach.indexOf(work.publishLimit as Visibility) ? [w] : [];
+    if (w.value !== "class") return [w];
+    return classes.map((c) => ({ ...w, class: c.id, words: c.name, more: "your class: its students, signed in" }));
+  });
+  const [chosen, setChosen] = useState<string | null>(null);
+  // What it is now; else the widest of what is offered that is not listed.
+  const usual =
+    offered.find((w) => publication?.visibility === w.value && (!w.class || w.class === publication.classId)) ??
+    offered.findLast((w) => w.value !== "everybody") ??
+    offered[0]!;
+  const readers = offered.find((w) => keyOf(w) === chosen) ?? usual;
+  const asked = (w: Readers, fresh: boolean) => ({
+    visibility: w.value,
+    fresh,
+    ...(w.class ? { class: w.class } : {}),
+  });
 
   const act = async (method: "PUT" | "DELETE", body?: object) => {
     setBusy(true);
@@ -59,15 +86,15 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
             <fieldset className="mb-3">
               <legend className="mb-1 text-[13px] text-quiet">Who may see it</legend>
               {offered.map((w) => (
-                <label key={w.value} className="flex cursor-pointer items-baseline gap-2 py-1">
+                <label key={keyOf(w)} className="flex cursor-pointer items-baseline gap-2 py-1">
                   <input
                     type="radio"
                     name="visibility"
                     className="accent-verdigris"
-                    checked={visibility === w.value}
+                    checked={readers === w}
                     onChange={() => {
-                      setVisibility(w.value);
-                      if (live) void act("PUT", { visibility: w.value, fresh: false });
+                      setChosen(keyOf(w));
+                      if (live) void act("PUT", asked(w, false));
                     }}
                   />
                   <span>
@@ -81,7 +108,7 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
                 <Button
                   kind="main"
                   disabled={busy || waiting > 0}
-                  onClick={() => void act("PUT", { visibility, fresh: true })}
+                  onClick={() => void act("PUT", asked(readers, true))}
                 >
                   Publish
                 </Button>
@@ -91,7 +118,7 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
                     <Button
                       kind="main"
                       disabled={busy || waiting > 0}
-                      onClick={() => void act("PUT", { visibility, fresh: true })}
+                      onClick={() => void act("PUT", asked(readers, true))}
                     >
                       Publish the changes
                     </Button>
@@ -120,6 +147,8 @@ export function ShareDialog({ open, onOpenChange }: { open: boolean; onOpenChang
     </Modal>
   );
 }
+
+const keyOf = (w: Readers) => `${w.value} ${w.class ?? ""}`;
 
 function stateInWords(p: Publication | null): string {
   if (!p) return "Draft – only its editors can see this.";

@@ -34,6 +34,8 @@ export interface EditorPerson {
 export interface Publication {
   address: string;
   visibility: "only_me" | "class" | "link" | "everybody";
+  /** The class it is given to, or was made in. */
+  classId: string | null;
   takenBack: boolean;
   publishedAt: string;
   laterChanges: number;

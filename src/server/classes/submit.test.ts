@@ -310,6 +310,9 @@ it("work that holds a character no database stores, from before such were refuse
     await tx`update submission set content = replace(content, 'The bell', 'The \\u0000\\ud800bell')`;
     await tx`alter table submission enable trigger submission_is_frozen`;
   });
-  expect((await groupsOf(s.assignment, async () => []))[0]).toMatchObject({ state: "submitted", given: { right: 0, of: 1 } });
+  expect((await groupsOf(s.assignment, async () => []))[0]).toMatchObject({
+    state: "submitted",
+    given: { right: 0, of: 1 },
+  });
   must(await saveMark(id, s.teacher.id, { points: 3, comment: "", comments: [] }));
 });

@@ -105,6 +105,10 @@ export const FAILURES = {
     403,
     "Your class lets work for it be published only so far. Choose fewer readers, or ask your teacher.",
   ],
+  not_your_class: [
+    403,
+    "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
+  ],
   class_name_missing: [400, "Type a name for the class, of 1 to 80 characters."],
   no_such_code: [404, "No class has this code now. Check it, or ask your teacher for the new one."],
   code_over: [401, "This code is wrong, used, or over. Ask your teacher for a new one."],

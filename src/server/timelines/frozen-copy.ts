@@ -4,6 +4,7 @@ import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { findRole } from "./access";
 import { freeze } from "./freeze";
+import { isOfClass, type Visibility } from "./publish";
 
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 14);
 
@@ -51,12 +52,34 @@ export async function closeFrozenCopy(
   return done.length > 0 ? { closed: true } : fail("not_found");
 }
 
+export interface FoundCopy {
+  timeline: string;
+  version: string;
+  closed: boolean;
+  at: Date;
+  hash: string;
+  /** How far its class lets what was made in it go; null for what was made in none. */
+  limit: Visibility | null;
+  classId: string | null;
+}
+
+/** Whether a person (null: nobody signed in) may see a copy: whoever has the link, as far as its class lets it go. */
+export async function canSeeCopy(copy: FoundCopy, account: string | null): Promise<boolean> {
+  if (copy.closed) return false;
+  if (copy.limit === null || copy.limit === "link" || copy.limit === "everybody") return true;
+  if (account === null) return false;
+  if ((await findRole(db(), copy.timeline, account)) !== null) return true;
+  return copy.limit === "class" && copy.classId !== null && isOfClass(copy.classId, account);
+}
+
 /** The version behind a link; null when there never was one. */
-export async function findFrozenCopy(
-  address: string,
-): Promise<{ version: string; closed: boolean; at: Date; hash: string } | null> {
-  const [row] = await db()<{ version: string; closed: boolean; at: Date; hash: string }[]>`
-    select f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash
-    from frozen_copy f join version v on v.id = f.version_id where f.address = ${address}`;
+export async function findFrozenCopy(address: string): Promise<FoundCopy | null> {
+  const [row] = await db()<FoundCopy[]>`
+    select f.timeline_id as timeline, f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash,
+      c.publish_limit as "limit", c.id as class_id
+    from frozen_copy f join version v on v.id = f.version_id
+    left join group_work g on g.timeline_id = f.timeline_id left join assignment a on a.id = g.assignment_id
+    left join class c on c.id = a.class_id
+    where f.address = ${address}`;
   return row ?? null;
 }

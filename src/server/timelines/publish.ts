@@ -14,7 +14,10 @@ const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 12);
 
 export interface PublicationState {
   address: string;
+  /** Who may see it as it is, which may be fewer than was chosen: its class lets it go only so far. */
   visibility: Visibility;
+  /** The class it is given to, or was made in. */
+  classId: string | null;
   takenBack: boolean;
   publishedAt: string;
   /** Changes made since that are not shown yet. */
@@ -23,15 +26,23 @@ export interface PublicationState {
 
 export async function publicationOf(timeline: string): Promise<PublicationState | null> {
   const [row] = await db()<
-    { address: string; visibility: Visibility; takenBackAt: Date | null; createdAt: Date; later: number }[]
+    {
+      address: string;
+      visibility: Visibility;
+      classId: string | null;
+      takenBackAt: Date | null;
+      createdAt: Date;
+      later: number;
+    }[]
   >`
-    select p.address, p.visibility, p.taken_back_at, v.created_at,
+    select p.address, p.visibility, p.class_id, p.taken_back_at, v.created_at,
       (select count(*)::int from change c where c.timeline_id = p.timeline_id and c.seq > v.seq) as later
-    from publication p join version v on v.id = p.version_id where p.timeline_id = ${timeline}`;
+    from shown_publication p join version v on v.id = p.version_id where p.timeline_id = ${timeline}`;
   if (!row) return null;
   return {
     address: row.address,
     visibility: row.visibility,
+    classId: row.classId,
     takenBack: row.takenBackAt !== null,
     publishedAt: row.createdAt.toISOString(),
     laterChanges: row.later,
@@ -40,35 +51,39 @@ export async function publicationOf(timeline: string): Promise<PublicationState 
 
 /**
  * Publishes what the timeline is now (`fresh`), or alters only who may see what was published before. The address
- * stays the same for good. Owner only.
+ * stays the same for good. Owner only. To a class goes what was made for it, and what its teacher gives it (`klass`).
  */
 export async function publish(
   timeline: string,
   by: string,
   visibility: Visibility,
   fresh: boolean,
+  klass: string | null = null,
 ): Promise<Failure | { publication: PublicationState }> {
   const role = await findRole(db(), timeline, by);
   if (!role) return fail("not_found");
   if (role !== "owner") return fail("owner_only");
   const limit = await publishLimitOf(timeline);
-  if (visibility === "class" && !limit) return fail("invalid");
+  const given = visibility === "class" && !limit ? klass : null;
+  if (visibility === "class" && !limit && !(given && (await teachesClass(given, by)))) return fail("not_your_class");
   if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) return fail("beyond_class_limit");
   const done = await db()
     .begin(async (tx) => {
       const [known] = await tx`select version_id from publication where timeline_id = ${timeline} for update`;
       if (known && !fresh) {
-        await tx`update publication set visibility = ${visibility}, taken_back_at = null where timeline_id = ${timeline}`;
+        await tx`
+        update publication set visibility = ${visibility}, class_id = ${given}, taken_back_at = null
+        where timeline_id = ${timeline}`;
         return true;
       }
       const version = await freeze(tx, timeline, by, "publication");
       // Thrown, so that no empty version stays.
       if (!version || (version.frozen.title === "" && version.frozen.events.length === 0)) throw new NothingThere();
       await tx`
-      insert into publication (timeline_id, address, visibility, version_id, title, byline, events)
-      values (${timeline}, ${newAddress()}, ${visibility}, ${version.id},
+      insert into publication (timeline_id, address, visibility, class_id, version_id, title, byline, events)
+      values (${timeline}, ${newAddress()}, ${visibility}, ${given}, ${version.id},
         ${version.frozen.title}, ${version.frozen.byline}, ${version.frozen.events.length})
-      on conflict (timeline_id) do update set visibility = excluded.visibility, version_id = excluded.version_id,
+      on conflict (timeline_id) do update set visibility = excluded.visibility, class_id = excluded.class_id, version_id = excluded.version_id,
         title = excluded.title, byline = excluded.byline, events = excluded.events, published_at = now(), taken_back_at = null`;
       return true;
     })
@@ -81,6 +96,11 @@ export async function publish(
 }
 
 class NothingThere extends Error {}
+
+async function teachesClass(klass: string, account: string): Promise<boolean> {
+  const [row] = await db()`select from class where id = ${klass} and teacher_id = ${account} and closed_at is null`;
+  return row !== undefined;
+}
 
 /** How far the class lets what is made for it be published; null for a timeline of no class. */
 export async function publishLimitOf(timeline: string): Promise<Visibility | null> {
@@ -106,6 +126,7 @@ export interface Published {
   timeline: string;
   version: string;
   visibility: Visibility;
+  classId: string | null;
   /** When the version that stands there was made. */
   at: Date;
   /** Whether its author has taken it back, or deleted the timeline. */
@@ -115,9 +136,9 @@ export interface Published {
 /** What stands at a published address, without looking at who asks; null when nothing ever did. */
 export async function findPublished(address: string): Promise<Published | null> {
   const [row] = await db()<Published[]>`
-    select p.timeline_id as timeline, p.version_id as version, p.visibility, p.published_at as at,
+    select p.timeline_id as timeline, p.version_id as version, p.visibility, p.class_id, p.published_at as at,
       (p.taken_back_at is not null or t.deleted_at is not null) as gone
-    from publication p join timeline t on t.id = p.timeline_id where p.address = ${address}`;
+    from shown_publication p join timeline t on t.id = p.timeline_id where p.address = ${address}`;
   return row ?? null;
 }
 
@@ -127,12 +148,24 @@ export async function canSee(published: Published, account: string | null): Prom
   if (published.visibility === "link" || published.visibility === "everybody") return true;
   if (account === null) return false;
   if ((await findRole(db(), published.timeline, account)) !== null) return true;
-  if (published.visibility !== "class") return false;
-  const [classmate] = await db()`
-    select from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
-    where g.timeline_id = ${published.timeline}
+  return published.visibility === "class" && published.classId !== null && isOfClass(published.classId, account);
+}
+
+/** Whether a person is the teacher or a student of a class. */
+export async function isOfClass(klass: string, account: string): Promise<boolean> {
+  const [row] = await db()`
+    select from class c where c.id = ${klass}
       and (c.teacher_id = ${account} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
-  return classmate !== undefined;
+  return row !== undefined;
+}
+
+/** What was published to a class, or by it for everybody, the newest first. For those who are of it. */
+export async function publishedTo(klass: string): Promise<ListedTimeline[]> {
+  return db()<ListedTimeline[]>`
+    select p.address, p.title, p.byline as by, p.events, p.published_at
+    from shown_publication p join timeline t on t.id = p.timeline_id
+    where p.class_id = ${klass} and p.visibility in ('class', 'everybody') and p.taken_back_at is null and t.deleted_at is null
+    order by p.published_at desc limit 200`;
 }
 
 /** The frozen content of a version, for rendering. */
@@ -144,6 +177,12 @@ export async function findVersion(
   return row
     ? { frozen: JSON.parse(row.json) as Frozen, at: row.createdAt, number: row.number, hash: row.hash, json: row.json }
     : null;
+}
+
+/** A version as it was frozen, byte for byte. */
+export async function findVersionText(id: string): Promise<{ json: string; hash: string } | null> {
+  const [row] = await db()<{ json: string; hash: string }[]>`select json, hash from version where id = ${id}`;
+  return row ?? null;
 }
 
 export interface StoredPage {
@@ -180,7 +219,7 @@ export interface ListedTimeline {
 export async function listedTimelines(most: number): Promise<ListedTimeline[]> {
   return db()<ListedTimeline[]>`
     select p.address, p.title, p.byline as by, p.events, p.published_at
-    from publication p join timeline t on t.id = p.timeline_id
+    from shown_publication p join timeline t on t.id = p.timeline_id
     where p.visibility = 'everybody' and p.taken_back_at is null and t.deleted_at is null
     order by p.published_at desc limit ${most}`;
 }

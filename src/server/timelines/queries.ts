@@ -110,7 +110,7 @@ export async function timelinesOf(account: string, build: string): Promise<Timel
         where e.timeline_id = t.id and e.account_id <> ${account}), '{}') as others,
       p.visibility, p.address, p.taken_back_at
     from editor mine join timeline t on t.id = mine.timeline_id
-    left join publication p on p.timeline_id = t.id
+    left join shown_publication p on p.timeline_id = t.id
     left join thumbnail h on h.timeline_id = t.id and h.seq = t.seq and h.build = ${build}
     where mine.account_id = ${account} and t.deleted_at is null
     order by t.altered_at desc, t.id`;

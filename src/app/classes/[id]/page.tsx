@@ -6,9 +6,11 @@ import { findClass, findClassRole, membersOf } from "@/server/classes/class";
 import { workOf } from "@/server/classes/home";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
+import { publishedTo } from "@/server/timelines/publish";
 import { buttonLook } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 import { PlainBar } from "@/ui/plain-bar";
+import { ListOf } from "../../published-list";
 
 export const metadata = { title: "Class" };
 
@@ -19,6 +21,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
   const found = role ? await findClass(id) : null;
   if (!found) notFound();
   const assignments = await assignmentsOf(id);
+  const published = await publishedTo(id);
   const own = role === "student" ? await workOf(user.id) : [];
   return (
     <>
@@ -58,6 +61,12 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               );
             })}
           </ul>
+          {published.length > 0 ? (
+            <>
+              <h2 className="mt-6 mb-2 text-[18px]">Published to the class</h2>
+              <ListOf listed={published} />
+            </>
+          ) : null}
         </div>
         {role === "teacher" ? (
           <div>

@@ -1,5 +1,6 @@
+import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
-import { findFrozenCopy } from "@/server/timelines/frozen-copy";
+import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
 import { plainPage } from "@/server/http/plain-page";
 import { BUILD, pageOfVersion, sendPage } from "../../reader-response";
 
@@ -12,6 +13,13 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     return plainPage(404, "There is no frozen copy here", "The address may be mistyped. Ask whoever gave it to you.");
   if (copy.closed)
     return plainPage(410, "This link has been closed", "Whoever made this frozen copy has closed its link.");
+  const account = (await findUser(request))?.id ?? null;
+  if (!(await canSeeCopy(copy, account)))
+    return plainPage(
+      404,
+      "There is nothing here that you may see",
+      "The class it was made in lets its work be seen only so far. Sign in as somebody of that class, or ask its author.",
+    );
   const page = await pageOfVersion(copy.version, `${BUILD}-copy`, {
     mediaPath: `/f/${params.address}/media`,
     note: {
@@ -21,5 +29,5 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     listed: false,
     published: null,
   });
-  return sendPage(request, page, "no-cache");
+  return sendPage(request, page, copy.limit === "class" || copy.limit === "only_me" ? "private, no-cache" : "no-cache");
 });

@@ -17,12 +17,15 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       "This timeline has been taken back",
       "Its author has taken it back. If they publish it again, it will be at this same address.",
     );
-  const account = published.visibility === "only_me" ? ((await findUser(request))?.id ?? null) : null;
+  const open = published.visibility === "link" || published.visibility === "everybody";
+  const account = open ? null : ((await findUser(request))?.id ?? null);
   if (!(await canSee(published, account)))
     return plainPage(
       404,
       "There is nothing here that you may see",
-      "Sign in as one of its editors, or ask its author to open it.",
+      published.visibility === "class"
+        ? "Sign in as somebody of the class it was published to, or ask its author to open it."
+        : "Sign in as one of its editors, or ask its author to open it.",
     );
   // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
   const listed = published.visibility === "everybody";
@@ -37,5 +40,5 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       timeZone: "UTC",
     }),
   });
-  return sendPage(request, page, published.visibility === "only_me" ? "private, no-cache" : "no-cache");
+  return sendPage(request, page, open ? "no-cache" : "private, no-cache");
 });

@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { EditorLoader } from "@/features/editor/editor-loader";
+import { classesOf } from "@/server/classes/class";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -24,6 +25,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       editors={(await editorsOf(db(), id)).map((e) => ({ ...e }))}
       publication={await publicationOf(id)}
       work={await ownWork(id)}
+      classes={(await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : []))}
     />
   );
 }

@@ -1,14 +1,16 @@
+import { findUser } from "@/server/accounts/sessions";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
-import { findFrozenCopy } from "@/server/timelines/frozen-copy";
-import { findVersion } from "@/server/timelines/publish";
+import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
+import { findVersionText } from "@/server/timelines/publish";
 
 export const dynamic = "force-dynamic";
 
 /** The frozen copy as its canonical JSON, byte for byte what its fingerprint was made from. */
-export const GET = openRoute({}, async ({ params }) => {
+export const GET = openRoute({}, async ({ request, params }) => {
   const copy = await findFrozenCopy(params.address!);
-  const version = copy && !copy.closed ? await findVersion(copy.version) : null;
+  const allowed = copy && (await canSeeCopy(copy, (await findUser(request))?.id ?? null));
+  const version = allowed ? await findVersionText(copy.version) : null;
   if (!version) return fail("not_found");
   return new Response(version.json, {
     headers: {

@@ -6,13 +6,21 @@ import { freezing } from "../../../../freezing";
 
 const readPublish = ajv.compile({
   type: "object",
-  properties: { visibility: { enum: ["only_me", "class", "link", "everybody"] }, fresh: { type: "boolean" } },
+  properties: {
+    visibility: { enum: ["only_me", "class", "link", "everybody"] },
+    fresh: { type: "boolean" },
+    class: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
+  },
   required: ["visibility", "fresh"],
   additionalProperties: false,
-}) as ValidateFunction<{ visibility: Visibility; fresh: boolean }>;
+}) as ValidateFunction<{ visibility: Visibility; fresh: boolean; class?: string }>;
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
-  const done = await inThread("publish", [params.id!, user.id, body.visibility, body.fresh], freezing(user.id));
+  const done = await inThread(
+    "publish",
+    [params.id!, user.id, body.visibility, body.fresh, body.class ?? null],
+    freezing(user.id),
+  );
   return "failed" in done ? done : { publication: done.publication };
 });
 

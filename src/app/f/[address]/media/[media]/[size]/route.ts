@@ -1,13 +1,17 @@
+import { findUser } from "@/server/accounts/sessions";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
 import { findFrozenFile } from "@/server/media/uploads";
-import { findFrozenCopy } from "@/server/timelines/frozen-copy";
+import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
 
 export const dynamic = "force-dynamic";
 
 export const GET = openRoute({}, async ({ request, params }) => {
   const copy = await findFrozenCopy(params.address!);
-  const blob = copy && !copy.closed ? await findFrozenFile(copy.version, params.media!, params.size!) : null;
+  const blob =
+    copy && (await canSeeCopy(copy, (await findUser(request))?.id ?? null))
+      ? await findFrozenFile(copy.version, params.media!, params.size!)
+      : null;
   return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
 });

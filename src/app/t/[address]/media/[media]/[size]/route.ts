@@ -11,7 +11,8 @@ export const dynamic = "force-dynamic";
 export const GET = openRoute({}, async ({ request, params }) => {
   const published = await findPublished(params.address!);
   if (!published || published.gone) return fail("not_found");
-  const account = published.visibility === "only_me" ? ((await findUser(request))?.id ?? null) : null;
+  const open = published.visibility === "link" || published.visibility === "everybody";
+  const account = open ? null : ((await findUser(request))?.id ?? null);
   if (!(await canSee(published, account))) return fail("not_found");
   const blob = await findFrozenFile(published.version, params.media!, params.size!);
   return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");

@@ -1,0 +1,152 @@
+import { expect, test } from "@playwright/test";
+import sharp from "sharp";
+import { type Actor, school, signUp } from "./attack/actor";
+import { newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
+
+type Visibility = "only_me" | "class" | "link" | "everybody";
+const REACH: Visibility[] = ["only_me", "class", "link", "everybody"];
+const WHO = ["nobody", "stranger", "other teacher", "teacher", "classmate", "editor", "owner"] as const;
+/** Who sees what was published how far. */
+const SEEN: Record<Visibility, (typeof WHO)[number][]> = {
+  only_me: ["editor", "owner"],
+  class: ["teacher", "classmate", "editor", "owner"],
+  link: [...WHO],
+  everybody: [...WHO],
+};
+
+/** A class with one piece of work that has a picture, and everybody it could concern. */
+async function setUp() {
+  const url = serverUrl();
+  const one = await school(url);
+  const other = await school(url);
+  const [owner, editor, classmate] = [await one.pupil("Nia"), await one.pupil("Obi"), await one.pupil("Wren")];
+  const { timeline } = await owner.must<{ timeline: string }>("POST", `/api/assignments/${one.assignment}/group`);
+  await owner.must("POST", `/api/timelines/${timeline}/classmates`, { account: editor.id });
+  const media = await addPicture(owner, timeline);
+  const people: Record<(typeof WHO)[number], Actor> = {
+    nobody: Object.assign(await signUp(url, "Gone")),
+    stranger: await signUp(url, "Stranger"),
+    "other teacher": other.teacher,
+    teacher: one.teacher,
+    classmate,
+    editor,
+    owner,
+  };
+  people.nobody.forgetAll();
+  return { one, owner, timeline, media, people };
+}
+
+async function addPicture(who: Actor, timeline: string): Promise<string> {
+  const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: "#0B6E69" } })
+    .png()
+    .toBuffer();
+  const upload = await who.send(timeline, png);
+  const { media } = await who.must<{ media: { id: string } }>("POST", `/api/timelines/${timeline}/uploads/${upload}`);
+  await who.change(timeline, [
+    { kind: "add_event", id: "e1", fields: { title: "Ferry" } },
+    { kind: "add_item", id: "i1", fields: { of: "e1", list: "media", media: media.id, kind: "picture" } },
+  ]);
+  return media.id;
+}
+
+async function whoSees(people: Record<string, Actor>, path: string): Promise<string[]> {
+  const seen: string[] = [];
+  for (const name of WHO) {
+    const reply = await people[name]!.ask("GET", path);
+    expect([200, 404]).toContain(reply.status);
+    if (reply.status === 200) seen.push(name);
+  }
+  return seen;
+}
+
+test("page and media of a publication open for just those it was published to, as far as the class lets it", async () => {
+  const { one, owner, timeline, media, people } = await setUp();
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: "everybody" });
+  let address = "";
+  for (const visibility of REACH) {
+    ({ address } = (
+      await owner.must<{ publication: { address: string } }>("PUT", `/api/timelines/${timeline}/publication`, {
+        visibility,
+        fresh: address === "",
+      })
+    ).publication);
+    expect([visibility, await whoSees(people, `/t/${address}`)]).toEqual([visibility, SEEN[visibility]]);
+    expect([visibility, await whoSees(people, `/t/${address}/media/${media}/small`)]).toEqual([
+      visibility,
+      SEEN[visibility],
+    ]);
+    const page = await owner.ask("GET", `/t/${address}`);
+    expect(page.headers.get("cache-control")).toBe(
+      visibility === "only_me" || visibility === "class" ? "private, no-cache" : "no-cache",
+    );
+    const listed = (await people.stranger.ask("GET", "/published")).text.includes(address);
+    expect([visibility, listed]).toEqual([visibility, visibility === "everybody"]);
+    for (const who of [people.teacher, people.classmate]) {
+      const onClassPage = (await who.ask("GET", `/classes/${one.klass}`)).text.includes(address);
+      expect([visibility, onClassPage]).toEqual([visibility, visibility === "class" || visibility === "everybody"]);
+    }
+  }
+  // What was published further does not outlive a limit that is lowered; nor does a frozen copy.
+  const { copy } = await owner.must<{ copy: { address: string } }>("POST", `/api/timelines/${timeline}/frozen-copies`);
+  for (const limit of [...REACH].reverse()) {
+    await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: limit });
+    expect([limit, await whoSees(people, `/t/${address}`)]).toEqual([limit, SEEN[limit]]);
+    expect([limit, await whoSees(people, `/t/${address}/media/${media}/small`)]).toEqual([limit, SEEN[limit]]);
+    for (const path of [`/f/${copy.address}`, `/f/${copy.address}/file`, `/f/${copy.address}/media/${media}/small`])
+      expect([limit, await whoSees(people, path)]).toEqual([limit, SEEN[limit]]);
+    expect((await people.stranger.ask("GET", "/published")).text.includes(address)).toBe(limit === "everybody");
+    const state = await owner.must<{ publication: { visibility: string } }>(
+      "GET",
+      `/api/timelines/${timeline}/changes?after=0`,
+    );
+    expect(state.publication.visibility).toBe(limit);
+  }
+});
+
+test("a teacher gives a timeline of their own to their class; nobody else can, and no other class", async () => {
+  const { one, people } = await setUp();
+  const { teacher } = one;
+  const own = await teacher.timeline("A model of one");
+  const media = await addPicture(teacher, own);
+  const give = (who: Actor, timeline: string, klass?: string) =>
+    who.ask("PUT", `/api/timelines/${timeline}/publication`, {
+      visibility: "class",
+      fresh: true,
+      ...(klass ? { class: klass } : {}),
+    });
+  expect((await give(teacher, own)).status).toBe(403);
+  const theirs = await people.classmate.timeline("Not for the class");
+  await people.classmate.change(theirs, [{ kind: "add_event", id: "e1", fields: { title: "x" } }]);
+  expect((await give(people.classmate, theirs, one.klass)).status).toBe(403);
+  const given = await give(teacher, own, one.klass);
+  expect(given.status).toBe(200);
+  const { address } = (given.json as unknown as { publication: { address: string } }).publication;
+  const { "other teacher": _, ...rest } = people;
+  expect(await whoSees({ ...rest, "other teacher": people["other teacher"] }, `/t/${address}`)).toEqual([
+    "teacher",
+    "classmate",
+    "editor",
+    "owner",
+  ]);
+  expect((await people.classmate.ask("GET", `/t/${address}/media/${media}/small`)).status).toBe(200);
+  expect((await people.classmate.ask("GET", `/classes/${one.klass}`)).text).toContain("A model of one");
+});
+
+test("the share dialog offers a teacher their classes, and chooses first only what it offers", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Ms Ward");
+  await page.goto("/classes");
+  await page.getByLabel("Name of the class").fill("History 8B");
+  await page.getByRole("button", { name: "Make the class" }).click();
+  await expect(page.getByTestId("join-code")).toBeVisible();
+  await newTimeline(page, "A model of one");
+  await writeLines(page, ["1604 Ferry"]);
+  await saved(page);
+  await page.getByRole("button", { name: "Share" }).click();
+  await expect(page.getByRole("radio", { name: /Anyone with the link/ })).toBeChecked();
+  await page.getByRole("radio", { name: /History 8B/ }).click();
+  await page.getByRole("button", { name: "Publish", exact: true }).click();
+  await expect(page.getByLabel("Link to the published page")).toBeVisible();
+  await page.reload();
+  await page.getByRole("button", { name: "Share" }).click();
+  await expect(page.getByRole("radio", { name: /History 8B/ })).toBeChecked();
+});
