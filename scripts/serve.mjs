@@ -6,6 +6,7 @@ import { ROOT } from "./lib/machine.mjs";
 
 const [host = "127.0.0.1", port = "3000"] = process.argv.slice(2);
 const METHODS = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
+const READING = new Set(["GET", "HEAD", "OPTIONS"]);
 const LONGEST_ADDRESS = 4_000;
 /** A request that has not arrived after so long never will; pieces of files take their time on slow lines. */
 const REQUEST_MS = 120_000;
@@ -46,24 +47,30 @@ function comesFrom(request) {
 const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) });
 await app.prepare();
 const handle = app.getRequestHandler();
-const server = createServer({ requestTimeout: REQUEST_MS, maxHeaderSize: 16_384 }, (request, response) => {
-  if (!METHODS.has(request.method))
-    return refuse(response, 405, "bad_method", "Fastigo does not know this method. Nothing was changed.");
-  if (!isAddress(request.url))
-    return refuse(
-      response,
-      400,
-      "bad_address",
-      "This address holds characters no address of Fastigo has. Check it, or ask whoever gave it to you.",
-    );
-  request.headers["x-fastigo-from"] = comesFrom(request);
-  handle(request, response).catch((error) => {
-    console.error(error);
-    if (!response.headersSent)
-      refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");
-    else response.destroy();
-  });
-});
+const server = createServer(
+  { requestTimeout: REQUEST_MS, keepAliveTimeout: 65_000, maxHeaderSize: 16_384 },
+  (request, response) => {
+    if (!METHODS.has(request.method))
+      return refuse(response, 405, "bad_method", "Fastigo does not know this method. Nothing was changed.");
+    if (!isAddress(request.url))
+      return refuse(
+        response,
+        400,
+        "bad_address",
+        "This address holds characters no address of Fastigo has. Check it, or ask whoever gave it to you.",
+      );
+    // Pages are read; what alters something goes to the routes, which count what arrives.
+    if (!READING.has(request.method) && !request.url.startsWith("/api/"))
+      return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
+    request.headers["x-fastigo-from"] = comesFrom(request);
+    handle(request, response).catch((error) => {
+      console.error(error);
+      if (!response.headersSent)
+        refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");
+      else response.destroy();
+    });
+  },
+);
 server.on("clientError", (_error, socket) => {
   if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n");
 });

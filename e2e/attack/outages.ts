@@ -1,4 +1,5 @@
 import { spawnSync } from "node:child_process";
+import { randomBytes } from "node:crypto";
 import { mkdirSync, rmSync } from "node:fs";
 import postgres from "postgres";
 import { startServer } from "../harness/server";
@@ -117,8 +118,12 @@ OUTAGES.push({
       let taken = 0;
       const write = (n: number) =>
         nia.change(t, [
-          { kind: "add_event", id: `e${n}`, fields: { title: `${n} ${Math.random()}`.padEnd(290, "ambrel ") } },
-          { kind: "add_item", id: `i${n}`, fields: { of: `e${n}`, list: "source", text: "x".repeat(1_900) } },
+          { kind: "add_event", id: `e${n}`, fields: { title: randomBytes(140).toString("hex") } },
+          {
+            kind: "add_item",
+            id: `i${n}`,
+            fields: { of: `e${n}`, list: "source", text: randomBytes(950).toString("hex") },
+          },
         ]);
       let refused = await write(0);
       for (let n = 1; refused.status === 200 && n < 20_000; n++) {

@@ -3,11 +3,14 @@ import type { Timeline } from "../timeline/timeline";
 import type { Op } from "./change";
 import { MOST, type MostOf } from "./limits";
 
-/** What a change would bring a timeline over, by what it holds after it; null when all fits. */
-export function tooMuch(before: Timeline, after: Timeline, ops: readonly Op[]): MostOf | null {
+/**
+ * What a change would bring a timeline over, by what it holds after it; null when all fits. `unread`: how many living events there
+ * are beside those in the timeline as it was read.
+ */
+export function tooMuch(before: Timeline, after: Timeline, ops: readonly Op[], unread = 0): MostOf | null {
   if (ops.length > MOST.steps.most) return "steps";
   const touches = (...kinds: Op["kind"][]) => ops.some((op) => kinds.includes(op.kind));
-  if (touches("add_event", "restore_event") && living(after.events) > MOST.events.most) return "events";
+  if (touches("add_event", "restore_event") && living(after.events) + unread > MOST.events.most) return "events";
   if (touches("add_category", "restore_category") && living(after.categories) > MOST.categories.most)
     return "categories";
   if (touches("add_item", "restore_item") && hasLongList(after, ops)) return "items";

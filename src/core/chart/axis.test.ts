@@ -114,16 +114,19 @@ describe("an axis", () => {
       fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 2_000 }), { minLength: 3, maxLength: 40 }), (years) => {
         const { axis } = axisOf(typedTimeline(years.map((y) => [`AD ${y}`, "x"])));
         const { u, rate } = axis.knots!;
-        const gaps = [...rate].map((r, k) => (u[k + 1]! - u[k]!) / r);
+        // Without the outer halves of the first and the last year, which take the scale beside them.
+        const inner = [...rate.keys()].slice(1, -1);
+        const gaps = inner.map((k) => (u[k + 1]! - u[k]!) / rate[k]!);
+        const taken = u[inner.at(-1)! + 1]! - u[1]!;
         const total = gaps.reduce((a, b) => a + b, 0);
         const all = gaps.reduce((a, g) => a + g ** PULL, 0);
         for (const [k, g] of gaps.entries()) {
-          const room = u[k + 1]! - u[k]!;
+          const room = (u[k + 2]! - u[k + 1]!) / taken;
           expect(room).toBeCloseTo((1 - SHARE) * (g / total) + SHARE * (g ** PULL / all), 9);
           expect(room).toBeGreaterThanOrEqual((1 - SHARE) * (g / total) - 1e-12);
           for (const [j, h] of gaps.entries())
             if (h > g) {
-              const other = u[j + 1]! - u[j]!;
+              const other = (u[j + 2]! - u[j + 1]!) / taken;
               expect(other).toBeGreaterThanOrEqual(room - 1e-9);
               expect(other / room).toBeLessThanOrEqual(h / g + 1e-6);
             }
@@ -176,4 +179,59 @@ describe("a view in words", () => {
       }
     },
   );
+});
+
+describe("a moment at an end of the ridge", () => {
+  /** How wide each moment is drawn in a frame of 1,200 px, from the first to the last instant it may mean. */
+  const widths = (dates: string[], scale: "true" | "balanced" = "balanced") => {
+    const { data, axis } = axisOf({ ...typedTimeline(dates.map((d) => [d, ""])), scale });
+    const p = positions(data, axis);
+    return dates.map(
+      (_, i) => ((p.hi[i * 4 + 3]! + p.lo[i * 4 + 3]! - p.hi[i * 4]! - p.lo[i * 4]!) * 1_200) / axis.length,
+    );
+  };
+
+  it.each<[string, string[], number, number]>([
+    ["a day at the end of a century", ["1850", "1880", "1900", "14 Nov 1950"], 3, 6],
+    ["half an hour at the end of an evening", ["14 Nov 1872 18:00", "14 Nov 1872 20:00", "14 Nov 1872 22:10"], 2, 12],
+    ["a day before centuries", ["3 Mar 1702", "1750", "1850"], 0, 6],
+    ["the last day of a week of days", ["1 May 1900", "3 May 1900", "7 May 1900"], 2, 250],
+  ])("%s is as wide as it is exact", (_, dates, i, most) => expect(widths(dates)[i]!).toBeLessThan(most));
+
+  it("is no wider than the scale beside it makes it, in random tables", () => {
+    const year = fc.integer({ min: 1200, max: 1990 });
+    const date = fc.oneof(
+      year.map(String),
+      year.map((y) => `14 Nov ${y}`),
+      year.map((y) => `${Math.floor(y / 10) * 10}s`),
+      fc.tuple(year, fc.integer({ min: 0, max: 23 })).map(([y, h]) => `3 Mar ${y} ${h}:10`),
+    );
+    fc.assert(
+      fc.property(fc.array(date, { minLength: 3, maxLength: 12 }), (dates) => {
+        const { data, axis } = axisOf({ ...typedTimeline(dates.map((d) => [d, ""])), scale: "balanced" });
+        const k = axis.knots!;
+        const n = k.rate.length;
+        const middles = new Set(
+          Array.from({ length: data.count }, (_, i) => `${data.days[i * 4 + 1]} ${data.seconds[i * 4 + 1]}`),
+        );
+        if (middles.size < 2) return;
+        const isMiddle = (j: number) => middles.has(`${k.days[j]} ${k.seconds[j]}`);
+        if (!isMiddle(0)) expect(k.rate[0]!).toBeLessThanOrEqual(k.rate[1]! * (1 + 1e-5));
+        if (!isMiddle(n)) expect(k.rate[n - 1]!).toBeLessThanOrEqual(k.rate[n - 2]! * (1 + 1e-5));
+        expect(k.u[n]! / axis.length).toBeCloseTo(1, 9);
+        for (let j = 0; j < n; j++) expect(k.u[j + 1]!).toBeGreaterThan(k.u[j]!);
+      }),
+      { seed: 8, numRuns: 400 },
+    );
+  });
+
+  it("of one date alone leaves those without a date in even steps, and tells no hours", () => {
+    for (const scale of ["true", "balanced"] as const) {
+      const t = { ...typedTimeline(["", "14 Nov 1872", "", "", ""].map((d) => [d, ""])), scale };
+      const { data, axis } = axisOf(t);
+      const p = positions(data, axis);
+      const u = Array.from({ length: data.count }, (_, i) => p.hi[i * 4 + 1]!);
+      expect(new Set(u.slice(1).map((x, i) => Math.round((x - u[i]!) * 1e6))).size).toBe(1);
+    }
+  });
 });

@@ -1,4 +1,4 @@
-import { endOf, type Instant, SECONDS_PER_DAY, startOf, type When } from "../time/when";
+import { endOf, type Instant, isDated, SECONDS_PER_DAY, startOf, type When } from "../time/when";
 import type { Scale } from "../timeline/timeline";
 import {
   type ChartData,
@@ -94,14 +94,35 @@ export function makeAxis(settings: AxisSettings, data: ChartData): Axis {
   }
   take(startOf(settings.period));
   take(endOf(settings.period));
-  if (settings.scale === "even" || dated === 0) return evenAxis(data, from, to);
+  // Of one date alone no scale can be told: what has none does not stand at hours of its day.
+  const alone = dated === 1 && data.count > 1 && data.kind.includes(MOMENT_KIND) && !isDated(settings.period);
+  if (settings.scale === "even" || dated === 0 || alone) return evenAxis(data, from, to);
   const ends = apart(from!, to!);
   let tail = 0;
   while (tail < data.count && data.kind[data.count - 1 - tail] === UNDATED_KIND) tail++;
   const share = 1 - tail / (data.count + 1);
   return settings.scale === "true"
     ? trueAxis(ends, share)
-    : balancedAxis(ends, share, makeKnots(share, knotsOf(data, ends)));
+    : balancedAxis(ends, share, makeKnots(share, knotsOf(data, ends), hasEdges(data, ends, settings.period)));
+}
+
+/**
+ * Whether the axis begins, and ends, within what is known of a moment: before its first and after its last date, with nothing
+ * there but how exact that date is.
+ */
+function hasEdges(data: ChartData, { from, to }: { from: Instant; to: Instant }, period: When): [boolean, boolean] {
+  let [first, last] = [true, true];
+  const stands = (at: Instant | null) => {
+    if (!at) return;
+    if (compare(at, from) <= 0) first = false;
+    if (compare(at, to) >= 0) last = false;
+  };
+  for (let i = 0; i < data.count; i++)
+    for (const point of data.kind[i] === SPAN_KIND ? [OUTER_START, OUTER_END] : [INNER_START])
+      stands(pointOf(data, i, point));
+  stands(startOf(period));
+  stands(endOf(period));
+  return [first, last];
 }
 
 /** Two ends that are not the same instant. */
@@ -155,22 +176,32 @@ export interface Knots {
   rate: Float64Array;
 }
 
-function makeKnots(share: number, at: readonly Instant[]): Knots {
+/** `edges`: whether the first and the last stretch are only the outer half of a moment's own length. */
+function makeKnots(share: number, at: readonly Instant[], edges: readonly [boolean, boolean] = [false, false]): Knots {
   const n = at.length - 1;
-  const gaps = new Float64Array(n);
-  const pulled = new Float64Array(n);
+  const gaps = Float64Array.from({ length: n }, (_, k) => {
+    const g = between(at[k]!, at[k + 1]!);
+    return g.hi + g.lo;
+  });
+  const isEdge = (k: number) =>
+    n > Number(edges[0]) + Number(edges[1]) && ((k === 0 && edges[0]) || (k === n - 1 && edges[1]));
   let total = 0;
   let all = 0;
   for (let k = 0; k < n; k++) {
-    const g = between(at[k]!, at[k + 1]!);
-    gaps[k] = g.hi + g.lo;
-    pulled[k] = gaps[k]! ** PULL;
+    if (isEdge(k)) continue;
     total += gaps[k]!;
-    all += pulled[k]!;
+    all += gaps[k]! ** PULL;
   }
+  const room = gaps.map((g) => ((1 - SHARE) * g) / total + (SHARE * g ** PULL) / all);
+  // A moment at an end is as wide as its precision says at the scale beside it, not stretched to the ridge's end.
+  for (const [k, beside] of [
+    [0, 1],
+    [n - 1, n - 2],
+  ] as const)
+    if (isEdge(k)) room[k] = Math.min(room[k]!, (gaps[k]! / gaps[beside]!) * room[beside]!);
+  const taken = room.reduce((a, r) => a + r, 0);
   const u = new Float64Array(n + 1);
-  for (let k = 0; k < n; k++)
-    u[k + 1] = n === 1 ? share : u[k]! + share * (((1 - SHARE) * gaps[k]!) / total + (SHARE * pulled[k]!) / all);
+  for (let k = 0; k < n; k++) u[k + 1] = k === n - 1 ? share : u[k]! + (share * room[k]!) / taken;
   return {
     days: Float64Array.from(at, (i) => i.day),
     seconds: Float64Array.from(at, (i) => i.second),

@@ -1,6 +1,6 @@
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
 import { inOrder } from "../timeline/order";
-import { itemsOf, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import { itemsByOwner, type Timeline, type TimelineEvent } from "../timeline/timeline";
 
 /** What an assignment asks for. */
 export type Requirement =
@@ -80,8 +80,9 @@ function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): C
       return made(shown.size, r.count, [], more(r.count - shown.size, "picture or video", "pictures or videos"));
     }
     case "sources": {
+      const items = itemsByOwner(t);
       const without = events.filter(
-        (e) => !itemsOf(t, e.id, "source").some((s) => s.text.trim() !== "" || s.address.trim() !== ""),
+        (e) => !items(e.id, "source").some((s) => s.text.trim() !== "" || s.address.trim() !== ""),
       );
       const missing =
         events.length === 0 ? "no events yet" : without.length === 0 ? "" : `${without.length} without a source`;

@@ -9,7 +9,7 @@ import {
   emptyEvent,
   emptyTimeline,
   type Item,
-  itemsOf,
+  itemsByOwner,
   type Scale,
   type Timeline,
   type TimelineEvent,
@@ -47,6 +47,7 @@ export interface Frozen {
 export function toFrozen(t: Timeline): Frozen {
   const events = inOrder(t.events.values());
   const wholes = wholesOf(t.events);
+  const items = itemsByOwner(t);
   const owners = ["timeline", ...events.map((e) => e.id)];
   const without = <T extends { deleted: boolean }>({ deleted: _, ...rest }: T) => rest;
   return {
@@ -73,7 +74,7 @@ export function toFrozen(t: Timeline): Frozen {
       description: blocksOf(e.description),
     })),
     items: owners.flatMap((of) =>
-      (["media", "source", "link"] as const).flatMap((list) => itemsOf(t, of, list).map(without)),
+      (["media", "source", "link"] as const).flatMap((list) => items(of, list).map(without)),
     ),
   };
 }

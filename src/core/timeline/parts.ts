@@ -151,7 +151,11 @@ export function partsAfterWholes(
   for (const e of order) {
     const whole = wholes.get(e.id);
     if (whole === undefined) tops.push(e);
-    else parts.set(whole, [...(parts.get(whole) ?? []), e]);
+    else {
+      const list = parts.get(whole);
+      if (list) list.push(e);
+      else parts.set(whole, [e]);
+    }
   }
   const result: { event: TimelineEvent; depth: number }[] = [];
   const stack = tops.reverse().map((event) => ({ event, depth: 0 }));

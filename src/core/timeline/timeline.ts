@@ -211,6 +211,20 @@ export function itemsOf(timeline: Pick<Timeline, "items">, of: string, list: Ite
   return [...timeline.items.values()].filter((i) => i.of === of && i.list === list && !i.deleted).sort(byPlace);
 }
 
+/** All entries that are not deleted, by what they belong to and their list, in their order: for going through all events. */
+export function itemsByOwner(timeline: Pick<Timeline, "items">): (of: string, list: ItemList) => readonly Item[] {
+  const lists = new Map<string, Item[]>();
+  for (const i of timeline.items.values()) {
+    if (i.deleted) continue;
+    const key = `${i.list} ${i.of}`;
+    const list = lists.get(key);
+    if (list) list.push(i);
+    else lists.set(key, [i]);
+  }
+  for (const list of lists.values()) list.sort(byPlace);
+  return (of, list) => lists.get(`${list} ${of}`) ?? [];
+}
+
 /** The categories that are not deleted, in the order of the key. */
 export function categoriesOf(timeline: Pick<Timeline, "categories">): Category[] {
   return [...timeline.categories.values()].filter((c) => !c.deleted).sort(byPlace);

@@ -122,7 +122,7 @@ function Chosen({ event }: { event: TimelineEvent }) {
         onChange={(e) => setTyped(e.target.value)}
         onBlur={(e) => commit(e.target.value)}
         onKeyDown={(e) => {
-          if (e.key === "Enter") e.currentTarget.blur();
+          if (e.key === "Enter" && !e.nativeEvent.isComposing) e.currentTarget.blur();
         }}
       />
       {undated ? (

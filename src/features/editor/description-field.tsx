@@ -208,7 +208,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
               placeholder="https://"
               onChange={(e) => setLinking({ ...linking, address: e.target.value, problem: null })}
               onKeyDown={(e) => {
-                if (e.key === "Enter") finishLink();
+                if (e.key === "Enter" && !e.nativeEvent.isComposing) finishLink();
                 if (e.key === "Escape") {
                   e.stopPropagation();
                   setLinking(null);

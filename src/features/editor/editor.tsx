@@ -13,7 +13,7 @@ import { EventSheet } from "./event-sheet";
 import { HistoryPanel } from "./history-panel";
 import { loadDescriptionField } from "./lazy-description";
 import { Ledger } from "./ledger";
-import { KeysDialog } from "./keys-dialog";
+import { KeysDialog, singleKeys } from "./keys-dialog";
 import { LedgerLine } from "./ledger-line";
 import { Notices } from "./notices";
 import { ReadyCheck } from "./ready-check";
@@ -61,8 +61,11 @@ export function Editor(props: EditorProps) {
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
 
+  /** Which event's sheet somebody has opened, not only selected. */
+  const opened = useRef<string | null>(null);
   const select = useCallback((id: string | null, open = false) => {
     setSelected(id);
+    opened.current = open ? id : null;
     if (open) setPanel("event");
   }, []);
   const fresh = useRef<string | null>(null);
@@ -96,6 +99,7 @@ export function Editor(props: EditorProps) {
       e.target instanceof HTMLElement &&
       (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName));
     const command = e.ctrlKey || e.metaKey;
+    const single = !typing && !command && !e.altKey && !e.isComposing && singleKeys();
     if (
       command &&
       !e.altKey &&
@@ -112,15 +116,16 @@ export function Editor(props: EditorProps) {
     ) {
       e.preventDefault();
       store.redo();
-    } else if (!typing && !command && e.key === "?") setKeysShown(true);
-    else if (!typing && !command && e.key === "n") {
+    } else if (!typing && e.key === "Escape" && panel) closePanel();
+    else if (single && e.key === "?") setKeysShown(true);
+    else if (single && e.key.toLowerCase() === "n") {
       e.preventDefault();
       document.getElementById("next-event")?.focus();
-    } else if (!typing && !command && selected && e.key === "Delete")
-      store.edit([{ kind: "delete_event", id: selected }]);
-    else if (!typing && e.altKey && selected && (e.key === "b" || e.key === "a")) {
+    } else if (single && selected && e.key === "Delete") store.edit([{ kind: "delete_event", id: selected }]);
+    // With Alt some keyboards write another letter: the key is what counts.
+    else if (!typing && !command && e.altKey && selected && (e.code === "KeyB" || e.code === "KeyA")) {
       e.preventDefault();
-      select(insertBeside(store, selected, e.key === "b" ? "before" : "after"), true);
+      begin(insertBeside(store, selected, e.code === "KeyB" ? "before" : "after"));
     }
   };
   const latestKeys = useRef(keys);
@@ -171,7 +176,14 @@ export function Editor(props: EditorProps) {
           </main>
           {panel ? (
             <div className="w-[428px] shrink-0 max-md:w-full">
-              {panel === "event" && selected ? <EventSheet key={selected} id={selected} onClose={closePanel} /> : null}
+              {panel === "event" && selected ? (
+                <EventSheet
+                  key={selected}
+                  id={selected}
+                  takesFocus={opened.current === selected}
+                  onClose={closePanel}
+                />
+              ) : null}
               {panel === "settings" ? <SettingsSheet onClose={closePanel} /> : null}
               {panel === "history" ? <HistoryPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}

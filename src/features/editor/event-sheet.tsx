@@ -25,7 +25,16 @@ import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
 
 /** Everything about one event. */
-export function EventSheet({ id, onClose }: { id: string; onClose: () => void }) {
+export function EventSheet({
+  id,
+  takesFocus,
+  onClose,
+}: {
+  id: string;
+  /** Whether somebody opened it; where it only follows what is selected, the focus stays where one is typing or walking. */
+  takesFocus: boolean;
+  onClose: () => void;
+}) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const overlaps = useEditorState((s) => s.overlaps);
@@ -34,8 +43,9 @@ export function EventSheet({ id, onClose }: { id: string; onClose: () => void })
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
   const heading = useRef<HTMLHeadingElement>(null);
+  const opened = useRef(takesFocus);
   useEffect(() => {
-    heading.current?.focus({ preventScroll: true });
+    if (opened.current) heading.current?.focus({ preventScroll: true });
   }, []);
   if (!event) return null;
   if (event.deleted)

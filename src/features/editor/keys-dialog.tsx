@@ -1,6 +1,19 @@
 "use client";
 
+import { useState } from "react";
+import { CheckRow } from "@/ui/controls/check-row";
 import { Modal } from "@/ui/controls/modal";
+
+const STORED = "fastigo-single-keys";
+
+/** Whether N, ? and Delete are commands by themselves; switched off on this device by whom they get in the way of. */
+export function singleKeys(): boolean {
+  try {
+    return localStorage.getItem(STORED) !== "off";
+  } catch {
+    return true;
+  }
+}
 
 const KEYS: [string, string][] = [
   ["N", "Write the next event"],
@@ -28,6 +41,7 @@ const KEYS: [string, string][] = [
 ];
 
 export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const [single, setSingle] = useState(singleKeys);
   return (
     <Modal title="Keys" open={open} onOpenChange={onOpenChange}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
@@ -38,6 +52,20 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
           </div>
         ))}
       </dl>
+      <div className="mt-4 border-t border-line pt-3">
+        <CheckRow
+          label="N, ? and Delete are commands by themselves"
+          checked={single}
+          onChange={(on) => {
+            setSingle(on);
+            try {
+              localStorage.setItem(STORED, on ? "on" : "off");
+            } catch {
+              // Where a browser keeps nothing, it is as usual next time.
+            }
+          }}
+        />
+      </div>
     </Modal>
   );
 }

@@ -120,7 +120,12 @@ const Row = memo(function Row({
   /** Where what is being dragged would go. */
   drop: "before" | "after" | "into" | null;
 }) {
-  const { store, select } = useEditor();
+  const { store, select, begin } = useEditor();
+  /** What was chosen is done when the menu has gone, so that the focus it gives stays; else the row has it again. */
+  const chosen = useRef<(() => void) | null>(null);
+  const choose = (run: () => void) => () => {
+    chosen.current = run;
+  };
   const manner = useEditorState((s) => s.timeline.dateStyle);
   const category = categories.find((c) => c.id === e.category);
   const media = items.filter((i) => i.list === "media");
@@ -135,7 +140,10 @@ const Row = memo(function Row({
       data-index={index}
       aria-rowindex={index + 2}
       aria-selected={selected}
-      onFocus={() => select(e.id)}
+      // What lies in the row's menu is elsewhere on the page: its focus is not the row's.
+      onFocus={(x) => {
+        if (x.currentTarget.contains(x.target)) select(e.id);
+      }}
       onKeyDown={(k) => {
         if (!k.altKey || !moveByKey(store, e.id, k.key)) return;
         k.preventDefault();
@@ -235,12 +243,19 @@ const Row = memo(function Row({
           <DropdownMenu.Portal>
             <DropdownMenu.Content
               align="end"
+              onCloseAutoFocus={(x) => {
+                if (chosen.current) x.preventDefault();
+                chosen.current?.();
+                chosen.current = null;
+              }}
               className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]"
             >
-              <Choice run={() => select(e.id, true)}>Open the event sheet</Choice>
-              <Choice run={() => select(insertBeside(store, e.id, "before"), true)}>Insert before</Choice>
-              <Choice run={() => select(insertBeside(store, e.id, "after"), true)}>Insert after</Choice>
-              {e.given ? null : <Choice run={() => store.edit([{ kind: "delete_event", id: e.id }])}>Delete</Choice>}
+              <Choice run={choose(() => select(e.id, true))}>Open the event sheet</Choice>
+              <Choice run={choose(() => begin(insertBeside(store, e.id, "before")))}>Insert before</Choice>
+              <Choice run={choose(() => begin(insertBeside(store, e.id, "after")))}>Insert after</Choice>
+              {e.given ? null : (
+                <Choice run={choose(() => store.edit([{ kind: "delete_event", id: e.id }]))}>Delete</Choice>
+              )}
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
@@ -336,6 +351,8 @@ function CellInput({
     if (!refused) committed.current = text;
   };
   const keys = (e: KeyboardEvent<HTMLInputElement>) => {
+    // Enter that takes over a word of an input method is none of ours.
+    if (e.nativeEvent.isComposing) return;
     if (e.key === "Enter") {
       commit(e.currentTarget.value);
       moveRow(e.currentTarget, 1);

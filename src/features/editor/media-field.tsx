@@ -169,7 +169,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
                 value={address}
                 onChange={(e) => setAddress(e.target.value)}
                 onKeyDown={(e) => {
-                  if (e.key === "Enter" && address) void fetchAddress();
+                  if (e.key === "Enter" && !e.nativeEvent.isComposing && address) void fetchAddress();
                 }}
                 onPaste={(e: ClipboardEvent) => e.stopPropagation()}
               />

@@ -97,7 +97,7 @@ export function WhenField({
             }}
             onBlur={() => commit(typed)}
             onKeyDown={(e) => {
-              if (e.key === "Enter") commit(typed);
+              if (e.key === "Enter" && !e.nativeEvent.isComposing) commit(typed);
             }}
           />
           <div className="mt-1 flex flex-wrap gap-x-3">

@@ -77,8 +77,27 @@ function periodText(f: Frozen): string {
   return first === last ? first : `${first} – ${last}`;
 }
 
-function mediaOf(f: Frozen, of: string): FrozenItem[] {
-  return f.items.filter((i) => i.of === of && i.list === "media");
+/** What events are looked up by, made once for all of them. */
+interface Index {
+  event: ReadonlyMap<string, FrozenEvent>;
+  category: ReadonlyMap<string, Frozen["categories"][number]>;
+  /** The entries of one list of one event, in their order. */
+  items: (of: string, list: FrozenItem["list"]) => readonly FrozenItem[];
+}
+
+function indexOf(f: Frozen): Index {
+  const lists = new Map<string, FrozenItem[]>();
+  for (const i of f.items) {
+    const key = `${i.list} ${i.of}`;
+    const list = lists.get(key);
+    if (list) list.push(i);
+    else lists.set(key, [i]);
+  }
+  return {
+    event: new Map(f.events.map((e) => [e.id, e])),
+    category: new Map(f.categories.map((c) => [c.id, c])),
+    items: (of, list) => lists.get(`${list} ${of}`) ?? [],
+  };
 }
 
 function chartSection(p: ReaderPage, timeline: Timeline): string {
@@ -115,7 +134,7 @@ function mark(c: Frozen["categories"][number]): string {
 }
 
 function opening(p: ReaderPage, facts: string): string {
-  const cover = mediaOf(p.frozen, "timeline").find((i) => i.kind === "picture");
+  const cover = p.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
   return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, p.frozen.byline && `by ${p.frozen.byline}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
 }
 
@@ -129,18 +148,17 @@ function stripSection(timeline: Timeline): string {
 }
 
 function eventsSection(p: ReaderPage, timeline: Timeline): string {
-  const { events } = p.frozen;
   const at = placesAlong(timeline);
-  const byId = new Map(events.map((e) => [e.id, e]));
+  const index = indexOf(p.frozen);
   const order = partsAfterWholes(timeline.events);
   // What came before an event: the one before it that is part of the same, or the beginning of what it is part of.
   const last: FrozenEvent[] = [];
   const html = order.map(({ event, depth }, i) => {
-    const e = byId.get(event.id)!;
+    const e = index.event.get(event.id)!;
     const before = last[depth]?.when ?? (depth > 0 ? beginning(last[depth - 1]!.when) : null);
     last.length = depth;
     last[depth] = e;
-    return eventHtml(p, e, i, depth, before, stripPercent(at.get(e.id) ?? 1));
+    return eventHtml(p, index, e, i, depth, before, stripPercent(at.get(e.id) ?? 1));
   });
   return `<ol class="events">${html.join("")}</ol>`;
 }
@@ -165,6 +183,7 @@ function timeOfDay(when: When): string {
 
 function eventHtml(
   p: ReaderPage,
+  by: Index,
   e: FrozenEvent,
   index: number,
   depth: number,
@@ -172,14 +191,14 @@ function eventHtml(
   at: string,
 ): string {
   const { frozen } = p;
-  const category = frozen.categories.find((c) => c.id === e.category);
-  const whole = frozen.events.find((o) => o.id === e.partOf);
+  const category = by.category.get(e.category ?? "");
+  const whole = by.event.get(e.partOf ?? "");
   const gap = before ? gapText(before, e.when) : null;
   const head = (depth > 0 && timeOfDay(e.when)) || headlineLabel(e.when, frozen.dateStyle ?? null);
   const colour = category ? category.colour : "steel";
-  const media = mediaOf(frozen, e.id);
-  const sources = frozen.items.filter((i) => i.of === e.id && i.list === "source" && (i.text || i.address));
-  const links = frozen.items.filter((i) => i.of === e.id && i.list === "link" && (i.text || i.address));
+  const media = by.items(e.id, "media");
+  const sources = by.items(e.id, "source").filter((i) => i.text || i.address);
+  const links = by.items(e.id, "link").filter((i) => i.text || i.address);
   const beside = (heading: string, list: readonly FrozenItem[]) =>
     list.length === 0 ? "" : `<div><h4>${heading}</h4>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">

@@ -4,11 +4,17 @@ import { emptyEvent, type Category, type Item, type Timeline, type TimelineEvent
 import type { Sql } from "../db/pool";
 import { CATEGORY_COLUMNS, EVENT_COLUMNS, ITEM_COLUMNS, readFields } from "./queries";
 
+export interface ReadForChange {
+  timeline: Timeline;
+  /** How many events that are not deleted were not read. */
+  unread: number;
+}
+
 /**
- * As much of a timeline as steps may ask about: the records they name, and of the others what limits and circles are counted
- * by. Records that are not named hold nothing else that is true. Null when the timeline is gone.
+ * As much of a timeline as steps may ask about: the records they name, and, where it matters, of the others what circles and
+ * limits are counted by. Records that are not named hold nothing else that is true. Null when the timeline is gone.
  */
-export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Promise<Timeline | null> {
+export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Promise<ReadForChange | null> {
   const read = await readFields(tx, id);
   if (!read) return null;
   const named = { event: new Set<string>(), category: new Set<string>(), item: new Set<string>() };
@@ -18,8 +24,12 @@ export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Pr
   }
   const kinds = new Set(ops.map((op) => op.kind));
   const counts = (...of: Op["kind"][]) => of.some((k) => kinds.has(k));
-  const whole =
-    counts("add_event", "restore_event") || ops.some((op) => op.kind === "set_event" && op.field === "partOf");
+  const whole = ops.some(
+    (op) =>
+      op.kind === "restore_event" ||
+      (op.kind === "add_event" && op.fields.partOf != null) ||
+      (op.kind === "set_event" && op.field === "partOf"),
+  );
   const ids = (table: keyof typeof named) => [...named[table]];
 
   const events = new Map<string, TimelineEvent>();
@@ -45,10 +55,19 @@ export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Pr
             or (${counts("add_item", "restore_item")} and not deleted and "of" = any(${
               lists
             } || array(select "of" from item where timeline_id = ${id} and id = any(${ids("item")})))))`;
+  let unread = 0;
+  if (!whole && counts("add_event")) {
+    const [row] = await tx<{ n: number }[]>`
+      select count(*)::int as n from event where timeline_id = ${id} and not deleted and id <> all(${ids("event")})`;
+    unread = row!.n;
+  }
   return {
-    ...read.fields,
-    events,
-    categories: new Map(categories.map((c) => [c.id, { ...c }])),
-    items: new Map(items.map((i) => [i.id, { ...i }])),
+    unread,
+    timeline: {
+      ...read.fields,
+      events,
+      categories: new Map(categories.map((c) => [c.id, { ...c }])),
+      items: new Map(items.map((i) => [i.id, { ...i }])),
+    },
   };
 }

@@ -58,9 +58,9 @@ export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Pr
     if (Buffer.compare(known.digest, digest) !== 0) throw new Refused(fail("change_taken"));
     return { seq: known.seq };
   }
-  const before = (await readForChange(tx, timeline, change.ops))!;
+  const { timeline: before, unread } = (await readForChange(tx, timeline, change.ops))!;
   const { ops, was, after } = await merge(tx, before, change.ops);
-  const over = tooMuch(before, after, ops);
+  const over = tooMuch(before, after, ops, unread);
   if (over) throw new Refused(fail("too_much", MOST[over].sentence));
   await write(tx, before, after, ops);
 

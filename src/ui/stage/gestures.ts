@@ -18,6 +18,9 @@ export interface GestureHooks {
 
 /** A pointer that moved less than this was a tap, px. */
 const SLOP = 5;
+/** Two presses within so long and so near are one double click. */
+const SECOND_PRESS_MS = 500;
+const SECOND_PRESS_PX = 12;
 /** Half an octave for one notch of a usual wheel. */
 const WHEEL = Math.LN2 / 200;
 
@@ -25,6 +28,9 @@ const WHEEL = Math.LN2 / 200;
 export function listenGestures(element: HTMLElement, hooks: GestureHooks): () => void {
   const pointers = new Map<number, { x: number; y: number }>();
   let began: { x: number; y: number } | null = null;
+  /** Where and when something was pressed last, on the screen: a second press there soon after is part of the first. */
+  let pressed: { x: number; y: number; at: number } | null = null;
+  let again = false;
   let dragging = false;
   let carrying = false;
   let pinch: { distance: number; at: number } | null = null;
@@ -52,6 +58,10 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     if (pointers.size === 1) {
       began = place(e);
       dragging = false;
+      again =
+        pressed !== null &&
+        e.timeStamp - pressed.at < SECOND_PRESS_MS &&
+        Math.hypot(e.clientX - pressed.x, e.clientY - pressed.y) < SECOND_PRESS_PX;
     }
     pinch = pinched();
     if (!pinch) return;
@@ -92,12 +102,17 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     if (carrying) hooks.drop(e.type === "pointerup");
     carrying = false;
     const at = place(e);
-    if (!dragging && began && e.type === "pointerup" && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
+    if (!dragging && began && e.type === "pointerup") {
+      if (!again && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
+      pressed = { x: e.clientX, y: e.clientY, at: e.timeStamp };
+    }
     began = null;
   };
-  // The click that ends a drag presses nothing.
+  // The click that ends a drag presses nothing; nor does the second of two, which may hit what has moved under it.
   const click = (e: MouseEvent) => {
-    if (!dragging) return;
+    const second = again && e.detail > 0;
+    again = false;
+    if (!dragging && !second) return;
     dragging = false;
     e.preventDefault();
     e.stopPropagation();
