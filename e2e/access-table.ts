@@ -99,4 +99,6 @@ export const ACCESS: Record<string, Row> = {
   "DELETE /api/timelines/[id]/frozen-copies/[address]": EDITORS,
   "PUT /api/submissions/[id]/mark": TEACHER,
   "POST /api/submissions/[id]/return": TEACHER,
+  "PUT /api/submissions/[id]/given/[n]": TEACHER,
+  "DELETE /api/submissions/[id]/given/[n]": TEACHER,
 };

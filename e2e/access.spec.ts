@@ -176,6 +176,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
         .replace("[piece]", "0")
+        .replace("[n]", "0")
         .replace("[size]", "small");
       if (name === "GET /api/live") {
         // A stream does not end: its head is enough.
@@ -208,6 +209,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/classes/join": { code: s.code, displayName: "New", password: PASSWORD },
         "POST /api/classes/join-as-me": { code: s.code },
         "POST /api/assignments": assignmentBody(s.klass),
+        "PUT /api/submissions/[id]/given/[n]": { result: "right", reason: "as agreed" },
         "PUT /api/submissions/[id]/mark": { points: 12, comment: "", comments: [] },
       };
       // These alter who one is: asked with a context of their own.

@@ -240,7 +240,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   await panel.getByRole("button", { name: "Rope ferry" }).click();
   await expect(sheet.getByText("Which roll, which line?")).toBeVisible();
   await other.page.goto("/");
-  await expect(other.page.getByRole("complementary", { name: "Classes and work" })).toContainText("4 / 20");
+  await expect(other.page.getByRole("complementary", { name: "Classes and work" })).toContainText("4 of 20");
 
   // A lost password.
   await desk.goto("/");

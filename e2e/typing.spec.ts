@@ -104,9 +104,13 @@ test("keys that are commands by themselves can be switched off; Enter of an inpu
   await page.keyboard.press("n");
   await expect(page.getByTestId("next-event")).toBeFocused();
   await page.getByTestId("next-event").fill("1931 渡し船");
-  await page.getByTestId("next-event").evaluate((e) =>
-    e.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", isComposing: true, bubbles: true, cancelable: true })),
-  );
+  await page
+    .getByTestId("next-event")
+    .evaluate((e) =>
+      e.dispatchEvent(
+        new KeyboardEvent("keydown", { key: "Enter", isComposing: true, bubbles: true, cancelable: true }),
+      ),
+    );
   await expect(page.getByTestId("next-event")).toHaveValue("1931 渡し船");
   const cell = page.getByLabel("Title, 1604");
   await cell.focus();

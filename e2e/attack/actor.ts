@@ -78,7 +78,7 @@ export class Actor {
   }
 
   change(timeline: string, ops: readonly (Op | object)[]): Promise<Reply> {
-    return this.ask("POST", `/api/timelines/${timeline}/changes`, { id: nanoid(), base: 0, ops });
+    return this.ask("POST", `/api/timelines/${timeline}/changes`, { id: nanoid(), base: 0, known: 2_147_483_647, ops });
   }
 
   async snapshot(timeline: string): Promise<Snapshot> {

@@ -50,7 +50,7 @@ export function HomeAside({ classes, work }: { classes: ClassCard[]; work: Stude
             {w.title}
           </Link>
           <p className="text-[14px]">
-            {w.points} / {w.total}
+            {w.points === null ? "no points yet" : `${w.points} of ${w.total}`}
             {w.comment ? ` · “${w.comment}”` : ""}
           </p>
         </Card>

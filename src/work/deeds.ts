@@ -27,8 +27,8 @@ import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take
 import { makePage } from "./make-page";
 
 /** A thread is called with one list of what a deed takes. */
-export async function takeChange([timeline, change]: [string, Change]): Promise<Failure | Taken> {
-  return takeChangeNow(timeline, change);
+export async function takeChange([timeline, change, known]: [string, Change, number]): Promise<Failure | Taken> {
+  return takeChangeNow(timeline, change, known);
 }
 
 export async function publish([timeline, by, visibility, fresh, klass]: [

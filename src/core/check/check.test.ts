@@ -24,6 +24,12 @@ describe("a given date", () => {
     ["1744 - 1783", "1744", "wrong"],
     ["from 1890", "from 1890", "right"],
     ["310 BC", "310", "wrong"],
+    ["2 - 5 Feb 1900", "Feb 1900", "less_exact"],
+    ["2 - 5 Feb 1900", "3 Feb 1900", "wrong"],
+    ["2 - 5 Feb 1900", "Mar 1900", "wrong"],
+    ["14 Nov 1872", "1870 - 1875", "less_exact"],
+    ["14 Nov 1872", "13 - 14 Nov 1872", "less_exact"],
+    ["14 Nov 1872", "15 - 16 Nov 1872", "wrong"],
   ])("%s, answered %s, is %s", (right, answer, wanted) =>
     expect(compareGiven(readWhen(right), readWhen(answer))).toBe(wanted),
   );

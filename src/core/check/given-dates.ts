@@ -12,17 +12,19 @@ export const GIVEN_WORDS: Record<GivenResult, string> = {
 
 /**
  * How a student's date of a given event compares with the right one. Right: what they mean lies within it. Right but less
- * exact: it holds the right date and more. "About" makes a right date less exact. Anything else is wrong.
+ * exact: it holds the right date and more, be it a moment or a span. "About" makes a right date less exact. Anything else is
+ * wrong.
  */
 export function compareGiven(right: When, answer: When): GivenResult {
   const a = bounds(answer);
   const b = bounds(right);
   if (!a || !b) return "no_date";
-  if (answer.readAs.kind !== right.readAs.kind) return "wrong";
   // An answer that ends before it begins lies within anything and holds nothing.
   if (a.from && a.to && compareInstants(a.from, a.to) > 0) return "wrong";
   const within = notBefore(a.from, b.from) && notAfter(a.to, b.to);
-  if (within) return isAbout(answer) && !isAbout(right) ? "less_exact" : "right";
+  // A moment is no span, but a month that holds a span of three days is right as far as it goes.
+  if (within && answer.readAs.kind === right.readAs.kind)
+    return isAbout(answer) && !isAbout(right) ? "less_exact" : "right";
   const holds = notBefore(b.from, a.from) && notAfter(b.to, a.to);
   return holds ? "less_exact" : "wrong";
 }

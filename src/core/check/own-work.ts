@@ -22,10 +22,11 @@ export interface OwnWork {
   /** `late` in seconds. */
   submission: { id: string; at: string; hash: string; late: number } | null;
   returned: {
-    points: number;
+    /** Null: taken away again after it was returned. */
+    points: number | null;
     comment: string;
     comments: { event: string; text: string }[];
-    given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult }[];
+    given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult; reason: string }[];
     at: string;
   } | null;
 }

@@ -164,3 +164,25 @@ it("gives the next category a look that no other has", () => {
   }
   expect(seen.size).toBe(16);
 });
+
+describe("a date in the other order than is said for the timeline", () => {
+  it.each<["dmy" | "mdy" | null, string, boolean]>([
+    ["dmy", "05/14/1921", true],
+    ["mdy", "14/05/1921", true],
+    ["dmy", "14/05/1921", false],
+    ["mdy", "05/14/1921", false],
+    ["dmy", "05/06/1921", false],
+    ["dmy", "05/05/1921", false],
+    [null, "05/14/1921", false],
+    ["dmy", "from 05/14/1921", true],
+    ["dmy", "1921-05-14", false],
+    ["dmy", "14 May 1921", false],
+  ])("%s: %s is a finding: %s", (dateOrder, typed, wanted) => {
+    const when = readWhen(typed, { order: dateOrder });
+    expect(when.readAs.kind).not.toBe("not_understood");
+    const t = { ...emptyTimeline("t"), dateOrder, events: new Map([["a", { ...emptyEvent("a"), when }]]) };
+    const found = problems(t).filter((p) => p.code === "other_order");
+    expect(found).toHaveLength(wanted ? 1 : 0);
+    if (wanted) expect(found[0]).toMatchObject({ typed, order: dateOrder });
+  });
+});

@@ -1,15 +1,26 @@
 import type { DateProblem } from "../time/date-problem";
+import { whenLabel } from "../time/write-when";
 import { CIRCULAR, namedWhole, stretchOf, wouldLoop } from "./parts";
 import type { Timeline } from "./timeline";
 
 /** A finding about a timeline. Findings are shown with what to do; they never stop anybody from saving. */
 export type Problem =
   | { code: "date_not_understood"; event: string; typed: string; problem: DateProblem }
+  /** Numbers that can only be the other order of day and month than is said for the timeline; and the date in words. */
+  | { code: "other_order"; event: string; typed: string; order: "dmy" | "mdy"; words: string }
   | { code: "outside_period"; event: string; side: "before" | "after" }
   /** By how many days it begins too early and ends too late; 0 where it does not. */
   | { code: "part_outside_whole"; event: string; whole: string; early: number; late: number }
   | { code: "part_of_itself"; event: string; whole: string }
   | { code: "no_credit"; event: string; item: string };
+
+/** Whether a date in numbers can only be meant in the other order: 05/14/1921 where the day comes first. */
+function isOtherOrder(typed: string, order: "dmy" | "mdy"): boolean {
+  return [...typed.matchAll(/(?<!\d)(\d{1,2})[/.-](\d{1,2})[/.-]\d{2,4}(?!\d)/g)].some(([, a, b]) => {
+    const [first, second] = [Number(a), Number(b)];
+    return order === "dmy" ? second > 12 && first <= 12 : first > 12 && second <= 12;
+  });
+}
 
 /** The invariants of a timeline as a list of findings, in no particular order; empty when all is well. */
 export function problems(timeline: Timeline): Problem[] {
@@ -20,6 +31,9 @@ export function problems(timeline: Timeline): Problem[] {
     const r = e.when.readAs;
     if (r.kind === "not_understood")
       found.push({ code: "date_not_understood", event: e.id, typed: e.when.typed, problem: r.problem });
+    const { dateOrder } = timeline;
+    if (dateOrder && r.kind !== "not_understood" && isOtherOrder(e.when.typed, dateOrder))
+      found.push({ code: "other_order", event: e.id, typed: e.when.typed, order: dateOrder, words: whenLabel(e.when) });
     const own = stretchOf(e.when);
     if (period && own) {
       if (own.from < period.from) found.push({ code: "outside_period", event: e.id, side: "before" });

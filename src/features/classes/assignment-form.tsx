@@ -3,7 +3,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import { type Requirement, requirementText } from "@/core/check/requirements";
-import { dateProblemText } from "@/core/time/date-problem";
+import { type DateProblem, dateProblemText, offeredReadings } from "@/core/time/date-problem";
 import { readWhen } from "@/core/time/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";
@@ -19,6 +19,8 @@ interface Given {
 }
 
 /** Setting the task: what is asked for reads at the side as a student will see it. */
+const NONE: DateProblem = { code: "not_a_date" };
+
 export function AssignmentForm({ classId }: { classId: string }) {
   const ready = useReady();
   const [v, setV] = useState({
@@ -37,6 +39,8 @@ export function AssignmentForm({ classId }: { classId: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const set = (field: keyof typeof v) => (e: { target: { value: string } }) => setV({ ...v, [field]: e.target.value });
   const number = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null);
+  /** How 03/04/1872 is meant, once for the whole form; null: not said yet. */
+  const [order, setOrder] = useState<"dmy" | "mdy" | null>(null);
   const requirements: Requirement[] = [
     ...(number(v.events) ? [{ kind: "events" as const, count: number(v.events)! }] : []),
     ...(number(v.media) ? [{ kind: "media" as const, count: number(v.media)! }] : []),
@@ -61,9 +65,9 @@ export function AssignmentForm({ classId }: { classId: string }) {
       class: classId,
       title: v.title,
       instructions: v.instructions,
-      period: readWhen(v.period),
+      period: readWhen(v.period, { order }),
       requirements,
-      given: given.map((g) => ({ title: g.title, when: readWhen(g.typed), locked: g.locked })),
+      given: given.map((g) => ({ title: g.title, when: readWhen(g.typed, { order }), locked: g.locked })),
       total: number(v.total) ?? 20,
       dueAt: Number.isNaN(due.getTime()) ? "" : due.toISOString(),
     });
@@ -114,7 +118,7 @@ export function AssignmentForm({ classId }: { classId: string }) {
             label="Period"
             hint={
               v.period
-                ? whenLabel(readWhen(v.period))
+                ? whenLabel(readWhen(v.period, { order }))
                 : "Such as 1600 - 1931. Events outside it are pointed out, not forbidden."
             }
           >
@@ -165,7 +169,7 @@ export function AssignmentForm({ classId }: { classId: string }) {
             </p>
             <div className="flex flex-col gap-2">
               {given.map((g, i) => {
-                const when = readWhen(g.typed);
+                const when = readWhen(g.typed, { order });
                 return (
                   <div
                     key={g.key}
@@ -188,7 +192,27 @@ export function AssignmentForm({ classId }: { classId: string }) {
                       />
                       <p className="mt-0.5 text-[13px] text-verdigris">
                         {when.readAs.kind === "not_understood" ? (
-                          <span className="text-copper-dark">{dateProblemText(when.readAs.problem)}</span>
+                          <>
+                            <span className="text-copper-dark">{dateProblemText(when.readAs.problem)}</span>
+                            {when.readAs.problem.code === "two_orders" ? (
+                              <span className="mt-1 flex gap-1.5">
+                                {(["dmy", "mdy"] as const).map((o, k) => (
+                                  <Button
+                                    key={o}
+                                    size="small"
+                                    title={`${o === "dmy" ? "Day" : "Month"} first, in all dates of this assignment`}
+                                    onClick={() => setOrder(o)}
+                                  >
+                                    {
+                                      offeredReadings(
+                                        when.readAs.kind === "not_understood" ? when.readAs.problem : NONE,
+                                      )[k]
+                                    }
+                                  </Button>
+                                ))}
+                              </span>
+                            ) : null}
+                          </>
                         ) : (
                           whenLabel(when)
                         )}
@@ -248,7 +272,7 @@ export function AssignmentForm({ classId }: { classId: string }) {
             requirements={requirements}
             given={given.map((g) => ({
               title: g.title || "Untitled",
-              when: g.locked ? whenLabel(readWhen(g.typed)) : null,
+              when: g.locked ? whenLabel(readWhen(g.typed, { order })) : null,
             }))}
           />
         </aside>

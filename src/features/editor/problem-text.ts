@@ -6,6 +6,7 @@ import { wordsFor } from "@/core/time/gap";
 import { endDay, startDay, type When } from "@/core/time/when";
 import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
+import { readOptionsOf } from "@/core/timeline/read-options";
 import { wholesFor } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
@@ -14,6 +15,8 @@ export function problemText(p: Problem, t: Timeline): string {
   switch (p.code) {
     case "date_not_understood":
       return dateProblemText(p.problem);
+    case "other_order":
+      return `“${p.typed}” can only be read with the ${p.order === "dmy" ? "month" : "day"} first, and in this timeline the ${p.order === "dmy" ? "day" : "month"} comes first. It counts as ${p.words}. If that is meant, write the month’s name; else mend the numbers.`;
     case "outside_period":
       return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, t.dateStyle)}). It is still shown; set another period, or another date, if that is not meant.`;
     case "part_outside_whole": {
@@ -34,6 +37,13 @@ export function problemText(p: Problem, t: Timeline): string {
 /** Ways to mend a finding, each one change. */
 export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[] {
   switch (p.code) {
+    case "other_order": {
+      const event = t.events.get(p.event);
+      if (!event || event.locked) return [];
+      const when = readWhen(p.words, readOptionsOf(t));
+      const value = event.when.place ? { ...when, place: event.when.place } : when;
+      return [{ words: `It is ${p.words}`, ops: [{ kind: "set_event", id: p.event, field: "when", value }] }];
+    }
     case "outside_period": {
       const event = t.events.get(p.event);
       const { readAs } = t.period;

@@ -423,7 +423,7 @@ export class TimelineStore {
     const answer = await askServer<{ seq: number; changes: ConfirmedChange[] }>(
       "POST",
       `/api/timelines/${this.timelineId}/changes`,
-      body,
+      { ...body, known: this.replica.seq },
       // Asked again it gets its first answer, so there is no harm in not waiting.
       PATIENCE_MS + 10 * change.ops.length,
     );

@@ -32,7 +32,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
         {returned ? (
           <section aria-label="Returned" className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3">
             <p className="font-head text-[22px] font-[650]">
-              {returned.points} of {assignment.total}
+              {returned.points === null ? "No points yet" : `${returned.points} of ${assignment.total}`}
             </p>
             {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
             {returned.given.some((g) => !g.locked) ? (
@@ -45,6 +45,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                       <li key={g.title}>
                         {g.title}: <strong>{GIVEN_WORDS[g.result]}</strong>
                         {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, timeline.dateStyle)}`}
+                        {g.reason ? <span className="block text-[13px]">{g.reason}</span> : null}
                       </li>
                     ))}
                 </ul>

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from "react";
 import { GIVEN_WORDS, type GivenResult } from "@/core/check/given-dates";
 import { type Check, requirementName } from "@/core/check/requirements";
 import { lateText } from "@/core/time/late";
@@ -13,6 +13,7 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { listenLive } from "@/ui/live";
 import { LocalTime } from "@/ui/local-time";
 import { useReady } from "@/ui/use-ready";
+import { anyUnsaved, type MarkValues, saverOf } from "./mark-saver";
 
 export interface DeskRow {
   key: string;
@@ -33,7 +34,14 @@ export interface DeskSubmission {
   id: string;
   members: string[];
   checks: Check[];
-  given: { title: string; locked: boolean; right: string; answer: string; result: GivenResult }[];
+  given: {
+    title: string;
+    locked: boolean;
+    right: string;
+    answer: string;
+    result: GivenResult;
+    override: { result: GivenResult; reason: string } | null;
+  }[];
   drawing: string;
   hash: string;
   submittedAt: string;
@@ -53,7 +61,6 @@ const STATE: Record<DeskRow["state"], string> = {
   marked: "Marked",
   returned: "Returned",
 };
-const SAVE_AFTER_MS = 500;
 
 /** Where every group stands, and one submission beside it for marking. */
 export function MarkingDesk({
@@ -73,7 +80,8 @@ export function MarkingDesk({
   // What students do shows as they do it; a burst of changes is one look at the server.
   useEffect(() => {
     let waiting: ReturnType<typeof setTimeout> | null = null;
-    const stop = listenLive(() => {
+    const stop = listenLive((m) => {
+      if (m.kind === "hearing") return;
       waiting ??= setTimeout(() => {
         waiting = null;
         router.refresh();
@@ -84,6 +92,14 @@ export function MarkingDesk({
       if (waiting) clearTimeout(waiting);
     };
   }, [router]);
+  // What is typed is sent at once; only while it cannot be, leaving the page asks.
+  useEffect(() => {
+    const leave = (e: BeforeUnloadEvent) => {
+      if (anyUnsaved()) e.preventDefault();
+    };
+    window.addEventListener("beforeunload", leave);
+    return () => window.removeEventListener("beforeunload", leave);
+  }, []);
   const submitted = rows.filter((r) => r.submission);
   const path = (submission: string) => `/assignments/${assignment}?s=${submission}`;
   const step = useCallback(
@@ -237,6 +253,93 @@ export function MarkingDesk({
   );
 }
 
+/** One given date: what was answered, what was worked out of it, and what the teacher says instead. */
+function GivenLine({
+  n,
+  submission,
+  given: g,
+}: {
+  n: number;
+  submission: string;
+  given: DeskSubmission["given"][number];
+}) {
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  const [result, setResult] = useState<GivenResult>(g.override?.result ?? "right");
+  const [reason, setReason] = useState(g.override?.reason ?? "");
+  const [problem, setProblem] = useState<string | null>(null);
+  const path = `/api/submissions/${submission}/given/${n}`;
+  const counts = g.override?.result ?? g.result;
+  const set = async (method: "PUT" | "DELETE", body?: object) => {
+    const answer = await askServer(method, path, body);
+    setProblem(answer.ok ? null : answer.sentence);
+    if (!answer.ok) return;
+    setAsking(false);
+    router.refresh();
+  };
+  return (
+    <li className="border-b border-line py-1">
+      {g.title}:{" "}
+      <strong className={counts === "right" ? "text-verdigris" : "text-copper-dark"}>
+        {g.locked ? "given with its date" : GIVEN_WORDS[counts]}
+      </strong>
+      {g.locked ? null : (
+        <span className="block text-quiet">
+          {g.answer || "nothing"} {g.result === "right" ? "" : `– right is ${g.right}`}
+        </span>
+      )}
+      {g.override ? (
+        <span className="block">
+          Set by you: {g.override.reason}{" "}
+          <button type="button" className="font-bold underline" onClick={() => void set("DELETE")}>
+            Take it back
+          </button>
+        </span>
+      ) : null}
+      {g.locked ? null : asking ? (
+        <span className="mt-1 flex flex-col gap-1.5">
+          <select
+            aria-label={`${g.title}: counts as`}
+            className={INPUT}
+            value={result}
+            onChange={(e) => setResult(e.target.value as GivenResult)}
+          >
+            {(["right", "less_exact", "wrong"] as const).map((r) => (
+              <option key={r} value={r}>
+                {GIVEN_WORDS[r]}
+              </option>
+            ))}
+          </select>
+          <input
+            aria-label={`${g.title}: why`}
+            className={INPUT}
+            placeholder="Why – the group reads it"
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
+          <span className="flex gap-1.5">
+            <Button size="small" kind="main" onClick={() => void set("PUT", { result, reason })}>
+              Let it count so
+            </Button>
+            <Button size="small" onClick={() => setAsking(false)}>
+              Cancel
+            </Button>
+          </span>
+          {problem ? <span className="font-bold text-copper-dark">{problem}</span> : null}
+        </span>
+      ) : g.override ? null : (
+        <button
+          type="button"
+          className="text-[13px] font-bold text-verdigris underline"
+          onClick={() => setAsking(true)}
+        >
+          Let it count otherwise
+        </button>
+      )}
+    </li>
+  );
+}
+
 function Meter({ check }: { check: Check }) {
   const share = check.need === 0 ? 0 : Math.min(1, check.have / check.need);
   return (
@@ -253,47 +356,22 @@ function Meter({ check }: { check: Check }) {
 function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: number; onStep: (by: 1 | -1) => void }) {
   const router = useRouter();
   const ready = useReady();
-  const [points, setPoints] = useState(open.points === null ? "" : String(open.points));
-  const [comment, setComment] = useState(open.comment);
-  const [comments, setComments] = useState(open.comments);
-  const [said, setSaid] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const waiting = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const latest = useRef({ points, comment, comments });
-  latest.current = { points, comment, comments };
-
-  const save = async (): Promise<boolean> => {
-    if (waiting.current) clearTimeout(waiting.current);
-    waiting.current = null;
-    const v = latest.current;
-    const number = v.points.trim() === "" ? null : Number(v.points.replace(",", "."));
-    if (number !== null && !(number >= 0 && number <= total)) {
-      setProblem(`The points must lie between 0 and ${total}. They are not saved yet.`);
-      return false;
-    }
-    const answer = await askServer("PUT", `/api/submissions/${open.id}/mark`, {
-      points: number,
-      comment: v.comment,
-      comments: Object.entries(v.comments).map(([event, text]) => ({ event, text })),
-    });
-    setProblem(answer.ok ? null : answer.sentence);
-    setSaid(answer.ok ? "Saved" : null);
-    return answer.ok;
+  // What could not be saved yet is found again when one comes back.
+  const kept = saverOf(open.id, total).unsaved;
+  const [points, setPoints] = useState(kept?.points ?? (open.points === null ? "" : String(open.points)));
+  const [comment, setComment] = useState(kept?.comment ?? open.comment);
+  const [comments, setComments] = useState(kept?.comments ?? open.comments);
+  const [failed, setFailed] = useState<string | null>(null);
+  const saver = saverOf(open.id, total);
+  const state = useSyncExternalStore(saver.subscribe, saver.getState, saver.getState);
+  /** What is typed is with the saver at once, which keeps it wherever one goes next. */
+  const change = (part: Partial<MarkValues>) => {
+    const next = { points, comment, comments, ...part };
+    setPoints(next.points);
+    setComment(next.comment);
+    setComments(next.comments);
+    saver.set(next);
   };
-  const saveRef = useRef(save);
-  saveRef.current = save;
-  const soon = () => {
-    setSaid(null);
-    if (waiting.current) clearTimeout(waiting.current);
-    waiting.current = setTimeout(() => void saveRef.current(), SAVE_AFTER_MS);
-  };
-  // Going to the next group saves what was typed for this one.
-  useEffect(
-    () => () => {
-      if (waiting.current) void saveRef.current();
-    },
-    [],
-  );
   return (
     <aside
       aria-label="Marking"
@@ -321,17 +399,7 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
           <ul className="mt-1 text-[14px]">
             {open.given.map((g, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a frozen list
-              <li key={i} className="border-b border-line py-1">
-                {g.title}:{" "}
-                <strong className={g.result === "right" ? "text-verdigris" : "text-copper-dark"}>
-                  {g.locked ? "given with its date" : GIVEN_WORDS[g.result]}
-                </strong>
-                {g.locked ? null : (
-                  <span className="block text-quiet">
-                    {g.answer || "nothing"} {g.result === "right" ? "" : `– right is ${g.right}`}
-                  </span>
-                )}
-              </li>
+              <GivenLine key={i} n={i} submission={open.id} given={g} />
             ))}
           </ul>
         </section>
@@ -348,7 +416,11 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
         </ul>
       </section>
       <div className="mt-4 flex items-end gap-2">
-        <Field label={`Points of ${total}`} problem={problem} className="w-full">
+        <Field
+          label={`Points of ${total}`}
+          problem={failed ?? (state.kind === "refused" || state.kind === "waiting" ? state.sentence : null)}
+          className="w-full"
+        >
           {(ids) => (
             <input
               id={ids.id}
@@ -356,10 +428,7 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
               inputMode="decimal"
               className={INPUT}
               value={points}
-              onChange={(e) => {
-                setPoints(e.target.value);
-                soon();
-              }}
+              onChange={(e) => change({ points: e.target.value })}
             />
           )}
         </Field>
@@ -371,10 +440,7 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
             rows={3}
             className={`${INPUT} h-auto py-2`}
             value={comment}
-            onChange={(e) => {
-              setComment(e.target.value);
-              soon();
-            }}
+            onChange={(e) => change({ comment: e.target.value })}
           />
         )}
       </Field>
@@ -390,10 +456,7 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
                     rows={1}
                     className={`${INPUT} h-auto py-1.5`}
                     value={comments[e.id] ?? ""}
-                    onChange={(x) => {
-                      setComments({ ...comments, [e.id]: x.target.value });
-                      soon();
-                    }}
+                    onChange={(x) => change({ comments: { ...comments, [e.id]: x.target.value } })}
                   />
                 )}
               </Field>
@@ -411,9 +474,9 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
             kind="main"
             disabled={!ready || points.trim() === ""}
             onClick={async () => {
-              if (!(await save())) return;
+              if (!(await saver.flush())) return;
               const answer = await askServer("POST", `/api/submissions/${open.id}/return`);
-              setProblem(answer.ok ? null : answer.sentence);
+              setFailed(answer.ok ? null : answer.sentence);
               router.refresh();
             }}
           >
@@ -421,7 +484,7 @@ function MarkPanel({ open, total, onStep }: { open: DeskSubmission; total: numbe
           </Button>
         )}
         <span role="status" className="text-[14px] text-verdigris">
-          {said}
+          {state.kind === "saved" ? "Saved" : state.kind === "saving" ? "Saving" : ""}
         </span>
       </div>
       <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">Fingerprint {open.hash}</p>

@@ -5,6 +5,7 @@ import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { findClassRole } from "./class";
+import { type GivenOverride, overridesOf } from "./overrides";
 import type { SubmissionContent } from "./submit";
 
 export type GroupState = "not_begun" | "working" | "submitted" | "marked" | "returned";
@@ -61,8 +62,9 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
     select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, s.due_at, m.points, m.returned_at,
       -- Only what the table shows is taken out of what was frozen, and by the database.
       as_json(s.content) -> 'checks' as frozen_checks,
-      (select count(*)::int from jsonb_array_elements(as_json(s.content) -> 'given') g
-        where g ->> 'result' = 'right' and not (g ->> 'locked')::boolean) as right,
+      (select count(*)::int from jsonb_array_elements(as_json(s.content) -> 'given') with ordinality g (given, n)
+        left join given_mark o on o.submission_id = s.id and o.n = g.n - 1
+        where coalesce(o.result, g.given ->> 'result') = 'right' and not (g.given ->> 'locked')::boolean) as right,
       coalesce((select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id
         where e.timeline_id = g.timeline_id and p.deleted_at is null), s.members, '{}') as members,
       (select k.checks from check_result k
@@ -130,6 +132,8 @@ export interface OpenSubmission {
   points: number | null;
   comment: string;
   comments: Record<string, string>;
+  /** What the teacher says of a given date instead of what was worked out, by its number. */
+  overrides: Record<number, GivenOverride>;
   returnedAt: Date | null;
   /** The timeline's way of writing dates, as it was submitted. */
   dateStyle: Frozen["dateStyle"];
@@ -166,6 +170,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     { eventId: string; text: string }[]
   >`select event_id, text from event_comment where submission_id = ${id}`;
   const frozen = JSON.parse(row.json) as Frozen;
+  const overrides = await overridesOf(id);
   return {
     id: row.id,
     assignmentId: row.assignmentId,
@@ -180,10 +185,36 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     points: row.points === null ? null : Number(row.points),
     comment: row.comment ?? "",
     comments: Object.fromEntries(comments.map((c) => [c.eventId, c.text])),
+    overrides,
     returnedAt: row.returnedAt,
     dateStyle: frozen.dateStyle ?? null,
     events: frozen.events.map((e) => ({ id: e.id, title: e.title, when: e.when })),
   };
+}
+
+/** Says of a given date what counts instead, with a reason; null: what was worked out counts again. The teacher only. */
+export async function overrideGiven(
+  submission: string,
+  teacher: string,
+  n: number,
+  override: GivenOverride | null,
+): Promise<Failure | { saved: true }> {
+  const s = await mayMark(submission, teacher);
+  if (!s) return fail("not_found");
+  const reason = override?.reason.trim() ?? "";
+  if (override && reason === "") return fail("reason_missing");
+  const [given] = await db()`
+    select from submission where id = ${submission}
+      and not coalesce((as_json(content) -> 'given' -> ${n}::int ->> 'locked')::boolean, true)`;
+  if (!given) return fail("not_found");
+  if (override)
+    await db()`
+      insert into given_mark (submission_id, n, result, reason)
+      values (${submission}, ${n}, ${override.result}, ${reason.slice(0, 500)})
+      on conflict (submission_id, n) do update set result = excluded.result, reason = excluded.reason`;
+  else await db()`delete from given_mark where submission_id = ${submission} and n = ${n}`;
+  await workChanged(s.timelineId);
+  return { saved: true };
 }
 
 export interface SubmissionRef {
@@ -227,6 +258,9 @@ export async function saveMark(
 ): Promise<Failure | { saved: true }> {
   const s = await mayMark(submission, teacher);
   if (!s) return fail("not_found");
+  const [now] = await db()<{ returned: boolean }[]>`
+    select returned_at is not null as returned from mark where submission_id = ${submission}`;
+  if (now?.returned && input.points === null) return fail("returned_needs_points");
   if (input.points !== null && !(input.points >= 0 && input.points <= s.total)) return fail("points_out_of_range");
   const asked = input.comments.map((c) => c.event);
   const events = await db()<{ id: string }[]>`

@@ -16,7 +16,7 @@ import { takeChange } from "../timelines/take-change";
 import { addClassmate, beginAssignment, createAssignment } from "./assignment";
 import { alterClass, createClass, findClass } from "./class";
 import { issueOneTimeCode, joinAsMe, joinNew, useOneTimeCode as takeOneTimeCode } from "./join-class";
-import { findSubmission, groupsOf, returnAll, returnWork, saveMark } from "./marking";
+import { findSubmission, groupsOf, overrideGiven, returnAll, returnWork, saveMark } from "./marking";
 import { ownWork, submit, takeSubmissionBack } from "./submit";
 
 withTestDatabase("submit");
@@ -315,4 +315,37 @@ it("work that holds a character no database stores, from before such were refuse
     given: { right: 0, of: 1 },
   });
   must(await saveMark(id, s.teacher.id, { points: 3, comment: "", comments: [] }));
+});
+
+describe("a given date", () => {
+  it("counts as its teacher says, with a reason, beside what was frozen; nobody else says so", async () => {
+    const s = await school();
+    must(await submit(s.timeline, s.nia.id));
+    const { id } = (await ownWork(s.timeline))!.submission!;
+    const before = (await findSubmission(id))!;
+    const n = before.content.given.findIndex((g) => !g.locked);
+    const say = { result: "right" as const, reason: "The roll gives both years." };
+    expect(await overrideGiven(id, s.nia.id, n, say)).toMatchObject({ failed: "not_found" });
+    expect(await overrideGiven(id, s.teacher.id, 1 - n, say)).toMatchObject({ failed: "not_found" });
+    expect(await overrideGiven(id, s.teacher.id, n, { ...say, reason: "  " })).toMatchObject({
+      failed: "reason_missing",
+    });
+    must(await overrideGiven(id, s.teacher.id, n, say));
+    const after = (await findSubmission(id))!;
+    expect([after.hash, after.content]).toEqual([before.hash, before.content]);
+    expect(after.overrides[n]).toEqual(say);
+    expect((await groupsOf(s.assignment, async () => []))[0]!.given).toEqual({ right: 1, of: 1 });
+    must(await saveMark(id, s.teacher.id, { points: 9, comment: "", comments: [] }));
+    expect((await ownWork(s.timeline))!.returned).toBeNull();
+    must(await returnWork(id, s.teacher.id));
+    expect((await ownWork(s.timeline))!.returned!.given[n]).toMatchObject(say);
+    // Points of returned work are changed, not emptied.
+    expect(await saveMark(id, s.teacher.id, { points: null, comment: "", comments: [] })).toMatchObject({
+      failed: "returned_needs_points",
+    });
+    must(await saveMark(id, s.teacher.id, { points: 0, comment: "", comments: [] }));
+    expect((await ownWork(s.timeline))!.returned!.points).toBe(0);
+    must(await overrideGiven(id, s.teacher.id, n, null));
+    expect((await groupsOf(s.assignment, async () => []))[0]!.given).toEqual({ right: 0, of: 1 });
+  });
 });

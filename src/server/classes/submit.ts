@@ -12,6 +12,7 @@ import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { findRole } from "../timelines/access";
+import { overridesOf } from "./overrides";
 import { freeze } from "../timelines/freeze";
 import { readTimeline } from "../timelines/queries";
 
@@ -166,9 +167,10 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
     select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at
     from submission s left join mark m on m.submission_id = s.id
     where s.group_id = ${row.groupId} and s.taken_back_at is null`;
+  const overrides = s?.returnedAt ? await overridesOf(s.id) : {};
   const returned = s?.returnedAt
     ? {
-        points: Number(s.points),
+        points: s.points === null ? null : Number(s.points),
         comment: s.comment ?? "",
         at: s.returnedAt.toISOString(),
         comments: (
@@ -176,7 +178,11 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
             { event: string; text: string }[]
           >`select event_id as event, text from event_comment where submission_id = ${s.id} and text <> ''`
         ).map((c) => ({ ...c })),
-        given: (JSON.parse(s.content) as SubmissionContent).given.map(({ answer: _, ...g }) => g),
+        given: (JSON.parse(s.content) as SubmissionContent).given.map(({ answer: _, ...g }, n) => ({
+          ...g,
+          result: overrides[n]?.result ?? g.result,
+          reason: overrides[n]?.reason ?? "",
+        })),
       }
     : null;
   return {

@@ -126,6 +126,11 @@ export const FAILURES = {
     "It is past the due time, or the work has been returned: it can no longer be taken back.",
   ],
   points_out_of_range: [400, "The points must lie between 0 and the total of the assignment. Nothing was saved."],
+  returned_needs_points: [
+    409,
+    "This has been returned with points, so it needs points. Give others instead; nothing of this was saved yet.",
+  ],
+  reason_missing: [400, "Say in a word why it counts otherwise; the group reads it. Nothing was changed."],
   not_marked_yet: [409, "It has no points yet. Give a mark, then return it."],
   broken: [
     500,

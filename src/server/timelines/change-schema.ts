@@ -197,11 +197,18 @@ const opSchema = {
   ],
 };
 
-/** A change as a browser sends it: the author is whoever is signed in. */
+/**
+ * A change as a browser sends it: the author is whoever is signed in. `known` is the number up to which it has everything by now,
+ * which is later than `base` for what was written offline.
+ */
 export const readChange = ajv.compile(
-  object({
-    id,
-    base: { type: "integer", minimum: 0, maximum: MOST_SEQ },
-    ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema },
-  }),
-) as ValidateFunction<Omit<Change, "author"> & { ops: Op[] }>;
+  object(
+    {
+      id,
+      base: { type: "integer", minimum: 0, maximum: MOST_SEQ },
+      known: { type: "integer", minimum: 0, maximum: MOST_SEQ },
+      ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema },
+    },
+    ["known"],
+  ),
+) as ValidateFunction<Omit<Change, "author"> & { ops: Op[]; known?: number }>;

@@ -22,7 +22,7 @@ const BATCH = 2_000;
 
 export interface Taken {
   seq: number;
-  /** What was confirmed after the change's base, as much as one answer holds; the change itself may lie beyond it. */
+  /** What was confirmed after what is known, as much as one answer holds; the change itself may lie beyond it. */
   changes: ConfirmedChange[];
 }
 
@@ -30,12 +30,12 @@ export interface Taken {
  * Takes a change into a timeline: locks it, merges field by field with the core's own steps, logs old and new values and
  * gives the next number, all in one transaction. Never refuses for being behind. The same id again gets its first answer.
  */
-export async function takeChange(timeline: string, change: Change): Promise<Failure | Taken> {
+export async function takeChange(timeline: string, change: Change, known = change.base): Promise<Failure | Taken> {
   const taken = await db()
     .begin((tx) => takeChangeIn(tx, timeline, change))
     .catch(refusal);
   if ("failed" in taken) return taken;
-  return { seq: taken.seq, changes: await changesAfter(db(), timeline, change.base) };
+  return { seq: taken.seq, changes: await changesAfter(db(), timeline, known) };
 }
 
 /** The same within a transaction of more than the change; a refusal is thrown, so that all of it is taken back. */

@@ -112,12 +112,13 @@ export default async function AssignmentPage({
                 id: mine.id,
                 members: mine.members,
                 checks: mine.content.checks,
-                given: mine.content.given.map((g) => ({
+                given: mine.content.given.map((g, n) => ({
                   title: g.title,
                   locked: g.locked,
                   right: whenLabel(g.right, mine.dateStyle),
                   answer: whenLabel(g.answer, mine.dateStyle),
                   result: g.result,
+                  override: mine.overrides[n] ?? null,
                 })),
                 drawing: mine.content.drawing,
                 hash: mine.hash,

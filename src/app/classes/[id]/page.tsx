@@ -54,7 +54,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
                   <span className="ml-3 text-[14px] text-quiet">
                     due <LocalTime at={a.dueAt.toISOString()} />
                     {work
-                      ? ` · ${work.returnedAt ? `returned, ${work.points} of ${work.total}` : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
+                      ? ` · ${work.returnedAt ? (work.points === null ? "returned" : `returned, ${work.points} of ${work.total}`) : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
                       : ""}
                   </span>
                 </li>

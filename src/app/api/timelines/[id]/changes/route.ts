@@ -32,11 +32,12 @@ const LIMIT_MS = 10_000;
 const LIMIT_MS_A_STEP = 1;
 
 export const POST = memberRoute({ body: readChange, mostBody: MOST_CHANGE }, async ({ user, params, body }) => {
-  const change = { ...body, author: user.id };
+  const { known = body.base, ...sent } = body;
+  const change = { ...sent, author: user.id };
   const here = change.ops.length <= MOST_HERE && !change.ops.some((op) => op.kind === "describe");
   const taken = here
-    ? await takeChange(params.id!, change)
-    : await inThread("takeChange", [params.id!, change], {
+    ? await takeChange(params.id!, change, known)
+    : await inThread("takeChange", [params.id!, change, known], {
         in: "changes",
         key: user.id,
         what: `changes of ${user.id}`,

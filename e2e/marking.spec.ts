@@ -1,0 +1,89 @@
+import { expect, type Page, test } from "@playwright/test";
+import { type Actor, school } from "./attack/actor";
+import { serverUrl } from "./harness/people";
+
+/** The desk of a class in which two have handed in, in a browser of its teacher's. */
+async function desk(
+  browser: import("@playwright/test").Browser,
+): Promise<{ page: Page; pupils: Actor[]; timelines: string[] }> {
+  const s = await school(serverUrl());
+  const pupils = [await s.pupil("Nia"), await s.pupil("Wren")];
+  const timelines: string[] = [];
+  for (const p of pupils) {
+    const { timeline } = await p.must<{ timeline: string }>("POST", `/api/assignments/${s.assignment}/group`);
+    await p.change(timeline, [{ kind: "add_event", id: "e1", fields: { title: "Rope ferry" } }]);
+    await p.must("POST", `/api/timelines/${timeline}/submission`);
+    timelines.push(timeline);
+  }
+  const context = await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" });
+  await context.addCookies(
+    s.teacher.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
+  );
+  const page = await context.newPage();
+  await page.goto(`/assignments/${s.assignment}`);
+  await page.getByRole("link", { name: "Nia" }).click();
+  await expect(page.getByRole("complementary", { name: "Marking" })).toBeVisible();
+  return { page, pupils, timelines };
+}
+
+test("marks that could not be saved are kept when one goes on, and saved in their order when they can be", async ({
+  browser,
+}) => {
+  const { page } = await desk(browser);
+  const marking = page.getByRole("complementary", { name: "Marking" });
+  const points = marking.getByLabel("Points of 20");
+  const comment = marking.getByLabel("Comment on the whole");
+  const sent: string[] = [];
+  let down = true;
+  await page.route("**/mark", async (route) => {
+    sent.push(route.request().postData() ?? "");
+    if (down) return route.fulfill({ status: 502, body: "<html>proxy</html>" });
+    return route.continue();
+  });
+  await points.fill("17");
+  await comment.fill("Say how you know the year.");
+  await marking.getByRole("button", { name: "Next" }).click();
+  await expect(marking.getByRole("heading", { name: "Wren" })).toBeVisible();
+  await expect(comment).toHaveValue("");
+  await points.fill("25");
+  await expect(marking.getByText("must lie between 0 and 20")).toBeVisible();
+  await marking.getByRole("button", { name: "Previous" }).click();
+  await expect(marking.getByRole("heading", { name: "Nia" })).toBeVisible();
+  await expect(points).toHaveValue("17");
+  await expect(comment).toHaveValue("Say how you know the year.");
+  await expect(marking.getByText("Not saved yet: the server does not answer.")).toBeVisible();
+  down = false;
+  await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
+  expect(JSON.parse(sent.at(-1)!)).toMatchObject({ points: 17, comment: "Say how you know the year." });
+  // What was refused for being out of range is still there too.
+  await marking.getByRole("button", { name: "Next" }).click();
+  await expect(points).toHaveValue("25");
+  await points.fill("15");
+  await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(points).toHaveValue("15");
+});
+
+test("a given date counts as the teacher says, and the group reads why", async ({ browser }) => {
+  const { page, pupils, timelines } = await desk(browser);
+  const marking = page.getByRole("complementary", { name: "Marking" });
+  const given = marking.getByRole("region", { name: "Given dates" });
+  await given.getByRole("button", { name: "Let it count otherwise" }).click();
+  await given.getByRole("button", { name: "Let it count so" }).click();
+  await expect(given.getByText("Say in a word why")).toBeVisible();
+  await given.getByLabel("The flood: why").fill("The roll gives both years.");
+  await given.getByRole("button", { name: "Let it count so" }).click();
+  await expect(given.getByText("Set by you: The roll gives both years.")).toBeVisible();
+  await marking.getByLabel("Points of 20").fill("18");
+  await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
+  await marking.getByRole("button", { name: "Return this" }).click();
+  await expect(marking.getByText(/^Returned/)).toBeVisible();
+  await marking.getByLabel("Points of 20").fill("");
+  await expect(marking.getByText("has been returned with points, so it needs points")).toBeVisible();
+  const { work } = await pupils[0]!.must<{ work: { returned: { points: number; given: object[] } } }>(
+    "GET",
+    `/api/timelines/${timelines[0]}/changes?after=0`,
+  );
+  expect(work.returned.points).toBe(18);
+  expect(work.returned.given[0]).toMatchObject({ result: "right", reason: "The roll gives both years." });
+});
