@@ -129,3 +129,71 @@ test("two tabs of one browser share one event stream, and each sees the other's 
   await nia.page.close();
   await expect.poll(() => streams).toBe(1);
 });
+
+test("a page of something in between refuses nothing: what was typed waits and is sent", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  await newTimeline(page, "Ferries");
+  const statuses = [403, 407, 413, 401, 404];
+  let asked = 0;
+  await page.route("**/changes", (route) => {
+    if (route.request().method() !== "POST" || asked >= statuses.length) return route.continue();
+    return route.fulfill({
+      status: statuses[asked++]!,
+      contentType: "text/html",
+      body: "<h1>Blocked by the school</h1>",
+    });
+  });
+  await writeLines(page, ["1604 Rope ferry"]);
+  await saved(page);
+  expect(asked).toBe(statuses.length);
+  await expect(page.getByText("set aside")).toHaveCount(0);
+  await page.reload();
+  await expect(chartButton(page, /Rope ferry/)).toBeVisible();
+});
+
+test("a change that fails again and again is set aside with its words, and the later ones are saved", async ({
+  browser,
+}) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  await newTimeline(page, "Ferries");
+  await page.route("**/changes", (route) => {
+    if (!(route.request().postData() ?? "").includes("Cursed")) return route.continue();
+    return route.fulfill({
+      status: 500,
+      contentType: "application/json",
+      body: JSON.stringify({ failed: "broken", sentence: "Something went wrong here, not with you." }),
+    });
+  });
+  await writeLines(page, ["1604 Cursed ferry", "1931 Last crossing"]);
+  await expect(page.getByText("One change was not taken by the server and set aside")).toBeVisible({ timeout: 90_000 });
+  await saved(page);
+  await page.reload();
+  await expect(chartButton(page, /Last crossing/)).toBeVisible();
+  await page.getByRole("button", { name: "Show what was set aside" }).click();
+  await expect(page.getByLabel("What was written")).toHaveValue(/Cursed ferry/);
+  await page.getByRole("button", { name: "Throw it away" }).click();
+  await expect(page.getByText("set aside on this device")).toHaveCount(0);
+});
+
+test("left in the middle of a retry and opened again: what was written is shown, and sent", async ({ browser }) => {
+  const nia = await newPerson(browser, "Nia", server.url);
+  const { page } = nia;
+  await newTimeline(page, "Ferries");
+  let down = true;
+  await page.route("**/changes", (route) =>
+    down && route.request().method() === "POST" ? route.abort() : route.continue(),
+  );
+  await writeLines(page, ["1604 Rope ferry"]);
+  await expect(page.getByTestId("saving")).toHaveText(/Not connected/);
+  await page.getByRole("link", { name: "Your timelines" }).click();
+  await page.getByRole("link", { name: "Ferries" }).click();
+  await expect(chartButton(page, /Rope ferry/)).toBeVisible();
+  down = false;
+  await saved(page);
+  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
+  const fresh = await other.newPage();
+  await fresh.goto(page.url());
+  await expect(chartButton(fresh, /Rope ferry/)).toBeVisible();
+});

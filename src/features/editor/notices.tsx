@@ -1,5 +1,11 @@
 "use client";
 
+import { useState } from "react";
+import type { Op } from "@/core/change/change";
+import { fromBase64 } from "@/core/text/base64";
+import { blocksOf, plainTextOf } from "@/core/text/description";
+import { Button } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
 import { useEditor, useEditorState } from "./editor-context";
 
 export function Notices() {
@@ -26,15 +32,89 @@ export function Notices() {
         {waiting > 0 ? "What was not sent is kept in this browser; copy what you need." : ""}
       </Banner>
     );
-  if (!notice) return null;
+  return (
+    <>
+      {notice ? (
+        <Banner>
+          {notice}
+          <button type="button" className="ml-3 font-bold underline" onClick={() => store.dismissNotice()}>
+            Close
+          </button>
+        </Banner>
+      ) : null}
+      <SetAsideNotice />
+    </>
+  );
+}
+
+/** What the server would not take: shown with its texts until its author has dealt with it. */
+function SetAsideNotice() {
+  const { store } = useEditor();
+  const setAside = useEditorState((s) => s.setAside);
+  const [shown, setShown] = useState(false);
+  if (setAside.length === 0) return null;
   return (
     <Banner>
-      {notice}
-      <button type="button" className="ml-3 font-bold underline" onClick={() => store.dismissNotice()}>
-        Close
+      {setAside.length === 1 ? "One change was" : `${setAside.length} changes were`} not taken by the server and set
+      aside on this device; all later ones are saved.
+      <button type="button" className="ml-3 font-bold underline" onClick={() => setShown(true)}>
+        Show what was set aside
       </button>
+      <Modal title="Set aside" open={shown} onOpenChange={setShown}>
+        <ul className="flex flex-col gap-4">
+          {setAside.map((s) => {
+            const texts = textsOf(s.change.ops);
+            return (
+              <li key={s.key} className="border-b border-line pb-3">
+                <p className="text-[14px] text-copper-dark">{s.sentence}</p>
+                {texts.length === 0 ? (
+                  <p className="mt-2 text-[14px] text-quiet">It holds no words.</p>
+                ) : (
+                  <textarea
+                    readOnly
+                    aria-label="What was written"
+                    className="mt-2 w-full rounded-md border border-edge p-2"
+                    rows={Math.min(8, texts.length + 1)}
+                    value={texts.join("\n")}
+                  />
+                )}
+                <span className="mt-2 flex gap-2">
+                  {texts.length > 0 ? (
+                    <Button size="small" onClick={() => void navigator.clipboard?.writeText(texts.join("\n"))}>
+                      Copy the words
+                    </Button>
+                  ) : null}
+                  <Button size="small" onClick={() => void store.forget(s.key)}>
+                    Throw it away
+                  </Button>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </Modal>
     </Banner>
   );
+}
+
+/** Every text that was written in the steps of a change, in their order. */
+function textsOf(ops: readonly Op[]): string[] {
+  const words = (v: unknown): string[] => {
+    if (typeof v === "string") return v.trim() ? [v] : [];
+    return v !== null && typeof v === "object" && "typed" in v ? words((v as { typed: unknown }).typed) : [];
+  };
+  return ops.flatMap((op) => {
+    if (op.kind === "describe")
+      return [plainTextOf(blocksOf(fromBase64(op.update)))].filter((text) => text.trim() !== "");
+    if ("fields" in op) {
+      const { title, shortTitle, name, text, when } = op.fields as Record<string, unknown>;
+      return [when, title, shortTitle, name, text].flatMap(words);
+    }
+    return "value" in op &&
+      ["title", "shortTitle", "when", "name", "text", "subject", "byline", "credit"].includes(op.field)
+      ? words(op.value)
+      : [];
+  });
 }
 
 function Banner({ children }: { children: React.ReactNode }) {

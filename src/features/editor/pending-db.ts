@@ -31,6 +31,13 @@ function open(): Promise<IDBPDatabase<Schema>> {
   return opened;
 }
 
+/** A change the server did not take, with its sentence; it is kept until its author has dealt with it. */
+export interface SetAside {
+  key: string;
+  sentence: string;
+  change: Change;
+}
+
 /**
  * The changes of one tab that the server has not confirmed yet, kept on this device by account and timeline. Tabs hold
  * a lock by their name; what a closed or crashed tab left behind is taken over by the next one to open.
@@ -39,6 +46,7 @@ export class PendingDb {
   readonly scope: string;
   readonly tab: string;
   private number = 0;
+  private release: (() => void) | null = null;
   private keys = new Map<string, string>();
 
   constructor(account: string, timeline: string, tab: string) {
@@ -49,7 +57,14 @@ export class PendingDb {
   /** Changes left by tabs that are gone, oldest first; they belong to this tab from now on. */
   async takeOver(): Promise<Change[]> {
     const db = await open();
-    if (navigator.locks) void navigator.locks.request(lockName(this.tab), () => new Promise(() => {}));
+    if (navigator.locks)
+      void navigator.locks.request(
+        lockName(this.tab),
+        () =>
+          new Promise<void>((resolve) => {
+            this.release = resolve;
+          }),
+      );
     const found = await db.getAllFromIndex("pending", "scope", this.scope);
     const taken: Change[] = [];
     for (const s of found.sort((a, b) => (a.key < b.key ? -1 : 1))) {
@@ -59,6 +74,23 @@ export class PendingDb {
       taken.push(s.change);
     }
     return taken;
+  }
+
+  /** Leaves what is pending to whoever opens the timeline next, in this tab or another. */
+  leave(): void {
+    this.release?.();
+    this.release = null;
+  }
+
+  /** What was set aside of this timeline, oldest first. */
+  async setAside(): Promise<SetAside[]> {
+    const found = await (await open()).getAllFromIndex("refused", "scope", this.scope);
+    return found.map(({ key, sentence, change }) => ({ key, sentence, change }));
+  }
+
+  /** Forgets something that was set aside. */
+  async forget(key: string): Promise<void> {
+    await (await open()).delete("refused", key);
   }
 
   /** Stores a change, or what it has become. Resolves when it is on the disk. */

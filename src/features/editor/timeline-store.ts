@@ -24,7 +24,7 @@ import { FRAGMENT } from "@/core/text/description";
 import type { Timeline } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { listenLive } from "@/ui/live";
-import { PendingDb } from "./pending-db";
+import { PendingDb, type SetAside } from "./pending-db";
 
 export interface EditorPerson {
   id: string;
@@ -56,6 +56,8 @@ export interface EditorState {
   canUndo: boolean;
   canRedo: boolean;
   overlaps: readonly Overlap[];
+  /** Changes the server would not take, kept on this device with their texts. */
+  setAside: readonly SetAside[];
   /** A sentence for the person, such as what an undo left alone; null when there is none. */
   notice: string | null;
   editors: readonly EditorPerson[];
@@ -74,6 +76,8 @@ const CATCH_UP_MS = 20_000;
 /** After so long without an answer a change is sent again. */
 const PATIENCE_MS = 8_000;
 const MOST_UNDO = 300;
+/** So often a change may fail at the server before it is set aside. */
+const MOST_FAILURES = 5;
 /** Only a stream that stays away for so long is worth a word, ms. */
 const QUIET_MS = 4_000;
 
@@ -94,6 +98,8 @@ export class TimelineStore {
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; timer: ReturnType<typeof setTimeout> } | null = null;
   private sending = false;
+  /** How often in a row the change under way has failed at the server. */
+  private failures = 0;
   private retryMs = FIRST_RETRY_MS;
   private retryTimer: ReturnType<typeof setTimeout> | null = null;
   private docs = new Map<string, { doc: Y.Doc; undo: Y.UndoManager }>();
@@ -122,6 +128,7 @@ export class TimelineStore {
       canUndo: false,
       canRedo: false,
       overlaps: [],
+      setAside: [],
       notice: null,
       editors,
       publication,
@@ -145,6 +152,8 @@ export class TimelineStore {
         else if (m.seq > this.replica.seq) void this.catchUp();
       }
     });
+    // What happened between the timeline's reading and now was heard by nobody here.
+    void this.catchUp();
     void this.pendingDb
       .takeOver()
       .then((changes) => {
@@ -154,6 +163,7 @@ export class TimelineStore {
         }
         if (changes.length > 0) this.publish();
         this.pump();
+        return this.pendingDb.setAside().then((setAside) => this.set({ setAside }));
       })
       .catch(() =>
         this.set({
@@ -168,6 +178,9 @@ export class TimelineStore {
       this.stopLive?.();
       this.stopPolling();
       if (this.retryTimer) clearTimeout(this.retryTimer);
+      this.retryTimer = null;
+      // Whoever opens the timeline next, here or in another tab, takes up what is not sent.
+      this.pendingDb.leave();
     };
   }
 
@@ -429,13 +442,14 @@ export class TimelineStore {
     );
     if (answer.ok) {
       this.retryMs = FIRST_RETRY_MS;
+      this.failures = 0;
       if (this.state.saving === "offline") this.set({ saving: "saving" });
       this.take(answer.value.changes);
       // Where something in between is missing here, the rest is asked for.
       if (this.replica.seq < answer.value.seq) await this.catchUp();
       return;
     }
-    if (answer.status === 401) return this.set({ saving: "signed_out" });
+    if (answer.failed === "sign_in_first") return this.set({ saving: "signed_out" });
     if (answer.failed === "not_found") return this.set({ saving: "right_lost" });
     if (answer.failed === "change_taken") {
       // Another tab of this account has sent a shorter form of it: the whole goes under a number of its own.
@@ -445,19 +459,38 @@ export class TimelineStore {
       await this.pendingDb.remove(change.id).catch(() => {});
       return;
     }
-    if (answer.status >= 400 && answer.status < 500 && answer.status !== 429) {
-      await this.pendingDb.refuse(change, answer.sentence).catch(() => {});
-      this.replica = withdraw(this.replica, change.id);
-      this.set({ notice: answer.sentence });
-      this.publish();
+    // Only what Fastigo's own server says counts: a page of something in between (a proxy, a school's filter) refuses nothing.
+    const said = answer.failed !== "no_answer";
+    const refused = said && answer.status >= 400 && answer.status < 500 && answer.status !== 429;
+    // What fails again and again while others get through is not waited for.
+    const hopeless = said && answer.failed === "broken" && ++this.failures >= MOST_FAILURES;
+    if (refused || hopeless) {
+      this.failures = 0;
+      await this.aside(change, answer.sentence);
       return;
     }
+    if (answer.failed !== "broken") this.failures = 0;
     this.set({ saving: "offline" });
     this.retryTimer = setTimeout(() => {
       this.retryTimer = null;
       this.pump();
     }, this.retryMs);
     this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2);
+  }
+
+  /** Puts a change aside that the server will not take: its author sees it, with its texts, and the later ones go on. */
+  private async aside(change: Change, sentence: string): Promise<void> {
+    await this.pendingDb.refuse(change, sentence).catch(() => {});
+    this.replica = withdraw(this.replica, change.id);
+    const setAside = await this.pendingDb.setAside().catch(() => this.state.setAside);
+    this.set({ notice: sentence, setAside });
+    this.publish();
+  }
+
+  /** Its author has dealt with something that was set aside. */
+  async forget(key: string): Promise<void> {
+    await this.pendingDb.forget(key).catch(() => {});
+    this.set({ setAside: this.state.setAside.filter((s) => s.key !== key) });
   }
 
   /** Asks for everything after what is known here. */
@@ -484,7 +517,7 @@ export class TimelineStore {
         if (this.replica.seq < answer.value.seq && this.replica.seq > known) this.fetchAgain = true;
         this.pump(this.state.saving === "offline");
       } else if (answer.failed === "not_found") this.set({ saving: "right_lost" });
-      else if (answer.status === 401) this.set({ saving: "signed_out" });
+      else if (answer.failed === "sign_in_first") this.set({ saving: "signed_out" });
     } while (this.fetchAgain);
     this.fetching = false;
   }
