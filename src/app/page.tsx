@@ -1,7 +1,6 @@
 import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
-import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { TimelineMenu } from "@/features/home/delete-timeline";
 import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
@@ -11,6 +10,7 @@ import { listedTimelines } from "@/server/timelines/publish";
 import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "./user-bar";
 import { ChartThumb, NoThumb } from "./home-thumb";
 import { HomeAside } from "./home-aside";
 import { ListOf } from "./published-list";
@@ -29,13 +29,7 @@ async function YourTimelines({ id, name }: { id: string; name: string }) {
   const [classes, work] = [await classesOf(id), await workOf(id)];
   return (
     <>
-      <PlainBar>
-        <Link href="/account" className="rounded-md px-1 underline">
-          <span className="sr-only">Your account, </span>
-          {name}
-        </Link>
-        <SignOutButton />
-      </PlainBar>
+      <UserBar />
       <AccountNotices notices={notices.map((n) => ({ ...n, at: n.at.toISOString() }))} />
       <div className="mx-auto flex max-w-[1280px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">

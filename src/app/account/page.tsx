@@ -1,9 +1,8 @@
 import { AccountForms } from "@/features/accounts/account-forms";
-import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { binOf, findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../user-bar";
 import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 
@@ -18,9 +17,7 @@ export default async function AccountPage() {
   const bin = await binOf(user.id);
   return (
     <>
-      <PlainBar>
-        <SignOutButton />
-      </PlainBar>
+      <UserBar />
       <main className="mx-auto max-w-[640px] px-5 py-8">
         <h1 className="mb-5 text-[26px]">Your account</h1>
         <AccountForms

@@ -1,6 +1,6 @@
 import { NewClassForm } from "@/features/classes/class-forms";
 import { requirePageUser } from "@/server/http/page-user";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../user-bar";
 
 export const metadata = { title: "New class" };
 
@@ -8,7 +8,7 @@ export default async function NewClassPage() {
   await requirePageUser("/classes");
   return (
     <>
-      <PlainBar />
+      <UserBar />
       <main className="mx-auto max-w-[520px] px-5 py-10">
         <h1 className="mb-5 text-[26px]">New class</h1>
         <NewClassForm />

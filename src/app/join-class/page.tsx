@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { JoinClassForm } from "@/features/classes/class-forms";
 import { findPageUser } from "@/server/http/page-user";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../user-bar";
 
 export const metadata = { title: "Join a class" };
 
@@ -10,7 +10,7 @@ export default async function JoinClassPage({ searchParams }: { searchParams: Pr
   const user = await findPageUser();
   return (
     <>
-      <PlainBar>{user ? <span>{user.displayName}</span> : null}</PlainBar>
+      <UserBar />
       <main className="mx-auto max-w-[420px] px-5 py-10">
         <h1 className="mb-5 text-[26px]">Join a class</h1>
         <JoinClassForm signedIn={user !== null} code={typeof code === "string" ? code.slice(0, 12) : ""} />

@@ -1,5 +1,5 @@
 import { listedTimelines } from "@/server/timelines/publish";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../user-bar";
 import { ListOf } from "../published-list";
 
 export const metadata = { title: "Published for everybody" };
@@ -8,7 +8,7 @@ export default async function PublishedPage() {
   const listed = await listedTimelines(200);
   return (
     <>
-      <PlainBar />
+      <UserBar />
       <main className="mx-auto max-w-[880px] px-5 pb-12">
         <h1 className="mt-10 text-[26px]">Published for everybody</h1>
         {listed.length === 0 ? (

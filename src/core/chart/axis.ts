@@ -96,6 +96,8 @@ export function makeAxis(settings: AxisSettings, data: ChartData): Axis {
   take(endOf(settings.period));
   // Of one date alone no scale can be told: what has none does not stand at hours of its day.
   const alone = dated === 1 && data.count > 1 && data.kind.includes(MOMENT_KIND) && !isDated(settings.period);
+  // With nothing in it yet, the period that was set is drawn, by date: there is no order to go by.
+  if (data.count === 0 && from && to) return trueAxis(apart(from, to), 1);
   if (settings.scale === "even" || dated === 0 || alone) return evenAxis(data, from, to);
   const ends = apart(from!, to!);
   let tail = 0;

@@ -37,11 +37,13 @@ export function dateText(at: Instant, days: number, era: "BC" | "BCE"): string {
     const second = Math.floor(at.second / step) * step;
     return second === 0 ? "00:00" : markText({ kind: "seconds", step: 1 }, { day: at.day, second }, era, false);
   };
-  if (days <= 1 / 1440) return `${date} ${clock(1)}`;
-  if (days <= 1 / 288) return `${date} ${clock(60)}`;
-  if (days <= 1 / 24) return `${date} ${clock(300)}`;
-  if (days <= 0.5) return `${date} ${clock(3_600)}`;
-  if (days <= 14) return date;
+  // No unit is said that is shorter than what can be told apart.
+  const tells = (unit: number) => days <= 1.5 * unit;
+  if (tells(1 / 86_400)) return `${date} ${clock(1)}`;
+  if (tells(1 / 1_440)) return `${date} ${clock(60)}`;
+  if (tells(1 / 288)) return `${date} ${clock(300)}`;
+  if (tells(1 / 24)) return `${date} ${clock(3_600)}`;
+  if (tells(1)) return date;
   if (days <= YEAR / 2) return `${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
   const years = days / YEAR;
   if (years <= 3) return yearText(year, era);

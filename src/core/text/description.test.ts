@@ -144,6 +144,11 @@ it.each<[unknown, string | null]>([
   ["data:text/html,x", null],
   ["file:///etc/passwd", null],
   ["not an address", null],
+  ["www.school.example/a?b=c", "https://www.school.example/a?b=c"],
+  [" school.example ", "https://school.example/"],
+  ["school.example:8443/x", "https://school.example:8443/x"],
+  ["page 2.", null],
+  ["localhost", null],
   [`https://x.example/${"x".repeat(3000)}`, null],
   [42, null],
 ])("the address %s is %s", (text, wanted) => expect(safeAddress(text)).toBe(wanted));

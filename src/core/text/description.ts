@@ -166,11 +166,14 @@ function marksOf(attributes: Record<string, unknown>): Mark[] {
   return marks;
 }
 
-/** A web or mail address that may be followed; null for anything else (scripts, files, nonsense). */
+/** A host's name at the beginning, as people copy it without https://. */
+const BARE = /^(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}(?::\d{1,5})?(?:[/?#]|$)/u;
+
+/** A web or mail address that may be followed, completed where its https:// is missing; null for anything else. */
 export function safeAddress(text: unknown): string | null {
   if (typeof text !== "string" || text.length > 2_000) return null;
   try {
-    const url = new URL(text);
+    const url = new URL(BARE.test(text.trim()) ? `https://${text.trim()}` : text);
     return ["http:", "https:", "mailto:"].includes(url.protocol) ? url.href : null;
   } catch {
     return null;

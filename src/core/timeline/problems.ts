@@ -1,4 +1,5 @@
 import type { DateProblem } from "../time/date-problem";
+import { safeAddress } from "../text/description";
 import { whenLabel } from "../time/write-when";
 import { CIRCULAR, namedWhole, stretchOf, wouldLoop } from "./parts";
 import type { Timeline } from "./timeline";
@@ -12,6 +13,8 @@ export type Problem =
   /** By how many days it begins too early and ends too late; 0 where it does not. */
   | { code: "part_outside_whole"; event: string; whole: string; early: number; late: number }
   | { code: "part_of_itself"; event: string; whole: string }
+  /** What stands where a web address belongs leads nowhere. */
+  | { code: "no_address"; event: string; item: string; text: string }
   | { code: "no_credit"; event: string; item: string };
 
 /** Whether a date in numbers can only be meant in the other order: 05/14/1921 where the day comes first. */
@@ -53,6 +56,9 @@ export function problems(timeline: Timeline): Problem[] {
   }
   for (const item of timeline.items.values()) {
     const owner = timeline.events.get(item.of);
+    const there = item.of === "timeline" || (owner && !owner.deleted);
+    if (there && !item.deleted && item.address.trim() !== "" && safeAddress(item.address) === null)
+      found.push({ code: "no_address", event: item.of, item: item.id, text: item.address });
     if (item.deleted || item.list !== "media" || (item.of !== "timeline" && (!owner || owner.deleted))) continue;
     if (item.kind !== "sound" && item.credit.trim() === "")
       found.push({ code: "no_credit", event: item.of, item: item.id });

@@ -44,3 +44,17 @@ describe("a line of the ledger", () => {
     ["tra", "Trade", false],
   ])("#%s and %s: %s", (marker, name, wanted) => expect(isMeantBy(marker, name)).toBe(wanted));
 });
+
+it.each<[string, string, string]>([
+  ["• 1604 Rope ferry", "1604", "Rope ferry"],
+  ["- about 1840 Steam mill", "about 1840", "Steam mill"],
+  ["* 14 Nov 1872 The flood", "14 Nov 1872", "The flood"],
+  ["1. 1604 Rope ferry", "1604", "Rope ferry"],
+  ["12) 1931 Last crossing", "1931", "Last crossing"],
+  ["3. 4. 1872 Enquiry", "", "3. 4. 1872 Enquiry"],
+  ["-310 The first stones", "-310", "The first stones"],
+  ["1. Rope ferry", "", "1. Rope ferry"],
+])("a pasted line “%s” has the date “%s”", (line, date, title) => {
+  const read = readLine(line, { order: "dmy" });
+  expect([read.when.typed, read.title]).toEqual([date, title]);
+});

@@ -38,8 +38,19 @@ export function readLine(line: string, given: ReadOptions = {}, wholeTitle = fal
     else if (i > 0 && word === "!") emphasis = true;
     else if (word) kept.push(word);
   }
+  if (!wholeTitle) takeOffBullet(kept, options);
   const split = wholeTitle ? null : (dateInFront(kept, options) ?? dateAtEnd(kept, options));
   return { when: split?.when ?? UNDATED, title: split?.title ?? kept.join(" "), category, emphasis };
+}
+
+/** Takes a bullet, or the number of a list, off the front of a pasted line whose date comes after it. */
+function takeOffBullet(words: string[], options: ReadOptions): void {
+  const [first, ...rest] = words;
+  if (first === undefined || rest.length === 0) return;
+  const isBullet = /^[\u2022\u00b7\u25aa\u25e6\u2023\u2043*+-]$/.test(first);
+  const isNumber = /^\(?\d{1,3}[.)]$/.test(first);
+  if (isBullet || (isNumber && dateInFront(rest, options) !== null && dateInFront(words, options) === null))
+    words.shift();
 }
 
 function dateInFront(words: string[], options: ReadOptions): { when: When; title: string } | null {

@@ -133,9 +133,19 @@ export function Editor(props: EditorProps) {
   useEffect(() => {
     const listen = (e: KeyboardEvent) => latestKeys.current(e);
     document.addEventListener("keydown", listen);
+    // A file that misses its field must not take the place of the page.
+    const guard = (e: DragEvent) => {
+      if (e.dataTransfer?.types.includes("Files")) e.preventDefault();
+    };
+    document.addEventListener("dragover", guard);
+    document.addEventListener("drop", guard);
     // Fetched now, so that the sheet opens at once, also when the network has gone by then.
     void loadDescriptionField().catch(() => {});
-    return () => document.removeEventListener("keydown", listen);
+    return () => {
+      document.removeEventListener("keydown", listen);
+      document.removeEventListener("dragover", guard);
+      document.removeEventListener("drop", guard);
+    };
   }, []);
   if (board)
     return (

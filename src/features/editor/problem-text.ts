@@ -29,6 +29,8 @@ export function problemText(p: Problem, t: Timeline): string {
       const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
       return `It was made part of ${whole} while that was made part of it, so it counts as part of nothing. What was set first stands.`;
     }
+    case "no_address":
+      return `“${p.text.slice(0, 60)}” is no web address, so it is shown as words. It looks like https://school.example/page.`;
     case "no_credit":
       return "A picture has no credit yet.";
   }

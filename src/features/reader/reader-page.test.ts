@@ -131,3 +131,20 @@ describe("the reader's page", () => {
     for (const width of [1240, 1000, 700, 380]) expect(html).toContain(`class="w${width}"`);
   });
 });
+
+it.each<[string[], string]>([
+  [["310 BC - AD 96"], "310 BC – AD 96"],
+  [["1604", "1744 - 1783", "1750"], "1604 – 1783"],
+  [["1604", "1838 - present", "1900"], "1604 – present"],
+  [["14 Nov 1872"], "1872"],
+])("a timeline of %j goes from %s", (dates, period) => {
+  const t: Timeline = {
+    ...emptyTimeline("t"),
+    title: "T",
+    events: new Map(dates.map((d, i) => [`${i}`, { ...emptyEvent(`${i}`), title: "x", when: readWhen(d) }])),
+  };
+  const html = page({ frozen: toFrozen(t) });
+  expect(html.match(/<h1>T<\/h1><p>([^<]*)<\/p>/)![1]).toBe(
+    `${dates.length} ${dates.length === 1 ? "event" : "events"}, ${period}`,
+  );
+});

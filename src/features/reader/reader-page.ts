@@ -1,4 +1,4 @@
-import { isDated, type When } from "@/core/time/when";
+import { compareInstants, endOf, isDated, type When } from "@/core/time/when";
 import { uprightLength } from "@/core/chart/layout";
 import { placesAlong } from "@/core/chart/places-along";
 import { partsAfterWholes } from "@/core/timeline/parts";
@@ -70,11 +70,27 @@ function periodText(f: Frozen): string {
     return whenLabel(f.period, f.dateStyle ?? null);
   const dated = f.events.filter((e) => isDated(e.when));
   if (dated.length === 0) return "";
+  // It ends where the last ends, not where the last begins.
+  const latest = dated.reduce((a, b) => (compareEnds(a.when, b.when) < 0 ? b : a));
   const [first, last] = [
     headlineLabel(dated[0]!.when, f.dateStyle ?? null),
-    headlineLabel(dated.at(-1)!.when, f.dateStyle ?? null),
+    goesOn(latest.when) ? "present" : headlineLabel(ending(latest.when), f.dateStyle ?? null),
   ];
   return first === last ? first : `${first} – ${last}`;
+}
+
+const goesOn = (w: When) => w.readAs.kind === "span" && w.readAs.end === null && w.readAs.unknown !== "end";
+
+function compareEnds(a: When, b: When): number {
+  if (goesOn(a) || goesOn(b)) return Number(goesOn(a)) - Number(goesOn(b));
+  const [x, y] = [endOf(a), endOf(b)];
+  return x && y ? compareInstants(x, y) : Number(Boolean(x)) - Number(Boolean(y));
+}
+
+/** The last date an event names, as a date of its own. */
+function ending(when: When): When {
+  const r = when.readAs;
+  return r.kind === "span" && r.end ? { ...when, readAs: { kind: "moment", at: r.end } } : when;
 }
 
 /** What events are looked up by, made once for all of them. */

@@ -9,7 +9,7 @@ import { requirePageUser } from "@/server/http/page-user";
 import { publishedTo } from "@/server/timelines/publish";
 import { buttonLook } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../../user-bar";
 import { ListOf } from "../../published-list";
 
 export const metadata = { title: "Class" };
@@ -25,9 +25,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
   const own = role === "student" ? await workOf(user.id) : [];
   return (
     <>
-      <PlainBar>
-        <span>{user.displayName}</span>
-      </PlainBar>
+      <UserBar />
       <main className="mx-auto grid max-w-[1080px] gap-8 px-5 py-7 md:grid-cols-[minmax(0,1fr)_380px]">
         <div>
           <h1 className="text-[26px]">{found.name}</h1>

@@ -1,7 +1,7 @@
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
 import { requirePageUser } from "@/server/http/page-user";
 import { findInvitation } from "@/server/timelines/invite";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../../user-bar";
 
 export const metadata = { title: "Join" };
 
@@ -11,9 +11,7 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
   const invitation = await findInvitation(token);
   return (
     <>
-      <PlainBar>
-        <span>{user.displayName}</span>
-      </PlainBar>
+      <UserBar />
       <main className="mx-auto max-w-[520px] px-5 py-10">
         {invitation ? (
           <>

@@ -3,7 +3,7 @@ import { AssignmentForm } from "@/features/classes/assignment-form";
 import { findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
-import { PlainBar } from "@/ui/plain-bar";
+import { UserBar } from "../../../user-bar";
 
 export const metadata = { title: "New assignment" };
 
@@ -13,7 +13,7 @@ export default async function NewAssignmentPage({ params }: { params: Promise<{ 
   if ((await findClassRole(db(), id, user.id)) !== "teacher") notFound();
   return (
     <>
-      <PlainBar />
+      <UserBar />
       <main className="mx-auto max-w-[1080px] px-5 py-7">
         <h1 className="mb-5 text-[26px]">New assignment</h1>
         <AssignmentForm classId={id} />

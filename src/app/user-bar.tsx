@@ -1,0 +1,22 @@
+import Link from "next/link";
+import { SignOutButton } from "@/features/accounts/sign-out-button";
+import { findPageUser } from "@/server/http/page-user";
+import { PlainBar } from "@/ui/plain-bar";
+
+/** The bar of pages that are not a timeline, with one's own account and the way out of it; plain for nobody. */
+export async function UserBar() {
+  const user = await findPageUser();
+  return (
+    <PlainBar>
+      {user ? (
+        <>
+          <Link href="/account" className="rounded-md px-1 underline">
+            <span className="sr-only">Your account, </span>
+            {user.displayName}
+          </Link>
+          <SignOutButton />
+        </>
+      ) : null}
+    </PlainBar>
+  );
+}
