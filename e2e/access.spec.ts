@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
 import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest, test } from "@playwright/test";
 import sharp from "sharp";
-import { readWhen } from "../src/core/time/read-when";
 import { ACCESS, ACTORS, type Answer } from "./access-table";
+import { assignmentBody } from "./attack/actor";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
 
 const APP = join(import.meta.dirname, "..", "src", "app");
@@ -253,19 +253,6 @@ test("each is answered as the table says, to everybody it could concern", async 
   }
   expect(wrong).toEqual([]);
 });
-
-function assignmentBody(klass: string) {
-  return {
-    class: klass,
-    title: "Crossing project",
-    instructions: "",
-    period: readWhen(""),
-    requirements: [{ kind: "events", count: 2 }],
-    given: [{ title: "The flood", when: readWhen("14 Nov 1872"), locked: false }],
-    total: 20,
-    dueAt: new Date(Date.now() + 86_400_000).toISOString(),
-  };
-}
 
 test("a request from another site is refused, whatever cookie comes with it", async () => {
   const nia = await person("Nia");

@@ -124,13 +124,9 @@ export interface School {
   pupil(name: string): Promise<Actor & { signInName: string }>;
 }
 
-/** A class with an assignment that has one given event, whose right date is 14 November 1872. */
-export async function school(url: string): Promise<School> {
-  const teacher = await signUp(url, "Ward");
-  const { id: klass } = await teacher.must<{ id: string }>("POST", "/api/classes", { name: "History 8B" });
-  const page = (await teacher.ask("GET", `/classes/${klass}`)).text;
-  const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
-  const { id: assignment } = await teacher.must<{ id: string }>("POST", "/api/assignments", {
+/** An assignment with one given event, whose right date is 14 November 1872. */
+export function assignmentBody(klass: string) {
+  return {
     class: klass,
     title: "Crossing project",
     instructions: "",
@@ -139,7 +135,16 @@ export async function school(url: string): Promise<School> {
     given: [{ title: "The flood", when: readWhen("14 Nov 1872"), locked: false }],
     total: 20,
     dueAt: new Date(Date.now() + 86_400_000).toISOString(),
-  });
+  };
+}
+
+/** A class with an assignment that has one given event, whose right date is 14 November 1872. */
+export async function school(url: string): Promise<School> {
+  const teacher = await signUp(url, "Ward");
+  const { id: klass } = await teacher.must<{ id: string }>("POST", "/api/classes", { name: "History 8B" });
+  const page = (await teacher.ask("GET", `/classes/${klass}`)).text;
+  const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
+  const { id: assignment } = await teacher.must<{ id: string }>("POST", "/api/assignments", assignmentBody(klass));
   const pupil = async (name: string) => {
     const actor = new Actor(url);
     const made = await actor.must<{ user: { id: string }; signInName: string }>("POST", "/api/classes/join", {

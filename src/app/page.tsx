@@ -20,10 +20,10 @@ const MOST_THUMBS = 12;
 
 export default async function HomePage() {
   const user = await findPageUser();
-  return user ? <YourTimelines id={user.id} name={user.displayName} /> : <FrontPage />;
+  return user ? <YourTimelines id={user.id} /> : <FrontPage />;
 }
 
-async function YourTimelines({ id, name }: { id: string; name: string }) {
+async function YourTimelines({ id }: { id: string }) {
   const notices = await noticesOf(id);
   const cards = await timelinesOf(id, BUILD);
   const [classes, work] = [await classesOf(id), await workOf(id)];

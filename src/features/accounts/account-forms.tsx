@@ -147,19 +147,42 @@ function Secret({
   value,
   onChange,
   auto,
+  hint,
 }: {
   label: string;
   value: string;
   onChange: (e: { target: { value: string } }) => void;
-  auto: string;
+  auto: "current-password" | "new-password";
+  hint?: ReactNode;
 }) {
   return (
-    <Field label={label} className="mt-3">
+    <Field label={label} className="mt-3" hint={hint}>
       {(ids) => (
-        <input id={ids.id} type="password" autoComplete={auto} className={INPUT} value={value} onChange={onChange} />
+        <input
+          id={ids.id}
+          aria-describedby={ids.describedBy}
+          type="password"
+          autoComplete={auto}
+          className={INPUT}
+          value={value}
+          onChange={onChange}
+        />
       )}
     </Field>
   );
+}
+
+/** Something done at once, what came of it, and whether it can be done now; the page is read anew afterwards. */
+function useDeed() {
+  const router = useRouter();
+  const ready = useReady();
+  const [outcome, setOutcome] = useState<Outcome>(null);
+  const run = async (method: "DELETE" | "PATCH", path: string, done: string, body?: object) => {
+    const answer = await askServer(method, path, body);
+    setOutcome(answer.ok ? { ok: true, sentence: done } : { ok: false, sentence: answer.sentence });
+    router.refresh();
+  };
+  return { ready, outcome, run };
 }
 
 function EmailForm({ email }: { email: string | null }) {
@@ -225,19 +248,13 @@ function PasswordForm({ own }: { own: string[] }) {
           onChange={form.set("password")}
           auto="current-password"
         />
-        <Field label="New password" className="mt-3" hint={<PasswordMeter password={form.values.next} own={own} />}>
-          {(ids) => (
-            <input
-              id={ids.id}
-              aria-describedby={ids.describedBy}
-              type="password"
-              autoComplete="new-password"
-              className={INPUT}
-              value={form.values.next}
-              onChange={form.set("next")}
-            />
-          )}
-        </Field>
+        <Secret
+          label="New password"
+          value={form.values.next}
+          onChange={form.set("next")}
+          auto="new-password"
+          hint={<PasswordMeter password={form.values.next} own={own} />}
+        />
         <Button type="submit" className="mt-3" disabled={form.disabled}>
           Set the new password
         </Button>
@@ -248,14 +265,8 @@ function PasswordForm({ own }: { own: string[] }) {
 }
 
 function Sessions({ sessions }: { sessions: OpenSession[] }) {
-  const router = useRouter();
-  const ready = useReady();
-  const [outcome, setOutcome] = useState<Outcome>(null);
-  const end = async (path: string) => {
-    const answer = await askServer<{ ended: number }>("DELETE", path);
-    setOutcome(answer.ok ? { ok: true, sentence: "Ended." } : { ok: false, sentence: answer.sentence });
-    router.refresh();
-  };
+  const { ready, outcome, run } = useDeed();
+  const end = (path: string) => void run("DELETE", path, "Ended.");
   return (
     <Part title="Where you are signed in">
       <ul className="divide-y divide-line border-y border-line">
@@ -273,7 +284,7 @@ function Sessions({ sessions }: { sessions: OpenSession[] }) {
                 size="small"
                 className="ml-auto"
                 disabled={!ready}
-                onClick={() => void end(`/api/account/sessions/${s.id}`)}
+                onClick={() => end(`/api/account/sessions/${s.id}`)}
               >
                 End it
               </Button>
@@ -282,7 +293,7 @@ function Sessions({ sessions }: { sessions: OpenSession[] }) {
         ))}
       </ul>
       {sessions.length > 1 ? (
-        <Button size="small" className="mt-3" disabled={!ready} onClick={() => void end("/api/account/sessions")}>
+        <Button size="small" className="mt-3" disabled={!ready} onClick={() => end("/api/account/sessions")}>
           End all others
         </Button>
       ) : null}
@@ -292,9 +303,7 @@ function Sessions({ sessions }: { sessions: OpenSession[] }) {
 }
 
 function Copies({ copies }: { copies: OpenCopy[] }) {
-  const router = useRouter();
-  const ready = useReady();
-  const [outcome, setOutcome] = useState<Outcome>(null);
+  const { ready, outcome, run } = useDeed();
   if (copies.length === 0) return null;
   return (
     <Part title="Frozen copies">
@@ -316,13 +325,9 @@ function Copies({ copies }: { copies: OpenCopy[] }) {
               size="small"
               className="ml-auto"
               disabled={!ready}
-              onClick={async () => {
-                const answer = await askServer("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`);
-                setOutcome(
-                  answer.ok ? { ok: true, sentence: "Its link is closed." } : { ok: false, sentence: answer.sentence },
-                );
-                router.refresh();
-              }}
+              onClick={() =>
+                void run("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`, "Its link is closed.")
+              }
             >
               Close its link
             </Button>
@@ -335,9 +340,7 @@ function Copies({ copies }: { copies: OpenCopy[] }) {
 }
 
 function Bin({ bin }: { bin: Deleted[] }) {
-  const router = useRouter();
-  const ready = useReady();
-  const [outcome, setOutcome] = useState<Outcome>(null);
+  const { ready, outcome, run } = useDeed();
   if (bin.length === 0 && !outcome) return null;
   return (
     <Part title="Bin">
@@ -353,15 +356,16 @@ function Bin({ bin }: { bin: Deleted[] }) {
               size="small"
               className="ml-auto"
               disabled={!ready}
-              onClick={async () => {
-                const answer = await askServer("PATCH", `/api/timelines/${b.id}`, { deleted: false });
-                setOutcome(
-                  answer.ok
-                    ? { ok: true, sentence: `“${b.title || "Untitled"}” is back among your timelines.` }
-                    : { ok: false, sentence: answer.sentence },
-                );
-                router.refresh();
-              }}
+              onClick={() =>
+                void run(
+                  "PATCH",
+                  `/api/timelines/${b.id}`,
+                  `“${b.title || "Untitled"}” is back among your timelines.`,
+                  {
+                    deleted: false,
+                  },
+                )
+              }
             >
               Put back
             </Button>

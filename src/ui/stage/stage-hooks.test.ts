@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seededTimeline } from "@/core/testing/seeded-timeline";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
-import { changedSpots, sameLayout, type StageSubject } from "./stage-hooks";
+import { changedSpots, sameDrawn, sameLayout, type StageSubject } from "./stage-hooks";
 
 const base = seededTimeline(100, 1);
 const ids = [...base.events.keys()];
@@ -63,4 +63,19 @@ describe("two subjects are laid out the same", () => {
   ])("but not when they differ in %s", (_, other) => {
     expect(sameLayout(subject, { ...subject, ...other })).toBe(false);
   });
+});
+
+describe("events that are drawn the same", () => {
+  const t = seededTimeline(50, 3, "spread", "true");
+  const [first] = t.events.keys();
+  const altered = (part: object) => new Map(t.events).set(first!, { ...t.events.get(first!)!, ...part });
+  it.each<[string, Timeline["events"], boolean]>([
+    ["the very same", t.events, true],
+    ["copied", new Map(t.events), true],
+    ["with other words in a description", altered({ description: new Uint8Array([1, 2]) }), true],
+    ["with another title", altered({ title: "Other" }), false],
+    ["with a place by hand", altered({ spot: { along: 1, across: 60 } }), false],
+    ["with one deleted", altered({ deleted: true }), false],
+    ["with one more", new Map([...t.events, ["new", t.events.get(first!)!]]), false],
+  ])("%s", (_, events, wanted) => expect(sameDrawn(t.events, events)).toBe(wanted));
 });

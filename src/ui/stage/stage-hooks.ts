@@ -42,7 +42,7 @@ export const BOARD_SCALE = 1.6;
 export function sameLayout(a: StageSubject, b: StageSubject): boolean {
   const [t, u] = [a.timeline, b.timeline];
   return (
-    t.events === u.events &&
+    sameDrawn(t.events, u.events) &&
     t.categories === u.categories &&
     t.items === u.items &&
     a.hidden === b.hidden &&
@@ -50,6 +50,19 @@ export function sameLayout(a: StageSubject, b: StageSubject): boolean {
     a.rows === b.rows &&
     (["scale", "period", "dateStyle", "gridlines", "marks", "lengths", "today"] as const).every((k) => t[k] === u[k])
   );
+}
+
+/** Whether events are drawn the same: words in descriptions are not drawn, so writing in one lays nothing out anew. */
+export function sameDrawn(before: Timeline["events"], after: Timeline["events"]): boolean {
+  if (before === after) return true;
+  if (before.size !== after.size) return false;
+  const old = before.values();
+  for (const e of after.values()) {
+    const o = old.next().value!;
+    if (o === e) continue;
+    for (const k of Object.keys(e) as (keyof TimelineEvent)[]) if (k !== "description" && o[k] !== e[k]) return false;
+  }
+  return true;
 }
 
 /** More events than that were changed at once by something else than a hand. */

@@ -7,7 +7,7 @@ export const metadata = { title: "Join" };
 
 export default async function JoinPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const user = await requirePageUser(`/join/${token}`);
+  await requirePageUser(`/join/${token}`);
   const invitation = await findInvitation(token);
   return (
     <>
