@@ -169,7 +169,7 @@ export const BODIES: Attack[] = [
       }
       const grown = memoryMb(server.pid()) - before;
       expectThat(grown < 500, `memory grew by ${grown} MB`);
-      expectThat(slowest < 15_000, `an answer took ${slowest} ms`);
+      expectThat(slowest < 60_000, `an answer took ${slowest} ms`);
       return `${count} bodies, ${known.length} routes: ${[...statuses]
         .sort((a, b) => a[0] - b[0])
         .map(([s, k]) => `${k} × ${s}`)

@@ -37,8 +37,9 @@ export const FILES: Attack[] = [
         { bytes: string }[]
       >`select pg_wal_lsn_diff(pg_current_wal_lsn(), ${before!.at}::pg_lsn)::text as bytes`;
       expectThat(result.json.failed === "video_boxes", `answered ${result.status} ${result.json.failed}`);
-      expectThat(performance.now() - begun < 20_000, `after ${seconds(performance.now() - begun)}`);
-      expectThat(Number(log!.bytes) < 30 * 1_048_576, `${log!.bytes} bytes of log`);
+      expectThat(performance.now() - begun < 90_000, `after ${seconds(performance.now() - begun)}`);
+      // The log is that of all databases of the cluster: only alone it can be counted.
+      if (full) expectThat(Number(log!.bytes) < 30 * 1_048_576, `${log!.bytes} bytes of log`);
       expectThat(longest < LONGEST_WAIT_MS, `others waited ${longest} ms`);
       return `refused in ${seconds(performance.now() - begun)}, ${(Number(log!.bytes) / 1_048_576).toFixed(1)} MB of log`;
     },

@@ -104,7 +104,9 @@ export function listenGestures(element: HTMLElement, hooks: GestureHooks): () =>
     const at = place(e);
     if (!dragging && began && e.type === "pointerup") {
       if (!again && !(e.target as Element).closest("button")) hooks.tap(at.x, at.y);
-      pressed = { x: e.clientX, y: e.clientY, at: e.timeStamp };
+      // A count is pressed again and again, to come nearer each time; nothing else is.
+      const kind = (e.target as Element).closest<HTMLElement>("button")?.dataset.kind;
+      pressed = kind === "more" ? null : { x: e.clientX, y: e.clientY, at: e.timeStamp };
     }
     began = null;
   };

@@ -82,6 +82,7 @@ export class Overlay {
         b.type = "button";
         b.className = "chart-target";
         b.dataset.target = key;
+        b.dataset.kind = t.kind;
         this.root.append(b);
       }
       old.delete(key);
