@@ -167,7 +167,8 @@ export async function halfDone(sql: postgres.Sql): Promise<string[]> {
     union all select 'a group without its one who began', count(*)::int from group_work g join timeline t on t.id = g.timeline_id
       where t.deleted_at is null and not exists (select from group_member m where m.group_id = g.id)
     union all select 'group work without its given events', count(*)::int from group_work g
-      where not exists (select from event e where e.timeline_id = g.timeline_id and e.given is not null)
+      where exists (select from given_event v where v.assignment_id = g.assignment_id)
+        and not exists (select from event e where e.timeline_id = g.timeline_id and e.given is not null)
     union all select 'a version whose hash is not that of its bytes', count(*)::int from version
       where hash <> encode(sha256(convert_to(json, 'UTF8')), 'hex')
     union all select 'a group with two submissions', count(*)::int from
