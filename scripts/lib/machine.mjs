@@ -119,7 +119,7 @@ export async function bundleForReaders() {
 
 /** Bundles what the server's threads do, into dist. */
 export function bundleForThreads() {
-  return bundle("src/work/deeds.ts", "work");
+  return bundle("src/threads/deeds.ts", "work");
 }
 
 /** Bundles a TypeScript entry for Node; returns the bundle's path. */

@@ -1,7 +1,7 @@
 import "server-only";
 import type { CheckDraft, OpenSubmission } from "@/server/classes/marking";
 import { isFailure } from "@/server/http/failure";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 
 const LIMIT_MS = 10_000;
 

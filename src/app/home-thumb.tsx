@@ -1,6 +1,6 @@
 import { isFailure } from "@/server/http/failure";
 import type { TimelineCard } from "@/server/timelines/queries";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 import { BUILD } from "./reader-response";
 
 const LIMIT_MS = 15_000;

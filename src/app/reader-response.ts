@@ -2,7 +2,7 @@ import "server-only";
 import type { ReaderPage } from "@/features/reader/reader-page";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 
 export const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 /** A page of 20,000 events, drawn for four widths, on a busy machine. */

@@ -1,6 +1,6 @@
 import { fail, isFailure } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 
 const LIMIT_MS = 60_000;
 

@@ -4,7 +4,7 @@ import { fail, isFailure } from "@/server/http/failure";
 import { ajv, memberRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
 import { setDeleted } from "@/server/timelines/create";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 
 const LIMIT_MS = 20_000;
 

@@ -9,7 +9,7 @@ import { publicationOf } from "@/server/timelines/publish";
 import { changesAfter, editorsOf, lastSeq } from "@/server/timelines/queries";
 import { MOST_SEQ, wholeNumber } from "@/server/http/read-body";
 import { takeChange } from "@/server/timelines/take-change";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 
 /** Everything after a number: what a browser asks when it is told of a change, or comes back. */
 export const GET = memberRoute({}, async ({ request, user, params }) => {

@@ -3,7 +3,7 @@ import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { findRole } from "@/server/timelines/access";
 import { frozenCopiesOf } from "@/server/timelines/frozen-copy";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 
 export const GET = memberRoute({}, async ({ user, params }) => {

@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { ajv, memberRoute } from "@/server/http/route";
 import { takeBack, type Visibility } from "@/server/timelines/publish";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 
 const readPublish = ajv.compile({

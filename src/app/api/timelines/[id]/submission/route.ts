@@ -1,6 +1,6 @@
 import { takeSubmissionBack } from "@/server/classes/submit";
 import { memberRoute } from "@/server/http/route";
-import { inThread } from "@/work/in-thread";
+import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 
 export const POST = memberRoute({}, async ({ user, params }) => {
