@@ -15,6 +15,7 @@ export type TimelineField =
   | "dateStyle"
   | "hemisphere"
   | "margins"
+  | "timesOn"
   | "gridlines"
   | "marks"
   | "lengths"

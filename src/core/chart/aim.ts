@@ -1,3 +1,4 @@
+import type { Manner } from "../time/write-when";
 import { OUTER_END, OUTER_START, SPAN_KIND, UNDATED_KIND } from "./chart-data";
 import { dateAt } from "./date-at";
 import type { Laid } from "./layout";
@@ -57,7 +58,7 @@ export interface Pointed {
   after: string | null;
 }
 
-export function pointedAt(laid: Laid, g: Ground, v: View, x: number, era: "BC" | "BCE"): Pointed {
+export function pointedAt(laid: Laid, g: Ground, v: View, x: number, manner: Manner): Pointed {
   const { data, p } = laid;
   const u = uAt(g, v, x);
   let [before, after] = [-1, -1];
@@ -67,6 +68,6 @@ export function pointedAt(laid: Laid, g: Ground, v: View, x: number, era: "BC" |
     else if (after < 0) after = i;
   }
   const isUndated = (i: number) => i < 0 || data.kind[i] === UNDATED_KIND;
-  const date = data.count > 0 && isUndated(before) && isUndated(after) ? null : dateAt(g, v, x, era);
+  const date = data.count > 0 && isUndated(before) && isUndated(after) ? null : dateAt(g, v, x, manner);
   return { date, before: data.ids[before] ?? null, after: data.ids[after] ?? null };
 }

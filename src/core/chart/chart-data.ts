@@ -9,7 +9,7 @@ import {
   startOf,
 } from "../time/when";
 import { MONTHS } from "../time/date-problem";
-import { clock, whenLabel, yearText } from "../time/write-when";
+import { isTimed, timeText, whenLabel, yearText } from "../time/write-when";
 import { civilFrom } from "../time/calendar";
 import { lengthText } from "../time/gap";
 import { inOrder } from "../timeline/order";
@@ -24,6 +24,7 @@ import {
   type TimelineEvent,
 } from "../timeline/timeline";
 import { chartTitle } from "./house-style";
+import { mannerOf } from "../timeline/read-options";
 
 export const UNDATED_KIND = 0;
 export const MOMENT_KIND = 1;
@@ -280,7 +281,7 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   // A roof's title has one line.
   const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
   data.titles[i] = length ? `${title}, ${length}` : title;
-  data.dates[i] = whenLabel(e.when, timeline.dateStyle);
+  data.dates[i] = whenLabel(e.when, mannerOf(timeline));
 }
 
 /** From the first to the last beginning, in years. */
@@ -298,14 +299,14 @@ function yearsCovered(events: readonly TimelineEvent[]): number {
 /** Charts shorter than that, in years, are told apart by the time of day, or by day and month. */
 const WITHIN_DAYS = 2.5 / 365.2425;
 const WITHIN_A_YEAR = 1;
-const CLOCK: ReadonlySet<string> = new Set(["hour", "minute", "second"]);
-
 /** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
 function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
   const r = e.when.readAs;
   if (r.kind !== "moment" || !r.at.from) return full;
-  if (years < WITHIN_DAYS && CLOCK.has(r.at.precision)) return `${r.at.about ? "about " : ""}${clock(r.at.from)}`;
-  if (years < WITHIN_A_YEAR && r.at.precision === "day") {
+  const manner = mannerOf(timeline);
+  if (years < WITHIN_DAYS && isTimed(r.at.precision))
+    return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
+  if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {
     const { month, day } = civilFrom("gregorian", r.at.from.day);
     return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
   }

@@ -1,8 +1,8 @@
 import { civilFrom } from "../time/calendar";
 import { MONTHS } from "../time/date-problem";
-import type { Instant } from "../time/when";
-import { yearText } from "../time/write-when";
-import { markText } from "./tick-units";
+import { type Instant, isDateless } from "../time/when";
+import { timeText, USUAL_MANNER, yearText } from "../time/write-when";
+import type { TickManner } from "./tick-units";
 import { type Ground, uAt, type View } from "./view";
 
 /** A date is told to what this many px can tell apart. */
@@ -10,9 +10,9 @@ const RESOLVED_PX = 6;
 const YEAR = 365.2425;
 
 /** The date at a place of the frame, as exact as the zoom allows, in words that are read back; null where there is no time. */
-export function dateAt(g: Ground, v: View, x: number, era: "BC" | "BCE" = "BC"): string | null {
+export function dateAt(g: Ground, v: View, x: number, manner: TickManner = USUAL_MANNER): string | null {
   const found = timeNear(g, v, x);
-  return found && dateText(found.at, found.days, era);
+  return found && dateText(found.at, found.days, manner);
 }
 
 /** The instant at a place of the frame, and how many days can be told apart there; null where there is no time. */
@@ -30,19 +30,22 @@ export function timeNear(g: Ground, v: View, x: number): { at: Instant; days: nu
 }
 
 /** An instant in words, with a precision of about so many days. */
-export function dateText(at: Instant, days: number, era: "BC" | "BCE"): string {
+export function dateText(at: Instant, days: number, manner: TickManner): string {
+  const { era } = manner;
   const { year, month, day } = civilFrom("gregorian", at.day);
   const date = `${day} ${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
   const clock = (step: number) => {
     const second = Math.floor(at.second / step) * step;
-    return second === 0 ? "00:00" : markText({ kind: "seconds", step: 1 }, { day: at.day, second }, era, false);
+    const time = timeText({ day: at.day, second }, second % 60 === 0 ? "minute" : "second", manner);
+    return isDateless(at.day) || at.day === manner.silentDay ? time : `${date} ${time}`;
   };
   // No unit is said that is shorter than what can be told apart.
   const tells = (unit: number) => days <= 1.5 * unit;
-  if (tells(1 / 86_400)) return `${date} ${clock(1)}`;
-  if (tells(1 / 1_440)) return `${date} ${clock(60)}`;
-  if (tells(1 / 288)) return `${date} ${clock(300)}`;
-  if (tells(1 / 24)) return `${date} ${clock(3_600)}`;
+  if (tells(1 / 86_400)) return clock(1);
+  if (tells(1 / 1_440)) return clock(60);
+  if (tells(1 / 288)) return clock(300);
+  if (tells(1 / 24)) return clock(3_600);
+  if (isDateless(at.day)) return clock(3_600);
   if (tells(1)) return date;
   if (days <= YEAR / 2) return `${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
   const years = days / YEAR;

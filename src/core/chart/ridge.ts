@@ -38,7 +38,7 @@ export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
     const ends = evenLabels(laid, g, v, words);
     return { ends, row: { ticks: [], larger: [], unit: null } };
   }
-  const row = makeTicks(g, v, words.era, words.marks);
+  const row = makeTicks(g, v, words.manner, words.marks);
   const ends = endLabels(laid, g, v, words, row.unit);
   const taken = ends.map((e): [number, number] => [e.from, e.to]);
   return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g) } };
@@ -50,7 +50,7 @@ function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | nu
   const right = xOf(g, v, { hi: axis.datedLength, lo: 0 });
   const edge = (x: number) => {
     const at = axis.timeAt(uAt(g, v, x));
-    return at && unit ? edgeText(unit, at, words.era) : "";
+    return at && unit ? edgeText(unit, at, words.manner) : "";
   };
   const atStart = left >= 0;
   const atEnd = right <= g.size;

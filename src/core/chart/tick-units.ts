@@ -1,7 +1,7 @@
-import { civilFrom, dayFromGregorian } from "../time/calendar";
+import { civilFrom, dayFromGregorian, weekday } from "../time/calendar";
 import { MONTHS } from "../time/date-problem";
-import type { Instant } from "../time/when";
-import { yearText } from "../time/write-when";
+import { type Instant, isDateless } from "../time/when";
+import { type Manner, timeText, yearText } from "../time/write-when";
 
 /** Marks at every so many years, months, days or seconds. */
 export interface Unit {
@@ -102,30 +102,45 @@ function namedYear(n: number): number {
   return n < 0 ? n + 1 : n === 0 ? 1 : n;
 }
 
-const two = (n: number) => String(n).padStart(2, "0");
+/** How the ridge writes dates: a timeline's manner, and whether days are named because they lie within a week. */
+export type TickManner = Pick<Manner, "era" | "clock" | "silentDay"> & { weekdays?: boolean };
+
+const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 
 /** What a mark says; `full` where its neighbours may be of another unit. */
-export function markText(u: Unit, at: Instant, era: "BC" | "BCE", full: boolean): string {
+export function markText(u: Unit, at: Instant, manner: TickManner, full: boolean): string {
+  const { era } = manner;
   const { year, month, day } = civilFrom("gregorian", at.day);
   const name = MONTHS[month - 1]!.slice(0, 3);
   if (u.kind === "years") return tickYear(year, era, u.step);
   if (u.kind === "months") return month === 1 ? tickYear(year, era, 1) : full ? `${name} ${yearText(year, era)}` : name;
-  if (u.kind === "days" || at.second === 0)
+  if (u.kind === "seconds" && (isDateless(at.day) || (at.day === manner.silentDay && at.second === 0)))
+    return clockText(at, manner);
+  if (u.kind === "days" || at.second === 0) {
+    if (manner.weekdays) return `${WEEKDAYS[weekday(at.day)]} ${day} ${name}`;
     return full ? `${day} ${name} ${yearText(year, era)}` : day === 1 && u.kind === "days" ? name : `${day} ${name}`;
-  const hm = `${two(Math.floor(at.second / 3_600))}:${two(Math.floor((at.second % 3_600) / 60))}`;
-  return at.second % 60 === 0 ? hm : `${hm}:${two(Math.round(at.second % 60))}`;
+  }
+  return clockText(at, manner);
+}
+
+/** Time of day, with seconds only where there are some. */
+function clockText(at: Instant, manner: TickManner): string {
+  const second = Math.round(at.second);
+  return timeText({ day: at.day, second }, at.second % 60 === 0 ? "minute" : "second", manner);
 }
 
 /** A date as exact as the unit tells it apart: what stands at the edge of a view. */
-export function edgeText(u: Unit, at: Instant, era: "BC" | "BCE"): string {
+export function edgeText(u: Unit, at: Instant, manner: TickManner): string {
+  const { era } = manner;
   const { year, month, day } = civilFrom("gregorian", at.day);
   if (u.kind === "years") return tickYear(year, era, u.step / 10);
   const name = MONTHS[month - 1]!.slice(0, 3);
   if (u.kind === "months") return `${name} ${yearText(year, era)}`;
   const date = `${day} ${name} ${yearText(year, era)}`;
-  if (u.kind === "days") return date;
+  if (u.kind === "days") return isDateless(at.day) ? "" : date;
   const second = Math.min(DAY - 1, Math.floor(at.second));
-  return `${date} ${markText({ kind: "seconds", step: 1 }, { day: at.day, second: u.step < 60 ? second : second - (second % 60) || 1e-9 }, era, false)}`;
+  const time = clockText({ day: at.day, second: u.step < 60 ? second : second - (second % 60) }, manner);
+  return isDateless(at.day) || at.day === manner.silentDay ? time : `${date} ${time}`;
 }
 
 /** Years on the ridge; deep time in millions, with as many digits as the step needs. */

@@ -91,7 +91,7 @@ describe("marks", () => {
     ["stand on round years", 1610, 1790, ["1650", "1700", "1750"]],
   ])("%s", (_, from, to, texts) => {
     const marks = marksWithin({ kind: "years", step: 50 }, at(from), at(to), 100)!;
-    expect(marks.map((m) => markText({ kind: "years", step: 50 }, m, "BC", false))).toEqual(texts);
+    expect(marks.map((m) => markText({ kind: "years", step: 50 }, m, { era: "BC" }, false))).toEqual(texts);
   });
 
   it("of a finer unit have all those of the coarser ones among them, where that is promised", () => {
@@ -210,13 +210,15 @@ describe("a date that is pointed at", () => {
     [30_000, "about 1870"],
     [90_000, "about 1900"],
   ])("where %d days can be told apart is %s", (days, text) => {
-    expect(dateText(at(1872, 11, 14, 79_805), days, "BC")).toBe(text);
+    expect(dateText(at(1872, 11, 14, 79_805), days, { era: "BC" })).toBe(text);
   });
 
   it("at the edge of a view is as exact as the marks", () => {
-    expect(edgeText({ kind: "seconds", step: 3_600 }, at(1872, 11, 14, 79_800), "BC")).toBe("14 Nov 1872 22:10");
-    expect(edgeText({ kind: "days", step: 1 }, at(1872, 11, 14, 79_800), "BC")).toBe("14 Nov 1872");
-    expect(edgeText({ kind: "months", step: 3 }, at(1872, 11, 14), "BC")).toBe("Nov 1872");
-    expect(edgeText({ kind: "years", step: 10 }, at(-309), "BCE")).toBe("310 BCE");
+    expect(edgeText({ kind: "seconds", step: 3_600 }, at(1872, 11, 14, 79_800), { era: "BC" })).toBe(
+      "14 Nov 1872 22:10",
+    );
+    expect(edgeText({ kind: "days", step: 1 }, at(1872, 11, 14, 79_800), { era: "BC" })).toBe("14 Nov 1872");
+    expect(edgeText({ kind: "months", step: 3 }, at(1872, 11, 14), { era: "BC" })).toBe("Nov 1872");
+    expect(edgeText({ kind: "years", step: 10 }, at(-309), { era: "BCE" })).toBe("310 BCE");
   });
 });

@@ -1,7 +1,19 @@
 import { type Face, textWidth, wrap } from "../text/measure";
-import type { Instant } from "../time/when";
+import { dayFromGregorian } from "../time/calendar";
+import { type Instant, isDateless } from "../time/when";
 import { type Ground, uAt, type View, xOf } from "./view";
-import { edgeText, largerUnit, markText, marksWithin, NESTED, stepDays, type Unit, UNITS } from "./tick-units";
+import {
+  edgeText,
+  largerUnit,
+  markText,
+  marksWithin,
+  NESTED,
+  stepDays,
+  type TickManner,
+  type Unit,
+  UNITS,
+} from "./tick-units";
+import { USUAL_MANNER } from "../time/write-when";
 
 export interface Tick {
   /** Middle, px along the frame. */
@@ -83,16 +95,17 @@ function timeSeen(g: Ground, v: View, reach: number): [Instant, Instant] | null 
  * view stands. On the true scale one unit is used throughout, chosen by its widest label; on the balanced one a mark is
  * labelled where it is clear of both its neighbours of its own unit and coarser.
  */
-export function makeTicks(g: Ground, v: View, era: "BC" | "BCE" = "BC", own: OwnMarks | null = null): TickRow {
+export function makeTicks(g: Ground, v: View, said: TickManner = USUAL_MANNER, own: OwnMarks | null = null): TickRow {
+  const manner = { ...said, weekdays: withinWeek(g) };
   const seen = timeSeen(g, v, REACH);
   if (!seen) return { ticks: [], larger: [], unit: null };
   const row = own
-    ? ownTicks(g, v, seen, own, era)
+    ? ownTicks(g, v, seen, own, manner)
     : g.axis.scale === "true"
-      ? trueTicks(g, v, seen, era)
-      : balancedTicks(g, v, seen, era);
+      ? trueTicks(g, v, seen, manner)
+      : balancedTicks(g, v, seen, manner);
   const ticks = row.ticks.filter((t) => t.x >= -REACH && t.x <= g.size + REACH);
-  return { ticks, larger: row.unit ? largerRow(g, v, row.unit, era) : [], unit: row.unit };
+  return { ticks, larger: row.unit ? largerRow(g, v, row.unit, manner) : [], unit: row.unit };
 }
 
 /** The ticks without the labels that touch the `taken` stretches, or that the frame's edge would cut. */
@@ -105,34 +118,44 @@ export function clearOf(ticks: readonly Tick[], taken: readonly [number, number]
   return ticks.map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
 }
 
+/** Within a week days are told apart by their names; before 15 October 1582 they are counted in another calendar. */
+function withinWeek({ axis: { from, to } }: Ground): boolean {
+  return from !== null && to !== null && to.day - from.day <= 8 && from.day >= FIRST_NAMED_DAY;
+}
+const FIRST_NAMED_DAY = dayFromGregorian(1582, 10, 15);
+
 /** The unit whose widest label, anywhere on the axis, has room. */
-function unitFor(g: Ground, v: View, era: "BC" | "BCE"): number {
+function unitFor(g: Ground, v: View, manner: TickManner): number {
   const { from, to } = g.axis;
   let found = 0;
   for (const [i, u] of UNITS.entries()) {
     const px = stepDays(u) * v.scale;
     if (g.upright) {
       if (px < LEAST_MAJOR_UPRIGHT) break;
-    } else if (px < LEAST_MAJOR || px < widestOf(u, from!, to!, era) + TICK_GAP) break;
+    } else if (px < LEAST_MAJOR || px < widestOf(u, from!, to!, manner) + TICK_GAP) break;
     found = i;
   }
   return found;
 }
 
-function widestOf(u: Unit, from: Instant, to: Instant, era: "BC" | "BCE"): number {
-  if (u.kind !== "years") return widthOf(u.kind === "seconds" ? (u.step < 60 ? "00:00:00" : "00 MMM") : "00 MMM");
+function widestOf(u: Unit, from: Instant, to: Instant, manner: TickManner): number {
+  if (u.kind !== "years") {
+    const half = manner.clock === "12" ? " pm" : "";
+    const day = manner.weekdays ? "Wed 00 MMM" : "00 MMM";
+    return widthOf(u.kind === "seconds" ? (u.step < 60 ? `00:00:00${half}` : half ? "00:00 pm" : day) : day);
+  }
   const half: Instant = { day: Math.floor((from.day + to.day) / 2), second: 0 };
   return (
-    Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, era, false)))) + 10
+    Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, manner, false)))) + 10
   );
 }
 
-function trueTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC" | "BCE"): Omit<TickRow, "larger"> {
-  const at = unitFor(g, v, era);
+function trueTicks(g: Ground, v: View, [from, to]: [Instant, Instant], manner: TickManner): Omit<TickRow, "larger"> {
+  const at = unitFor(g, v, manner);
   const unit = UNITS[at]!;
   const make = (u: Unit, labelled: boolean): Tick[] =>
     (marksWithin(u, from, to, MOST) ?? []).map((i) => {
-      const text = labelled ? markText(u, i, era, false) : "";
+      const text = labelled ? markText(u, i, manner, false) : "";
       return { x: xOf(g, v, g.axis.at(i)), text, width: text ? alongRidge(g, text) : 0 };
     });
   const ticks = make(unit, true);
@@ -163,7 +186,12 @@ interface Mark {
   shown: "label" | "tick" | "no";
 }
 
-function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: "BC" | "BCE"): Omit<TickRow, "larger"> {
+function balancedTicks(
+  g: Ground,
+  v: View,
+  [from, to]: [Instant, Instant],
+  manner: TickManner,
+): Omit<TickRow, "larger"> {
   const x = (i: Instant) => xOf(g, v, g.axis.at(i));
   let marks: Mark[] = [];
   let finest: Unit | null = null;
@@ -181,7 +209,7 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
       if (b) next.push(b);
     }
     marks = next;
-    const text = (m: Mark) => markText(m.unit, m.at, era, true);
+    const text = (m: Mark) => markText(m.unit, m.at, manner, true);
     for (const [k, m] of marks.entries()) {
       if (m.unit !== unit) continue;
       const a = marks[k - 1];
@@ -203,7 +231,7 @@ function balancedTicks(g: Ground, v: View, [from, to]: [Instant, Instant], era: 
   const ticks = marks
     .filter((m) => m.shown !== "no")
     .map((m): Tick => {
-      const text = m.shown === "label" ? markText(m.unit, m.at, era, true) : "";
+      const text = m.shown === "label" ? markText(m.unit, m.at, manner, true) : "";
       return { x: m.x, text, width: text ? alongRidge(g, text) : 0 };
     });
   return { ticks, unit: finest };
@@ -217,14 +245,14 @@ function ownTicks(
   v: View,
   [from, to]: [Instant, Instant],
   own: OwnMarks,
-  era: "BC" | "BCE",
+  manner: TickManner,
 ): Omit<TickRow, "larger"> {
   const listed =
     "list" in own
       ? own.list.map((m) => ({ ...m }))
       : (marksWithin(own.unit, from, to, MOST) ?? []).map((at) => ({
           at,
-          text: markText(own.unit, at, era, g.axis.scale !== "true"),
+          text: markText(own.unit, at, manner, g.axis.scale !== "true"),
         }));
   const made = listed.map((m) => ({
     x: xOf(g, v, g.axis.at(m.at)),
@@ -259,16 +287,16 @@ function ownTicks(
 }
 
 /** The second row: the larger unit where it begins, and the one under way at the left edge, pushed out by the next. */
-function largerRow(g: Ground, v: View, unit: Unit, era: "BC" | "BCE"): TickRow["larger"] {
+function largerRow(g: Ground, v: View, unit: Unit, manner: TickManner): TickRow["larger"] {
   const larger = largerUnit(unit);
   const seen = larger && timeSeen(g, v, 0);
-  if (!larger || !seen) return [];
+  if (!larger || !seen || isDateless(seen[0].day)) return [];
   const marks = marksWithin(larger, seen[0], seen[1], 200);
   if (!marks) return [];
   const GAP = 14;
   const long = (text: string) => (g.upright ? UPRIGHT_LINE : widthOf(text));
-  const row = marks.map((at) => ({ x: xOf(g, v, g.axis.at(at)) + 4, text: edgeText(larger, at, era) }));
-  const first = edgeText(larger, seen[0], era);
+  const row = marks.map((at) => ({ x: xOf(g, v, g.axis.at(at)) + 4, text: edgeText(larger, at, manner) }));
+  const first = edgeText(larger, seen[0], manner);
   if (row[0]?.text !== first) row.unshift({ x: 6, text: first });
   row[0]!.x = Math.max(row[0]!.x, 6);
   const kept: TickRow["larger"] = [];

@@ -2,13 +2,13 @@ import { compareInstants, endOf, startOf } from "../time/when";
 import { momentLabel, type Manner, whenLabel } from "../time/write-when";
 import { readWhen } from "../time/read-when";
 import type { Marks, Timeline, TimelineEvent } from "../timeline/timeline";
-import { readOptionsOf } from "../timeline/read-options";
+import { readOptionsOf, mannerOf } from "../timeline/read-options";
 import { type ChartData, OPEN_END } from "./chart-data";
 import type { OwnMarks } from "./ticks";
 
 /** What a chart says besides titles and dates, taken from the events as they are needed. */
 export interface Words {
-  era: "BC" | "BCE";
+  manner: Manner;
   /** The first and the last date of all; "" where nothing has one. */
   first: string;
   last: string;
@@ -20,7 +20,7 @@ export interface Words {
 }
 
 export function wordsOf(timeline: Timeline, events: readonly TimelineEvent[], data: ChartData): Words {
-  const manner = timeline.dateStyle;
+  const manner = mannerOf(timeline);
   const { first, last } = data;
   // A period that was set reaches further than the events where the ridge ends with it.
   const p = timeline.period.readAs;
@@ -31,7 +31,7 @@ export function wordsOf(timeline: Timeline, events: readonly TimelineEvent[], da
   const before = from?.from && (!starts || compareInstants(from.from, starts) <= 0);
   const after = to?.to && !open && (!ends || compareInstants(to.to, ends) >= 0);
   return {
-    era: manner?.era ?? "BC",
+    manner,
     first: before ? momentLabel(from) : first < 0 ? "" : edgeText(events[first]!, "start", manner),
     last: after ? momentLabel(to) : open ? "today" : last < 0 ? "" : edgeText(events[last]!, "end", manner),
     startOf: (i) => edgeText(events[i]!, "start", manner),
@@ -62,7 +62,7 @@ function ownMarks(marks: Marks | null, timeline: Timeline): OwnMarks | null {
   const list = marks.text.split(/[\n;]+/).flatMap((line) => {
     const when = readWhen(line.trim(), readOptionsOf(timeline));
     const at = startOf(when);
-    return at ? [{ at, text: whenLabel(when, timeline.dateStyle) }] : [];
+    return at ? [{ at, text: whenLabel(when, mannerOf(timeline)) }] : [];
   });
   list.sort((a, b) => a.at.day - b.at.day || a.at.second - b.at.second);
   return list.length > 0 ? { list } : null;

@@ -33,6 +33,8 @@ export interface Frozen {
   dateStyle: Timeline["dateStyle"];
   hemisphere: Timeline["hemisphere"];
   margins: Timeline["margins"];
+  /** Missing in versions of before there was such a day. */
+  timesOn?: Timeline["timesOn"];
   gridlines: boolean;
   lengths: boolean;
   today: boolean;
@@ -62,6 +64,7 @@ export function toFrozen(t: Timeline): Frozen {
     dateStyle: t.dateStyle,
     hemisphere: t.hemisphere,
     margins: t.margins,
+    ...(t.timesOn ? { timesOn: t.timesOn } : {}),
     gridlines: t.gridlines,
     lengths: t.lengths,
     today: t.today,
@@ -94,6 +97,7 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     dateStyle: f.dateStyle ?? null,
     hemisphere: f.hemisphere ?? "north",
     margins: f.margins ?? null,
+    timesOn: f.timesOn ? whenInRange(f.timesOn) : null,
     // Versions of before the chart had these have none.
     gridlines: f.gridlines ?? false,
     lengths: f.lengths ?? false,

@@ -9,6 +9,7 @@ import { inOrder } from "../timeline/order";
 import { holds } from "../timeline/parts";
 import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook } from "../timeline/timeline";
 import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
+import { mannerOf } from "../timeline/read-options";
 
 /** The columns of a table of events, in the order they are written; others are not read. */
 export const COLUMNS = [
@@ -133,7 +134,7 @@ export function writeTable(f: Frozen): string {
     const e = living.get(id)!;
     const picture = list(id, "media").find((i) => i.kind === "picture");
     const row: Record<Column, string> = {
-      When: e.when.typed.trim() || whenLabel(e.when, f.dateStyle),
+      When: e.when.typed.trim() || whenLabel(e.when, mannerOf(f)),
       Title: e.title,
       Category: f.categories.find((c) => c.id === e.category)?.name ?? "",
       "Part of": living.get(e.partOf ?? "")?.title ?? "",

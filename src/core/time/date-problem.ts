@@ -50,7 +50,7 @@ export function dateProblemText(p: DateProblem): string {
     case "end_before_start":
       return `The end (${p.end}) comes before the start (${p.start}). ${KEPT} Did you mean ${either(p.readings)}?`;
     case "no_day_for_time":
-      return `A time needs its day: 14 Nov 1872 22:10. ${KEPT}`;
+      return `A time needs its day: 14 Nov 1872 22:10, or one day for all times. ${KEPT}`;
     case "no_year":
       return `The year is missing after "${p.part}". ${KEPT}`;
     case "no_such_time":

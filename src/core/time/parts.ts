@@ -1,6 +1,6 @@
 import { civilFrom } from "./calendar";
 import { MONTHS } from "./date-problem";
-import type { Moment, When } from "./when";
+import { isTimeAlone, type Moment, type When } from "./when";
 import { clock } from "./write-when";
 
 /** One end of a date as separate parts; "" for what is not said. */
@@ -48,6 +48,7 @@ export function partsOf(when: When): Parts {
 function endParts(m: Moment, when: When): EndParts {
   const at = m.from ?? m.to;
   if (!at) return EMPTY;
+  if (isTimeAlone(when)) return { ...EMPTY, time: clock(at), about: m.about, uncertain: m.uncertain };
   const { year, month, day } = civilFrom(when.calendar, at.day);
   const fine = ["day", "hour", "minute", "second"].includes(m.precision);
   return {
@@ -74,7 +75,11 @@ export function textOfParts(p: Parts): string {
 }
 
 function endText(e: EndParts): string {
-  if (e.open || e.year.trim() === "") return "";
+  if (e.open) return "";
+  if (e.year.trim() === "") {
+    const alone = e.day.trim() === "" && e.month === "" && e.time.trim() !== "";
+    return alone ? `${e.about ? "about " : ""}${e.time.trim()}${e.uncertain ? "?" : ""}` : "";
+  }
   const month = MONTHS[Number(e.month) - 1];
   const year = e.era === "BC" ? `${e.year.trim()} BC` : Number(e.year) < 100 ? `AD ${e.year.trim()}` : e.year.trim();
   const date = [month ? e.day.trim() : "", month?.slice(0, 3) ?? "", year, month && e.day.trim() ? e.time.trim() : ""]

@@ -1,8 +1,8 @@
 import { MONTHS } from "./date-problem";
 import { type Calendar, civilFrom } from "./calendar";
 import { readWhen, type ReadOptions } from "./read-when";
-import { extent, type Instant, inDays, type Moment, SECONDS_PER_DAY, type When } from "./when";
-import { momentLabel, yearText } from "./write-when";
+import { extent, type Instant, inDays, isDateless, isTimeAlone, type Moment, SECONDS_PER_DAY, type When } from "./when";
+import { momentLabel, timeText, yearText } from "./write-when";
 
 const YEAR = 365.2425;
 
@@ -28,6 +28,11 @@ function stepFor(days: number): number {
 
 /** An instant in words that are read back, in a precision; beyond centuries rounded to `days`. */
 function words(at: Instant, days: number, calendar: Calendar): string {
+  if (isDateless(at.day)) {
+    const second = Math.floor(at.second);
+    const exact = days < 1.5 / 86_400 ? "second" : days < 0.9 / 24 ? "minute" : "hour";
+    return timeText({ day: at.day, second }, exact, {});
+  }
   const { year, month, day } = civilFrom(calendar, at.day);
   if (days > 300 * YEAR || year < -9_999) return longAgo(year, days);
   const step: Step = STEPS[stepFor(days)]![0];
@@ -98,8 +103,11 @@ export function redated(
   else if (r.kind === "span" && end !== null) {
     const other = end === "start" ? r.end : r.start;
     const mine = fresh(end === "start" ? r.start : r.end);
+    const kept =
+      other &&
+      (isTimeAlone(when) && other.from ? words(other.from, widthOf(other), when.calendar) : momentLabel(other));
     if (!other) typed = end === "start" ? `from ${mine}` : `${mine}`;
-    else typed = end === "start" ? `${mine} - ${momentLabel(other)}` : `${momentLabel(other)} - ${mine}`;
+    else typed = end === "start" ? `${mine} - ${kept}` : `${kept} - ${mine}`;
     if (!other && end === "end") return null;
   } else return null;
   const read = readWhen(typed, options);

@@ -89,6 +89,24 @@ export const UNDATED: When = { typed: "", readAs: { kind: "undated" }, calendar:
 
 export const SECONDS_PER_DAY = 86_400;
 
+/**
+ * The day of times that belong to no date: where a timeline goes through one day nobody has named. Nobody knows the time of day
+ * of anything so long ago, and it is near enough for a float64 of days to tell milliseconds apart.
+ */
+export const NO_DAY = -100_000_007;
+
+/** Whether a date is nothing but times of the day nobody has named. */
+export function isTimeAlone({ readAs: r }: Pick<When, "readAs">): boolean {
+  const m = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
+  const at = m?.from ?? m?.to;
+  return m != null && at != null && isDateless(at.day) && ["hour", "minute", "second"].includes(m.precision);
+}
+
+/** Whether a day is the one nobody has named, or one of the next few that a night reaches into. */
+export function isDateless(day: number): boolean {
+  return day >= NO_DAY && day < NO_DAY + 10;
+}
+
 /** Negative when a is earlier. */
 export function compareInstants(a: Instant, b: Instant): number {
   return a.day - b.day || a.second - b.second;

@@ -1,7 +1,18 @@
-import { type Calendar, civilFrom, weekday } from "./calendar";
+import { type Calendar, civilFrom, dayFromGregorian, weekday } from "./calendar";
 import { MONTHS } from "./date-problem";
 import { readEdtf } from "./read-edtf";
-import { addSeconds, type Instant, type Moment, type Reading, SECONDS_PER_DAY, type When } from "./when";
+import {
+  addSeconds,
+  type Instant,
+  isDateless,
+  isTimeAlone,
+  type Moment,
+  NO_DAY,
+  type Reading,
+  SECONDS_PER_DAY,
+  startOf,
+  type When,
+} from "./when";
 
 /** How a timeline writes its dates. */
 export interface Manner {
@@ -11,6 +22,12 @@ export interface Manner {
   weekdays: boolean;
   /** Whether a Julian date is shown in its own calendar, or as the Gregorian day it was. */
   julian: boolean;
+  /** Times by 24 hours or by am and pm; missing: by 24 hours, a whole hour as it is mostly said ("10 pm"). */
+  clock?: "24" | "12";
+  /** "month": no date says its day. Missing: as exact as it is known. */
+  finest?: "month";
+  /** The day that goes without saying, as a day number: its times stand alone. Never stored: `mannerOf` adds it. */
+  silentDay?: number;
 }
 
 export const USUAL_MANNER: Manner = { order: "dmy", months: "names", era: "BC", weekdays: false, julian: true };
@@ -62,7 +79,6 @@ function plainLabel(m: Moment, style: DateStyle): string {
   return dateText(m.from, m.precision, style, last);
 }
 
-/** Before X begins and after X ends at the edge of X, written in X's own precision. */
 /** A mask, significant digits or a set in words. */
 function formLabel(m: Moment, text: string, style: DateStyle): string {
   if (!m.from || !m.to) return text;
@@ -77,6 +93,7 @@ function formLabel(m: Moment, text: string, style: DateStyle): string {
     : `some time between ${yearText(first.year, style.manner.era)} and ${yearText(last.year, style.manner.era)}`;
 }
 
+/** Before X begins and after X ends at the edge of X, written in X's own precision. */
 function boundary(m: Moment, at: Instant, style: DateStyle): string {
   // The edge of a decade or a century is a year.
   const coarse = ["decade", "century", "millennium", "digits", "stretch", "season"].includes(m.precision);
@@ -131,18 +148,17 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
       ? `${monthWord} ${day}, ${yearWord}`
       : `${day} ${monthWord} ${yearWord}`;
   const weekdayWord = WEEKDAYS[weekday(at.day)]!;
-  const dayText = style.weekdays ? `${style.months === "long" ? weekdayWord : weekdayWord.slice(0, 3)} ${bare}` : bare;
+  const fullDay = style.weekdays ? `${style.months === "long" ? weekdayWord : weekdayWord.slice(0, 3)} ${bare}` : bare;
   switch (precision) {
     case "second":
-      return `${dayText} ${clock(at)}:${two(at.second % 60)}`;
     case "minute":
-      return `${dayText} ${clock(at)}`;
-    case "hour": {
-      const hour = Math.floor(at.second / 3600);
-      return `${dayText} ${hour % 12 === 0 ? 12 : hour % 12} ${hour < 12 ? "am" : "pm"}`;
-    }
+    case "hour":
+      if (isSilent(at, style.manner)) return timeText(at, precision, style.manner);
+      if (isDateless(at.day)) return `${timeText(at, precision, style.manner)}, a day later`;
+      if (style.manner.finest === "month") return `${monthWord} ${yearWord}`;
+      return `${fullDay} ${timeText(at, precision, style.manner)}`;
     case "day":
-      return dayText;
+      return style.manner.finest === "month" ? `${monthWord} ${yearWord}` : fullDay;
     case "month":
     case "season":
       return `${monthWord} ${yearText(year, style.manner.era)}`;
@@ -181,6 +197,28 @@ function hundredsBc(year: number, era: string): string {
   return `${Math.floor((1 - year) / 100) * 100}s ${era}`;
 }
 
+/** A day number in words that are read back: "14 Nov 1872". */
+export function dayText(day: number): string {
+  return dateText({ day, second: 0 }, "day", SHORT);
+}
+
+/** Whether the day of an instant goes without saying. */
+export function isSilent(at: Instant, manner: Manner): boolean {
+  return at.day === NO_DAY || at.day === manner.silentDay;
+}
+
+/** A time of day in the timeline's manner: "22:10", "10:10 pm", a whole hour "22 h" or "10 pm". */
+export function timeText(at: Instant, precision: "hour" | "minute" | "second", manner: Pick<Manner, "clock">): string {
+  const hour = Math.floor(at.second / 3600);
+  if (precision === "hour" && manner.clock === "24") return `${hour} h`;
+  if (precision !== "hour" && manner.clock !== "12")
+    return precision === "second" ? `${clock(at)}:${two(at.second % 60)}` : clock(at);
+  const past = precision === "hour" ? "" : clock(at).slice(2);
+  const seconds = precision === "second" ? `:${two(at.second % 60)}` : "";
+  return `${hour % 12 === 0 ? 12 : hour % 12}${past}${seconds} ${hour < 12 ? "am" : "pm"}`;
+}
+
+/** Hours and minutes as ISO 8601 writes them. */
 export function clock(at: Instant): string {
   return `${two(Math.floor(at.second / 3600))}:${two(Math.floor((at.second % 3600) / 60))}`;
 }
@@ -197,13 +235,30 @@ function agoText(amount: string, unit: string): string {
  */
 export function whenLabel(when: When, manner: Manner | null = null): string {
   const m = manner ?? USUAL_MANNER;
-  return label(when, { ...SHORT, manner: m, weekdays: m.weekdays, calendar: m.julian ? when.calendar : "gregorian" });
+  const weekdays = m.weekdays && mayNameWeekday(when);
+  return label(when, { ...SHORT, manner: m, weekdays, calendar: m.julian ? when.calendar : "gregorian" });
 }
 
-/** The same with weekday and full month, as beside the field and in the read view. */
+/** The same with weekday and full month, as in the read view. */
 export function whenLongLabel(when: When, manner: Manner | null = null): string {
   const m = manner ?? USUAL_MANNER;
-  return label(when, { ...LONG, manner: m, calendar: m.julian ? when.calendar : "gregorian" });
+  const weekdays = mayNameWeekday(when);
+  return label(when, { ...LONG, manner: m, weekdays, calendar: m.julian ? when.calendar : "gregorian" });
+}
+
+/** All that was understood, whatever the timeline leaves unsaid: what stands beside the field. */
+export function whenFullLabel(when: When, manner: Manner | null = null): string {
+  const { finest: _, silentDay: __, ...all } = manner ?? USUAL_MANNER;
+  return whenLongLabel(when, all);
+}
+
+/** 15 October 1582, the first day of the Gregorian calendar. */
+const FIRST_GREGORIAN = dayFromGregorian(1582, 10, 15);
+
+/** Before the calendar that weekdays are counted back in, one is named only where its author typed it. */
+function mayNameWeekday(when: When): boolean {
+  const at = startOf(when);
+  return (at !== null && at.day >= FIRST_GREGORIAN) || /(?:^|\s)(?:mon|tue|wed|thu|fri|sat|sun)/i.test(when.typed);
 }
 
 function label(when: When, style: DateStyle): string {
@@ -226,9 +281,14 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
   if (!end) return `from ${momentLabel(start, style)}`;
   const a = momentLabel(start, style);
   const b = momentLabel(end, style);
-  const timed = ["minute", "hour", "second"].includes(end.precision);
-  if (timed && start.from && end.from && start.from.day === end.from.day && !end.about)
-    return `${a} – ${clock(end.from)}`;
+  if (isTimed(end.precision) && start.from && end.from && !end.about && !end.uncertain) {
+    const time = timeText(end.from, end.precision, style.manner);
+    if (start.from.day === end.from.day) return a === b ? a : `${a} – ${time}`;
+    // Through a night that goes without saying.
+    const hours = (end.from.day - start.from.day) * 24 + (end.from.second - start.from.second) / 3_600;
+    if (isTimed(start.precision) && isSilent(start.from, style.manner) && hours < 24) return `${a} – ${time}`;
+  }
+  if (a === b && style.manner.finest === "month") return a;
   if (
     start.precision === "day" &&
     end.precision === "day" &&
@@ -236,6 +296,7 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
     !start.uncertain &&
     !style.weekdays &&
     style.manner.order === "dmy" &&
+    style.manner.finest !== "month" &&
     !(style.manner.months === "numbers" && style.months === "short")
   ) {
     const s = civilFrom(style.calendar, start.from!.day);
@@ -247,11 +308,17 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
   return `${a} – ${b}`;
 }
 
+/** Whether a date says its time of day. */
+export function isTimed(precision: Moment["precision"]): precision is "hour" | "minute" | "second" {
+  return precision === "hour" || precision === "minute" || precision === "second";
+}
+
 /**
  * ISO 8601-2 (EDTF) of what was understood, exactly where it can say it, otherwise the nearest value that encloses it (see
- * `isExact`); undefined where there is nothing to say.
+ * `isExact`); undefined where there is nothing to say, as of times alone, which have no day.
  */
 export function edtfOf(r: Reading): string | undefined {
+  if (isTimeAlone({ readAs: r })) return undefined;
   if (r.kind === "moment") return momentEdtf(r.at);
   if (r.kind !== "span") return undefined;
   const start = r.start ? edgeEdtf(r.start, "start") : r.unknown === "start" ? "" : "..";
@@ -369,6 +436,8 @@ export function headlineLabel(when: When, manner: Manner | null = null): string 
   const at = r.kind === "moment" ? r.at : r.kind === "span" ? (r.start ?? r.end) : null;
   if (!at) return "";
   const begins = at.from ?? at.to!;
+  if (isTimed(at.precision) && at.from && (isSilent(at.from, m) || isDateless(at.from.day)))
+    return momentLabel(at, { ...SHORT, manner: m });
   if (["second", "minute", "hour", "day", "month"].includes(at.precision))
     return yearText(civilFrom("gregorian", begins.day).year, m.era);
   return momentLabel({ ...at, uncertain: false }, { ...SHORT, manner: m });

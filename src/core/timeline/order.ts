@@ -1,15 +1,18 @@
-import { endDay, startDay } from "../time/when";
+import { endDay, isTimeAlone, startDay, type When } from "../time/when";
 import type { TimelineEvent } from "./timeline";
 
 /**
  * All events that are not deleted in their one order, the same in ledger, chart and keys: earliest start as
- * written, then the longer, then by hand, then id. Undated ones stand after the event their place names.
+ * written, then the longer, then by hand, then id. Undated ones stand after the event their place names. Times of a day nobody
+ * has named stand at the end where other events have dates, as dates that are not understood: nobody knows when they were.
  */
 export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
   const dated: { event: TimelineEvent; start: number; length: number }[] = [];
   const undated: TimelineEvent[] = [];
-  for (const event of events) {
-    if (event.deleted) continue;
+  const given = [...events].filter((e) => !e.deleted);
+  const mixed = mixesLoneTimes(given);
+  for (const found of given) {
+    const event = mixed && isTimeAlone(found.when) ? { ...found, when: withoutDay(found.when) } : found;
     const start = startDay(event.when);
     if (start === null) undated.push(event);
     else dated.push({ event, start, length: (endDay(event.when) ?? start) - start });
@@ -52,6 +55,22 @@ export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
   // Two undated events, each placed after the other by two people at once: neither is lost.
   for (const event of [...undated].sort((a, b) => compare(a.id, b.id))) put(event);
   return result;
+}
+
+/** Whether some events are at times of a day nobody has named, and others at dates. */
+export function mixesLoneTimes(events: readonly Pick<TimelineEvent, "when">[]): boolean {
+  let [alone, dated] = [false, false];
+  for (const { when } of events) {
+    if (startDay(when) === null) continue;
+    if (isTimeAlone(when)) alone = true;
+    else dated = true;
+    if (alone && dated) return true;
+  }
+  return false;
+}
+
+function withoutDay(when: When): When {
+  return { ...when, readAs: { kind: "not_understood", problem: { code: "no_day_for_time" } } };
 }
 
 function compare(a: string, b: string): number {

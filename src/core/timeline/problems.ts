@@ -1,13 +1,17 @@
 import type { DateProblem } from "../time/date-problem";
 import { safeAddress } from "../text/description";
-import { whenLabel } from "../time/write-when";
+import { isTimeAlone, startOf, type When } from "../time/when";
+import { dayText, whenLabel } from "../time/write-when";
+import { mixesLoneTimes } from "./order";
 import { CIRCULAR, namedWhole, stretchOf, wouldLoop } from "./parts";
-import type { Timeline } from "./timeline";
+import type { Timeline, TimelineEvent } from "./timeline";
 
 /** A finding about a timeline. Findings are shown with what to do; they never stop anybody from saving. */
 export type Problem =
   | { code: "date_not_understood"; event: string; typed: string; problem: DateProblem }
   /** Numbers that can only be the other order of day and month than is said for the timeline; and the date in words. */
+  /** A time of a day nobody has named, among dates; the days of those dates, the first few, as they may be typed. */
+  | { code: "time_without_day"; event: string; typed: string; days: string[] }
   | { code: "other_order"; event: string; typed: string; order: "dmy" | "mdy"; words: string }
   | { code: "outside_period"; event: string; side: "before" | "after" }
   /** By how many days it begins too early and ends too late; 0 where it does not. */
@@ -16,6 +20,8 @@ export type Problem =
   /** What stands where a web address belongs leads nowhere. */
   | { code: "no_address"; event: string; item: string; text: string }
   | { code: "no_credit"; event: string; item: string };
+
+const MOST_DAYS = 3;
 
 /** Whether a date in numbers can only be meant in the other order: 05/14/1921 where the day comes first. */
 function isOtherOrder(typed: string, order: "dmy" | "mdy"): boolean {
@@ -29,11 +35,14 @@ function isOtherOrder(typed: string, order: "dmy" | "mdy"): boolean {
 export function problems(timeline: Timeline): Problem[] {
   const found: Problem[] = [];
   const period = stretchOf(timeline.period);
+  const living = [...timeline.events.values()].filter((e) => !e.deleted);
+  const days = mixesLoneTimes(living) ? daysNamed(living) : null;
   for (const e of timeline.events.values()) {
     if (e.deleted) continue;
     const r = e.when.readAs;
     if (r.kind === "not_understood")
       found.push({ code: "date_not_understood", event: e.id, typed: e.when.typed, problem: r.problem });
+    if (days && isTimeAlone(e.when)) found.push({ code: "time_without_day", event: e.id, typed: e.when.typed, days });
     const { dateOrder } = timeline;
     if (dateOrder && r.kind !== "not_understood" && isOtherOrder(e.when.typed, dateOrder))
       found.push({ code: "other_order", event: e.id, typed: e.when.typed, order: dateOrder, words: whenLabel(e.when) });
@@ -64,6 +73,27 @@ export function problems(timeline: Timeline): Problem[] {
       found.push({ code: "no_credit", event: item.of, item: item.id });
   }
   return found;
+}
+
+/** The first few days that dates of events name, in words that are read back. */
+export function daysNamed(events: Iterable<TimelineEvent>): string[] {
+  const days = new Set<number>();
+  for (const { when, deleted } of events) {
+    if (deleted) continue;
+    const at = isTimeAlone(when) ? null : startOf(when);
+    if (at && nameDay(when)) days.add(at.day);
+  }
+  return [...days]
+    .sort((a, b) => a - b)
+    .slice(0, MOST_DAYS)
+    .map(dayText);
+}
+
+/** Whether a date says its day, which times alone may then belong to. */
+function nameDay(when: When): boolean {
+  const r = when.readAs;
+  const at = r.kind === "moment" ? r.at : r.kind === "span" ? r.start : null;
+  return at !== null && ["day", "hour", "minute", "second"].includes(at.precision);
 }
 
 function isInCircle(timeline: Timeline, id: string): boolean {

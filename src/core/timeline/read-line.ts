@@ -19,6 +19,7 @@ const MEANT_AS_DATE = new Set([
   "end_before_start",
   "year_nought",
   "no_such_time",
+  "no_day_for_time",
 ]);
 /** No date is longer than this many words. */
 const MOST_WORDS = 14;

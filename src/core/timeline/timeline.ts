@@ -118,6 +118,8 @@ export interface Timeline {
   hemisphere: "north" | "south";
   /** How far "about" reaches either way, where it is not as usual. */
   margins: Margins | null;
+  /** The day that times alone belong to; undated: one day nobody has named; null: not said, so a time alone needs its day. */
+  timesOn: When | null;
   /** Thin lines across the chart at the marks of the ridge. */
   gridlines: boolean;
   /** Marks of one's own; null: chosen by what there is room for. */
@@ -148,6 +150,7 @@ export function emptyTimeline(id: string): Timeline {
     dateStyle: null,
     hemisphere: "north",
     margins: null,
+    timesOn: null,
     gridlines: false,
     lengths: false,
     today: false,

@@ -7,6 +7,7 @@ import { namedWhole, wholesFor, wholesOf } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { mannerOf } from "@/core/timeline/read-options";
 
 type Set = (field: EventField, group?: boolean) => (value: Value) => void;
 
@@ -23,7 +24,7 @@ export function PartOfField({
   const { holding, others } = useMemo(() => wholesFor(timeline, event.id), [timeline, event.id]);
   const option = (e: TimelineEvent) => (
     <option key={e.id} value={e.id}>
-      {e.title || "Untitled"} ({whenLabel(e.when, timeline.dateStyle) || "no date"})
+      {e.title || "Untitled"} ({whenLabel(e.when, mannerOf(timeline)) || "no date"})
     </option>
   );
   return (

@@ -2,14 +2,13 @@
 
 import { ArrowLeft, ArrowRight, LogOut, PencilLine, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import { readWhen } from "@/core/time/read-when";
 import { whenLabel } from "@/core/time/write-when";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { mannerOf } from "@/core/timeline/read-options";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { classes } from "@/ui/classes";
 import { ChartPane } from "./chart-pane";
 import { useEditor, useEditorState } from "./editor-context";
-import { isWithoutDate, moveByKey } from "./event-deeds";
+import { dateEvent, isWithoutDate, moveByKey } from "./event-deeds";
 import { Notices } from "./notices";
 import { SAVING, TitleText } from "./top-bar";
 
@@ -80,7 +79,7 @@ export function Board({
 /** The chosen event's words in large fields, and what can be done with it. */
 function Chosen({ event }: { event: TimelineEvent }) {
   const { store } = useEditor();
-  const manner = useEditorState((s) => s.timeline.dateStyle);
+  const manner = useEditorState((s) => mannerOf(s.timeline));
   const [typed, setTyped] = useState<string | null>(null);
   const title = useRef<HTMLInputElement>(null);
   const isNew = event.title === "";
@@ -90,9 +89,7 @@ function Chosen({ event }: { event: TimelineEvent }) {
   const commit = (text: string) => {
     setTyped(null);
     if (text === event.when.typed) return;
-    const when = readWhen(text, readOptionsOf(store.getState().timeline));
-    const value = event.when.place ? { ...when, place: event.when.place } : when;
-    store.edit([{ kind: "set_event", id: event.id, field: "when", value }]);
+    dateEvent(store, event.id, text);
   };
   const undated = isWithoutDate(store, event.id);
   return (

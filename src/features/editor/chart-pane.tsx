@@ -10,9 +10,10 @@ import { classes } from "@/ui/classes";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { BOARD_SCALE } from "@/ui/stage/stage-hooks";
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
-import { addAt, moveCategory, moveUndated } from "./event-deeds";
+import { addAt, dateOps, moveCategory, moveUndated } from "./event-deeds";
 import { useEditor, useEditorState } from "./editor-context";
 import { Meeting } from "./meeting";
+import { mannerOf } from "@/core/timeline/read-options";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
 const FOOT_INSET = 402;
@@ -109,7 +110,7 @@ export function ChartPane({
         },
         moves: {
           spot: (id, spot) => edit([{ kind: "set_event", id, field: "spot", value: spot }], `spot:${id}`),
-          when: (id, when) => edit([{ kind: "set_event", id, field: "when", value: when }], `when:${id}`),
+          when: (id, when) => edit(dateOps(store.getState().timeline, id, when), `when:${id}`),
           place: (id, target, side) => {
             if (store.getState().saving !== "right_lost") moveUndated(store, id, target, side);
           },
@@ -280,7 +281,7 @@ export function ChartPane({
                     select(id, true);
                   }}
                 >
-                  <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when, timeline.dateStyle)}</span>
+                  <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when, mannerOf(timeline))}</span>
                   {e.title || "Untitled"}
                 </button>
               </li>

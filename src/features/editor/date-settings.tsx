@@ -1,9 +1,10 @@
 "use client";
 
-import type { Margins } from "@/core/time/when";
+import { useState } from "react";
+import { isDated, type Margins } from "@/core/time/when";
 import { type Manner, USUAL_MANNER, whenLabel } from "@/core/time/write-when";
 import { readWhen } from "@/core/time/read-when";
-import { setReading } from "@/core/timeline/read-options";
+import { readOptionsOf, setReading, timesOnOps } from "@/core/timeline/read-options";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
 
@@ -18,8 +19,8 @@ export function DateSettings() {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const manner = timeline.dateStyle ?? USUAL_MANNER;
-  const write = (part: Partial<Manner>) =>
-    store.edit([{ kind: "set_timeline", field: "dateStyle", value: { ...manner, ...part } }]);
+  const set = (value: Manner) => store.edit([{ kind: "set_timeline", field: "dateStyle", value }]);
+  const write = (part: Partial<Manner>) => set({ ...manner, ...part });
   const read = (part: Parameters<typeof setReading>[1]) => store.edit(setReading(timeline, part));
   const example = whenLabel(readWhen("14 Nov 1872"), manner);
   return (
@@ -66,6 +67,37 @@ export function DateSettings() {
             </select>
           )}
         </Field>
+        <Field label="As exact as">
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={manner.finest ?? ""}
+              onChange={(e) => {
+                const { finest: _, ...rest } = manner;
+                set(e.target.value ? { ...rest, finest: "month" } : rest);
+              }}
+            >
+              <option value="">it is known</option>
+              <option value="month">month and year</option>
+            </select>
+          )}
+        </Field>
+        <Field label="Write times by">
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={manner.clock ?? ""}
+              onChange={(e) => write({ clock: e.target.value as "24" | "12" })}
+            >
+              {manner.clock ? null : <option value="">what is typed first</option>}
+              <option value="24">24 hours: 22:10</option>
+              <option value="12">am and pm: 10:10 pm</option>
+            </select>
+          )}
+        </Field>
+        <TimesOn />
         <Field label="Before the year 1">
           {(ids) => (
             <select
@@ -140,5 +172,59 @@ export function DateSettings() {
         ))}
       </div>
     </section>
+  );
+}
+
+/** The day that times alone belong to: not said, one day nobody names, or a day as one types it. */
+function TimesOn() {
+  const { store } = useEditor();
+  const timesOn = useEditorState((s) => s.timeline.timesOn);
+  const kind = !timesOn ? "ask" : isDated(timesOn) ? "day" : "unnamed";
+  const [typed, setTyped] = useState<string | null>(kind === "day" ? timesOn!.typed : null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const commit = (text: string) => {
+    const day = readWhen(text, { ...readOptionsOf(store.getState().timeline), day: null, sentence: false });
+    const isDay = day.readAs.kind === "moment" && day.readAs.at.precision === "day";
+    if (!isDay && text.trim() !== "") return setProblem("This is not a day Fastigo can read. Try 14 Nov 1872.");
+    setProblem(null);
+    if (text.trim() !== "") store.edit(timesOnOps(store.getState().timeline, text));
+  };
+  return (
+    <Field label="Times alone, such as 5:40" problem={problem}>
+      {(ids) => (
+        <>
+          <select
+            id={ids.id}
+            className={INPUT}
+            value={typed === null ? kind : "day"}
+            onChange={(e) => {
+              setProblem(null);
+              setTyped(e.target.value === "day" ? (timesOn?.typed ?? "") : null);
+              const t = store.getState().timeline;
+              if (e.target.value === "ask") store.edit(setReading(t, { timesOn: null }));
+              if (e.target.value === "unnamed") store.edit(timesOnOps(t, ""));
+            }}
+          >
+            <option value="ask">need their day</option>
+            <option value="unnamed">are on one day, not named</option>
+            <option value="day">are all on one day:</option>
+          </select>
+          {typed === null ? null : (
+            <input
+              aria-label="The day of all times"
+              aria-describedby={ids.describedBy}
+              className={`${INPUT} mt-1`}
+              placeholder="14 Nov 1872"
+              value={typed}
+              onChange={(e) => setTyped(e.target.value)}
+              onBlur={(e) => commit(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === "Enter" && !e.nativeEvent.isComposing) commit(e.currentTarget.value);
+              }}
+            />
+          )}
+        </>
+      )}
+    </Field>
   );
 }

@@ -1,12 +1,12 @@
 import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
-import { isDated, UNDATED } from "@/core/time/when";
+import { isDated, UNDATED, type When } from "@/core/time/when";
 import { inOrder } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { readWhen } from "@/core/time/read-when";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { readOptionsFor, settingsFor } from "@/core/timeline/read-options";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
 import { categoriesOf, itemsOf, type ItemList, nextLook, type Timeline } from "@/core/timeline/timeline";
 import type { TimelineStore } from "./timeline-store";
@@ -31,7 +31,10 @@ const STEPS = 4_000;
 /** Adds the events that lines describe, at the end of the order: one change, one undo. Gives the last id, or a sentence why not. */
 export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id: string } | { problem: string } {
   let t = store.getState().timeline;
-  let ops: Op[] = [];
+  let ops: Op[] = settingsFor(
+    t,
+    lines.map((l) => l.when),
+  );
   let id = "";
   for (const read of lines) {
     id = nanoid(10);
@@ -48,6 +51,19 @@ export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id
   }
   const problem = store.edit(ops);
   return problem ? { problem } : { id };
+}
+
+/** The steps that give an event a date, with what that decides for the whole timeline. */
+export function dateOps(t: Timeline, id: string, when: When): Op[] {
+  const place = t.events.get(id)?.when.place;
+  const value = place && !when.place ? { ...when, place } : when;
+  return [...settingsFor(t, [value]), { kind: "set_event", id, field: "when", value }];
+}
+
+/** Gives an event the date that a text says: one change. A sentence where it cannot be. */
+export function dateEvent(store: TimelineStore, id: string, typed: string): string | null {
+  const { timeline } = store.getState();
+  return store.edit(dateOps(timeline, id, readWhen(typed, readOptionsFor(timeline, id))));
 }
 
 /** An empty event in that place of the order. */
@@ -84,8 +100,8 @@ export function addAt(
   if (at.date === null && at.after) return insertBeside(store, at.after, "before", within);
   const id = nanoid(10);
   const when =
-    at.date === null ? { ...UNDATED, place: placeAtEnd(timeline.events) } : readWhen(at.date, readOptionsOf(timeline));
-  store.edit([{ kind: "add_event", id, fields: { when, partOf: within } }]);
+    at.date === null ? { ...UNDATED, place: placeAtEnd(timeline.events) } : readWhen(at.date, readOptionsFor(timeline));
+  store.edit([...settingsFor(timeline, [when]), { kind: "add_event", id, fields: { when, partOf: within } }]);
   return id;
 }
 

@@ -13,7 +13,7 @@ import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "./editor-context";
-import { insertBeside, newCategory } from "./event-deeds";
+import { dateOps, insertBeside, newCategory } from "./event-deeds";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { mendsOf, problemText } from "./problem-text";
@@ -23,6 +23,7 @@ import { SourceField } from "./source-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
+import { mannerOf } from "@/core/timeline/read-options";
 
 /** Everything about one event. */
 export function EventSheet({
@@ -134,7 +135,7 @@ export function EventSheet({
         {given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
             Your date: <strong>{GIVEN_WORDS[given.result]}</strong>
-            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right, timeline.dateStyle)}.`}
+            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right, mannerOf(timeline))}.`}
           </p>
         ) : event.given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
@@ -146,10 +147,16 @@ export function EventSheet({
         {event.locked ? (
           <p>
             <span className="block text-[13px] text-quiet">When</span>
-            <strong>{whenLabel(event.when, timeline.dateStyle)}</strong> · <strong>{event.title}</strong>
+            <strong>{whenLabel(event.when, mannerOf(timeline))}</strong> · <strong>{event.title}</strong>
           </p>
         ) : (
-          <WhenField key={`when-${id}`} label="When" value={event.when} onChange={(w) => set("when", false)(w)} />
+          <WhenField
+            key={`when-${id}`}
+            label="When"
+            value={event.when}
+            event={id}
+            onChange={(when) => store.edit(dateOps(store.getState().timeline, id, when))}
+          />
         )}
         {event.locked ? null : (
           <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />

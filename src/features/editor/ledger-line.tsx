@@ -5,7 +5,7 @@ import { LIMITS } from "@/core/change/limits";
 import { dateProblemText } from "@/core/time/date-problem";
 import { whenLabel } from "@/core/time/write-when";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { useReady } from "@/ui/use-ready";
@@ -36,13 +36,13 @@ export function LedgerLine() {
       else localStorage.removeItem(draftKey);
     } catch {}
   };
-  const read = useMemo(() => readLine(text.slice(0, 5_000), readOptionsOf(timeline), whole), [text, timeline, whole]);
+  const read = useMemo(() => readLine(text.slice(0, 5_000), readOptionsFor(timeline), whole), [text, timeline, whole]);
   const lines = text.split(/\r?\n/).filter((l) => l.trim() !== "");
 
   const add = () => {
     if (text.trim() === "") return;
     // A pasted list is several events, a line each.
-    const all = lines.length > 1 ? lines.map((l) => readLine(l, readOptionsOf(timeline))) : [read];
+    const all = lines.length > 1 ? lines.map((l) => readLine(l, readOptionsFor(timeline))) : [read];
     const long = all.find((r) => r.title.length > LIMITS.title);
     if (long || text.length > 60_000) {
       setProblem(
@@ -112,7 +112,7 @@ export function LedgerLine() {
             <span>
               Date{" "}
               <strong className={readAs.kind === "not_understood" ? "text-copper-dark" : "text-verdigris"}>
-                {whenLabel(read.when, timeline.dateStyle) || "none yet"}
+                {whenLabel(read.when, mannerOf(timeline)) || "none yet"}
               </strong>
             </span>
             <span>

@@ -3,16 +3,15 @@
 import { CornerDownRight, MoreHorizontal } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
-import { readWhen } from "@/core/time/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
 import { wholesFor, wholesOf } from "@/core/timeline/parts";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { mannerOf } from "@/core/timeline/read-options";
 import { type Category, categoriesOf, type Item, type TimelineEvent } from "@/core/timeline/timeline";
 import { classes } from "@/ui/classes";
 import { CategoryMark } from "@/ui/category-mark";
 import { useEditor, useEditorState } from "./editor-context";
-import { insertBeside, moveByKey } from "./event-deeds";
+import { dateEvent, insertBeside, moveByKey } from "./event-deeds";
 import { Grip, RowDrag } from "./row-drag";
 import { useLedgerRows } from "./ledger-rows";
 import { wordsIn } from "./words";
@@ -126,7 +125,7 @@ const Row = memo(function Row({
   const choose = (run: () => void) => () => {
     chosen.current = run;
   };
-  const manner = useEditorState((s) => s.timeline.dateStyle);
+  const manner = useEditorState((s) => mannerOf(s.timeline));
   const category = categories.find((c) => c.id === e.category);
   const media = items.filter((i) => i.list === "media");
   const source = items.find((i) => i.list === "source");
@@ -167,17 +166,7 @@ const Row = memo(function Row({
           shown={whenLabel(e.when, manner)}
           className={misread ? "text-copper-dark" : "text-slate"}
           placeholder="no date yet"
-          onCommit={(typed) => {
-            const when = readWhen(typed, readOptionsOf(store.getState().timeline));
-            return store.edit([
-              {
-                kind: "set_event",
-                id: e.id,
-                field: "when",
-                value: e.when.place ? { ...when, place: e.when.place } : when,
-              },
-            ]);
-          }}
+          onCommit={(typed) => dateEvent(store, e.id, typed)}
         />
         {misread ? (
           <button

@@ -6,7 +6,7 @@ import { wordsFor } from "@/core/time/gap";
 import { endDay, startDay, type When } from "@/core/time/when";
 import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { readOptionsOf, mannerOf, timesOnOps } from "@/core/timeline/read-options";
 import { wholesFor } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
@@ -15,10 +15,12 @@ export function problemText(p: Problem, t: Timeline): string {
   switch (p.code) {
     case "date_not_understood":
       return dateProblemText(p.problem);
+    case "time_without_day":
+      return `“${p.typed}” is a time without a day, and other events here have dates, so it stands at the end. Choose the day that all times alone belong to, or write the day before the time.`;
     case "other_order":
       return `“${p.typed}” can only be read with the ${p.order === "dmy" ? "month" : "day"} first, and in this timeline the ${p.order === "dmy" ? "day" : "month"} comes first. It counts as ${p.words}. If that is meant, write the month’s name; else mend the numbers.`;
     case "outside_period":
-      return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, t.dateStyle)}). It is still shown; set another period, or another date, if that is not meant.`;
+      return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, mannerOf(t))}). It is still shown; set another period, or another date, if that is not meant.`;
     case "part_outside_whole": {
       const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
       const early = p.early > 0 ? `starts ${wordsFor(p.early)} before` : "";
@@ -39,6 +41,8 @@ export function problemText(p: Problem, t: Timeline): string {
 /** Ways to mend a finding, each one change. */
 export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[] {
   switch (p.code) {
+    case "time_without_day":
+      return p.days.map((day) => ({ words: `All times are on ${day}`, ops: timesOnOps(t, day) }));
     case "other_order": {
       const event = t.events.get(p.event);
       if (!event || event.locked) return [];
@@ -81,7 +85,7 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
         ...(widened
           ? [
               {
-                words: `Let ${name(whole)} go ${whenLabel(widened, t.dateStyle)}`,
+                words: `Let ${name(whole)} go ${whenLabel(widened, mannerOf(t))}`,
                 ops: [{ kind: "set_event", id: p.whole, field: "when", value: widened } as Op],
               },
             ]

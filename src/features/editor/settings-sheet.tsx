@@ -2,7 +2,6 @@
 
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-import { whenLabel } from "@/core/time/write-when";
 import { between } from "@/core/timeline/place";
 import { inOrder } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
@@ -21,6 +20,8 @@ import { problemText } from "./problem-text";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
+import { workedOutText } from "@/core/timeline/period";
+import { mannerOf } from "@/core/timeline/read-options";
 
 /** The opening page, the period, the scale and the categories of the whole timeline. */
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
@@ -49,7 +50,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
           value={timeline.period}
           hint={
             dated.length > 0
-              ? `Worked out from the events: ${whenLabel(dated[0]!.when, timeline.dateStyle)} to ${whenLabel(dated.at(-1)!.when, timeline.dateStyle)}. Type another, such as 1600 - 1931, to set it.`
+              ? `Worked out from the events: ${workedOutText(dated, mannerOf(timeline))}. Type another, such as 1600 - 1931, to set it.`
               : "Worked out from the events, or type it: 1600 - 1931."
           }
           onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}

@@ -4,8 +4,9 @@ import { useEffect, useRef, useState } from "react";
 import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
 import { readWhen } from "@/core/time/read-when";
 import type { When } from "@/core/time/when";
-import { momentLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
-import { readOptionsOf, setReading } from "@/core/timeline/read-options";
+import { momentLabel, whenFullLabel, whenLabel } from "@/core/time/write-when";
+import { daysNamed } from "@/core/timeline/problems";
+import { readOptionsFor, readOptionsOf, setReading, timesOnOps } from "@/core/timeline/read-options";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -21,14 +22,17 @@ export function WhenField({
   value,
   onChange,
   hint,
+  event = null,
 }: {
   label: string;
   value: When;
   onChange: (when: When) => string | null;
   hint?: string;
+  /** The event it dates; null where it is no event's. */
+  event?: string | null;
 }) {
   const timeline = useEditorState((s) => s.timeline);
-  const order = readOptionsOf(timeline);
+  const order = event ? readOptionsFor(timeline, event) : readOptionsOf(timeline);
   const [parts, setParts] = useState(false);
   const [typed, setTyped] = useState(value.typed);
   const [problem, setProblem] = useState<string | null>(null);
@@ -74,7 +78,7 @@ export function WhenField({
       problem={problem}
       hint={
         readAs.kind === "moment" || readAs.kind === "span" ? (
-          <span className="font-bold text-verdigris">✓ {whenLongLabel(shown, timeline.dateStyle)}</span>
+          <span className="font-bold text-verdigris">✓ {whenFullLabel(shown, timeline.dateStyle)}</span>
         ) : readAs.kind === "undated" ? (
           (hint ?? "No date yet: it stands where you put it in the order.")
         ) : null
@@ -132,7 +136,9 @@ export function WhenField({
           {readAs.kind === "not_understood" ? (
             <div className="mt-1.5 rounded-md bg-copper-wash px-2.5 py-2 text-[13px] text-copper-dark" role="status">
               {dateProblemText(readAs.problem)}
-              {readAs.problem.code === "two_orders" ? (
+              {readAs.problem.code === "no_day_for_time" ? (
+                <DayQuestion />
+              ) : readAs.problem.code === "two_orders" ? (
                 <OrderQuestion readings={readAs.problem.readings} typed={typed} />
               ) : (
                 <span className="mt-1.5 flex flex-wrap gap-1.5">
@@ -148,6 +154,21 @@ export function WhenField({
         </>
       )}
     </Field>
+  );
+}
+
+/** One day for all times: the days that dates of the timeline already name. */
+function DayQuestion() {
+  const { store } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  return (
+    <span className="mt-1.5 flex flex-wrap gap-1.5">
+      {daysNamed(timeline.events.values()).map((day) => (
+        <Button key={day} size="small" onClick={() => store.edit(timesOnOps(store.getState().timeline, day))}>
+          All times are on {day}
+        </Button>
+      ))}
+    </span>
   );
 }
 

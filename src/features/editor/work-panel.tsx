@@ -11,6 +11,7 @@ import { INPUT } from "@/ui/controls/field";
 import { LocalTime } from "@/ui/local-time";
 import { useEditor, useEditorState } from "./editor-context";
 import { Frame } from "./event-sheet";
+import { mannerOf } from "@/core/timeline/read-options";
 
 /** The assignment beside one's work: what is asked, who is in the group, the receipt, and the mark when it is back. */
 export function WorkPanel({ onClose }: { onClose: () => void }) {
@@ -44,7 +45,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                     .map((g) => (
                       <li key={g.title}>
                         {g.title}: <strong>{GIVEN_WORDS[g.result]}</strong>
-                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, timeline.dateStyle)}`}
+                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, mannerOf(timeline))}`}
                         {g.reason ? <span className="block text-[13px]">{g.reason}</span> : null}
                       </li>
                     ))}

@@ -7,6 +7,7 @@ import { uprightLength } from "@/core/chart/layout";
 import { whenLabel } from "@/core/time/write-when";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";
+import { mannerOf } from "@/core/timeline/read-options";
 
 /** The frame's height for the width there is: what the drawing needs, up to this much. */
 function heightFor(width: number): number {
@@ -140,7 +141,7 @@ function makeList(timeline: ReturnType<typeof readChartData>): { show: (ids: str
         const a = document.createElement("a");
         a.href = `#e-${id}`;
         const date = document.createElement("strong");
-        date.textContent = whenLabel(e.when, timeline.dateStyle);
+        date.textContent = whenLabel(e.when, mannerOf(timeline));
         a.append(date, ` ${e.title || "Untitled"}`);
         li.append(a);
         items.append(li);

@@ -1,4 +1,4 @@
-import { compareInstants, endOf, isDated, type When } from "@/core/time/when";
+import type { When } from "@/core/time/when";
 import { uprightLength } from "@/core/chart/layout";
 import { placesAlong } from "@/core/chart/places-along";
 import { partsAfterWholes } from "@/core/timeline/parts";
@@ -7,12 +7,14 @@ import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import { escapeXml, toSvg } from "@/core/chart/to-svg";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { gapText } from "@/core/time/gap";
-import { clock, headlineLabel, whenLabel, whenLongLabel } from "@/core/time/write-when";
+import { headlineLabel, isTimed, type Manner, timeText, whenLongLabel } from "@/core/time/write-when";
 import { type Block, type Inline, safeAddress } from "@/core/text/description";
 import { COLOURS, type Item, type Timeline } from "@/core/timeline/timeline";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { READER_SCRIPT } from "./reader-script";
 import { READER_STYLE } from "./reader-style";
+import { periodText } from "@/core/timeline/period";
+import { mannerOf } from "@/core/timeline/read-options";
 
 export interface ReaderPage {
   frozen: Frozen;
@@ -43,7 +45,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const { frozen } = p;
   const timeline = timelineFromFrozen(frozen);
   const title = frozen.title || "Untitled";
-  const period = periodText(frozen);
+  const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
   const count = `${frozen.events.length} ${frozen.events.length === 1 ? "event" : "events"}`;
   const facts = [count, period].filter(Boolean).join(", ");
   const html = `<!doctype html>
@@ -64,34 +66,6 @@ ${frozen.events.length === 0 ? "" : `<script type="application/json" id="${CHART
 }
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
-
-function periodText(f: Frozen): string {
-  if (f.period.readAs.kind === "span" || f.period.readAs.kind === "moment")
-    return whenLabel(f.period, f.dateStyle ?? null);
-  const dated = f.events.filter((e) => isDated(e.when));
-  if (dated.length === 0) return "";
-  // It ends where the last ends, not where the last begins.
-  const latest = dated.reduce((a, b) => (compareEnds(a.when, b.when) < 0 ? b : a));
-  const [first, last] = [
-    headlineLabel(dated[0]!.when, f.dateStyle ?? null),
-    goesOn(latest.when) ? "present" : headlineLabel(ending(latest.when), f.dateStyle ?? null),
-  ];
-  return first === last ? first : `${first} – ${last}`;
-}
-
-const goesOn = (w: When) => w.readAs.kind === "span" && w.readAs.end === null && w.readAs.unknown !== "end";
-
-function compareEnds(a: When, b: When): number {
-  if (goesOn(a) || goesOn(b)) return Number(goesOn(a)) - Number(goesOn(b));
-  const [x, y] = [endOf(a), endOf(b)];
-  return x && y ? compareInstants(x, y) : Number(Boolean(x)) - Number(Boolean(y));
-}
-
-/** The last date an event names, as a date of its own. */
-function ending(when: When): When {
-  const r = when.readAs;
-  return r.kind === "span" && r.end ? { ...when, readAs: { kind: "moment", at: r.end } } : when;
-}
 
 /** What events are looked up by, made once for all of them. */
 interface Index {
@@ -191,10 +165,10 @@ function beginning(when: When): When {
 }
 
 /** Within a night the hours tell the parts apart; "" where a date says none. */
-function timeOfDay(when: When): string {
+function timeOfDay(when: When, manner: Manner): string {
   const r = when.readAs;
   const at = r.kind === "moment" ? r.at : r.kind === "span" ? r.start : null;
-  return at?.from && ["hour", "minute", "second"].includes(at.precision) ? clock(at.from) : "";
+  return at?.from && isTimed(at.precision) ? timeText(at.from, at.precision, manner) : "";
 }
 
 function eventHtml(
@@ -210,7 +184,7 @@ function eventHtml(
   const category = by.category.get(e.category ?? "");
   const whole = by.event.get(e.partOf ?? "");
   const gap = before ? gapText(before, e.when) : null;
-  const head = (depth > 0 && timeOfDay(e.when)) || headlineLabel(e.when, frozen.dateStyle ?? null);
+  const head = (depth > 0 && timeOfDay(e.when, mannerOf(frozen))) || headlineLabel(e.when, mannerOf(frozen));
   const colour = category ? category.colour : "steel";
   const media = by.items(e.id, "media");
   const sources = by.items(e.id, "source").filter((i) => i.text || i.address);
@@ -220,7 +194,7 @@ function eventHtml(
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(gap)} later</div>` : ""}
 <div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || "Untitled")}</a></p>` : ""}</div>
-<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, frozen.dateStyle ?? null))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
+<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, mannerOf(frozen)))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
 <div class="beside">${beside(sources.length > 1 ? "Sources" : "Source", sources)}${beside("Find out more", links)}</div>
 </li>`;
 }

@@ -50,12 +50,17 @@ type Fields = Omit<Timeline, "events" | "categories" | "items">;
 /** A timeline's own fields and the number of its last change. */
 export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields; seq: number } | null> {
   const [row] = await tx<(Fields & { seq: number })[]>`
-    select id, title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
+    select id, title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, times_on, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const { seq, ...fields } = row;
   return {
     seq,
-    fields: { ...fields, period: whenInRange(fields.period), introduction: new Uint8Array(row.introduction) },
+    fields: {
+      ...fields,
+      period: whenInRange(fields.period),
+      timesOn: fields.timesOn && whenInRange(fields.timesOn),
+      introduction: new Uint8Array(row.introduction),
+    },
   };
 }
 

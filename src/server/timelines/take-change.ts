@@ -125,6 +125,7 @@ function withOwnReading(op: Op, t: Timeline): Op {
     return { ...op, fields: { ...op.fields, when: own(op.fields.when as When) } };
   if ((op.kind === "set_event" && op.field === "when") || (op.kind === "set_timeline" && op.field === "period"))
     return { ...op, value: own(op.value as When) };
+  if (op.kind === "set_timeline" && op.field === "timesOn" && op.value) return { ...op, value: own(op.value as When) };
   return op;
 }
 

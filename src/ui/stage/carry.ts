@@ -8,7 +8,7 @@ import { pointX } from "@/core/chart/shown";
 import { redated } from "@/core/time/redate";
 import type { When } from "@/core/time/when";
 import { whenLabel } from "@/core/time/write-when";
-import { readOptionsOf } from "@/core/timeline/read-options";
+import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
 import type { Spot, Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** What may be moved by hand, and what happens then: each call is one undo. */
@@ -176,7 +176,7 @@ export class Carry {
       this.result = () => this.moves.say(next.problem);
       return;
     }
-    this.show(whenLabel(next.when, s.timeline.dateStyle), x + 12, y + 14);
+    this.show(whenLabel(next.when, mannerOf(s.timeline)), x + 12, y + 14);
     this.result = () => this.moves.when(grab.id, next.when);
   }
 
@@ -294,8 +294,8 @@ export class Carry {
         this.moves.say(next.problem);
         return;
       }
-      const text = whenLabel(next.when, s.timeline.dateStyle);
-      if (text === whenLabel(event.when, s.timeline.dateStyle)) continue;
+      const text = whenLabel(next.when, mannerOf(s.timeline));
+      if (text === whenLabel(event.when, mannerOf(s.timeline))) continue;
       this.moves.when(id, next.when);
       this.say(text);
       return;

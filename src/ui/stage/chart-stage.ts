@@ -472,7 +472,7 @@ export class ChartStage {
     const along = content.ground.upright ? y - part.top : x - part.left;
     const within = closeUp < 0 ? null : this.chart.data.ids[this.chart.closeUps[closeUp]!.whole]!;
     const of = this.chart.lanes ? this.chart.laid : laid;
-    add(pointedAt(of, content.ground, content.view, along, this.chart.words.era), within);
+    add(pointedAt(of, content.ground, content.view, along, this.chart.words.manner), within);
   }
 
   private hover(x: number | null, y: number): void {
@@ -493,7 +493,7 @@ export class ChartStage {
     // Of rows the ridge is the one over them.
     const of = this.chart.lanes ? this.chart.laid : laid;
     const top = this.chart.lanes ? 0 : part.top;
-    const date = dateAt(content.ground, content.view, x - part.left, this.chart.words.era);
+    const date = dateAt(content.ground, content.view, x - part.left, this.chart.words.manner);
     const foot = part.closeUp < 0 ? null : top + laid.layout.across;
     this.overlay.readingLine(date === null ? null : x, date ?? "", top, top + of.layout.ridgeTop, foot);
   }

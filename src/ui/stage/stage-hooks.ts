@@ -48,7 +48,9 @@ export function sameLayout(a: StageSubject, b: StageSubject): boolean {
     a.hidden === b.hidden &&
     a.upright === b.upright &&
     a.rows === b.rows &&
-    (["scale", "period", "dateStyle", "gridlines", "marks", "lengths", "today"] as const).every((k) => t[k] === u[k])
+    (["scale", "period", "dateStyle", "timesOn", "gridlines", "marks", "lengths", "today"] as const).every(
+      (k) => t[k] === u[k],
+    )
   );
 }
 

@@ -1,4 +1,5 @@
 import { groundOf, layoutChart } from "@/core/chart/layout";
+import { USUAL_MANNER } from "@/core/time/write-when";
 import type { ChartData } from "@/core/chart/chart-data";
 import type { Chart } from "@/core/chart/chart";
 import { drawView } from "@/core/chart/draw-chart";
@@ -9,7 +10,7 @@ import { paintCanvas } from "./paint-canvas";
 const HEIGHT = 30;
 /** The strip says nothing. */
 const NO_WORDS = {
-  era: "BC" as const,
+  manner: USUAL_MANNER,
   first: "",
   last: "",
   startOf: () => "",
