@@ -147,7 +147,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   await expect(groups.getByRole("row").filter({ hasText: "Submitted" })).toHaveCount(2);
   await desk.keyboard.press("Alt+ArrowDown");
   const marking = desk.getByRole("complementary", { name: "Marking" });
-  await expect(marking.getByRole("heading", { name: "Nia, Obi" })).toBeVisible();
+  await expect(marking.getByRole("heading", { name: `Nia (${nia.signInName}), Obi` })).toBeVisible();
   await expect(marking).toContainText("edited since: yes");
   await expect(marking).toContainText("right but less exact");
   await expect(marking).toContainText("1850s – right is 17 Aug 1851");
@@ -166,17 +166,20 @@ test("a class, an assignment, three students, submitted, marked and returned", a
     }
     throw new Error(`Tab never reached ${label}`);
   };
+  // Every event is there as it was written, beside the field for the comment on it.
+  const handedIn = desk.getByRole("region", { name: "As submitted" });
+  await expect(handedIn.getByRole("listitem").filter({ hasText: "Rope ferry" })).toContainText(
+    "Source: County roll 12",
+  );
+  await tabTo("Comment on Rope ferry");
+  await desk.keyboard.type("Which roll, which line?");
   await tabTo("Points of 20");
   await desk.keyboard.type("17");
   await tabTo("Comment on the whole");
   await desk.keyboard.type("Say how you know the ferry's year.");
-  await tabTo("Comments on single events");
-  await desk.keyboard.press("Enter");
-  await tabTo("Rope ferry");
-  await desk.keyboard.type("Which roll, which line?");
   await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
   await desk.keyboard.press("Alt+ArrowDown");
-  await expect(marking.getByRole("heading", { name: "Nia", exact: true })).toBeVisible();
+  await expect(marking.getByRole("heading", { name: `Nia (${other.signInName})` })).toBeVisible();
   await tabTo("Points of 20");
   await desk.keyboard.type("25");
   await expect(marking.getByText("must lie between 0 and 20")).toBeVisible();
@@ -229,7 +232,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   await desk.getByRole("link", { name: "Marks as a spreadsheet" }).click();
   const stream = await (await download).createReadStream();
   const csv = Buffer.concat(await stream.toArray()).toString("utf8");
-  expect(csv).toContain('Obi,"Nia, Obi",returned');
+  expect(csv).toContain(`Obi,"Nia (${nia.signInName}), Obi",returned`);
   expect(csv).toMatch(/,17,20\r\n/);
 
   // The students read it beside their events, without a reload.

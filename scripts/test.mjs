@@ -1,5 +1,5 @@
 // npm test: everything, on a database cluster that is made for it and removed. Ends with one line that adds up all runners.
-// usage: npm test [-- unit|e2e] [-- names of e2e files]
+// usage: npm test [-- unit|e2e [names of files]]
 import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -70,7 +70,7 @@ await run(async () => {
       const file = join(reports, "vitest.json");
       const status = await go(
         bin("vitest"),
-        ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`],
+        ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`, ...process.argv.slice(3)],
         { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" },
       );
       count(file, status, (r) => ({

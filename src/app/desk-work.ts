@@ -1,5 +1,6 @@
 import "server-only";
-import type { CheckDraft, OpenSubmission } from "@/server/classes/marking";
+import type { DeskSubmission } from "@/features/marking/desk-submission";
+import type { CheckDraft } from "@/server/classes/marking";
 import { isFailure } from "@/server/http/failure";
 import { inThread } from "@/threads/in-thread";
 
@@ -22,7 +23,7 @@ export const checkDraft: CheckDraft = async (timeline, requirements) => {
 };
 
 /** A submission with all that was handed in, read in a thread; null when that cannot be done. */
-export async function openSubmission(id: string, by: string): Promise<OpenSubmission | null> {
+export async function openSubmission(id: string, by: string): Promise<DeskSubmission | null> {
   const done = await inThread("submission", [id], {
     in: "reading",
     key: by,

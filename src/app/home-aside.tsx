@@ -1,20 +1,49 @@
 import Link from "next/link";
 import { lateText } from "@/core/time/late";
 import type { ClassCard } from "@/server/classes/class";
-import type { StudentWork } from "@/server/classes/home";
-import { LocalTime } from "@/ui/local-time";
+import type { StudentWork, TeacherWork } from "@/server/classes/home";
+import { ZonedTime } from "@/ui/zoned-time";
 
 /** What is due, what came back, and the classes one is in. */
-export function HomeAside({ classes, work }: { classes: ClassCard[]; work: StudentWork[] }) {
-  const due = work.filter((w) => !w.submittedAt);
+export function HomeAside({
+  classes,
+  work,
+  teaching,
+}: {
+  classes: ClassCard[];
+  work: StudentWork[];
+  teaching: TeacherWork[];
+}) {
+  const due = work.filter((w) => !w.submittedAt || w.toImprove);
   const waiting = work.filter((w) => w.submittedAt && !w.returnedAt);
-  const returned = work.filter((w) => w.returnedAt);
+  const returned = work.filter((w) => w.returnedAt && !w.toImprove);
   const link = (w: StudentWork) => (w.timeline ? `/timelines/${w.timeline}` : `/assignments/${w.assignment}`);
   return (
     <aside
       aria-label="Classes and work"
       className="w-[340px] shrink-0 border-l border-line bg-panel px-5 py-6 max-lg:w-full max-lg:border-t max-lg:border-l-0"
     >
+      {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">Waiting for you</h2> : null}
+      {teaching.map((t) => (
+        <Card key={t.assignment} colour="border-l-sun">
+          <Link
+            href={`/assignments/${t.assignment}${t.first ? `?s=${t.first}` : ""}`}
+            className="font-head text-[16px] font-[650] underline"
+          >
+            {t.title}
+          </Link>
+          <p className="text-[14px]">{t.className}</p>
+          <p className="text-[14px]">
+            {[
+              t.toMark > 0 ? `${t.toMark} to mark` : "",
+              t.again > 0 ? `${t.again} of them handed in again` : "",
+              t.toReturn > 0 ? `${t.toReturn} marked, to return` : "",
+            ]
+              .filter(Boolean)
+              .join(" · ")}
+          </p>
+        </Card>
+      ))}
       {due.length > 0 ? <h2 className="mb-2 text-[20px]">Due</h2> : null}
       {due.map((w) => (
         <Card key={w.assignment} colour="border-l-sun">
@@ -22,11 +51,17 @@ export function HomeAside({ classes, work }: { classes: ClassCard[]; work: Stude
             {w.title}
           </Link>
           <p className="text-[14px]">
-            {w.className} · <LocalTime at={w.dueAt.toISOString()} />
+            {w.className} · <ZonedTime at={w.dueAt.toISOString()} zone={w.zone} />
           </p>
           <p className="text-[14px]">
-            {w.timeline ? "begun" : "not begun"}
-            {w.dueAt.getTime() < Date.now() ? (
+            {w.toImprove ? (
+              <strong>returned to improve{w.points === null ? "" : `, ${w.points} of ${w.total}`}</strong>
+            ) : w.timeline ? (
+              "begun"
+            ) : (
+              "not begun"
+            )}
+            {w.dueAt.getTime() < Date.now() && !w.toImprove ? (
               <strong className="text-copper-dark"> · {lateText((Date.now() - w.dueAt.getTime()) / 1000)}</strong>
             ) : null}
           </p>
@@ -39,7 +74,7 @@ export function HomeAside({ classes, work }: { classes: ClassCard[]; work: Stude
             {w.title}
           </Link>
           <p className="text-[14px]">
-            {w.className} · <LocalTime at={w.submittedAt!.toISOString()} />
+            {w.className} · <ZonedTime at={w.submittedAt!.toISOString()} zone={w.zone} />
           </p>
         </Card>
       ))}

@@ -4,7 +4,7 @@ import { AccountNotices } from "@/features/accounts/account-notices";
 import { TimelineMenu } from "@/features/home/delete-timeline";
 import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
-import { workOf } from "@/server/classes/home";
+import { waitingFor, workOf } from "@/server/classes/home";
 import { findPageUser } from "@/server/http/page-user";
 import { listedTimelines } from "@/server/timelines/publish";
 import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
@@ -26,7 +26,7 @@ export default async function HomePage() {
 async function YourTimelines({ id }: { id: string }) {
   const notices = await noticesOf(id);
   const cards = await timelinesOf(id, BUILD);
-  const [classes, work] = [await classesOf(id), await workOf(id)];
+  const [classes, work, teaching] = [await classesOf(id), await workOf(id), await waitingFor(id)];
   return (
     <>
       <UserBar />
@@ -97,7 +97,7 @@ async function YourTimelines({ id }: { id: string }) {
             </ul>
           )}
         </main>
-        {classes.length > 0 ? <HomeAside classes={classes} work={work} /> : null}
+        {classes.length > 0 ? <HomeAside classes={classes} work={work} teaching={teaching} /> : null}
       </div>
     </>
   );

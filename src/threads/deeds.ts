@@ -10,7 +10,8 @@ import { toFrozen } from "@/core/formats/frozen";
 import { toSnapshot } from "@/core/formats/snapshot";
 import type { ReaderPage } from "@/features/reader/reader-page";
 import { exportOf } from "@/server/accounts/account";
-import { findSubmission, type OpenSubmission } from "@/server/classes/marking";
+import type { DeskSubmission } from "@/features/marking/desk-submission";
+import { findSubmission } from "@/server/classes/marking";
 import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";
@@ -24,6 +25,7 @@ import {
 } from "@/server/timelines/publish";
 import { findTimeline } from "@/server/timelines/queries";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
+import { deskSubmission } from "./desk-submission";
 import { makePage } from "./make-page";
 
 /** A thread is called with one list of what a deed takes. */
@@ -31,14 +33,15 @@ export async function takeChange([timeline, change, known]: [string, Change, num
   return takeChangeNow(timeline, change, known);
 }
 
-export async function publish([timeline, by, visibility, fresh, klass]: [
+export async function publish([timeline, by, visibility, fresh, klass, zone]: [
   string,
   string,
   Visibility,
   boolean,
   string | null,
+  string,
 ]) {
-  return publishNow(timeline, by, visibility, fresh, klass);
+  return publishNow(timeline, by, visibility, fresh, klass, zone);
 }
 
 export async function submit([timeline, by]: [string, string]) {
@@ -70,8 +73,9 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
 }
 
 /** A submission for its marking; null when it is not there. */
-export async function submission([id]: [string]): Promise<OpenSubmission | null> {
-  return findSubmission(id);
+export async function submission([id]: [string]): Promise<DeskSubmission | null> {
+  const found = await findSubmission(id);
+  return found && deskSubmission(found);
 }
 
 /** The state of requirements, stored by the number of the last change; null when the timeline is gone. */

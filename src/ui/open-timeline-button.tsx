@@ -5,17 +5,31 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useReady } from "@/ui/use-ready";
 
-/** Asks the server, with a POST to `path`, for a timeline to work on, and opens it; a refusal is said below the button. */
-export function OpenTimelineButton({ path, label }: { path: string; label: string }) {
+/** Asks the server for a timeline to work on, and opens it; a refusal is said below the button. */
+export function OpenTimelineButton({
+  path,
+  label,
+  method = "POST",
+  body,
+  kind = "main",
+  disabled = false,
+}: {
+  path: string;
+  label: string;
+  method?: "POST" | "PUT";
+  body?: object;
+  kind?: "main" | "plain";
+  disabled?: boolean;
+}) {
   const ready = useReady();
   const [problem, setProblem] = useState<string | null>(null);
   return (
     <>
       <Button
-        kind="main"
-        disabled={!ready}
+        kind={kind}
+        disabled={!ready || disabled}
         onClick={async () => {
-          const answer = await askServer<{ timeline: string }>("POST", path);
+          const answer = await askServer<{ timeline: string }>(method, path, body);
           if (answer.ok) window.location.assign(`/timelines/${answer.value.timeline}`);
           else setProblem(answer.sentence);
         }}

@@ -13,15 +13,19 @@ export interface OwnWork {
     total: number;
     /** ISO 8601, UTC. */
     dueAt: string;
+    /** The time zone of the class, in which its times are said. */
+    zone: string;
   };
   publishLimit: string;
   /** How long the class keeps what is handed in, months. */
   keptMonths: number;
   /** Who could still be taken into the group. */
   classmates: { id: string; displayName: string }[];
-  /** `late` in seconds. */
-  submission: { id: string; at: string; hash: string; late: number } | null;
+  /** `late` in seconds; `before`: how often it was handed in before that. */
+  submission: { id: string; at: string; hash: string; late: number; before: number } | null;
   returned: {
+    /** It can be handed in again. */
+    toImprove: boolean;
     /** Null: taken away again after it was returned. */
     points: number | null;
     comment: string;

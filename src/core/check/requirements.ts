@@ -32,7 +32,7 @@ export function requirementText(r: Requirement): string {
     case "sources":
       return "Every event with a source";
     case "words":
-      return `At most ${r.count} words in each description`;
+      return `A description of at most ${r.count} words for every event`;
     case "categories":
       return `The categories ${r.names.map((n) => `“${n}”`).join(", ")}, each in use`;
   }
@@ -94,12 +94,16 @@ function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): C
       );
     }
     case "words": {
-      const over = events.filter((e) => wordCount(plainTextOf(blocksOf(e.description))) > r.count);
+      // Nothing written is not written in few words.
+      const words = new Map(events.map((e) => [e.id, wordCount(plainTextOf(blocksOf(e.description)))]));
+      const bare = events.filter((e) => words.get(e.id) === 0).length;
+      const over = events.filter((e) => words.get(e.id)! > r.count).length;
+      const faults = [over > 0 ? `${over} too long` : "", bare > 0 ? `${bare} without a description` : ""];
       return made(
-        events.length - over.length,
+        events.length - over - bare,
         events.length,
-        over.map((e) => e.id),
-        over.length === 0 ? "" : `${over.length} too long`,
+        events.flatMap((e) => (words.get(e.id)! > r.count || words.get(e.id) === 0 ? [e.id] : [])),
+        events.length === 0 ? "no events yet" : faults.filter(Boolean).join(", "),
       );
     }
     case "categories": {

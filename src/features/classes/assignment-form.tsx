@@ -18,24 +18,55 @@ interface Given {
   locked: boolean;
 }
 
-/** Setting the task: what is asked for reads at the side as a student will see it. */
 const NONE: DateProblem = { code: "not_a_date" };
 
-export function AssignmentForm({ classId }: { classId: string }) {
+/** An assignment as its form holds it. */
+export interface AssignmentValues {
+  title: string;
+  instructions: string;
+  period: string;
+  /** Day and time in the zone of the class, as the browser's field for them writes it. */
+  due: string;
+  total: number;
+  requirements: readonly Requirement[];
+  given: readonly { title: string; typed: string; locked: boolean }[];
+}
+
+function inFields(a: AssignmentValues | null) {
+  const count = (kind: "events" | "media" | "words") => {
+    const r = a?.requirements.find((x) => x.kind === kind);
+    return r && "count" in r ? String(r.count) : "";
+  };
+  const names = a?.requirements.flatMap((r) => (r.kind === "categories" ? r.names : [])) ?? [];
+  return {
+    title: a?.title ?? "",
+    instructions: a?.instructions ?? "",
+    period: a?.period ?? "",
+    due: a?.due ?? "",
+    total: String(a?.total ?? 20),
+    events: a ? count("events") : "12",
+    media: count("media"),
+    words: count("words"),
+    sources: a ? a.requirements.some((r) => r.kind === "sources") : true,
+    categories: names.join(", "),
+  };
+}
+
+/** Setting the task, or altering one: what is asked for reads at the side as a student will see it. */
+export function AssignmentForm({
+  classId,
+  zone,
+  known = null,
+}: {
+  classId: string;
+  /** The time zone of the class. */
+  zone: string;
+  /** The one that is altered; `begun`: its given events stay. */
+  known?: (AssignmentValues & { id: string; begun: boolean }) | null;
+}) {
   const ready = useReady();
-  const [v, setV] = useState({
-    title: "",
-    instructions: "",
-    period: "",
-    due: "",
-    total: "20",
-    events: "12",
-    media: "",
-    words: "",
-    sources: true,
-    categories: "",
-  });
-  const [given, setGiven] = useState<Given[]>([]);
+  const [v, setV] = useState(() => inFields(known));
+  const [given, setGiven] = useState<Given[]>(() => (known?.given ?? []).map((g, key) => ({ ...g, key })));
   const [problem, setProblem] = useState<string | null>(null);
   const set = (field: keyof typeof v) => (e: { target: { value: string } }) => setV({ ...v, [field]: e.target.value });
   const number = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null);
@@ -60,8 +91,7 @@ export function AssignmentForm({ classId }: { classId: string }) {
   ];
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    const due = new Date(v.due);
-    const answer = await askServer<{ id: string }>("POST", "/api/assignments", {
+    const body = {
       class: classId,
       title: v.title,
       instructions: v.instructions,
@@ -69,9 +99,12 @@ export function AssignmentForm({ classId }: { classId: string }) {
       requirements,
       given: given.map((g) => ({ title: g.title, when: readWhen(g.typed, { order }), locked: g.locked })),
       total: number(v.total) ?? 20,
-      dueAt: Number.isNaN(due.getTime()) ? "" : due.toISOString(),
-    });
-    if (answer.ok) window.location.assign(`/assignments/${answer.value.id}`);
+      dueAt: v.due,
+    };
+    const answer = known
+      ? await askServer("PUT", `/api/assignments/${known.id}`, body)
+      : await askServer<{ id: string }>("POST", "/api/assignments", body);
+    if (answer.ok) window.location.assign(`/assignments/${known?.id ?? (answer.value as { id: string }).id}`);
     else setProblem(answer.sentence);
   };
   const alter = (key: number, part: Partial<Given>) =>
@@ -103,9 +136,16 @@ export function AssignmentForm({ classId }: { classId: string }) {
             )}
           </Field>
           <div className="grid gap-4 sm:grid-cols-2">
-            <Field label="Due">
+            <Field label="Due" hint={`In the time of the class, ${zone.replaceAll("_", " ")}.`}>
               {(ids) => (
-                <input id={ids.id} type="datetime-local" className={INPUT} value={v.due} onChange={set("due")} />
+                <input
+                  id={ids.id}
+                  aria-describedby={ids.describedBy}
+                  type="datetime-local"
+                  className={INPUT}
+                  value={v.due}
+                  onChange={set("due")}
+                />
               )}
             </Field>
             <Field label="Total mark">
@@ -162,10 +202,11 @@ export function AssignmentForm({ classId }: { classId: string }) {
               Every event with a source
             </label>
           </fieldset>
-          <fieldset>
+          <fieldset disabled={known?.begun ?? false}>
             <legend className="mb-1 font-head text-[18px] font-[650]">Given events</legend>
             <p className="mb-2 text-[14px] text-quiet">
               Events you supply with their right date. To be dated by the students, or given with the date and locked.
+              {known?.begun ? " Some have begun, so these stay as they are." : ""}
             </p>
             <div className="flex flex-col gap-2">
               {given.map((g, i) => {
@@ -260,8 +301,11 @@ export function AssignmentForm({ classId }: { classId: string }) {
           ) : null}
           <div>
             <Button kind="main" type="submit" disabled={!ready}>
-              Set the assignment
+              {known ? "Save the changes" : "Set the assignment"}
             </Button>
+            {known?.begun ? (
+              <p className="mt-2 text-[14px] text-quiet">Those who have begun are told what is different.</p>
+            ) : null}
           </div>
         </div>
         <aside aria-label="As a student sees it" className="h-fit rounded-lg border border-line bg-panel p-4">

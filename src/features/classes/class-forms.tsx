@@ -5,7 +5,9 @@ import { type FormEvent, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { Modal } from "@/ui/controls/modal";
 import { PasswordMeter } from "@/ui/controls/password-meter";
+import { ownZone } from "@/ui/own-zone";
 import { useReady } from "@/ui/use-ready";
 
 /** A new class needs a name only. */
@@ -15,7 +17,7 @@ export function NewClassForm() {
   const [problem, setProblem] = useState<string | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    const answer = await askServer<{ id: string }>("POST", "/api/classes", { name });
+    const answer = await askServer<{ id: string }>("POST", "/api/classes", { name, zone: ownZone() });
     if (answer.ok) window.location.assign(`/classes/${answer.value.id}`);
     else setProblem(answer.sentence);
   };
@@ -226,24 +228,33 @@ const RETENTION = [
   [60, "five school years"],
 ] as const;
 
+interface ClassMember {
+  id: string;
+  displayName: string;
+  signInName: string | null;
+  madeElsewhere: boolean;
+  note: string;
+}
+
 /** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
 export function ClassDesk({
   id,
   joinCode,
   publishLimit,
   retentionMonths,
+  zone,
   members,
 }: {
   id: string;
   joinCode: string | null;
   publishLimit: string;
   retentionMonths: number;
-  members: { id: string; displayName: string; signInName: string | null; madeElsewhere: boolean }[];
+  zone: string;
+  members: ClassMember[];
 }) {
   const router = useRouter();
   const ready = useReady();
   const [problem, setProblem] = useState<string | null>(null);
-  const [codes, setCodes] = useState<Record<string, string>>({});
   const alter = async (change: object) => {
     const answer = await askServer("PATCH", `/api/classes/${id}`, change);
     setProblem(answer.ok ? null : answer.sentence);
@@ -312,6 +323,7 @@ export function ClassDesk({
             </select>
           )}
         </Field>
+        <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
         {problem ? (
           <p role="alert" className="mt-2 font-bold text-copper-dark">
             {problem}
@@ -325,39 +337,129 @@ export function ClassDesk({
         {members.length === 0 ? <p className="text-quiet">Nobody has joined yet.</p> : null}
         <ul className="divide-y divide-line border-y border-line">
           {members.map((m) => (
-            <li key={m.id} className="flex min-h-10 flex-wrap items-center gap-x-3 py-1">
-              <strong>{m.displayName}</strong>
-              <span className="text-[14px] text-quiet">
-                {m.signInName ?? (m.madeElsewhere ? "has an account from another class" : "signs in with e-mail")}
-              </span>
-              {m.signInName ? (
-                codes[m.id] ? (
-                  <span role="status" className="ml-auto text-[14px]">
-                    One-time code <strong>{codes[m.id]}</strong>, for a day
-                  </span>
-                ) : (
-                  <Button
-                    size="small"
-                    kind="quiet"
-                    className="ml-auto"
-                    disabled={!ready}
-                    onClick={async () => {
-                      const answer = await askServer<{ code: string }>(
-                        "POST",
-                        `/api/classes/${id}/members/${m.id}/code`,
-                      );
-                      if (answer.ok) setCodes({ ...codes, [m.id]: answer.value.code });
-                      else setProblem(answer.sentence);
-                    }}
-                  >
-                    Password lost
-                  </Button>
-                )
-              ) : null}
-            </li>
+            <StudentRow key={m.id} classId={id} member={m} members={members} />
           ))}
         </ul>
       </section>
     </>
+  );
+}
+
+/** The time zone due times are said in. */
+function ZoneField({ zone, onZone }: { zone: string; onZone: (zone: string) => void }) {
+  const ready = useReady();
+  // The browser knows the names there are; until it has woken up the present one is enough.
+  const zones = ready ? Intl.supportedValuesOf("timeZone") : [];
+  return (
+    <Field label="Times are those of" hint="Due times are said in this time zone, to everybody." className="mt-4">
+      {(ids) => (
+        <select
+          id={ids.id}
+          aria-describedby={ids.describedBy}
+          className={INPUT}
+          value={zone}
+          onChange={(e) => onZone(e.target.value)}
+        >
+          {[...new Set([zone, "UTC", ...zones])].map((z) => (
+            <option key={z} value={z}>
+              {z.replaceAll("_", " ")}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** A student with what tells them from another of that name, a code for a lost password, and the way out of the class. */
+function StudentRow({
+  classId,
+  member: m,
+  members,
+}: {
+  classId: string;
+  member: ClassMember;
+  members: readonly ClassMember[];
+}) {
+  const router = useRouter();
+  const ready = useReady();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [code, setCode] = useState<string | null>(null);
+  const [removing, setRemoving] = useState(false);
+  const [note, setNote] = useState(m.note);
+  const path = `/api/classes/${classId}/members/${m.id}`;
+  const alike = members.some((o) => o.id !== m.id && o.displayName.toLowerCase() === m.displayName.toLowerCase());
+  const done = (answer: { ok: true } | { ok: false; sentence: string }) => {
+    setProblem(answer.ok ? null : answer.sentence);
+    if (answer.ok) router.refresh();
+  };
+  return (
+    <li className="flex min-h-10 flex-wrap items-center gap-x-3 gap-y-1 py-1">
+      <strong>{m.displayName}</strong>
+      <span className="text-[14px] text-quiet">
+        {m.signInName ?? (m.madeElsewhere ? "has an account from another class" : "signs in with e-mail")}
+      </span>
+      {alike || m.note ? (
+        <input
+          aria-label={`Note to tell ${m.displayName} ${m.signInName ?? ""} from others`}
+          title="Only you see this, on the desk and in the table of marks"
+          className={`${INPUT} h-8 w-36`}
+          placeholder="which one?"
+          maxLength={40}
+          value={note}
+          disabled={!ready}
+          onChange={(e) => setNote(e.target.value)}
+          onBlur={async () => {
+            if (note.trim() !== m.note) done(await askServer("PATCH", path, { note }));
+          }}
+        />
+      ) : null}
+      <span className="ml-auto flex gap-1">
+        {code ? (
+          <span role="status" className="text-[14px]">
+            One-time code <strong>{code}</strong>, for a day
+          </span>
+        ) : m.signInName ? (
+          <Button
+            size="small"
+            kind="quiet"
+            disabled={!ready}
+            onClick={async () => {
+              const answer = await askServer<{ code: string }>("POST", `${path}/code`);
+              setProblem(answer.ok ? null : answer.sentence);
+              if (answer.ok) setCode(answer.value.code);
+            }}
+          >
+            Password lost
+          </Button>
+        ) : null}
+        <Button size="small" kind="quiet" disabled={!ready} onClick={() => setRemoving(true)}>
+          Remove
+        </Button>
+      </span>
+      {problem ? (
+        <p role="alert" className="w-full font-bold text-copper-dark">
+          {problem}
+        </p>
+      ) : null}
+      <Modal title={`Take ${m.displayName} out of the class?`} open={removing} onOpenChange={setRemoving}>
+        <p>
+          They no longer see the class and its assignments, and are told so. Their timelines stay theirs; what they have
+          handed in stays on your desk. With the join code they can come back.
+        </p>
+        <div className="mt-4 flex gap-2">
+          <Button
+            kind="main"
+            onClick={async () => {
+              setRemoving(false);
+              done(await askServer("DELETE", path));
+            }}
+          >
+            Take out of the class
+          </Button>
+          <Button onClick={() => setRemoving(false)}>Leave it</Button>
+        </div>
+      </Modal>
+    </li>
   );
 }

@@ -1,15 +1,17 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { ChevronDown, ClipboardList } from "lucide-react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { checkRequirements, requirementName, requirementText } from "@/core/check/requirements";
 import { lateText } from "@/core/time/late";
 import { inOrder } from "@/core/timeline/order";
 import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
+import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
-import { LocalTime } from "@/ui/local-time";
+import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "./editor-context";
 
 /** The live state of every requirement, at the foot of the editor; what is missing is a click away. */
@@ -27,9 +29,20 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
     () => (work ? checkRequirements(timeline, work.assignment.requirements) : []),
     [timeline, work],
   );
+  const [unfolded, setUnfolded] = useState(false);
+  // What the teacher alters while one works is said, not just there.
+  const asked = work && JSON.stringify(work.assignment);
+  const before = useRef(asked);
+  useEffect(() => {
+    if (asked && before.current && before.current !== asked)
+      store.say("Your teacher has changed the assignment. What is asked now stands under “The task”.");
+    before.current = asked;
+  }, [asked, store]);
   if (!work) return null;
   const { submission, returned } = work;
+  const { zone } = work.assignment;
   const missing = checks.filter((c) => !c.met);
+  const mayHandIn = !submission || returned?.toImprove === true;
   const submit = async () => {
     setAsking(false);
     const answer = await askServer<{ receipt: { at: string; hash: string } }>(
@@ -45,13 +58,32 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
       aria-label="Ready check"
       className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
     >
-      <strong>Ready check</strong>
+      <Button size="small" className="max-sm:h-11" onClick={onWork}>
+        <ClipboardList size={15} aria-hidden /> The task
+      </Button>
+      <strong className="max-sm:hidden">Ready check</strong>
+      {/* On a phone it is one line that opens. */}
+      <button
+        type="button"
+        className="flex min-h-11 flex-1 items-center gap-2 text-left sm:hidden"
+        aria-expanded={unfolded}
+        onClick={() => setUnfolded(!unfolded)}
+      >
+        <strong>Ready check</strong>
+        <span className={missing.length > 0 ? "text-copper-dark" : ""}>
+          {checks.length - missing.length} of {checks.length} met
+        </span>
+        <ChevronDown size={16} aria-hidden className={unfolded ? "rotate-180" : ""} />
+      </button>
       {checks.map((c) => (
         <button
           type="button"
           key={c.requirement.kind}
           title={requirementText(c.requirement)}
-          className="flex min-h-7 items-center gap-2 rounded-md px-1 hover:bg-white"
+          className={classes(
+            "flex min-h-7 items-center gap-2 rounded-md px-1 hover:bg-white max-sm:min-h-11 max-sm:w-full",
+            !unfolded && "max-sm:hidden",
+          )}
           onClick={() => {
             // To what is missing: the first event at fault, or the line where the next one is written.
             if (c.events[0]) select(c.events[0], true);
@@ -74,15 +106,16 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           )}
         </button>
       ))}
-      <span className="ml-auto flex items-center gap-3">
+      <span className={classes("ml-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
         {returned ? (
           <button type="button" className="min-h-7 font-bold text-verdigris underline" onClick={onWork}>
-            Returned: {returned.points} of {work.assignment.total}
+            Returned{returned.toImprove ? " to improve" : ""}: {returned.points} of {work.assignment.total}
           </button>
-        ) : submission ? (
+        ) : null}
+        {mayHandIn || returned ? null : submission ? (
           <>
             <span>
-              Submitted <LocalTime at={submission.at} />
+              Submitted <ZonedTime at={submission.at} zone={zone} />
               {submission.late > 0 ? (
                 <strong className="text-copper-dark"> · {lateText(submission.late)}</strong>
               ) : null}
@@ -100,21 +133,24 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
               </Button>
             ) : null}
           </>
-        ) : (
+        ) : null}
+        {mayHandIn ? (
           <>
-            <button type="button" className="min-h-7 underline" onClick={onWork}>
-              Due <LocalTime at={work.assignment.dueAt} />
-            </button>
+            {returned ? null : (
+              <button type="button" className="min-h-7 underline" onClick={onWork}>
+                Due <ZonedTime at={work.assignment.dueAt} zone={zone} />
+              </button>
+            )}
             <Button
               size="small"
               kind="main"
               disabled={!ready || waiting > 0}
               onClick={() => (missing.length > 0 ? setAsking(true) : void submit())}
             >
-              Submit
+              {returned ? "Submit again" : "Submit"}
             </Button>
           </>
-        )}
+        ) : null}
       </span>
       {problem ? (
         <p role="alert" className="w-full font-bold text-copper-dark">
@@ -129,7 +165,11 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             </li>
           ))}
         </ul>
-        <p className="mt-3">You can submit it as it is. Before it is due you can take it back and submit again.</p>
+        <p className="mt-3">
+          {returned
+            ? "You can submit it again as it is. What you handed in before stays with your teacher beside it."
+            : "You can submit it as it is. Before it is due you can take it back and submit again."}
+        </p>
         <div className="mt-4 flex gap-2">
           <Button kind="main" onClick={() => void submit()}>
             Submit as it is
@@ -141,7 +181,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         {receipt ? (
           <div data-testid="receipt">
             <p>
-              Your work was handed in on <LocalTime at={receipt.at} />
+              Your work was handed in on <ZonedTime at={receipt.at} zone={zone} />
               {submission && submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}. It is kept exactly
               as it is now; what you change from here on changes your draft only.
             </p>

@@ -1,6 +1,8 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import { ownZone } from "@/ui/own-zone";
+import { zonedText } from "@/core/time/zoned";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
@@ -61,6 +63,7 @@ export function ShareDialog({
   const asked = (w: Readers, fresh: boolean) => ({
     visibility: w.value,
     fresh,
+    zone: ownZone(),
     ...(w.class ? { class: w.class } : {}),
   });
 
@@ -152,12 +155,7 @@ const keyOf = (w: Readers) => `${w.value} ${w.class ?? ""}`;
 
 function stateInWords(p: Publication | null): string {
   if (!p) return "Draft – only its editors can see this.";
-  const day = new Date(p.publishedAt).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  });
+  const day = zonedText(new Date(p.publishedAt), p.zone);
   if (p.takenBack) return "Taken back – its link says so. Publish it again at any time; the link stays the same.";
   const later =
     p.laterChanges === 0

@@ -38,6 +38,8 @@ export interface Publication {
   classId: string | null;
   takenBack: boolean;
   publishedAt: string;
+  /** The time zone of its author when it was published. */
+  zone: string;
   laterChanges: number;
 }
 

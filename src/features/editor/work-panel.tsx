@@ -8,7 +8,7 @@ import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
-import { LocalTime } from "@/ui/local-time";
+import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "./editor-context";
 import { Frame } from "./event-sheet";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -28,13 +28,17 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
     <Frame title={assignment.title} onClose={onClose}>
       <div className="flex flex-col gap-4">
         <p className="text-[14px] text-quiet">
-          {assignment.className} · due <LocalTime at={assignment.dueAt} /> · {assignment.total} points
+          {assignment.className} · due <ZonedTime at={assignment.dueAt} zone={assignment.zone} /> · {assignment.total}{" "}
+          points
         </p>
         {returned ? (
           <section aria-label="Returned" className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3">
             <p className="font-head text-[22px] font-[650]">
               {returned.points === null ? "No points yet" : `${returned.points} of ${assignment.total}`}
             </p>
+            {returned.toImprove ? (
+              <p className="font-bold">Returned to improve: go on working on it, and submit it again.</p>
+            ) : null}
             {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
             {returned.given.some((g) => !g.locked) ? (
               <>
@@ -99,9 +103,9 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
         </section>
         {submission ? (
           <section aria-label="Receipt" className="text-[14px]">
-            <h3 className="mb-1 font-sans font-bold">Handed in</h3>
+            <h3 className="mb-1 font-sans font-bold">Handed in{submission.before > 0 ? " again" : ""}</h3>
             <p>
-              <LocalTime at={submission.at} />
+              <ZonedTime at={submission.at} zone={assignment.zone} />
               {submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}.{" "}
               <a
                 className="font-bold text-verdigris underline"
@@ -116,6 +120,9 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             <p className="text-[13px] text-quiet">The class keeps it for {keptMonths} months, then it is destroyed.</p>
           </section>
         ) : null}
+        <p className="text-[14px] text-quiet">
+          Your teacher can look at this timeline at any time, as it stands, and sees how much of what is asked is there.
+        </p>
         <section aria-label="The group">
           <h3 className="mb-1 font-sans text-[14px] font-bold">The group</h3>
           <p>{editors.map((e) => e.displayName).join(", ")}</p>

@@ -26,6 +26,8 @@ export class MarkSaver {
   state: MarkState = { kind: "nothing" };
   /** What was typed last; null: nothing that is not saved. */
   unsaved: MarkValues | null = null;
+  /** What was typed last, saved or not; null: nothing was typed on this page. */
+  typed: MarkValues | null = null;
   private readonly submission: string;
   private readonly total: number;
   private readonly listeners = new Set<() => void>();
@@ -46,6 +48,7 @@ export class MarkSaver {
 
   set(values: MarkValues): void {
     this.unsaved = values;
+    this.typed = values;
     this.say({ kind: "saving" });
     this.later(SAVE_AFTER_MS);
   }

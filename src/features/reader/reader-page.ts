@@ -8,7 +8,8 @@ import { escapeXml, toSvg } from "@/core/chart/to-svg";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { gapText } from "@/core/time/gap";
 import { headlineLabel, isTimed, type Manner, timeText, whenLongLabel } from "@/core/time/write-when";
-import { type Block, type Inline, safeAddress } from "@/core/text/description";
+import { safeAddress } from "@/core/text/description";
+import { blocksHtml } from "./blocks-html";
 import { COLOURS, type Item, type Timeline } from "@/core/timeline/timeline";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { READER_SCRIPT } from "./reader-script";
@@ -223,24 +224,4 @@ function figure(p: ReaderPage, m: FrozenItem): string {
         ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Video")}"></video>`
         : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Sound")}"></audio>`;
   return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
-}
-
-function blocksHtml(blocks: readonly Block[]): string {
-  return blocks
-    .map((b) => {
-      if (b.kind === "paragraph") return `<p>${b.content.map(inlineHtml).join("")}</p>`;
-      if (b.kind === "quote") return `<blockquote>${blocksHtml(b.blocks)}</blockquote>`;
-      const tag = b.ordered ? "ol" : "ul";
-      return `<${tag}>${b.items.map((i) => `<li>${blocksHtml(i)}</li>`).join("")}</${tag}>`;
-    })
-    .join("");
-}
-
-function inlineHtml(i: Inline): string {
-  if (i.kind === "break") return "<br>";
-  return i.marks.reduce((html, m) => {
-    if (m.kind === "bold") return `<strong>${html}</strong>`;
-    if (m.kind === "italic") return `<em>${html}</em>`;
-    return `<a href="${escapeXml(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
-  }, escapeXml(i.text));
 }

@@ -2,6 +2,7 @@ import "server-only";
 import { customAlphabet, nanoid } from "nanoid";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
+import { rightsChanged } from "../live/notify";
 import type { Visibility } from "../timelines/publish";
 
 /** Read aloud and typed from a board: no letter that sounds or looks like another. */
@@ -16,6 +17,8 @@ export interface SchoolClass {
   publishLimit: Visibility;
   /** How long a submission is kept after it was handed in, months. */
   retentionMonths: number;
+  /** The time zone its due times are said in, as the IANA names it. */
+  zone: string;
   teacher: string;
 }
 
@@ -27,33 +30,43 @@ export async function findClassRole(sql: Sql, id: string, account: string): Prom
   return row?.role ?? null;
 }
 
-/** Makes a class; whoever makes it is its teacher. */
-export async function createClass(teacher: string, name: string): Promise<Failure | { id: string }> {
+/** Makes a class; whoever makes it is its teacher, and its times are theirs. */
+export async function createClass(teacher: string, name: string, zone = "UTC"): Promise<Failure | { id: string }> {
   const plain = name.trim();
   if (plain.length < 1 || plain.length > 80) return fail("class_name_missing");
   const id = nanoid(12);
-  await db()`insert into class (id, name, teacher_id, join_code) values (${id}, ${plain}, ${teacher}, ${newCode()})`;
+  await db()`
+    insert into class (id, name, teacher_id, join_code, zone)
+    values (${id}, ${plain}, ${teacher}, ${newCode()}, ${(await isZone(zone)) ? zone : "UTC"})`;
   return { id };
+}
+
+/** Whether the database knows a time zone by this name. */
+export async function isZone(name: string): Promise<boolean> {
+  const [row] = await db()`select from pg_timezone_names where name = ${name}`;
+  return row !== undefined;
 }
 
 /** Renews or closes the join code, or sets how far students may publish. The teacher only. */
 export async function alterClass(
   id: string,
   teacher: string,
-  change: { code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number },
+  change: { code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number; zone?: string },
 ): Promise<Failure | { done: true }> {
+  if (change.zone !== undefined && !(await isZone(change.zone))) return fail("no_such_zone");
   const done = await db()`
     update class set
       join_code = case ${change.code ?? ""} when 'renew' then ${newCode()} when 'close' then null else join_code end,
       publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit),
-      retention_months = coalesce(${change.retentionMonths ?? null}, retention_months)
+      retention_months = coalesce(${change.retentionMonths ?? null}, retention_months),
+      zone = coalesce(${change.zone ?? null}, zone)
     where id = ${id} and teacher_id = ${teacher} returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
 
 export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
-    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, a.display_name as teacher from class c join account a on a.id = c.teacher_id where c.id = ${id}`;
+    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, a.display_name as teacher from class c join account a on a.id = c.teacher_id where c.id = ${id}`;
   return row ?? null;
 }
 
@@ -64,14 +77,57 @@ export interface Member {
   signInName: string | null;
   /** Whether the account was made in another class. */
   madeElsewhere: boolean;
+  /** What tells them from another of that name, for their teacher only. */
+  note: string;
 }
 
 export async function membersOf(id: string): Promise<Member[]> {
   return db()<Member[]>`
     select a.id, a.display_name, case when a.made_in_class = m.class_id then a.sign_in_name end as sign_in_name,
-      a.made_in_class is distinct from m.class_id and a.email is null as made_elsewhere
+      a.made_in_class is distinct from m.class_id and a.email is null as made_elsewhere, m.note
     from class_member m join account a on a.id = m.account_id
     where m.class_id = ${id} order by lower(a.display_name), a.id`;
+}
+
+/**
+ * A student's name as their teacher reads it: with the note that tells two of one name apart, or the sign-in name where another of the
+ * class has the same and nothing was noted. `p` is the account, `klass` the class, both of the query around it.
+ */
+export const TEACHERS_NAME = `p.display_name || coalesce((
+  select case when k.note <> '' then ' (' || k.note || ')'
+    when exists (select from class_member o join account q on q.id = o.account_id
+      where o.class_id = k.class_id and q.id <> p.id and lower(q.display_name) = lower(p.display_name))
+    then ' (' || coalesce(p.sign_in_name, 'with e-mail') || ')' end
+  from class_member k where k.account_id = p.id and k.class_id = klass), '')`;
+
+/** Notes what tells a student from another of the same name. Their teacher only. */
+export async function noteMember(
+  id: string,
+  teacher: string,
+  student: string,
+  note: string,
+): Promise<Failure | { done: true }> {
+  const done = await db()`
+    update class_member m set note = ${note.trim().slice(0, 40)} from class c
+    where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and c.teacher_id = ${teacher} returning m.account_id`;
+  return done.length > 0 ? { done: true } : fail("not_found");
+}
+
+/** Takes a student out of the class; what they have made stays theirs, what they have handed in stays with the class. */
+export async function removeMember(id: string, teacher: string, student: string): Promise<Failure | { done: true }> {
+  const done = await db().begin(async (tx) => {
+    const [gone] = await tx<{ name: string }[]>`
+      delete from class_member m using class c
+      where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and c.teacher_id = ${teacher} returning c.name`;
+    if (!gone) return false;
+    await tx`
+      insert into account_notice (account_id, text)
+      values (${student}, ${`You are no longer in the class ${gone.name}. Your timelines stay yours; what you have handed in stays with the class for as long as it keeps it. If that is a mistake, ask for its code and join again.`})`;
+    await rightsChanged(student, tx);
+    await rightsChanged(teacher, tx);
+    return true;
+  });
+  return done ? { done: true } : fail("not_found");
 }
 
 export interface ClassCard {

@@ -4,7 +4,7 @@ import type { Frozen } from "@/core/formats/frozen";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
-import { findClassRole } from "./class";
+import { findClassRole, TEACHERS_NAME } from "./class";
 import { type GivenOverride, overridesOf } from "./overrides";
 import type { SubmissionContent } from "./submit";
 
@@ -24,6 +24,12 @@ export interface GroupRow {
   late: number;
   changedAt: Date | null;
   points: number | null;
+  /** The draft its teacher may look at; null where nobody has begun, or it was deleted. */
+  timeline: string | null;
+  /** It was given back to be handed in again, and has not been. */
+  toImprove: boolean;
+  /** How often it was handed in before. */
+  before: number;
 }
 
 /** Whether a person teaches the class an assignment belongs to. */
@@ -57,20 +63,26 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
       frozenChecks: Check[] | null;
       right: number;
       known: Check[] | null;
+      toImprove: boolean;
+      before: number;
+      gone: boolean;
     }[]
   >`
-    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, s.due_at, m.points, m.returned_at,
+    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, greatest(s.due_at, a.due_at) as due_at, m.points,
+      m.returned_at, coalesce(m.to_improve, false) as to_improve, t.deleted_at is not null as gone,
+      (select count(*)::int from submission o where o.group_id = g.id and o.replaced_by is not null) as before,
       -- Only what the table shows is taken out of what was frozen, and by the database.
       as_json(s.content) -> 'checks' as frozen_checks,
       (select count(*)::int from jsonb_array_elements(as_json(s.content) -> 'given') with ordinality g (given, n)
         left join given_mark o on o.submission_id = s.id and o.n = g.n - 1
         where coalesce(o.result, g.given ->> 'result') = 'right' and not (g.given ->> 'locked')::boolean) as right,
-      coalesce((select array_agg(p.display_name order by e.joined_at, p.id) from editor e join account p on p.id = e.account_id
+      coalesce((select array_agg(${db().unsafe(TEACHERS_NAME)} order by e.joined_at, p.id)
+        from editor e join account p on p.id = e.account_id, lateral (select a.class_id as klass) as in_class
         where e.timeline_id = g.timeline_id and p.deleted_at is null), s.members, '{}') as members,
       (select k.checks from check_result k
         where k.timeline_id = g.timeline_id and k.seq = t.seq and k.requirements = ${db().json(a.requirements as never)}) as known
-    from group_work g join timeline t on t.id = g.timeline_id
-    left join submission s on s.group_id = g.id and s.taken_back_at is null
+    from group_work g join timeline t on t.id = g.timeline_id join assignment a on a.id = g.assignment_id
+    left join current_submission s on s.group_id = g.id
     left join mark m on m.submission_id = s.id
     where g.assignment_id = ${assignment} and (t.deleted_at is null or s.id is not null) order by g.created_at, g.id`;
   const rows = await Promise.all(
@@ -89,11 +101,15 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
           g.submittedAt && g.dueAt ? Math.max(0, Math.round((g.submittedAt.getTime() - g.dueAt.getTime()) / 1000)) : 0,
         changedAt: g.alteredAt,
         points: g.points === null ? null : Number(g.points),
+        timeline: g.gone ? null : g.timelineId,
+        toImprove: g.toImprove && g.returnedAt !== null,
+        before: g.before,
       };
     }),
   );
   const idle = await db()<{ displayName: string }[]>`
-    select p.display_name from class_member m join account p on p.id = m.account_id
+    select ${db().unsafe(TEACHERS_NAME)} as display_name
+    from class_member m join account p on p.id = m.account_id, lateral (select m.class_id as klass) as in_class
     where m.class_id = ${a.classId}
       and not exists (select from group_member g where g.assignment_id = ${assignment} and g.account_id = p.id)
     order by lower(p.display_name), p.id`;
@@ -112,6 +128,9 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
         late: 0,
         changedAt: null,
         points: null,
+        timeline: null,
+        toImprove: false,
+        before: 0,
       }),
     ),
   ];
@@ -135,9 +154,21 @@ export interface OpenSubmission {
   /** What the teacher says of a given date instead of what was worked out, by its number. */
   overrides: Record<number, GivenOverride>;
   returnedAt: Date | null;
-  /** The timeline's way of writing dates, as it was submitted. */
-  dateStyle: Frozen["dateStyle"];
-  events: { id: string; title: string; when: Frozen["events"][number]["when"] }[];
+  toImprove: boolean;
+  frozen: Frozen;
+  /** What was handed in the time before; null: this is the first. */
+  before: Before | null;
+}
+
+/** An earlier submission of the same group, with the mark it came back with. */
+export interface Before {
+  id: string;
+  submittedAt: Date;
+  drawing: string;
+  points: number | null;
+  comment: string;
+  comments: Record<string, string>;
+  frozen: Frozen;
 }
 
 /** A submission for its marking; null when it is not there or was taken back. */
@@ -159,17 +190,15 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
       points: string | null;
       comment: string | null;
       returnedAt: Date | null;
+      toImprove: boolean | null;
     }[]
   >`
-    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.members, s.hash, s.submitted_at, s.due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.members, s.hash, s.submitted_at,
+      greatest(s.due_at, a.due_at) as due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at, m.to_improve
     from submission s join group_work g on g.id = s.group_id join version v on v.id = s.version_id join timeline t on t.id = g.timeline_id
-    left join mark m on m.submission_id = s.id
+    join assignment a on a.id = g.assignment_id left join mark m on m.submission_id = s.id
     where s.id = ${id} and s.taken_back_at is null`;
   if (!row) return null;
-  const comments = await db()<
-    { eventId: string; text: string }[]
-  >`select event_id, text from event_comment where submission_id = ${id}`;
-  const frozen = JSON.parse(row.json) as Frozen;
   const overrides = await overridesOf(id);
   return {
     id: row.id,
@@ -184,11 +213,44 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     editedSince: row.now > row.seq,
     points: row.points === null ? null : Number(row.points),
     comment: row.comment ?? "",
-    comments: Object.fromEntries(comments.map((c) => [c.eventId, c.text])),
+    comments: await commentsOf(id),
     overrides,
     returnedAt: row.returnedAt,
-    dateStyle: frozen.dateStyle ?? null,
-    events: frozen.events.map((e) => ({ id: e.id, title: e.title, when: e.when })),
+    toImprove: row.toImprove ?? false,
+    frozen: JSON.parse(row.json) as Frozen,
+    before: await findBefore(id),
+  };
+}
+
+async function commentsOf(submission: string): Promise<Record<string, string>> {
+  const rows = await db()<{ eventId: string; text: string }[]>`
+    select event_id, text from event_comment where submission_id = ${submission}`;
+  return Object.fromEntries(rows.map((c) => [c.eventId, c.text]));
+}
+
+async function findBefore(submission: string): Promise<Before | null> {
+  const [row] = await db()<
+    {
+      id: string;
+      submittedAt: Date;
+      content: string;
+      json: string;
+      points: string | null;
+      comment: string | null;
+    }[]
+  >`
+    select s.id, s.submitted_at, s.content, v.json, m.points, m.comment
+    from submission s join version v on v.id = s.version_id left join mark m on m.submission_id = s.id
+    where s.replaced_by = ${submission} and s.taken_back_at is null`;
+  if (!row) return null;
+  return {
+    id: row.id,
+    submittedAt: row.submittedAt,
+    drawing: (JSON.parse(row.content) as SubmissionContent).drawing,
+    points: row.points === null ? null : Number(row.points),
+    comment: row.comment ?? "",
+    comments: await commentsOf(row.id),
+    frozen: JSON.parse(row.json) as Frozen,
   };
 }
 
@@ -224,13 +286,16 @@ export interface SubmissionRef {
   versionId: string;
   members: string[];
   submittedAt: Date;
+  /** The time zone of its class. */
+  zone: string;
 }
 
 /** Which submission it is, without what was handed in; null when it is not there or was taken back. */
 export async function findSubmissionRef(id: string): Promise<SubmissionRef | null> {
   const [row] = await db()<SubmissionRef[]>`
-    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.members, s.submitted_at
-    from submission s join group_work g on g.id = s.group_id where s.id = ${id} and s.taken_back_at is null`;
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.members, s.submitted_at, c.zone
+    from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
+    join class c on c.id = a.class_id where s.id = ${id} and s.taken_back_at is null`;
   return row ?? null;
 }
 
@@ -281,12 +346,20 @@ export async function saveMark(
   return { saved: true };
 }
 
-/** Returns one submission: from now on its group sees mark, comments and which given dates were right. */
-export async function returnWork(submission: string, teacher: string): Promise<Failure | { returned: true }> {
+/**
+ * Returns one submission: from now on its group sees mark, comments and which given dates were right. `toImprove`: they may hand it in
+ * again; that can be said, and taken back, after it was returned too, as long as they have not.
+ */
+export async function returnWork(
+  submission: string,
+  teacher: string,
+  toImprove = false,
+): Promise<Failure | { returned: true }> {
   const s = await mayMark(submission, teacher);
   if (!s) return fail("not_found");
-  const done =
-    await db()`update mark set returned_at = coalesce(returned_at, now()) where submission_id = ${submission} and points is not null returning submission_id`;
+  const done = await db()`
+    update mark set returned_at = coalesce(returned_at, now()), to_improve = ${toImprove}
+    where submission_id = ${submission} and points is not null returning submission_id`;
   if (done.length === 0) return fail("not_marked_yet");
   await workChanged(s.timelineId);
   return { returned: true };
@@ -297,8 +370,8 @@ export async function returnAll(assignment: string, teacher: string): Promise<Fa
   if (!(await teaches(assignment, teacher))) return fail("not_found");
   const done = await db()<{ timelineId: string }[]>`
     update mark m set returned_at = now()
-    from submission s join group_work g on g.id = s.group_id
-    where s.id = m.submission_id and g.assignment_id = ${assignment} and s.taken_back_at is null and m.points is not null and m.returned_at is null
+    from current_submission s join group_work g on g.id = s.group_id
+    where s.id = m.submission_id and g.assignment_id = ${assignment} and m.points is not null and m.returned_at is null
     returning g.timeline_id`;
   for (const row of done) await workChanged(row.timelineId);
   return { returned: done.length };

@@ -2,63 +2,23 @@ import { createHash } from "node:crypto";
 import fc from "fast-check";
 import { nanoid } from "nanoid";
 import { describe, expect, it } from "vitest";
-import type { Op } from "@/core/change/change";
 import { readWhen } from "@/core/time/read-when";
 import { UNDATED } from "@/core/time/when";
 import { USUAL_MANNER, whenLabel } from "@/core/time/write-when";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
+import { edit, must, RIGHT, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { setDeleted } from "../timelines/create";
 import { canSee, findPublished, publish } from "../timelines/publish";
 import { findTimeline } from "../timelines/queries";
-import { takeChange } from "../timelines/take-change";
 import { addClassmate, beginAssignment, createAssignment } from "./assignment";
-import { alterClass, createClass, findClass } from "./class";
-import { issueOneTimeCode, joinAsMe, joinNew, useOneTimeCode as takeOneTimeCode } from "./join-class";
+import { alterClass } from "./class";
+import { issueOneTimeCode, joinNew, useOneTimeCode as takeOneTimeCode } from "./join-class";
 import { findSubmission, groupsOf, overrideGiven, returnAll, returnWork, saveMark } from "./marking";
 import { ownWork, submit, takeSubmissionBack } from "./submit";
 
 withTestDatabase("submit");
-
-const RIGHT = "17 Aug 1851";
-
-function must<T>(value: T): Exclude<T, { failed: string }> {
-  if (isFailure(value)) throw new Error(value.failed);
-  return value as Exclude<T, { failed: string }>;
-}
-
-async function school(dueInSeconds = 3_600) {
-  const [teacher, nia, obi, wren] = [
-    await makePerson("Ms Ward"),
-    await makePerson("Nia"),
-    await makePerson("Obi"),
-    await makePerson("Wren"),
-  ];
-  const klass = must(await createClass(teacher.id, "History 8B")).id;
-  const code = (await findClass(klass))!.joinCode!;
-  for (const student of [nia, obi, wren]) must(await joinAsMe(student.id, code));
-  const assignment = must(
-    await createAssignment(teacher.id, {
-      class: klass,
-      title: "Crossing project",
-      instructions: "",
-      period: UNDATED,
-      requirements: [{ kind: "events", count: 3 }],
-      given: [
-        { title: "The bell is recast", when: readWhen(RIGHT), locked: false },
-        { title: "The viaduct opens", when: readWhen("Jul 1889"), locked: true },
-      ],
-      total: 20,
-      dueAt: new Date(Date.now() + dueInSeconds * 1_000).toISOString(),
-    }),
-  ).id;
-  const timeline = must(await beginAssignment(assignment, nia.id)).timeline;
-  return { teacher, nia, obi, wren, klass, code, assignment, timeline };
-}
-
-const edit = (timeline: string, author: string, ...ops: Op[]) =>
-  takeChange(timeline, { id: nanoid(), author, base: 0, ops });
 
 describe("an assignment", () => {
   it("begins with its given events: one to be dated, one locked with its date", async () => {
@@ -248,8 +208,8 @@ describe("the marking desk's dates", () => {
     must(await submit(s.timeline, s.nia.id));
     await edit(s.timeline, s.nia.id, { kind: "set_timeline", field: "dateStyle", value: USUAL_MANNER });
     const open = (await findSubmission((await ownWork(s.timeline))!.submission!.id))!;
-    expect(open.dateStyle).toEqual(style);
-    expect(whenLabel(readWhen(RIGHT), open.dateStyle)).not.toBe(whenLabel(readWhen(RIGHT)));
+    expect(open.frozen.dateStyle).toEqual(style);
+    expect(whenLabel(readWhen(RIGHT), open.frozen.dateStyle)).not.toBe(whenLabel(readWhen(RIGHT)));
   });
 });
 

@@ -68,8 +68,11 @@ export async function submit(
   const done = await db()
     .begin(async (tx): Promise<Failure | { receipt: { at: string; hash: string } }> => {
       await tx`select from group_work where id = ${work.groupId} for update`;
-      const [open] = await tx`select id from submission where group_id = ${work.groupId} and taken_back_at is null`;
-      if (open) return fail("submitted_already");
+      const [open] = await tx<{ id: string; again: boolean; returned: boolean }[]>`
+        select s.id, coalesce(m.to_improve, false) as again, m.returned_at is not null as returned
+        from current_submission s left join mark m on m.submission_id = s.id where s.group_id = ${work.groupId}`;
+      if (open && !open.returned) return fail("submitted_already");
+      if (open && !open.again) return fail("not_to_improve");
       // Checked on the living timeline within the same transaction, before it is frozen: descriptions are counted there.
       const version = await freeze(tx, timeline, by, "submission");
       const living = await readTimeline(tx, timeline);
@@ -99,10 +102,14 @@ export async function submit(
         }),
       };
       const text = canonicalJson(content);
+      const id = nanoid(12);
       const hash = createHash("sha256").update(version.hash).update(text).digest("hex");
       const [row] = await tx<{ submittedAt: Date }[]>`
       insert into submission (id, group_id, version_id, submitted_by, due_at, content, hash, members)
-      values (${nanoid(12)}, ${work.groupId}, ${version.id}, ${by}, ${work.dueAt}, ${text}, ${hash}, ${members.map((m) => m.displayName)}) returning submitted_at`;
+      values (${id}, ${work.groupId}, ${version.id}, ${by}, greatest(${work.dueAt}::timestamptz, case when ${open !== undefined} then now() end),
+        ${text}, ${hash}, ${members.map((m) => m.displayName)}) returning submitted_at`;
+      // What came back to be improved stays beside what is handed in again; that is not late.
+      if (open) await tx`update submission set replaced_by = ${id} where id = ${open.id}`;
       return { receipt: { at: row!.submittedAt.toISOString(), hash } };
     })
     .catch((error: unknown) => {
@@ -117,11 +124,14 @@ export async function submit(
 export async function takeSubmissionBack(timeline: string, by: string): Promise<Failure | { takenBack: true }> {
   if (!(await findRole(db(), timeline, by))) return fail("not_found");
   const done = await db()`
+    with back as (
     update submission s set taken_back_at = now()
-    from group_work g
-    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and now() < s.due_at
+    from group_work g join assignment a on a.id = g.assignment_id
+    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and s.replaced_by is null and now() < greatest(s.due_at, a.due_at)
       and not exists (select from mark m where m.submission_id = s.id and m.returned_at is not null)
-    returning s.id`;
+    returning s.id),
+    before as (update submission o set replaced_by = null from back where o.replaced_by = back.id returning o.id)
+    select id from back`;
   if (done.length === 0) return fail("too_late_to_take_back");
   await workChanged(timeline);
   return { takenBack: true };
@@ -140,11 +150,12 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       total: number;
       dueAt: Date;
       publishLimit: string;
+      zone: string;
       retentionMonths: number;
       groupId: string;
     }[]
   >`
-    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, c.retention_months, g.id as group_id
+    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, c.zone, c.retention_months, g.id as group_id
     from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
   if (!row) return null;
   const classmates = await db()<{ id: string; displayName: string }[]>`
@@ -162,17 +173,21 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       points: string | null;
       comment: string | null;
       returnedAt: Date | null;
+      toImprove: boolean | null;
+      before: number;
     }[]
   >`
-    select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at
-    from submission s left join mark m on m.submission_id = s.id
-    where s.group_id = ${row.groupId} and s.taken_back_at is null`;
+    select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at, m.to_improve,
+      (select count(*)::int from submission o where o.group_id = s.group_id and o.replaced_by is not null) as before
+    from current_submission s left join mark m on m.submission_id = s.id
+    where s.group_id = ${row.groupId}`;
   const overrides = s?.returnedAt ? await overridesOf(s.id) : {};
   const returned = s?.returnedAt
     ? {
         points: s.points === null ? null : Number(s.points),
         comment: s.comment ?? "",
         at: s.returnedAt.toISOString(),
+        toImprove: s.toImprove ?? false,
         comments: (
           await db()<
             { event: string; text: string }[]
@@ -194,6 +209,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       requirements: row.requirements,
       total: row.total,
       dueAt: row.dueAt.toISOString(),
+      zone: row.zone,
     },
     publishLimit: row.publishLimit,
     keptMonths: row.retentionMonths,
@@ -203,7 +219,11 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
           id: s.id,
           at: s.submittedAt.toISOString(),
           hash: s.hash,
-          late: Math.max(0, Math.round((s.submittedAt.getTime() - s.dueAt.getTime()) / 1000)),
+          late: Math.max(
+            0,
+            Math.round((s.submittedAt.getTime() - Math.max(s.dueAt.getTime(), row.dueAt.getTime())) / 1000),
+          ),
+          before: s.before,
         }
       : null,
     returned,

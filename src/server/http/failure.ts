@@ -110,6 +110,16 @@ export const FAILURES = {
     "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
   ],
   class_name_missing: [400, "Type a name for the class, of 1 to 80 characters."],
+  no_such_zone: [400, "There is no time zone of this name. Choose one from the list; nothing was changed."],
+  in_use_elsewhere: [
+    409,
+    "This timeline belongs to an assignment already. Choose another, or begin anew; nothing was changed.",
+  ],
+  not_yours_alone: [403, "Only the owner of a timeline can use it for an assignment. Nothing was changed."],
+  not_to_improve: [
+    409,
+    "This was handed in already. It can be handed in again once your teacher gives it back to improve.",
+  ],
   no_such_code: [404, "No class has this code now. Check it, or ask your teacher for the new one."],
   code_over: [401, "This code is wrong, used, or over. Ask your teacher for a new one."],
   assignment_incomplete: [400, "The assignment is not complete and was not made."],

@@ -61,7 +61,7 @@ export async function setDeleted(
     if (deleted)
       await tx`
         delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}
-          and not exists (select from submission s where s.group_id = g.id and s.taken_back_at is null)`;
+          and not exists (select from current_submission s where s.group_id = g.id)`;
     else
       await tx`
         insert into group_member (assignment_id, account_id, group_id)

@@ -20,6 +20,8 @@ export interface PublicationState {
   classId: string | null;
   takenBack: boolean;
   publishedAt: string;
+  /** The time zone of its author when it was published. */
+  zone: string;
   /** Changes made since that are not shown yet. */
   laterChanges: number;
 }
@@ -32,10 +34,11 @@ export async function publicationOf(timeline: string): Promise<PublicationState 
       classId: string | null;
       takenBackAt: Date | null;
       createdAt: Date;
+      zone: string;
       later: number;
     }[]
   >`
-    select p.address, p.visibility, p.class_id, p.taken_back_at, v.created_at,
+    select p.address, p.visibility, p.class_id, p.taken_back_at, v.created_at, p.zone,
       (select count(*)::int from change c where c.timeline_id = p.timeline_id and c.seq > v.seq) as later
     from shown_publication p join version v on v.id = p.version_id where p.timeline_id = ${timeline}`;
   if (!row) return null;
@@ -45,6 +48,7 @@ export async function publicationOf(timeline: string): Promise<PublicationState 
     classId: row.classId,
     takenBack: row.takenBackAt !== null,
     publishedAt: row.createdAt.toISOString(),
+    zone: row.zone,
     laterChanges: row.later,
   };
 }
@@ -59,6 +63,7 @@ export async function publish(
   visibility: Visibility,
   fresh: boolean,
   klass: string | null = null,
+  zone = "UTC",
 ): Promise<Failure | { publication: PublicationState }> {
   const role = await findRole(db(), timeline, by);
   if (!role) return fail("not_found");
@@ -80,11 +85,11 @@ export async function publish(
       // Thrown, so that no empty version stays.
       if (!version || (version.frozen.title === "" && version.frozen.events.length === 0)) throw new NothingThere();
       await tx`
-      insert into publication (timeline_id, address, visibility, class_id, version_id, title, byline, events)
+      insert into publication (timeline_id, address, visibility, class_id, version_id, title, byline, events, zone)
       values (${timeline}, ${newAddress()}, ${visibility}, ${given}, ${version.id},
-        ${version.frozen.title}, ${version.frozen.byline}, ${version.frozen.events.length})
+        ${version.frozen.title}, ${version.frozen.byline}, ${version.frozen.events.length}, ${zone})
       on conflict (timeline_id) do update set visibility = excluded.visibility, class_id = excluded.class_id, version_id = excluded.version_id,
-        title = excluded.title, byline = excluded.byline, events = excluded.events, published_at = now(), taken_back_at = null`;
+        title = excluded.title, byline = excluded.byline, events = excluded.events, zone = excluded.zone, published_at = now(), taken_back_at = null`;
       return true;
     })
     .catch((error: unknown) => {
@@ -129,6 +134,8 @@ export interface Published {
   classId: string | null;
   /** When the version that stands there was made. */
   at: Date;
+  /** The time zone of its author. */
+  zone: string;
   /** Whether its author has taken it back, or deleted the timeline. */
   gone: boolean;
 }
@@ -136,7 +143,7 @@ export interface Published {
 /** What stands at a published address, without looking at who asks; null when nothing ever did. */
 export async function findPublished(address: string): Promise<Published | null> {
   const [row] = await db()<Published[]>`
-    select p.timeline_id as timeline, p.version_id as version, p.visibility, p.class_id, p.published_at as at,
+    select p.timeline_id as timeline, p.version_id as version, p.visibility, p.class_id, p.published_at as at, p.zone,
       (p.taken_back_at is not null or t.deleted_at is not null) as gone
     from shown_publication p join timeline t on t.id = p.timeline_id where p.address = ${address}`;
   return row ?? null;

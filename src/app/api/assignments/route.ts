@@ -1,38 +1,6 @@
-import type { ValidateFunction } from "ajv";
-import { type AssignmentInput, createAssignment } from "@/server/classes/assignment";
-import { ajv, memberRoute } from "@/server/http/route";
-import { object, when } from "@/server/timelines/change-schema";
-
-const count = { type: "integer", minimum: 1, maximum: 10_000 };
-const readAssignment = ajv.compile(
-  object({
-    class: { type: "string", maxLength: 40 },
-    title: { type: "string", maxLength: 1_000 },
-    instructions: { type: "string", maxLength: 10_000 },
-    period: when,
-    requirements: {
-      type: "array",
-      maxItems: 20,
-      items: {
-        anyOf: [
-          object({ kind: { enum: ["events", "media", "words"] }, count }),
-          object({ kind: { const: "sources" } }),
-          object({
-            kind: { const: "categories" },
-            names: { type: "array", minItems: 1, maxItems: 20, items: { type: "string", minLength: 1, maxLength: 60 } },
-          }),
-        ],
-      },
-    },
-    given: {
-      type: "array",
-      maxItems: 100,
-      items: object({ title: { type: "string", maxLength: 300 }, when, locked: { type: "boolean" } }),
-    },
-    total: { type: "integer", minimum: 1, maximum: 1_000 },
-    dueAt: { type: "string", maxLength: 40 },
-  }),
-) as unknown as ValidateFunction<AssignmentInput>;
+import { createAssignment } from "@/server/classes/assignment";
+import { readAssignment } from "@/server/classes/assignment-schema";
+import { memberRoute } from "@/server/http/route";
 
 export const POST = memberRoute({ body: readAssignment }, async ({ user, body }) => {
   const made = await createAssignment(user.id, body);

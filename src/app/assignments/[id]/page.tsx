@@ -2,17 +2,17 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
+import { BeginAssignment } from "@/features/classes/begin-assignment";
 import { MarkingDesk } from "@/features/marking/marking-desk";
-import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
+import { findAssignment, findOwnWork, givenEventsOf, usableFor } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
 import { findSubmissionRef, groupsOf } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
-import { LocalTime } from "@/ui/local-time";
+import { ZonedTime } from "@/ui/zoned-time";
 import { Logo } from "@/ui/logo";
 import { checkDraft, openSubmission } from "../../desk-work";
-import { OpenTimelineButton } from "@/ui/open-timeline-button";
 
 export const metadata = { title: "Assignment" };
 
@@ -53,16 +53,21 @@ export default async function AssignmentPage({
           <Link href={`/classes/${assignment.classId}`} className="underline">
             {assignment.className}
           </Link>{" "}
-          · due <LocalTime at={assignment.dueAt.toISOString()} /> · {assignment.total} points
+          · due <ZonedTime at={assignment.dueAt.toISOString()} zone={assignment.zone} /> · {assignment.total} points
         </p>
       </div>
       {role === "teacher" ? (
-        <Link
-          href={asStudent ? `/assignments/${id}` : `/assignments/${id}?as=student`}
-          className={`${buttonLook("dark")} ml-auto`}
-        >
-          {asStudent ? "Back to the groups" : "As a student sees it"}
-        </Link>
+        <span className="ml-auto flex gap-2">
+          <Link href={`/assignments/${id}/edit`} className={buttonLook("dark")}>
+            Edit
+          </Link>
+          <Link
+            href={asStudent ? `/assignments/${id}` : `/assignments/${id}?as=student`}
+            className={buttonLook("dark")}
+          >
+            {asStudent ? "Back to the groups" : "As a student sees it"}
+          </Link>
+        </span>
       ) : null}
     </header>
   );
@@ -79,12 +84,15 @@ export default async function AssignmentPage({
                 Open your timeline
               </Link>
             ) : (
-              <OpenTimelineButton path={`/api/assignments/${id}/group`} label="Begin" />
+              <BeginAssignment id={id} usable={await usableFor(user.id)} />
             )}
           </div>
-          {role === "student" && !own ? (
+          {role === "student" ? (
             <p className="mt-3 text-[14px] text-quiet">
-              Whoever begins can take classmates into the group. If a classmate has begun already, ask them to add you.
+              {own
+                ? ""
+                : "Whoever begins can take classmates into the group. If a classmate has begun already, ask them to add you. "}
+              Your teacher can look at your draft at any time, and sees how much of what is asked is there.
             </p>
           ) : null}
         </main>
@@ -100,39 +108,14 @@ export default async function AssignmentPage({
       <MarkingDesk
         assignment={id}
         total={assignment.total}
+        zone={assignment.zone}
         rows={rows.map((r, i) => ({
           ...r,
           key: r.group ?? `idle-${i}`,
           submittedAt: r.submittedAt?.toISOString() ?? null,
           changedAt: r.changedAt?.toISOString() ?? null,
         }))}
-        open={
-          mine
-            ? {
-                id: mine.id,
-                members: mine.members,
-                checks: mine.content.checks,
-                given: mine.content.given.map((g, n) => ({
-                  title: g.title,
-                  locked: g.locked,
-                  right: whenLabel(g.right, mine.dateStyle),
-                  answer: whenLabel(g.answer, mine.dateStyle),
-                  result: g.result,
-                  override: mine.overrides[n] ?? null,
-                })),
-                drawing: mine.content.drawing,
-                hash: mine.hash,
-                submittedAt: mine.submittedAt.toISOString(),
-                late: mine.late,
-                editedSince: mine.editedSince,
-                points: mine.points,
-                comment: mine.comment,
-                comments: mine.comments,
-                returnedAt: mine.returnedAt?.toISOString() ?? null,
-                events: mine.events.map((e) => ({ id: e.id, title: e.title, when: whenLabel(e.when, mine.dateStyle) })),
-              }
-            : null
-        }
+        open={mine}
       />
     </div>
   );

@@ -8,7 +8,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { publishedTo } from "@/server/timelines/publish";
 import { buttonLook } from "@/ui/controls/button";
-import { LocalTime } from "@/ui/local-time";
+import { ZonedTime } from "@/ui/zoned-time";
 import { UserBar } from "../../user-bar";
 import { ListOf } from "../../published-list";
 
@@ -50,9 +50,9 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
                     {a.title}
                   </Link>
                   <span className="ml-3 text-[14px] text-quiet">
-                    due <LocalTime at={a.dueAt.toISOString()} />
+                    due <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
                     {work
-                      ? ` · ${work.returnedAt ? (work.points === null ? "returned" : `returned, ${work.points} of ${work.total}`) : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
+                      ? ` · ${work.returnedAt ? (work.points === null ? "returned" : `returned${work.toImprove ? " to improve" : ""}, ${work.points} of ${work.total}`) : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
                       : ""}
                   </span>
                 </li>
@@ -73,6 +73,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               joinCode={found.joinCode}
               publishLimit={found.publishLimit}
               retentionMonths={found.retentionMonths}
+              zone={found.zone}
               members={(await membersOf(id)).map((m) => ({ ...m }))}
             />
           </div>

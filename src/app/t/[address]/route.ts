@@ -1,3 +1,4 @@
+import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
 import { plainPage } from "@/server/http/plain-page";
@@ -33,12 +34,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     mediaPath: `/t/${params.address}/media`,
     note: null,
     listed,
-    published: published.at.toLocaleDateString("en-GB", {
-      day: "numeric",
-      month: "long",
-      year: "numeric",
-      timeZone: "UTC",
-    }),
+    published: zonedText(published.at, published.zone),
   });
   return sendPage(request, page, open ? "no-cache" : "private, no-cache");
 });

@@ -9,9 +9,15 @@ const readAlter = ajv.compile({
     code: { enum: ["renew", "close"] },
     publishLimit: { enum: ["only_me", "class", "link", "everybody"] },
     retentionMonths: { type: "integer", minimum: 1, maximum: 120 },
+    zone: { type: "string", maxLength: 60 },
   },
   additionalProperties: false,
-}) as ValidateFunction<{ code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number }>;
+}) as ValidateFunction<{
+  code?: "renew" | "close";
+  publishLimit?: Visibility;
+  retentionMonths?: number;
+  zone?: string;
+}>;
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {
   const done = await alterClass(params.id!, user.id, body);

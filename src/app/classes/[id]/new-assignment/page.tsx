@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
-import { findClassRole } from "@/server/classes/class";
+import { findClass, findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
@@ -10,13 +10,14 @@ export const metadata = { title: "New assignment" };
 export default async function NewAssignmentPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const user = await requirePageUser(`/classes/${id}/new-assignment`);
-  if ((await findClassRole(db(), id, user.id)) !== "teacher") notFound();
+  const found = (await findClassRole(db(), id, user.id)) === "teacher" ? await findClass(id) : null;
+  if (!found) notFound();
   return (
     <>
       <UserBar />
       <main className="mx-auto max-w-[1080px] px-5 py-7">
         <h1 className="mb-5 text-[26px]">New assignment</h1>
-        <AssignmentForm classId={id} />
+        <AssignmentForm classId={id} zone={found.zone} />
       </main>
     </>
   );

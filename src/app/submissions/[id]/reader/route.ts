@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
 import { findSubmissionRef, teaches } from "@/server/classes/marking";
 import { db } from "@/server/db/pool";
@@ -25,7 +26,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const page = await pageOfVersion(s.versionId, `${BUILD}-submission`, {
     mediaPath: `/submissions/${s.id}/media`,
     note: {
-      text: `As submitted by ${place} on ${s.submittedAt.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short" })}.`,
+      text: `As submitted by ${place} on ${zonedText(s.submittedAt, s.zone)}.`,
       link: null,
     },
     listed: false,

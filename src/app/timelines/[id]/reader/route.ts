@@ -1,31 +1,37 @@
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
-import { findRole } from "@/server/timelines/access";
+import { findRole, mayLookAt } from "@/server/timelines/access";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
 import { pageOfDraft, sendPage } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
-/** The draft as a reader will see it; for its editors only. */
+/** The draft as a reader will see it; for its editors, and for the teacher it is made for. */
 export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const id = params.id!;
   const user = await findUser(request);
   if (!user)
     return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
-  if (!(await findRole(db(), id, user.id)))
+  if (!(await mayLookAt(db(), id, user.id)))
     return plainPage(
       404,
       "There is nothing here that you may see",
       "Ask its owner for a link, or sign in as somebody else.",
     );
+  const edits = (await findRole(db(), id, user.id)) !== null;
   const page = await pageOfDraft(id, user.id, {
     mediaPath: `/api/timelines/${id}/media`,
-    note: {
-      text: "This is how a reader will see it. It is the draft, and only its editors can see this page.",
-      link: { to: `/timelines/${id}`, text: "Back to the editor" },
-    },
+    note: edits
+      ? {
+          text: "This is how a reader will see it. It is the draft: only its editors, and the teacher of an assignment, can see this page.",
+          link: { to: `/timelines/${id}`, text: "Back to the editor" },
+        }
+      : {
+          text: "This is the draft as it stands now. It has not been handed in; its group knows that you can see it.",
+          link: null,
+        },
     listed: false,
     published: null,
   });

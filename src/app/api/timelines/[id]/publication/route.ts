@@ -9,16 +9,17 @@ const readPublish = ajv.compile({
   properties: {
     visibility: { enum: ["only_me", "class", "link", "everybody"] },
     fresh: { type: "boolean" },
+    zone: { type: "string", maxLength: 60, pattern: "^[A-Za-z0-9_+/-]+$" },
     class: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
   },
   required: ["visibility", "fresh"],
   additionalProperties: false,
-}) as ValidateFunction<{ visibility: Visibility; fresh: boolean; class?: string }>;
+}) as ValidateFunction<{ visibility: Visibility; fresh: boolean; class?: string; zone?: string }>;
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
   const done = await inThread(
     "publish",
-    [params.id!, user.id, body.visibility, body.fresh, body.class ?? null],
+    [params.id!, user.id, body.visibility, body.fresh, body.class ?? null, body.zone ?? "UTC"],
     freezing(user.id),
   );
   return "failed" in done ? done : { publication: done.publication };

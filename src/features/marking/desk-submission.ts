@@ -1,0 +1,62 @@
+import type { Check } from "@/core/check/requirements";
+import type { GivenResult } from "@/core/check/given-dates";
+
+/** A medium of an event as the desk shows it. */
+export interface DeskMedium {
+  kind: "picture" | "video" | "sound";
+  /** The address without the size at its end. */
+  path: string;
+  text: string;
+  credit: string;
+}
+
+export interface DeskEvent {
+  id: string;
+  title: string;
+  when: string;
+  category: string;
+  /** The description as HTML, every text of it escaped. */
+  html: string;
+  media: DeskMedium[];
+  sources: { text: string; address: string | null }[];
+  /** What is different from the time before; null: nothing, or there was none. */
+  since: "new" | "changed" | null;
+}
+
+/** One submission as its teacher marks it, with what was handed in before. */
+export interface DeskSubmission {
+  id: string;
+  assignment: string;
+  members: string[];
+  checks: Check[];
+  given: {
+    title: string;
+    locked: boolean;
+    right: string;
+    answer: string;
+    result: GivenResult;
+    override: { result: GivenResult; reason: string } | null;
+  }[];
+  drawing: string;
+  hash: string;
+  submittedAt: string;
+  late: number;
+  editedSince: boolean;
+  points: number | null;
+  comment: string;
+  comments: Record<string, string>;
+  returnedAt: string | null;
+  /** It may be handed in again. */
+  toImprove: boolean;
+  events: DeskEvent[];
+  before: {
+    id: string;
+    submittedAt: string;
+    drawing: string;
+    points: number | null;
+    comment: string;
+    comments: Record<string, string>;
+    /** Titles of events that were there and are no more. */
+    gone: string[];
+  } | null;
+}

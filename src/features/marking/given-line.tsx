@@ -1,0 +1,96 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { GIVEN_WORDS, type GivenResult } from "@/core/check/given-dates";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { INPUT } from "@/ui/controls/field";
+import type { DeskSubmission } from "./desk-submission";
+
+/** One given date: what was answered, what was worked out of it, and what the teacher says instead. */
+export function GivenLine({
+  n,
+  submission,
+  given: g,
+}: {
+  n: number;
+  submission: string;
+  given: DeskSubmission["given"][number];
+}) {
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  const [result, setResult] = useState<GivenResult>(g.override?.result ?? "right");
+  const [reason, setReason] = useState(g.override?.reason ?? "");
+  const [problem, setProblem] = useState<string | null>(null);
+  const path = `/api/submissions/${submission}/given/${n}`;
+  const counts = g.override?.result ?? g.result;
+  const set = async (method: "PUT" | "DELETE", body?: object) => {
+    const answer = await askServer(method, path, body);
+    setProblem(answer.ok ? null : answer.sentence);
+    if (!answer.ok) return;
+    setAsking(false);
+    router.refresh();
+  };
+  return (
+    <li className="border-b border-line py-1">
+      {g.title}:{" "}
+      <strong className={counts === "right" ? "text-verdigris" : "text-copper-dark"}>
+        {g.locked ? "given with its date" : GIVEN_WORDS[counts]}
+      </strong>
+      {g.locked ? null : (
+        <span className="block text-quiet">
+          {g.answer || "nothing"} {g.result === "right" ? "" : `– right is ${g.right}`}
+        </span>
+      )}
+      {g.override ? (
+        <span className="block">
+          Set by you: {g.override.reason}{" "}
+          <button type="button" className="font-bold underline" onClick={() => void set("DELETE")}>
+            Take it back
+          </button>
+        </span>
+      ) : null}
+      {g.locked ? null : asking ? (
+        <span className="mt-1 flex flex-col gap-1.5">
+          <select
+            aria-label={`${g.title}: counts as`}
+            className={INPUT}
+            value={result}
+            onChange={(e) => setResult(e.target.value as GivenResult)}
+          >
+            {(["right", "less_exact", "wrong"] as const).map((r) => (
+              <option key={r} value={r}>
+                {GIVEN_WORDS[r]}
+              </option>
+            ))}
+          </select>
+          <input
+            aria-label={`${g.title}: why`}
+            className={INPUT}
+            placeholder="Why – the group reads it"
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
+          <span className="flex gap-1.5">
+            <Button size="small" kind="main" onClick={() => void set("PUT", { result, reason })}>
+              Let it count so
+            </Button>
+            <Button size="small" onClick={() => setAsking(false)}>
+              Cancel
+            </Button>
+          </span>
+          {problem ? <span className="font-bold text-copper-dark">{problem}</span> : null}
+        </span>
+      ) : g.override ? null : (
+        <button
+          type="button"
+          className="text-[13px] font-bold text-verdigris underline"
+          onClick={() => setAsking(true)}
+        >
+          Let it count otherwise
+        </button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,153 @@
+"use client";
+
+import { Field, INPUT } from "@/ui/controls/field";
+import { ZonedTime } from "@/ui/zoned-time";
+import type { DeskEvent, DeskMedium, DeskSubmission } from "./desk-submission";
+import { useMark } from "./use-mark";
+
+/** What was handed in: the chart, beside it the one of the time before, and every event with its comment field. */
+export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: number; zone: string }) {
+  const { before } = open;
+  return (
+    <section aria-label="As submitted" className="mt-5 rounded-lg border border-line">
+      <div className={before ? "grid gap-2 xl:grid-cols-2" : ""}>
+        {before ? <Drawing heading="Before" at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
+        <Drawing heading={before ? "Now" : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
+      </div>
+      <p className="flex flex-wrap gap-x-4 border-t border-line px-3 py-2 text-[14px]">
+        <a
+          className="font-bold text-verdigris underline"
+          href={`/submissions/${open.id}/reader`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Chart and read view as submitted
+        </a>
+        {before ? (
+          <a
+            className="font-bold text-verdigris underline"
+            href={`/submissions/${before.id}/reader`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            As submitted before
+          </a>
+        ) : null}
+        {before && before.gone.length > 0 ? <span>No longer there: {before.gone.join(", ")}</span> : null}
+      </p>
+      <ol aria-label="Events" className="divide-y divide-line border-t border-line">
+        {open.events.map((e) => (
+          <EventRow key={e.id} event={e} open={open} total={total} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Drawing({ heading, at, zone, svg }: { heading: string | null; at: string; zone: string; svg: string }) {
+  return (
+    <div className="min-w-0">
+      {heading ? (
+        <h3 className="px-3 pt-2 font-sans text-[14px]">
+          <strong>{heading}</strong>, <ZonedTime at={at} zone={zone} />
+        </h3>
+      ) : null}
+      {/* Drawn by our own painter, which escapes every text, when it was submitted. */}
+      <div
+        className="overflow-x-auto p-2 [&>svg]:h-auto [&>svg]:max-w-full"
+        dangerouslySetInnerHTML={{ __html: svg }}
+      />
+    </div>
+  );
+}
+
+/** An event as it was written, and beside it the field for the comment on it. */
+function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmission; total: number }) {
+  const { values, change } = useMark(open, total);
+  const earlier = open.before?.comments[e.id];
+  return (
+    <li className="grid gap-x-5 gap-y-2 px-3 py-3 [contain-intrinsic-size:auto_140px] [content-visibility:auto] md:grid-cols-[minmax(0,1fr)_minmax(200px,280px)]">
+      <div className="min-w-0">
+        <p className="text-[14px]">
+          <strong className="text-verdigris">{e.when || "No date"}</strong>
+          {e.category ? <span className="text-quiet"> · {e.category}</span> : null}
+          {e.since ? (
+            <strong className="ml-2 rounded-sm bg-sun px-1.5 text-[12px] text-slate">
+              {e.since === "new" ? "new" : "changed"}
+            </strong>
+          ) : null}
+        </p>
+        <h3 className="text-[17px]">{e.title || "Untitled"}</h3>
+        {e.html ? (
+          <div
+            className="mt-1 max-w-[62ch] text-[15px] [&_a]:underline [&_blockquote]:border-l-2 [&_blockquote]:border-line [&_blockquote]:pl-3 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mb-1.5 [&_ul]:list-disc [&_ul]:pl-5"
+            // Escaped where it is made (blocks-html.ts).
+            dangerouslySetInnerHTML={{ __html: e.html }}
+          />
+        ) : (
+          <p className="mt-1 text-[14px] text-quiet">No description.</p>
+        )}
+        {e.media.length > 0 ? (
+          <div className="mt-2 flex flex-wrap gap-2">
+            {e.media.map((m) => (
+              <Medium key={m.path} medium={m} />
+            ))}
+          </div>
+        ) : null}
+        <p className="mt-1.5 text-[13px] text-quiet">
+          {e.sources.length === 0 ? "No source." : "Source: "}
+          {e.sources.map((s, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a frozen list
+            <span key={i}>
+              {i > 0 ? "; " : ""}
+              {s.address ? (
+                <a className="underline" href={s.address} target="_blank" rel="noopener noreferrer nofollow">
+                  {s.text}
+                </a>
+              ) : (
+                s.text
+              )}
+            </span>
+          ))}
+        </p>
+      </div>
+      <Field label={`Comment on ${e.title || "Untitled"}`} hint={earlier ? `Before: “${earlier}”` : null}>
+        {(ids) => (
+          <textarea
+            id={ids.id}
+            aria-describedby={ids.describedBy}
+            rows={3}
+            className={`${INPUT} h-auto py-1.5`}
+            value={values.comments[e.id] ?? ""}
+            onChange={(x) => change({ comments: { ...values.comments, [e.id]: x.target.value } })}
+          />
+        )}
+      </Field>
+    </li>
+  );
+}
+
+function Medium({ medium: m }: { medium: DeskMedium }) {
+  return (
+    <figure className="max-w-[240px]">
+      {m.kind === "picture" ? (
+        <a href={`${m.path}/large`} target="_blank" rel="noreferrer">
+          <img src={`${m.path}/medium`} alt={m.text} loading="lazy" className="max-h-40 w-auto rounded-sm" />
+        </a>
+      ) : m.kind === "video" ? (
+        // biome-ignore lint/a11y/useMediaCaption: a student's own film, without captions
+        <video
+          src={`${m.path}/whole`}
+          controls
+          preload="metadata"
+          aria-label={m.text || "Video"}
+          className="max-h-40"
+        />
+      ) : (
+        // biome-ignore lint/a11y/useMediaCaption: a student's own recording
+        <audio src={`${m.path}/whole`} controls preload="metadata" aria-label={m.text || "Sound"} className="w-60" />
+      )}
+      <figcaption className="text-[12px] text-quiet">{m.credit || "No credit"}</figcaption>
+    </figure>
+  );
+}

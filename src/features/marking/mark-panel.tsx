@@ -1,0 +1,149 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { requirementName } from "@/core/check/requirements";
+import { lateText } from "@/core/time/late";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useReady } from "@/ui/use-ready";
+import { ZonedTime } from "@/ui/zoned-time";
+import type { DeskSubmission } from "./desk-submission";
+import { GivenLine } from "./given-line";
+import { useMark } from "./use-mark";
+
+/** Beside what was handed in: what is known of it, the points, the comment on the whole, and giving it back. */
+export function MarkPanel({
+  open,
+  total,
+  zone,
+  onStep,
+}: {
+  open: DeskSubmission;
+  total: number;
+  zone: string;
+  onStep: (by: 1 | -1) => void;
+}) {
+  const router = useRouter();
+  const ready = useReady();
+  const [failed, setFailed] = useState<string | null>(null);
+  const { values, state, saver, change } = useMark(open, total);
+  const giveBack = async (toImprove: boolean) => {
+    if (!(await saver.flush())) return;
+    const answer = await askServer("PUT", `/api/submissions/${open.id}/return`, { toImprove });
+    setFailed(answer.ok ? null : answer.sentence);
+    router.refresh();
+  };
+  return (
+    <aside
+      aria-label="Marking"
+      className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:w-full max-lg:border-t max-lg:border-l-0"
+    >
+      <div className="flex items-center gap-2">
+        <h2 className="text-[20px]">{open.members.join(", ")}</h2>
+        <span className="ml-auto flex gap-1">
+          <Button size="small" onClick={() => onStep(-1)} title="Alt and the up arrow">
+            Previous
+          </Button>
+          <Button size="small" onClick={() => onStep(1)} title="Alt and the down arrow">
+            Next
+          </Button>
+        </span>
+      </div>
+      <p className="mt-1 text-[14px] text-quiet">
+        Kept as submitted, <ZonedTime at={open.submittedAt} zone={zone} />
+        {open.late > 0 ? <strong className="text-copper-dark"> · {lateText(open.late)}</strong> : null} · edited since:{" "}
+        {open.editedSince ? "yes" : "no"}
+      </p>
+      {open.before ? (
+        <p className="mt-2 rounded-md bg-sun-wash px-2.5 py-2 text-[14px]">
+          Handed in again. Before, on <ZonedTime at={open.before.submittedAt} zone={zone} />:{" "}
+          <strong>{open.before.points === null ? "no points" : `${open.before.points} of ${total}`}</strong>
+          {open.before.comment ? <span className="block whitespace-pre-line">“{open.before.comment}”</span> : null}
+        </p>
+      ) : null}
+      <div className="mt-4 flex items-end gap-2">
+        <Field
+          label={`Points of ${total}`}
+          problem={failed ?? (state.kind === "refused" || state.kind === "waiting" ? state.sentence : null)}
+          className="w-full"
+        >
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              inputMode="decimal"
+              className={INPUT}
+              value={values.points}
+              onChange={(e) => change({ points: e.target.value })}
+            />
+          )}
+        </Field>
+      </div>
+      <Field label="Comment on the whole" className="mt-3">
+        {(ids) => (
+          <textarea
+            id={ids.id}
+            rows={3}
+            className={`${INPUT} h-auto py-2`}
+            value={values.comment}
+            onChange={(e) => change({ comment: e.target.value })}
+          />
+        )}
+      </Field>
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        {open.returnedAt ? (
+          <>
+            <span className="text-[14px]">
+              Returned <ZonedTime at={open.returnedAt} zone={zone} />
+              {open.toImprove ? ", to improve: it can be handed in again." : "."}
+            </span>
+            <Button size="small" disabled={!ready} onClick={() => void giveBack(!open.toImprove)}>
+              {open.toImprove ? "It stands as it is" : "Let it be handed in again"}
+            </Button>
+          </>
+        ) : (
+          <>
+            <Button kind="main" disabled={!ready || values.points.trim() === ""} onClick={() => void giveBack(false)}>
+              Return this
+            </Button>
+            <Button
+              disabled={!ready || values.points.trim() === ""}
+              title="Its group can hand it in again"
+              onClick={() => void giveBack(true)}
+            >
+              Return to improve
+            </Button>
+          </>
+        )}
+        <span role="status" className="text-[14px] text-verdigris">
+          {state.kind === "saved" ? "Saved" : state.kind === "saving" ? "Saving" : ""}
+        </span>
+      </div>
+      {open.given.length > 0 ? (
+        <section aria-label="Given dates" className="mt-4 border-t border-line pt-3">
+          <h3 className="font-sans text-[14px] font-bold">Given dates</h3>
+          <ul className="mt-1 text-[14px]">
+            {open.given.map((g, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a frozen list
+              <GivenLine key={i} n={i} submission={open.id} given={g} />
+            ))}
+          </ul>
+        </section>
+      ) : null}
+      <section aria-label="Requirements" className="mt-4">
+        <h3 className="font-sans text-[14px] font-bold">Requirements</h3>
+        <ul className="mt-1 text-[14px]">
+          {open.checks.map((c) => (
+            <li key={c.requirement.kind} className={c.met ? "" : "font-bold text-copper-dark"}>
+              {requirementName(c.requirement)}: {c.have} of {c.need}
+              {c.met ? "" : ` – ${c.missing}`}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">Fingerprint {open.hash}</p>
+    </aside>
+  );
+}

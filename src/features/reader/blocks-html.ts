@@ -1,0 +1,23 @@
+import { escapeXml } from "@/core/chart/to-svg";
+import type { Block, Inline } from "@/core/text/description";
+
+/** A description as HTML: every text escaped, links only where the core let them in. */
+export function blocksHtml(blocks: readonly Block[]): string {
+  return blocks
+    .map((b) => {
+      if (b.kind === "paragraph") return `<p>${b.content.map(inlineHtml).join("")}</p>`;
+      if (b.kind === "quote") return `<blockquote>${blocksHtml(b.blocks)}</blockquote>`;
+      const tag = b.ordered ? "ol" : "ul";
+      return `<${tag}>${b.items.map((i) => `<li>${blocksHtml(i)}</li>`).join("")}</${tag}>`;
+    })
+    .join("");
+}
+
+function inlineHtml(i: Inline): string {
+  if (i.kind === "break") return "<br>";
+  return i.marks.reduce((html, m) => {
+    if (m.kind === "bold") return `<strong>${html}</strong>`;
+    if (m.kind === "italic") return `<em>${html}</em>`;
+    return `<a href="${escapeXml(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
+  }, escapeXml(i.text));
+}

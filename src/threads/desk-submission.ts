@@ -1,0 +1,104 @@
+import "server-only";
+import { canonicalJson, type Frozen, type FrozenEvent } from "@/core/formats/frozen";
+import { safeAddress } from "@/core/text/description";
+import { whenLabel } from "@/core/time/write-when";
+import { mannerOf } from "@/core/timeline/read-options";
+import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
+import { blocksHtml } from "@/features/reader/blocks-html";
+import type { OpenSubmission } from "@/server/classes/marking";
+
+/** A submission as the desk shows it: words made, descriptions as HTML, and what is different from the time before. */
+export function deskSubmission(s: OpenSubmission): DeskSubmission {
+  const manner = mannerOf(s.frozen);
+  return {
+    id: s.id,
+    assignment: s.assignmentId,
+    members: s.members,
+    checks: s.content.checks,
+    given: s.content.given.map((g, n) => ({
+      title: g.title,
+      locked: g.locked,
+      right: whenLabel(g.right, manner),
+      answer: whenLabel(g.answer, manner),
+      result: g.result,
+      override: s.overrides[n] ?? null,
+    })),
+    drawing: s.content.drawing,
+    hash: s.hash,
+    submittedAt: s.submittedAt.toISOString(),
+    late: s.late,
+    editedSince: s.editedSince,
+    points: s.points,
+    comment: s.comment,
+    comments: s.comments,
+    returnedAt: s.returnedAt?.toISOString() ?? null,
+    toImprove: s.toImprove,
+    events: eventsOf(s),
+    before: s.before && {
+      id: s.before.id,
+      submittedAt: s.before.submittedAt.toISOString(),
+      drawing: s.before.drawing,
+      points: s.before.points,
+      comment: s.before.comment,
+      comments: s.before.comments,
+      gone: s.before.frozen.events
+        .filter((e) => !s.frozen.events.some((now) => now.id === e.id))
+        .map((e) => e.title || "Untitled"),
+    },
+  };
+}
+
+function eventsOf(s: OpenSubmission): DeskEvent[] {
+  const { frozen } = s;
+  const manner = mannerOf(frozen);
+  const categories = new Map(frozen.categories.map((c) => [c.id, c.name]));
+  const items = groupsOf(frozen);
+  const then = s.before && new Map(s.before.frozen.events.map((e) => [e.id, e]));
+  const itemsThen = s.before && groupsOf(s.before.frozen);
+  return frozen.events.map((e) => {
+    const own = items.get(e.id) ?? [];
+    const earlier = then?.get(e.id);
+    return {
+      id: e.id,
+      title: e.title,
+      when: whenLabel(e.when, manner),
+      category: categories.get(e.category ?? "") ?? "",
+      html: blocksHtml(e.description),
+      media: own.flatMap((i) =>
+        i.list === "media" && i.media && i.kind
+          ? [
+              {
+                kind: i.kind,
+                path: `/submissions/${s.id}/media/${i.media}`,
+                text: i.text,
+                credit: [i.credit, i.licence].filter(Boolean).join(", "),
+              },
+            ]
+          : [],
+      ),
+      sources: own
+        .filter((i) => i.list === "source" && (i.text || i.address))
+        .map((i) => ({ text: i.text || i.address, address: safeAddress(i.address) })),
+      since: !then ? null : !earlier ? "new" : isSame(e, earlier, own, itemsThen?.get(e.id) ?? []) ? null : "changed",
+    };
+  });
+}
+
+type Items = Frozen["items"];
+
+function groupsOf(f: Frozen): Map<string, Items> {
+  const found = new Map<string, Items>();
+  for (const i of f.items) {
+    const list = found.get(i.of);
+    if (list) list.push(i);
+    else found.set(i.of, [i]);
+  }
+  return found;
+}
+
+/** Whether title, date, words and everything that belongs to an event is as it was. */
+function isSame(a: FrozenEvent, b: FrozenEvent, itemsA: Items, itemsB: Items): boolean {
+  const said = (e: FrozenEvent, items: Items) =>
+    canonicalJson({ title: e.title, when: e.when, category: e.category, description: e.description, items });
+  return said(a, itemsA) === said(b, itemsB);
+}
