@@ -1,6 +1,6 @@
 "use client";
 
-import { useId, useMemo } from "react";
+import { useId, useMemo, useState } from "react";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { namedWhole, wholesFor, wholesOf } from "@/core/timeline/parts";
@@ -53,6 +53,12 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
     [timeline.events, event.id],
   );
   const isSpan = event.when.readAs.kind === "span";
+  // How much is done is asked only where a timeline says it of something.
+  const used = useMemo(
+    () => [...timeline.events.values()].some((e) => e.done !== null && !e.deleted),
+    [timeline.events],
+  );
+  const [asked, setAsked] = useState(false);
   return (
     <>
       {parts > 0 ? (
@@ -71,7 +77,16 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
           )}
         </Field>
       ) : null}
-      {isSpan ? (
+      {isSpan && !used && !asked ? (
+        <button
+          type="button"
+          className="min-h-6 w-fit text-[13px] font-bold text-verdigris underline"
+          onClick={() => setAsked(true)}
+        >
+          Say how much of it is done
+        </button>
+      ) : null}
+      {isSpan && (used || asked) ? (
         <div className="flex items-center gap-2">
           <label htmlFor={doneId} className="text-[13px] text-quiet">
             Done

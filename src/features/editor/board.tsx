@@ -9,6 +9,7 @@ import { classes } from "@/ui/classes";
 import { ChartPane } from "./chart-pane";
 import { useEditor, useEditorState } from "./editor-context";
 import { dateEvent, isWithoutDate, moveByKey } from "./event-deeds";
+import { Hint } from "@/ui/controls/hint";
 import { Notices } from "./notices";
 import { SAVING, TitleText } from "./top-bar";
 
@@ -60,9 +61,13 @@ export function Board({
         <button type="button" className={LARGE} disabled={!canRedo} aria-label="Redo" onClick={() => store.redo()}>
           <Redo2 size={28} />
         </button>
-        <p className="min-w-0 flex-1 truncate text-[20px] text-quiet">
-          {chosen ? "" : "Tap where an event belongs. Drag one to move it."}
-        </p>
+        <div className="min-w-0 flex-1">
+          {chosen ? null : (
+            <Hint name="board" large>
+              Tap where an event belongs. Drag one to move it.
+            </Hint>
+          )}
+        </div>
         {chosen ? (
           <button type="button" className={LARGE} onClick={() => select(null)}>
             Done
@@ -71,6 +76,15 @@ export function Board({
         <button type="button" className={LARGE} onClick={onLeave}>
           <LogOut size={26} /> Leave the board
         </button>
+        {chosen && !chosen.given ? (
+          <button
+            type="button"
+            className={classes(LARGE, "border-copper text-copper-dark")}
+            onClick={() => store.edit([{ kind: "delete_event", id: chosen.id }])}
+          >
+            <Trash2 size={26} /> Delete
+          </button>
+        ) : null}
       </section>
     </div>
   );
@@ -132,11 +146,6 @@ function Chosen({ event }: { event: TimelineEvent }) {
           </button>
         </>
       ) : null}
-      {event.given ? null : (
-        <button type="button" className={LARGE} onClick={() => store.edit([{ kind: "delete_event", id: event.id }])}>
-          <Trash2 size={26} /> Delete
-        </button>
-      )}
     </section>
   );
 }

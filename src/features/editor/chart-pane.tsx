@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/timeline";
+import { Hint } from "@/ui/controls/hint";
 import { Modal } from "@/ui/controls/modal";
 import { classes } from "@/ui/classes";
 import { ChartStage } from "@/ui/stage/chart-stage";
@@ -17,7 +18,7 @@ import { mannerOf } from "@/core/timeline/read-options";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
 const FOOT_INSET = 402;
-const FOOT_INSET_PHONE = 222;
+const FOOT_INSET_PHONE = 276;
 
 const SCALES: [Scale, string][] = [
   ["balanced", "balanced"],
@@ -147,7 +148,7 @@ export function ChartPane({
   const empty = timeline.events.size === 0 || [...timeline.events.values()].every((e) => e.deleted);
   const tool = board
     ? "flex h-14 min-w-14 items-center justify-center rounded-md border border-edge bg-white hover:bg-verdigris-wash disabled:opacity-40"
-    : "flex h-[26px] min-w-[30px] items-center justify-center rounded-md hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+    : "flex h-[26px] min-w-[30px] items-center justify-center rounded-md max-sm:h-11 max-sm:min-w-11 hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
   return (
     <div className="absolute inset-0 bg-white">
       <style href="chart-stage" precedence="default">
@@ -169,9 +170,13 @@ export function ChartPane({
       />
       {meeting.length > 0 ? <Meeting pairs={meeting} /> : null}
       {empty ? (
-        <p className="pointer-events-none absolute inset-x-0 bottom-10 px-6 text-center text-quiet">
-          The chart draws itself as you write events below – for example{" "}
-          <strong>about 1840 - 1852 Steam mill #trade</strong>. Or tap it where an event belongs.
+        <p className="pointer-events-none absolute inset-x-0 top-4 z-[1] mx-auto w-fit max-w-[46ch] px-4 text-center max-sm:top-2 max-sm:px-3 max-sm:text-[14px]">
+          <span className="inline-block rounded-md bg-panel/95 px-3 py-2 text-slate">
+            <Hint name="empty-chart">
+              The chart draws itself as you write events below – for example{" "}
+              <strong>about 1840 - 1852 Steam mill #trade</strong>. Or tap it where an event belongs.
+            </Hint>
+          </span>
         </p>
       ) : null}
       <div
@@ -181,7 +186,7 @@ export function ChartPane({
           "absolute right-0 bottom-0 z-[3] flex items-center border-line bg-panel",
           board
             ? "left-0 h-[72px] justify-end gap-3 border-t px-2 text-[20px]"
-            : "h-[30px] gap-1 border-t border-l px-2 text-[13px] max-sm:w-[222px] max-sm:justify-end sm:w-[402px] sm:justify-end",
+            : "h-[30px] gap-1 border-t border-l px-2 text-[13px] max-sm:h-11 max-sm:w-[276px] max-sm:justify-end max-sm:gap-0 max-sm:px-1 sm:w-[402px] sm:justify-end",
         )}
       >
         <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">

@@ -1,6 +1,8 @@
 "use client";
 
 import { useMemo } from "react";
+import { viewWords } from "@/core/chart/view-words";
+import { mannerOf } from "@/core/timeline/read-options";
 import type { Marks } from "@/core/timeline/timeline";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
@@ -21,6 +23,7 @@ export function ChartSettings() {
   const events = useEditorState((s) => s.timeline.events);
   const placed = useMemo(() => placedByHand(events).length, [events]);
   const firstView = useEditorState((s) => s.timeline.firstView);
+  const manner = useEditorState((s) => mannerOf(s.timeline));
   const setMarks = (value: Marks | null, group?: string) =>
     store.edit([{ kind: "set_timeline", field: "marks", value }], group ?? null);
   return (
@@ -116,9 +119,7 @@ export function ChartSettings() {
       ) : null}
       <div>
         <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">What a reader sees first</h3>
-        <p className="mb-1.5">
-          {firstView ? firstView.replace("..", " to ").replaceAll("T", " ") : "The whole timeline"}
-        </p>
+        <p className="mb-1.5">{viewWords(firstView, manner)}</p>
         <div className="flex flex-wrap gap-2">
           <Button
             size="small"

@@ -180,7 +180,8 @@ function TimesOn() {
   const { store } = useEditor();
   const timesOn = useEditorState((s) => s.timeline.timesOn);
   const kind = !timesOn ? "ask" : isDated(timesOn) ? "day" : "unnamed";
-  const [typed, setTyped] = useState<string | null>(kind === "day" ? timesOn!.typed : null);
+  /** What is being typed; null: nothing. */
+  const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const commit = (text: string) => {
     const day = readWhen(text, { ...readOptionsOf(store.getState().timeline), day: null, sentence: false });
@@ -188,6 +189,7 @@ function TimesOn() {
     if (!isDay && text.trim() !== "") return setProblem("This is not a day Fastigo can read. Try 14 Nov 1872.");
     setProblem(null);
     if (text.trim() !== "") store.edit(timesOnOps(store.getState().timeline, text));
+    setTyped(null);
   };
   return (
     <Field label="Times alone, such as 5:40" problem={problem}>
@@ -209,13 +211,13 @@ function TimesOn() {
             <option value="unnamed">are on one day, not named</option>
             <option value="day">are all on one day:</option>
           </select>
-          {typed === null ? null : (
+          {kind !== "day" && typed === null ? null : (
             <input
               aria-label="The day of all times"
               aria-describedby={ids.describedBy}
               className={`${INPUT} mt-1`}
               placeholder="14 Nov 1872"
-              value={typed}
+              value={typed ?? timesOn?.typed ?? ""}
               onChange={(e) => setTyped(e.target.value)}
               onBlur={(e) => commit(e.target.value)}
               onKeyDown={(e) => {

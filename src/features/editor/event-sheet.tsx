@@ -16,7 +16,6 @@ import { useEditor, useEditorState } from "./editor-context";
 import { dateOps, insertBeside, newCategory } from "./event-deeds";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
-import { mendsOf, problemText } from "./problem-text";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
 import { SourceField } from "./source-field";
@@ -24,6 +23,7 @@ import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
 import { mannerOf } from "@/core/timeline/read-options";
+import { Finding } from "./finding";
 
 /** Everything about one event. */
 export function EventSheet({
@@ -115,16 +115,7 @@ export function EventSheet({
           </div>
         ))}
         {findings.map((p) => (
-          <div key={p.code} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
-            {problemText(p, timeline)}
-            <span className="mt-1.5 flex flex-wrap gap-1.5">
-              {mendsOf(p, timeline).map((m) => (
-                <Button key={m.words} size="small" onClick={() => store.edit(m.ops)}>
-                  {m.words}
-                </Button>
-              ))}
-            </span>
-          </div>
+          <Finding key={p.code} problem={p} />
         ))}
         {comment ? (
           <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">

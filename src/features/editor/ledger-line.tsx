@@ -8,6 +8,7 @@ import { isMeantBy, readLine } from "@/core/timeline/read-line";
 import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
+import { Hint } from "@/ui/controls/hint";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./editor-context";
 import { addLines } from "./event-deeds";
@@ -104,7 +105,9 @@ export function LedgerLine() {
             {problem}
           </span>
         ) : text.trim() === "" ? (
-          <span>Date first or last, # and a category, ! for an important one. Paste a list to add many.</span>
+          <Hint name="ledger-line">
+            Date first or last, # and a category, ! for an important one. Paste a list to add many.
+          </Hint>
         ) : lines.length > 1 ? (
           <span>{lines.length} lines: Enter adds as many events</span>
         ) : (

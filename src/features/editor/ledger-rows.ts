@@ -32,6 +32,8 @@ export function useLedgerRows(
     enabled: long,
     estimateSize: () => ROW_PX,
     overscan: OVERSCAN,
+    // The header of the columns sticks to the top.
+    scrollPaddingStart: ROW_PX,
     getScrollElement: () => body.current?.closest<HTMLElement>("[data-ledger-scroll]") ?? null,
     getItemKey: (i) => events[i]!.id,
     rangeExtractor: (range: Range) => {

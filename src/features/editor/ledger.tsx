@@ -1,6 +1,6 @@
 "use client";
 
-import { CornerDownRight, MoreHorizontal } from "lucide-react";
+import { CornerDownRight, MoreHorizontal, PanelRightOpen } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
@@ -19,7 +19,7 @@ import { wordsIn } from "./words";
 const CELL = "w-full min-w-0 truncate rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
 /** Columns by the room there is: all, without description and source beside an open sheet, cards on a phone. */
 const COLUMNS =
-  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_32px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_32px] @5xl:grid-cols-[190px_minmax(160px,1fr)_170px_150px_90px_80px_minmax(90px,0.5fr)_36px]";
+  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_60px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_60px] @5xl:grid-cols-[190px_minmax(160px,1fr)_170px_150px_90px_80px_minmax(90px,0.5fr)_60px]";
 
 /** The events as a table that one can type in; as cards on a phone. */
 export function Ledger({ selected }: { selected: string | null }) {
@@ -143,6 +143,10 @@ const Row = memo(function Row({
       onFocus={(x) => {
         if (x.currentTarget.contains(x.target)) select(e.id);
       }}
+      // In a field two clicks choose a word; anywhere else in the row they open its event.
+      onDoubleClick={(x) => {
+        if (!(x.target as HTMLElement).closest("input, select, button")) select(e.id, true);
+      }}
       onKeyDown={(k) => {
         if (!k.altKey || !moveByKey(store, e.id, k.key)) return;
         k.preventDefault();
@@ -150,7 +154,8 @@ const Row = memo(function Row({
       }}
       className={classes(
         COLUMNS,
-        "group/row relative items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
+        // The header of the columns sticks to the top: no row is brought into view under it.
+        "group/row relative scroll-mt-9 items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
         selected && "bg-sun-wash",
         drop === "into" && "outline-2 -outline-offset-2 outline-sun",
         drop === "before" && "shadow-[inset_0_3px_0_#F2B632]",
@@ -220,10 +225,13 @@ const Row = memo(function Row({
       <Cell className="flex items-center gap-1 @max-2xl:col-start-2 @max-2xl:row-span-3 @max-2xl:row-start-1">
         <button
           type="button"
-          className="rounded-md border border-edge px-2 py-1 text-[13px] font-bold @2xl:hidden"
+          aria-label={`Open ${name}`}
+          title="Open the event sheet"
+          className="flex min-h-6 min-w-6 items-center justify-center rounded-md p-1 font-bold hover:bg-verdigris-wash max-sm:min-h-11 max-sm:border max-sm:border-edge max-sm:px-3 max-sm:text-[14px]"
           onClick={() => select(e.id, true)}
         >
-          Open
+          <PanelRightOpen size={16} aria-hidden className="max-sm:hidden" />
+          <span className="sm:hidden">Open</span>
         </button>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger aria-label={`More about ${name}`} className="rounded-md p-1.5 hover:bg-verdigris-wash">
@@ -333,11 +341,16 @@ function CellInput({
     committed.current = value;
   }, [value]);
   const leaving = useRef(false);
-  const commit = (text: string) => {
-    if (text === committed.current) return;
+  /** Gives whether the text was taken; what was refused stays in the cell. */
+  const commit = (text: string): boolean => {
+    if (text === committed.current) {
+      setProblem(null);
+      return true;
+    }
     const refused = onCommit(text) || null;
     setProblem(refused);
     if (!refused) committed.current = text;
+    return !refused;
   };
   const keys = (e: KeyboardEvent<HTMLInputElement>) => {
     // Enter that takes over a word of an input method is none of ours.
@@ -368,14 +381,13 @@ function CellInput({
         aria-invalid={problem !== null}
         readOnly={locked}
         title={problem ?? undefined}
-        onFocus={() => setDraft(value)}
+        onFocus={() => setDraft((kept) => (problem ? kept : value))}
         onChange={(e) => {
           setDraft(e.target.value);
           if (live) commit(e.target.value);
         }}
         onBlur={(e) => {
-          if (!leaving.current) commit(e.target.value);
-          if (!problem) setDraft(null);
+          if (leaving.current || commit(e.target.value)) setDraft(null);
         }}
         onKeyDown={keys}
       />

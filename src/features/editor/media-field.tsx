@@ -40,6 +40,8 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
   const full = most !== undefined && items.length >= most;
 
   const attach = (media: UploadedMedia, found: { address: string; foundOn: string } = { address: "", foundOn: "" }) => {
+    // What failed before is over once something has come.
+    setProblem(null);
     store.edit([
       {
         kind: "add_item",

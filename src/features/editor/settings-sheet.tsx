@@ -16,16 +16,16 @@ import { newCategory } from "./event-deeds";
 import { Frame } from "./event-sheet";
 import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
-import { problemText } from "./problem-text";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "./words";
 import { workedOutText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
+import { Finding } from "./finding";
 
 /** The opening page, the period, the scale and the categories of the whole timeline. */
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
-  const { store, select } = useEditor();
+  const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const set = (field: "title" | "subject" | "byline") => (value: string) =>
     store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
@@ -163,11 +163,8 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Worth a look</h3>
             <ul className="flex flex-col gap-1.5">
               {found.map((p) => (
-                <li key={`${p.code}${p.event}`} className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
-                  <button type="button" className="font-bold underline" onClick={() => select(p.event, true)}>
-                    {timeline.events.get(p.event)?.title || "Untitled"}
-                  </button>
-                  : {problemText(p, timeline)}
+                <li key={`${p.code}${p.event}`}>
+                  <Finding problem={p} named />
                 </li>
               ))}
             </ul>

@@ -35,11 +35,11 @@ export function ToolBar({
   const categories = categoriesOf(timeline);
   const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
   const tool =
-    "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent";
+    "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";
   return (
     <section
       aria-label="Tools"
-      className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 overflow-x-auto border-b border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5"
+      className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 border-b max-sm:gap-x-1 border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5"
     >
       <div className="flex items-center">
         <button
@@ -66,7 +66,8 @@ export function ToolBar({
       <span className="whitespace-nowrap text-quiet max-sm:hidden">
         {count} {count === 1 ? "event" : "events"}
       </span>
-      <ul aria-label="Categories shown" className="mx-auto flex items-center gap-1">
+      {/* Where there is little room the key scrolls by itself; what is beside it stays. */}
+      <ul aria-label="Categories shown" className="mx-auto flex min-w-0 items-center gap-1 overflow-x-auto">
         {categories.map((c) => {
           const on = !hidden.has(c.id);
           return (
@@ -76,7 +77,7 @@ export function ToolBar({
                 aria-pressed={on}
                 title={on ? `Hide ${c.name} on the chart` : `Show ${c.name} on the chart`}
                 className={classes(
-                  "flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash",
+                  "flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash max-sm:h-11",
                   !on && "text-quiet line-through",
                 )}
                 onClick={() => {
@@ -93,7 +94,7 @@ export function ToolBar({
           );
         })}
       </ul>
-      <div className="flex items-center">
+      <div className="flex shrink-0 items-center">
         <button
           type="button"
           className={tool}
@@ -101,7 +102,7 @@ export function ToolBar({
           disabled={!ready}
           onClick={() => setPanel(panel === "settings" ? null : "settings")}
         >
-          <Settings2 size={16} /> About
+          <Settings2 size={16} /> <span className="max-sm:sr-only">About</span>
         </button>
         <button
           type="button"
@@ -110,7 +111,7 @@ export function ToolBar({
           disabled={!ready}
           onClick={() => setPanel(panel === "history" ? null : "history")}
         >
-          <History size={16} /> History
+          <History size={16} /> <span className="max-sm:sr-only">History</span>
         </button>
         <button
           type="button"

@@ -243,6 +243,8 @@ export class ChartStage {
     this.wanted = "";
     this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
     this.rest();
+    // What has opened or narrowed under a pointer at rest is another date there.
+    if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
   }
 
   private ground(): Ground | null {
@@ -475,7 +477,13 @@ export class ChartStage {
     add(pointedAt(of, content.ground, content.view, along, this.chart.words.manner), within);
   }
 
-  private hover(x: number | null, y: number): void {
+  /** Where a mouse rests over the chart. */
+  private pointer: { x: number; y: number } | null = null;
+
+  private hover(at: number | null, y: number): void {
+    // Beyond the chart's edge, which may have moved, there is nothing.
+    const x = at === null || at > this.size.width ? null : at;
+    this.pointer = at === null ? null : { x: at, y };
     // What can be moved along the ridge shows it.
     const along = x !== null && (this.carry?.movesAlong(x, y) ?? false);
     const cursor = !along ? "" : this.upright ? "ns-resize" : "ew-resize";

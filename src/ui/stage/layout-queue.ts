@@ -38,6 +38,8 @@ export class LayoutQueue {
 
   /** A worker has not answered yet. */
   busy = false;
+  /** No worker can be had: a script that did not come, a browser that forbids it. */
+  private alone = false;
 
   stop(): void {
     this.task++;
@@ -64,7 +66,8 @@ export class LayoutQueue {
         if (step.done) {
           // Rows are laid out where they are: each is a chart of its own, and small.
           if (w.rows && !w.upright) this.deliver(w, events, step.value);
-          else this.send(task, w, this.prepared(w, events, step.value));
+          else if (this.alone) this.deliver(w, events, step.value);
+          else this.send(task, w, events, step.value);
           return;
         }
         if (performance.now() - begun > SLICE_MS) break;
@@ -96,9 +99,24 @@ export class LayoutQueue {
     }
   }
 
-  private send(task: number, w: Wanted, prepared: Prepared): void {
+  private send(task: number, w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
+    const prepared = this.prepared(w, events, data);
     const { mainData, mainFrame } = prepared;
-    this.worker ??= this.makeWorker();
+    /** Laid out where it is, from now on: slower, but there. */
+    const alone = () => {
+      this.alone = true;
+      this.worker?.terminate();
+      this.worker = null;
+      if (task === this.task && this.busy) this.deliver(w, events, data);
+    };
+    try {
+      this.worker ??= this.makeWorker();
+    } catch {
+      alone();
+      return;
+    }
+    this.worker.onerror = alone;
+    this.worker.onmessageerror = alone;
     this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
