@@ -47,6 +47,18 @@ async function closeDemoAccounts(url) {
   }
 }
 
+/** Whether an earlier start with an address for everybody has closed the demo accounts of this database. */
+async function areDemoAccountsClosed(url) {
+  const { default: postgres } = await import("postgres");
+  const sql = postgres(url, { max: 1, onnotice: () => {} });
+  try {
+    const [closed] = await sql`select from account where demo and password_hash = 'closed' limit 1`;
+    return closed !== undefined;
+  } finally {
+    await sql.end();
+  }
+}
+
 /** So that they are known again when an address for everybody is set. */
 async function markDemoAccounts(url) {
   const { default: postgres } = await import("postgres");
@@ -160,9 +172,13 @@ await run(async () => {
       if (done.status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
     }
     say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);
-    if (demo)
+    if (demo && (await areDemoAccountsClosed(databaseUrl)))
       say(
-        "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with five timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher",
+        "The demo accounts of this database were closed when it was started with PUBLIC_URL, so nobody can sign in to them. Everything else works; sign up, or start with a new database to see the demo.",
+      );
+    else if (demo)
+      say(
+        "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with six timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher",
       );
     say("Ctrl-C stops everything.");
   } catch (error) {

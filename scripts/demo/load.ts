@@ -11,7 +11,7 @@ import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/description";
 import { readWhen } from "@/core/time/read-when";
-import { UNDATED } from "@/core/time/when";
+import { NO_DAY, UNDATED } from "@/core/time/when";
 import { between } from "@/core/timeline/place";
 import { PICTURES } from "./draw-pictures";
 import { bellWav } from "./make-bell";
@@ -122,6 +122,7 @@ async function load(demo: DemoTimeline): Promise<string> {
     { kind: "set_timeline", field: "marks", value: demo.marks ?? null },
     { kind: "set_timeline", field: "lengths", value: demo.lengths ?? false },
     { kind: "set_timeline", field: "today", value: demo.today ?? false },
+    { kind: "set_timeline", field: "timesOn", value: demo.hours ? UNDATED : null },
     ...demo.categories.map(([name, colour, pattern]): Op => {
       place = between(place, null);
       return {
@@ -139,7 +140,9 @@ async function load(demo: DemoTimeline): Promise<string> {
   for (const e of demo.events) {
     const event = nanoid(10);
     ids.set(e.title, event);
-    const when = e.when ? readWhen(e.when) : { ...UNDATED, place: { after: before, key: "a0" } };
+    const when = e.when
+      ? readWhen(e.when, demo.hours ? { day: NO_DAY } : {})
+      : { ...UNDATED, place: { after: before, key: "a0" } };
     if (when.readAs.kind === "not_understood") throw new Error(`The demo's date "${e.when}" is not understood.`);
     ops.push({
       kind: "add_event",
@@ -338,7 +341,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
   }
   if (group.stage === "working") return;
   await first.must("POST", `/api/timelines/${timeline}/submission`);
-  if (group.stage !== "returned") return;
+  if (group.stage !== "returned" && group.stage !== "again") return;
   const { work } = await first.must<{ work: { submission: { id: string } } }>(
     "GET",
     `/api/timelines/${timeline}/changes?after=0`,
@@ -347,6 +350,22 @@ async function loadGroup(group: DemoGroup): Promise<void> {
     `/api/timelines/${timeline}`,
   );
   const flood = now.events.find((e) => e.title === "The long night flood")!;
+  if (group.stage === "again") {
+    await ward.must("PUT", `/api/submissions/${work.submission.id}/mark`, {
+      points: 11,
+      comment: "Good so far. Two of the crossings have no end: when did they stop?",
+      comments: [{ event: flood.id, text: "Who counted the forty-one?" }],
+    });
+    await ward.must("PUT", `/api/submissions/${work.submission.id}/return`, { toImprove: true });
+    // What they wrote after it came back.
+    await change(1, [
+      { kind: "add_event", id: nanoid(10), fields: { title: "Timber bridge taken down", when: readWhen("1815") } },
+      { kind: "set_event", id: flood.id, field: "shortTitle", value: "Flood night" },
+      { kind: "set_event", id: flood.id, field: "when", value: readWhen("14 - 15 Nov 1872") },
+    ]);
+    await first.must("POST", `/api/timelines/${timeline}/submission`);
+    return;
+  }
   await ward.must("PUT", `/api/submissions/${work.submission.id}/mark`, {
     points: 17,
     comment: "Clear, and in your own words. Say how you know the ferry's year.",

@@ -14,7 +14,7 @@ export const ASSIGNMENT = {
   total: 20,
 };
 
-export type Stage = "nothing" | "working" | "submitted" | "returned";
+export type Stage = "nothing" | "working" | "submitted" | "returned" | "again";
 
 export interface DemoGroup {
   members: string[];
@@ -38,7 +38,7 @@ export const GROUPS: readonly DemoGroup[] = [
   },
   {
     members: ["Rafe", "Odile"],
-    stage: "submitted",
+    stage: "again",
     events: 10,
     sources: 11,
     pictures: 4,

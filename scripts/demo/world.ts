@@ -38,6 +38,8 @@ export interface DemoTimeline {
   marks?: Marks;
   lengths?: true;
   today?: true;
+  /** A day of hours: its times have no date. */
+  hours?: true;
 }
 
 const AMBREL: DemoTimeline = {
@@ -544,4 +546,37 @@ const HOUSE: DemoTimeline = {
   ],
 };
 
-export const DEMO: readonly DemoTimeline[] = [AMBREL, BEES, VALLEY, PLAY, HOUSE];
+const FAIR: DemoTimeline = {
+  key: "fair",
+  title: "Fair day at Hollin Bank",
+  subject: "A school day",
+  introduction: ["Who had to be where, and when. Written on the day after, from the notes on the kitchen door."],
+  scale: "true",
+  hours: true,
+  categories: [
+    ["Building up", "umber", "uprights"],
+    ["The fair", "verdigris", "solid"],
+    ["Food", "copper", "slanted"],
+  ],
+  events: [
+    { when: "5:40", title: "Ovens lit", category: "Food" },
+    { when: "6:15 - 8:40", title: "Stalls go up in the yard", category: "Building up" },
+    { when: "7:05", title: "Tables carried over from the hall", category: "Building up" },
+    {
+      when: "9:00",
+      title: "The bell, and the gate opens",
+      category: "The fair",
+      important: true,
+      sound: { title: "The bell of the bridge school" },
+    },
+    { when: "9:30 - 12:30", title: "Boat race in the weir pool", category: "The fair" },
+    { when: "about 11:20", title: "The rain, a quarter of an hour", category: "The fair" },
+    { when: "12:00 - 14:00", title: "Soup for two hundred", category: "Food" },
+    { when: "13:10", title: "Ward's class wins the rope pull", category: "The fair", important: true },
+    { when: "15:00", title: "Last cake sold", category: "Food" },
+    { when: "15:30 - 17:20", title: "Everything down again", category: "Building up" },
+    { when: "17:45", title: "Counted: four hundred and eleven crowns", category: "The fair" },
+  ],
+};
+
+export const DEMO: readonly DemoTimeline[] = [AMBREL, BEES, VALLEY, PLAY, HOUSE, FAIR];

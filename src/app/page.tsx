@@ -31,7 +31,7 @@ async function YourTimelines({ id }: { id: string }) {
     <>
       <UserBar />
       <AccountNotices notices={notices.map((n) => ({ ...n, at: n.at.toISOString() }))} />
-      <div className="mx-auto flex max-w-[1280px] max-lg:flex-col">
+      <div className="mx-auto flex min-h-[calc(100dvh-56px)] max-w-[1280px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
           <h1 className="text-[23px]">Your timelines</h1>
           <div className="mt-3 mb-6">

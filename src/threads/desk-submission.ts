@@ -1,5 +1,7 @@
 import "server-only";
-import { canonicalJson, type Frozen, type FrozenEvent } from "@/core/formats/frozen";
+import { drawChart } from "@/core/chart/draw-chart";
+import { toSvg } from "@/core/chart/to-svg";
+import { canonicalJson, type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
 import { whenLabel } from "@/core/time/write-when";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -23,7 +25,8 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
       result: g.result,
       override: s.overrides[n] ?? null,
     })),
-    drawing: s.content.drawing,
+    // Two beside each other are drawn for the room there is; one alone is shown as it was drawn when it was handed in.
+    drawing: s.before ? smaller(s.frozen, "n") : s.content.drawing,
     hash: s.hash,
     submittedAt: s.submittedAt.toISOString(),
     late: s.late,
@@ -37,7 +40,7 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
     before: s.before && {
       id: s.before.id,
       submittedAt: s.before.submittedAt.toISOString(),
-      drawing: s.before.drawing,
+      drawing: smaller(s.before.frozen, "b"),
       points: s.before.points,
       comment: s.before.comment,
       comments: s.before.comments,
@@ -46,6 +49,15 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
         .map((e) => e.title || "Untitled"),
     },
   };
+}
+
+function smaller(frozen: Frozen, prefix: string): string {
+  const scene = drawChart(
+    { ...timelineFromFrozen(frozen), items: new Map() },
+    { width: 440, height: 420 },
+    { fit: true },
+  );
+  return toSvg(scene, { pictureUrl: () => null, prefix, label: "Chart as submitted" });
 }
 
 function eventsOf(s: OpenSubmission): DeskEvent[] {

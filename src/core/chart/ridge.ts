@@ -41,7 +41,8 @@ export function ridgeOf(laid: Laid, g: Ground, v: View, words: Words): Ridge {
   const row = makeTicks(g, v, words.manner, words.marks);
   const ends = endLabels(laid, g, v, words, row.unit);
   const taken = ends.map((e): [number, number] => [e.from, e.to]);
-  return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g) } };
+  const ridge = [xOf(g, v, ZERO) - CAP, xOf(g, v, { hi: axis.length, lo: 0 }) + CAP] as const;
+  return { ends, row: { ...row, ticks: clearOf(row.ticks, taken, g, ridge) } };
 }
 
 function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | null): EndLabel[] {

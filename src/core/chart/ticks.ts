@@ -108,12 +108,21 @@ export function makeTicks(g: Ground, v: View, said: TickManner = USUAL_MANNER, o
   return { ticks, larger: row.unit ? largerRow(g, v, row.unit, manner) : [], unit: row.unit };
 }
 
-/** The ticks without the labels that touch the `taken` stretches, or that the frame's edge would cut. */
-export function clearOf(ticks: readonly Tick[], taken: readonly [number, number][], { size, upright }: Ground): Tick[] {
+/**
+ * The ticks without the labels that touch the `taken` stretches, or that the frame's edge or the ridge's end would cut. `ridge`: from
+ * where to where it goes, px.
+ */
+export function clearOf(
+  ticks: readonly Tick[],
+  taken: readonly [number, number][],
+  { size, upright }: Ground,
+  ridge: readonly [number, number],
+): Tick[] {
   const gap = upright ? 3 : TICK_GAP / 2;
+  const [first, last] = [Math.max(4, ridge[0] + 2), Math.min(size - 4, ridge[1] - 2)];
   const free = (t: Tick) =>
-    t.x - t.width / 2 >= 4 &&
-    t.x + t.width / 2 <= size - 4 &&
+    t.x - t.width / 2 >= first &&
+    t.x + t.width / 2 <= last &&
     taken.every(([x, y]) => t.x + t.width / 2 + gap <= x || t.x - t.width / 2 - gap >= y);
   return ticks.map((t) => (t.text === "" || free(t) ? t : { x: t.x, text: "", width: 0 }));
 }
@@ -303,8 +312,8 @@ function largerRow(g: Ground, v: View, unit: Unit, manner: TickManner): TickRow[
   for (const r of [...row].reverse()) {
     const next = kept.at(-1);
     const x = Math.min(r.x, (next?.x ?? Number.POSITIVE_INFINITY) - long(r.text) - GAP);
-    // Only the one under way may be pushed; another that has no room is left out.
-    if (r === row[0] ? x > -long(r.text) : x === r.x && x + long(r.text) <= g.size - 4) kept.push({ ...r, x });
+    // Only the one under way may be pushed, as far as the frame's edge does not cut it; another that has no room is left out.
+    if (r === row[0] ? x >= 2 : x === r.x && x + long(r.text) <= g.size - 4) kept.push({ ...r, x });
   }
   return kept.reverse();
 }

@@ -171,7 +171,7 @@ export function ChartPane({
       {meeting.length > 0 ? <Meeting pairs={meeting} /> : null}
       {empty ? (
         <p className="pointer-events-none absolute inset-x-0 top-4 z-[1] mx-auto w-fit max-w-[46ch] px-4 text-center max-sm:top-2 max-sm:px-3 max-sm:text-[14px]">
-          <span className="inline-block rounded-md bg-panel/95 px-3 py-2 text-slate">
+          <span className="inline-block rounded-md bg-panel/95 px-3 py-2 text-slate empty:hidden">
             <Hint name="empty-chart">
               The chart draws itself as you write events below – for example{" "}
               <strong>about 1840 - 1852 Steam mill #trade</strong>. Or tap it where an event belongs.

@@ -85,7 +85,7 @@ export function LedgerLine() {
           onKeyDown={onKeyDown}
           aria-describedby="next-event-read"
           placeholder="Write the next event on one line – about 1840 - 1852 Steam mill #trade"
-          className="min-h-9 flex-1 resize-none rounded-md border border-edge bg-white px-2.5 py-1.5 text-[15px] placeholder:text-[#5d7479]"
+          className="min-h-9 flex-1 resize-none rounded-md border border-edge bg-white px-2.5 py-1.5 text-[15px] placeholder:whitespace-nowrap placeholder:text-[#5d7479]"
         />
         <button
           type="button"

@@ -10,7 +10,7 @@ export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: n
   const { before } = open;
   return (
     <section aria-label="As submitted" className="mt-5 rounded-lg border border-line">
-      <div className={before ? "grid gap-2 xl:grid-cols-2" : ""}>
+      <div className={before ? "grid gap-2 lg:grid-cols-2" : ""}>
         {before ? <Drawing heading="Before" at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
         <Drawing heading={before ? "Now" : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
       </div>

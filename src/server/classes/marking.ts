@@ -164,7 +164,6 @@ export interface OpenSubmission {
 export interface Before {
   id: string;
   submittedAt: Date;
-  drawing: string;
   points: number | null;
   comment: string;
   comments: Record<string, string>;
@@ -233,20 +232,18 @@ async function findBefore(submission: string): Promise<Before | null> {
     {
       id: string;
       submittedAt: Date;
-      content: string;
       json: string;
       points: string | null;
       comment: string | null;
     }[]
   >`
-    select s.id, s.submitted_at, s.content, v.json, m.points, m.comment
+    select s.id, s.submitted_at, v.json, m.points, m.comment
     from submission s join version v on v.id = s.version_id left join mark m on m.submission_id = s.id
     where s.replaced_by = ${submission} and s.taken_back_at is null`;
   if (!row) return null;
   return {
     id: row.id,
     submittedAt: row.submittedAt,
-    drawing: (JSON.parse(row.content) as SubmissionContent).drawing,
     points: row.points === null ? null : Number(row.points),
     comment: row.comment ?? "",
     comments: await commentsOf(row.id),

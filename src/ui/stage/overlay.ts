@@ -39,6 +39,7 @@ export class Overlay {
     this.line.hidden = true;
     this.line.setAttribute("aria-hidden", "true");
     this.lineText = document.createElement("span");
+    this.lineText.dataset.testid = "reading-date";
     this.line.append(this.lineText);
     this.flag = document.createElement("div");
     this.flag.className = "chart-flag";
