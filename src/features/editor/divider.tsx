@@ -42,7 +42,7 @@ export function Divider({
           type="button"
           aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"}
           disabled={folded === "chart"}
-          className="px-1.5 py-0.5 disabled:opacity-30"
+          className="flex h-6 min-w-7 items-center justify-center disabled:opacity-30 max-sm:h-8 max-sm:min-w-9"
           onClick={() => setSplit(folded === "ledger" ? 0.6 : 0)}
         >
           <ChevronUp size={14} />
@@ -51,7 +51,7 @@ export function Divider({
           type="button"
           aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"}
           disabled={folded === "ledger"}
-          className="px-1.5 py-0.5 disabled:opacity-30"
+          className="flex h-6 min-w-7 items-center justify-center disabled:opacity-30 max-sm:h-8 max-sm:min-w-9"
           onClick={() => setSplit(folded === "chart" ? 0.6 : 1)}
         >
           <ChevronDown size={14} />

@@ -44,7 +44,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
           type="button"
           onClick={onTitle}
           title="About this timeline"
-          className="block max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]"
+          className="block min-h-6 max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]"
         >
           <TitleText />
         </button>

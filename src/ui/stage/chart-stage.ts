@@ -243,8 +243,6 @@ export class ChartStage {
     this.wanted = "";
     this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
     this.rest();
-    // What has opened or narrowed under a pointer at rest is another date there.
-    if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
   }
 
   private ground(): Ground | null {
@@ -582,6 +580,8 @@ export class ChartStage {
     this.scene = scene;
     if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements();
     this.pointOut();
+    // What moves, opens or narrows under a pointer at rest is another date there.
+    if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
     this.frameTimes?.push(performance.now() - begun);
   }
 
