@@ -143,7 +143,7 @@ test("each is answered as the table says, to everybody it could concern", async 
   }
 
   const wrong: string[] = [];
-  for (const [name, row] of Object.entries(ACCESS)) {
+  const ask = async (name: string, row: (typeof ACCESS)[string]) => {
     const [method, path] = name.split(" ") as [string, string];
     const alters = method !== "GET" && method !== "PAGE";
     const needsSubmission =
@@ -246,7 +246,7 @@ test("each is answered as the table says, to everybody it could concern", async 
             : {}),
       });
       // What was altered by one actor must not be in another's way; what was refused has altered nothing.
-      if (alters && response.status() < 400) shared = null;
+      if (alters && response.status() < 400 && (path.includes("[") || path.includes("join"))) shared = null;
       let got = answerOf(response);
       // A wrong one-time code is refused to everybody alike: the route itself is open.
       if (name === "POST /api/session/code" && ((await response.json()) as { failed: string }).failed === "code_over")
@@ -255,7 +255,14 @@ test("each is answered as the table says, to everybody it could concern", async 
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);
     }
-  }
+  };
+  // A few at a time: each has a class and a timeline of its own.
+  const left = Object.entries(ACCESS);
+  await Promise.all(
+    Array.from({ length: 4 }, async () => {
+      for (let next = left.shift(); next; next = left.shift()) await ask(...next);
+    }),
+  );
   expect(wrong).toEqual([]);
 });
 

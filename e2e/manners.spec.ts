@@ -134,7 +134,9 @@ test("the date under a resting pointer follows what opens; a worker that does no
   await expect(date).not.toHaveText(before);
 
   await page.goto(`/timelines/${id}?board`);
-  await chartButton(page, /, event \d+ of 450/).first().click();
+  await chartButton(page, /, event \d+ of 450/)
+    .first()
+    .click();
   const buttons = page.locator("section").filter({ has: page.getByRole("button", { name: "Leave the board" }) });
   await expect(buttons.getByRole("button").last()).toHaveText("Delete");
 });
