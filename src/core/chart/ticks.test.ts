@@ -1,16 +1,18 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { seededTimeline, typedTimeline } from "../testing/seeded-timeline";
 import { textWidth } from "../text/measure";
 import { dayFromGregorian } from "../time/calendar";
 import { readWhen } from "../time/read-when";
-import type { Timeline } from "../timeline/timeline";
+import { emptyEvent, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { type Chart, chartOf } from "./chart";
 import { dateAt, dateText } from "./date-at";
 import { groundOf } from "./layout";
+import { ZERO } from "./pair";
 import { ridgeOf } from "./ridge";
 import { edgeText, marksWithin, markText, NESTED, tickYear, UNITS } from "./tick-units";
 import { TICK_FACE, TICK_SIZE } from "./ticks";
-import { isWhole, largestScale, panned, uAt, type View, viewOf, wholeView, zoomed } from "./view";
+import { isWhole, largestScale, panned, uAt, type View, viewOf, wholeView, xOf, zoomed } from "./view";
 
 const FRAME = { width: 1_000, height: 400 };
 const at = (year: number, month = 1, day = 1, second = 0) => ({ day: dayFromGregorian(year, month, day), second });
@@ -220,5 +222,35 @@ describe("a date that is pointed at", () => {
     expect(edgeText({ kind: "days", step: 1 }, at(1872, 11, 14, 79_800), { era: "BC" })).toBe("14 Nov 1872");
     expect(edgeText({ kind: "months", step: 3 }, at(1872, 11, 14), { era: "BC" })).toBe("Nov 1872");
     expect(edgeText({ kind: "years", step: 10 }, at(-309), { era: "BCE" })).toBe("310 BCE");
+  });
+});
+
+describe("what stands at the edges", () => {
+  it("no mark's words reach beyond the ridge or the frame, wherever one looks", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1500, max: 2000 }), { minLength: 1, maxLength: 12 }),
+        fc.constantFrom("true" as const, "balanced" as const),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.integer({ min: 0, max: 14 }),
+        (years, scale, at, zoom) => {
+          const events = years.map((y, i) => ({ ...emptyEvent(`e${i}`), title: "x", when: readWhen(`5 Mar ${y}`) }));
+          const t = { ...emptyTimeline("t"), scale, events: new Map(events.map((e) => [e.id, e])) };
+          const chart = chartOf(t, { width: 900, height: 400 });
+          const g = groundOf(chart.laid.axis, chart.laid.layout);
+          const v = zoomed(g, wholeView(g), at * 900, 2 ** zoom);
+          const { ends, row } = ridgeOf(chart.laid, g, v, chart.words);
+          const [from, to] = [xOf(g, v, ZERO) - 18, xOf(g, v, { hi: g.axis.length, lo: 0 }) + 18];
+          for (const tick of row.ticks.filter((x) => x.text)) {
+            expect(tick.x - tick.width / 2).toBeGreaterThanOrEqual(Math.max(0, from));
+            expect(tick.x + tick.width / 2).toBeLessThanOrEqual(Math.min(g.size, to));
+            for (const e of ends)
+              expect(tick.x + tick.width / 2 <= e.from || tick.x - tick.width / 2 >= e.to).toBe(true);
+          }
+          for (const l of row.larger) expect(l.x).toBeGreaterThanOrEqual(0);
+        },
+      ),
+      { seed: 11, numRuns: 300 },
+    );
   });
 });
