@@ -66,8 +66,8 @@ async function markDemoAccounts(url) {
   try {
     await sql`update account set demo = true where not demo and email like '%@hollinbank.example'`;
     await sql`
-      update account a set demo = true from class c join account t on t.id = c.teacher_id
-      where not a.demo and t.demo and a.made_in_class = c.id`;
+      update account a set demo = true from class_teacher k join account t on t.id = k.account_id
+      where not a.demo and t.demo and a.made_in_class = k.class_id`;
   } finally {
     await sql.end();
   }

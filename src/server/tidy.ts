@@ -1,4 +1,5 @@
 import "server-only";
+import { overdueSubmissions } from "./classes/keep";
 import { db } from "./db/pool";
 import { collectMedia } from "./media/collect";
 import { BIN_DAYS, purgeDeleted, purgeSubmission, purgeTimeline, purgeVersions } from "./timelines/purge";
@@ -37,17 +38,15 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
 
   const bin = new Date(now.getTime() - BIN_DAYS * DAY_MS);
   let submissions = 0;
-  for (const { id } of await sql<{ id: string }[]>`
-    select s.id from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
-    join class c on c.id = a.class_id
-    where s.submitted_at + make_interval(months => c.retention_months) < ${now} limit ${BATCH}`) {
+  for (const id of await overdueSubmissions(sql, now, BATCH)) {
     await sql.begin((tx) => purgeSubmission(tx, id));
     submissions++;
   }
   let timelines = 0;
   for (const { id } of await sql<{ id: string }[]>`
     select id from timeline t where deleted_at < ${bin}
-      and (exists (select from change c where c.timeline_id = t.id) or not exists (select from group_work g where g.timeline_id = t.id))
+      -- What is left of one for the sake of a submission has numbers, but no log any more.
+      and (t.seq = 0 or exists (select from change c where c.timeline_id = t.id))
     limit ${BATCH}`) {
     await sql.begin((tx) => purgeTimeline(tx, id));
     timelines++;
@@ -63,10 +62,9 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   // Versions that were published once and are no more, and frozen copies whose links were closed.
   await sql`delete from frozen_copy where closed_at < ${bin}`;
   const versions = await sql<{ id: string }[]>`
-    select v.id from version v where v.created_at < ${bin}
+    select v.id from version v where v.created_at < ${bin} and v.purpose <> 'submission'
       and not exists (select from publication p where p.version_id = v.id)
-      and not exists (select from frozen_copy f where f.version_id = v.id)
-      and not exists (select from submission s where s.version_id = v.id) limit ${BATCH}`;
+      and not exists (select from frozen_copy f where f.version_id = v.id) limit ${BATCH}`;
   if (versions.length > 0)
     await sql.begin((tx) =>
       purgeVersions(

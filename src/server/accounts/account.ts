@@ -1,7 +1,8 @@
 import "server-only";
 import { verify } from "@node-rs/argon2";
 import { canonicalJson, toFrozen } from "@/core/formats/frozen";
-import { db, type Tx } from "../db/pool";
+import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/reach";
+import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
 import { BIN_DAYS, purgeTimeline } from "../timelines/purge";
@@ -132,15 +133,8 @@ export async function binOf(account: string): Promise<InBin[]> {
 export async function exportOf(id: string): Promise<string | null> {
   const own = await findAccount(id);
   if (!own) return null;
-  const classes = await db()`
-    select c.name, case when c.teacher_id = ${id} then 'teacher' else 'student' end as role from class c
-    where c.teacher_id = ${id} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${id})`;
-  const submissions = await db()`
-    select s.submitted_at, s.hash, s.content, m.returned_at,
-      case when m.returned_at is not null then m.points end as points,
-      case when m.returned_at is not null then m.comment end as comment
-    from submission s join group_member g on g.group_id = s.group_id left join mark m on m.submission_id = s.id
-    where g.account_id = ${id} order by s.submitted_at`;
+  const classes = await classesIn(db(), id);
+  const submissions = await handedInBy(db(), id);
   const files = await db()`
     select m.id, m.timeline_id, m.kind, m.name, m.created_at from media m where m.created_by = ${id} order by m.created_at`;
   const mine = await db()<{ id: string; role: string }[]>`
@@ -162,7 +156,7 @@ export async function exportOf(id: string): Promise<string | null> {
     // Right dates of work that was not returned stay with the teacher.
     submissions: submissions.map(({ content, ...s }) => ({
       ...s,
-      content: s.returnedAt ? JSON.parse(content as string) : undefined,
+      content: s.returnedAt ? JSON.parse(content) : undefined,
     })),
     files,
   });
@@ -190,12 +184,10 @@ export async function deleteAccount(id: string, password: string): Promise<Failu
       } else await purgeTimeline(tx, t.id);
     }
     await tx`delete from editor where account_id = ${id}`;
-    await tx`delete from group_member where account_id = ${id}`;
-    await tx`delete from class_member where account_id = ${id}`;
+    await leaveAllClasses(tx, id);
     await tx`delete from removed_editor where account_id = ${id}`;
     await tx`delete from account_notice where account_id = ${id}`;
     await tx`delete from one_time_code where account_id = ${id}`;
-    await tx`update class set join_code = null, closed_at = now() where teacher_id = ${id}`;
     await endAllSessions(id, tx);
     // The row stays without a name: what others keep refers to it.
     await tx`
@@ -203,11 +195,4 @@ export async function deleteAccount(id: string, password: string): Promise<Failu
         made_in_class = null, deleted_at = now() where id = ${id}`;
   });
   return { deleted: true };
-}
-
-/** Takes the name off what was handed in: names stand beside the content that is hashed, not in it. */
-async function blankName(tx: Tx, id: string, name: string): Promise<void> {
-  await tx`
-    update submission s set members = array_replace(s.members, ${name}, 'Deleted account')
-    from group_member m where m.group_id = s.group_id and m.account_id = ${id}`;
 }

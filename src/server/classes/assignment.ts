@@ -15,14 +15,15 @@ import {
 import { confirmReading } from "@/core/timeline/read-options";
 import { isDated, UNDATED, type When } from "@/core/time/when";
 import { db, type Tx } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { type Failure, fail, refusal } from "../http/failure";
 import { rightsChanged, workChanged } from "../live/notify";
-import { findRole } from "../timelines/access";
+import { findRight, holds, requireRight } from "../timelines/access";
 import { createTimelineIn } from "../timelines/create";
-import { addEditorFromClass } from "../timelines/invite";
+import { makeEditor } from "../timelines/invite";
 import { readTimeline } from "../timelines/queries";
-import { refusal, takeChangeIn } from "../timelines/take-change";
+import { takeChangeIn } from "../timelines/take-change";
 import { findClassRole } from "./class";
+import { joinGroup } from "./reach";
 
 export interface GivenInput {
   title: string;
@@ -287,9 +288,9 @@ export async function beginAssignment(
 
 /** Puts what an assignment asks for into a timeline there is; its owner only, and only one of no assignment. */
 async function takeInto(tx: Tx, a: Assignment, student: string, timeline: string): Promise<Failure | null> {
-  const role = await findRole(tx, timeline, student);
-  if (!role) return fail("not_found");
-  if (role !== "owner") return fail("not_yours_alone");
+  const right = await findRight(tx, timeline, student);
+  if (!holds(right, "edit")) return fail("not_found");
+  if (right !== "own") return fail("not_yours_alone");
   const [used] = await tx`select from group_work where timeline_id = ${timeline}`;
   if (used) return fail("in_use_elsewhere");
   const read = await readTimeline(tx, timeline);
@@ -317,9 +318,10 @@ async function begunAlready(assignment: string, student: string): Promise<Failur
 
 /** The teacher watches the group's timeline from now on. */
 async function rightsOfTeacher(timeline: string): Promise<void> {
-  const [row] = await db()<{ teacherId: string }[]>`
-    select c.teacher_id from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
-  if (row) await rightsChanged(row.teacherId);
+  for (const t of await db()<{ id: string }[]>`
+    select t.account_id as id from group_work g join assignment a on a.id = g.assignment_id
+    join class_teacher t on t.class_id = a.class_id where g.timeline_id = ${timeline}`)
+    await rightsChanged(t.id);
 }
 
 /** Takes a classmate into the group: somebody of the class who has not begun the assignment elsewhere. */
@@ -328,9 +330,16 @@ export async function addClassmate(
   by: string,
   classmate: string,
 ): Promise<Failure | { added: true }> {
-  if (!(await findRole(db(), timeline, by))) return fail("not_found");
-  if (!(await addEditorFromClass(timeline, classmate))) return fail("not_a_classmate");
-  await db()`delete from removed_editor where timeline_id = ${timeline} and account_id = ${classmate}`;
+  const done = await db()
+    .begin(async (tx): Promise<Failure | null> => {
+      await requireRight(tx, timeline, by, "edit");
+      if ((await joinGroup(tx, timeline, classmate)) !== "joined") return fail("not_a_classmate");
+      await makeEditor(tx, timeline, classmate);
+      await tx`delete from removed_editor where timeline_id = ${timeline} and account_id = ${classmate}`;
+      return null;
+    })
+    .catch(refusal);
+  if (done) return done;
   await rightsChanged(classmate);
   await workChanged(timeline);
   return { added: true };

@@ -6,7 +6,7 @@ import { db } from "../db/pool";
 import { edit, must, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { createTimeline } from "../timelines/create";
-import { mayLookAt } from "../timelines/access";
+import { findRight } from "../timelines/access";
 import { findTimeline } from "../timelines/queries";
 import {
   alterAssignment,
@@ -82,13 +82,13 @@ describe("the draft of set work", () => {
     const own = must(await createTimeline(s.nia.id, { title: "Mine", subject: "" })).id;
     const other = await makePerson("Mr Hale");
     must(await createClass(other.id, "9C"));
-    expect(await Promise.all([s.teacher, s.nia, s.obi, other].map((p) => mayLookAt(db(), s.timeline, p.id)))).toEqual([
-      true,
-      true,
-      false,
-      false,
+    expect(await Promise.all([s.teacher, s.nia, s.obi, other].map((p) => findRight(db(), s.timeline, p.id)))).toEqual([
+      "read",
+      "own",
+      null,
+      null,
     ]);
-    expect(await mayLookAt(db(), own, s.teacher.id)).toBe(false);
+    expect(await findRight(db(), own, s.teacher.id)).toBeNull();
   });
 });
 

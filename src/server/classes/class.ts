@@ -25,8 +25,8 @@ export interface SchoolClass {
 /** What a person is in a class; null: nothing. */
 export async function findClassRole(sql: Sql, id: string, account: string): Promise<ClassRole | null> {
   const [row] = await sql<{ role: ClassRole }[]>`
-    select case when c.teacher_id = ${account} then 'teacher' else 'student' end as role from class c
-    where c.id = ${id} and (c.teacher_id = ${account} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
+    select case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role from class c
+    where c.id = ${id} and (teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
   return row?.role ?? null;
 }
 
@@ -35,9 +35,11 @@ export async function createClass(teacher: string, name: string, zone = "UTC"): 
   const plain = name.trim();
   if (plain.length < 1 || plain.length > 80) return fail("class_name_missing");
   const id = nanoid(12);
-  await db()`
-    insert into class (id, name, teacher_id, join_code, zone)
-    values (${id}, ${plain}, ${teacher}, ${newCode()}, ${(await isZone(zone)) ? zone : "UTC"})`;
+  const known = (await isZone(zone)) ? zone : "UTC";
+  await db().begin(async (tx) => {
+    await tx`insert into class (id, name, join_code, zone) values (${id}, ${plain}, ${newCode()}, ${known})`;
+    await tx`insert into class_teacher (class_id, account_id) values (${id}, ${teacher})`;
+  });
   return { id };
 }
 
@@ -60,13 +62,16 @@ export async function alterClass(
       publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit),
       retention_months = coalesce(${change.retentionMonths ?? null}, retention_months),
       zone = coalesce(${change.zone ?? null}, zone)
-    where id = ${id} and teacher_id = ${teacher} returning id`;
+    where id = ${id} and teaches(id, ${teacher}) returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
 
 export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
-    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, a.display_name as teacher from class c join account a on a.id = c.teacher_id where c.id = ${id}`;
+    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, (
+      select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
+      where t.class_id = c.id) as teacher
+    from class c where c.id = ${id}`;
   return row ?? null;
 }
 
@@ -109,7 +114,7 @@ export async function noteMember(
 ): Promise<Failure | { done: true }> {
   const done = await db()`
     update class_member m set note = ${note.trim().slice(0, 40)} from class c
-    where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and c.teacher_id = ${teacher} returning m.account_id`;
+    where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and teaches(c.id, ${teacher}) returning m.account_id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
 
@@ -118,7 +123,7 @@ export async function removeMember(id: string, teacher: string, student: string)
   const done = await db().begin(async (tx) => {
     const [gone] = await tx<{ name: string }[]>`
       delete from class_member m using class c
-      where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and c.teacher_id = ${teacher} returning c.name`;
+      where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and teaches(c.id, ${teacher}) returning c.name`;
     if (!gone) return false;
     await tx`
       insert into account_notice (account_id, text)
@@ -139,9 +144,9 @@ export interface ClassCard {
 
 export async function classesOf(account: string): Promise<ClassCard[]> {
   return db()<ClassCard[]>`
-    select c.id, c.name, case when c.teacher_id = ${account} then 'teacher' else 'student' end as role,
+    select c.id, c.name, case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role,
       (select count(*)::int from class_member m where m.class_id = c.id) as members
     from class c
-    where c.teacher_id = ${account} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})
+    where teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})
     order by lower(c.name), c.id`;
 }

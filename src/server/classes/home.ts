@@ -64,6 +64,6 @@ export async function waitingFor(teacher: string): Promise<TeacherWork[]> {
       (array_agg(s.id order by m.points is not null, s.submitted_at))[1] as first
     from class c join assignment a on a.class_id = c.id join group_work g on g.assignment_id = a.id
     join current_submission s on s.group_id = g.id left join mark m on m.submission_id = s.id
-    where c.teacher_id = ${teacher} and m.returned_at is null
+    where teaches(c.id, ${teacher}) and m.returned_at is null
     group by a.id, c.id order by min(s.submitted_at), a.id`;
 }

@@ -77,8 +77,8 @@ export async function joinAsMe(account: string, code: string): Promise<Failure |
 }
 
 async function tellTeacher(klass: string, sql: Sql): Promise<void> {
-  const [row] = await sql<{ teacherId: string }[]>`select teacher_id from class where id = ${klass}`;
-  if (row) await rightsChanged(row.teacherId, sql);
+  for (const t of await sql<{ id: string }[]>`select account_id as id from class_teacher where class_id = ${klass}`)
+    await rightsChanged(t.id, sql);
 }
 
 /** A code for a student who has lost the password; it works once, for a day. Their teacher only. */
@@ -92,7 +92,7 @@ export async function issueOneTimeCode(
     insert into one_time_code (account_id, code_hash, expires_at)
     select m.account_id, ${hashOf(code)}, now() + ${`${HOURS} hours`}::interval
     from class_member m join class c on c.id = m.class_id join account a on a.id = m.account_id
-    where m.class_id = ${klass} and m.account_id = ${student} and c.teacher_id = ${teacher} and a.email is null
+    where m.class_id = ${klass} and m.account_id = ${student} and teaches(c.id, ${teacher}) and a.email is null
       and a.made_in_class = c.id
     on conflict (account_id) do update set code_hash = excluded.code_hash, expires_at = excluded.expires_at
     returning account_id`;

@@ -4,6 +4,7 @@ import type { Frozen } from "@/core/formats/frozen";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
+import { hasRight } from "../timelines/access";
 import { findClassRole, TEACHERS_NAME } from "./class";
 import { type GivenOverride, overridesOf } from "./overrides";
 import type { SubmissionContent } from "./submit";
@@ -294,6 +295,11 @@ export async function findSubmissionRef(id: string): Promise<SubmissionRef | nul
     from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
     join class c on c.id = a.class_id where s.id = ${id} and s.taken_back_at is null`;
   return row ?? null;
+}
+
+/** Whether a person may see what was handed in: its group, and the teachers of the class. */
+export async function maySeeSubmission(s: SubmissionRef, account: string): Promise<boolean> {
+  return (await teaches(s.assignmentId, account)) || (await hasRight(db(), s.timelineId, account, "edit"));
 }
 
 /** Whether a person may mark a submission: the teacher of its class. Gives the total it was set with. */

@@ -9,9 +9,9 @@ import { type Check, checkRequirements, type Requirement } from "@/core/check/re
 import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
 import { UNDATED, type When } from "@/core/time/when";
 import { db } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { workChanged } from "../live/notify";
-import { findRole } from "../timelines/access";
+import { requireRight } from "../timelines/access";
 import { overridesOf } from "./overrides";
 import { freeze } from "../timelines/freeze";
 import { readTimeline } from "../timelines/queries";
@@ -58,7 +58,6 @@ export async function submit(
   timeline: string,
   by: string,
 ): Promise<Failure | { receipt: { at: string; hash: string } }> {
-  if (!(await findRole(db(), timeline, by))) return fail("not_found");
   const work = await findWork(timeline);
   if (!work) return fail("not_found");
   const given = await db()<{ id: string; title: string; rightWhen: When; locked: boolean }[]>`
@@ -67,6 +66,7 @@ export async function submit(
     select a.display_name from editor e join account a on a.id = e.account_id where e.timeline_id = ${timeline} order by e.joined_at, a.id`;
   const done = await db()
     .begin(async (tx): Promise<Failure | { receipt: { at: string; hash: string } }> => {
+      await requireRight(tx, timeline, by, "edit");
       await tx`select from group_work where id = ${work.groupId} for update`;
       const [open] = await tx<{ id: string; again: boolean; returned: boolean }[]>`
         select s.id, coalesce(m.to_improve, false) as again, m.returned_at is not null as returned
@@ -114,7 +114,7 @@ export async function submit(
     })
     .catch((error: unknown) => {
       if (error instanceof Error && error.message === "nothing") return fail("nothing_to_submit");
-      throw error;
+      return refusal(error);
     });
   if (!("failed" in done)) await workChanged(timeline);
   return done;
@@ -122,8 +122,10 @@ export async function submit(
 
 /** Takes a submission back before the due time; what was frozen stays stored. */
 export async function takeSubmissionBack(timeline: string, by: string): Promise<Failure | { takenBack: true }> {
-  if (!(await findRole(db(), timeline, by))) return fail("not_found");
-  const done = await db()`
+  const done = await db()
+    .begin(async (tx) => {
+      await requireRight(tx, timeline, by, "edit");
+      return tx`
     with back as (
     update submission s set taken_back_at = now()
     from group_work g join assignment a on a.id = g.assignment_id
@@ -132,6 +134,9 @@ export async function takeSubmissionBack(timeline: string, by: string): Promise<
     returning s.id),
     before as (update submission o set replaced_by = null from back where o.replaced_by = back.id returning o.id)
     select id from back`;
+    })
+    .catch(refusal);
+  if (isFailure(done)) return done;
   if (done.length === 0) return fail("too_late_to_take_back");
   await workChanged(timeline);
   return { takenBack: true };

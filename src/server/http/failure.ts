@@ -157,6 +157,21 @@ export interface Failure {
   detail?: string;
 }
 
+/** An expected failure that takes a transaction back: thrown within it, given by `refusal` after it. */
+export class Refused extends Error {
+  readonly failure: Failure;
+  constructor(failure: Failure) {
+    super(failure.failed);
+    this.failure = failure;
+  }
+}
+
+/** The failure a transaction was taken back with; anything else is thrown on. */
+export function refusal(error: unknown): Failure {
+  if (error instanceof Refused) return error.failure;
+  throw error;
+}
+
 export function fail(failed: FailureCode, detail?: string): Failure {
   return detail === undefined ? { failed } : { failed, detail };
 }

@@ -2,7 +2,7 @@ import "server-only";
 import { Ajv, type JSONSchemaType, type ValidateFunction } from "ajv";
 import { isClean } from "@/core/text/clean";
 import { findUser, type User } from "../accounts/sessions";
-import { FAILURES, type Failure, fail, isFailure, sentenceOf } from "./failure";
+import { FAILURES, type Failure, fail, isFailure, Refused, sentenceOf } from "./failure";
 import { isOwnOrigin } from "./origin";
 import { plainPage } from "./plain-page";
 import { readJson } from "./read-body";
@@ -94,6 +94,7 @@ function route<Body, Who extends object>(
       if (isFailure(answer)) return refuse(answer);
       return Response.json(answer, { headers: { "Cache-Control": "no-store" } });
     } catch (error) {
+      if (error instanceof Refused) return refuse(error.failure);
       console.error(error);
       return refuse(fail(faultOf(error)));
     }

@@ -1,5 +1,7 @@
 import "server-only";
+import { workFor } from "../classes/reach";
 import { db } from "../db/pool";
+import { editableBy } from "../timelines/access";
 import { Ears } from "./ears";
 
 type Notice =
@@ -52,7 +54,7 @@ export async function openStream(account: string, session: string): Promise<Read
     for (const c of hub.clients) write(c, ": still here\n\n");
   }, 20_000);
   hub.ping.unref?.();
-  const timelines = await editableBy(account);
+  const timelines = await heard(account);
   let client: Client;
   return new ReadableStream<Uint8Array>(
     {
@@ -89,7 +91,7 @@ async function deliver(notice: Notice): Promise<void> {
     case "rights": {
       const theirs = [...hub.clients].filter((c) => c.account === notice.account);
       if (theirs.length === 0) return;
-      const now = await editableBy(notice.account);
+      const now = await heard(notice.account);
       for (const c of theirs) {
         for (const id of c.timelines) if (!now.has(id)) send(c, { kind: "right_lost", timeline: id });
         c.timelines = now;
@@ -107,13 +109,9 @@ async function deliver(notice: Notice): Promise<void> {
   }
 }
 
-/** What a person may edit, and as a teacher the work of their classes, which they may watch. */
-async function editableBy(account: string): Promise<Set<string>> {
-  const rows = await db()<{ id: string }[]>`
-    select t.id from editor e join timeline t on t.id = e.timeline_id where e.account_id = ${account} and t.deleted_at is null
-    union
-    select g.timeline_id from class c join assignment a on a.class_id = c.id join group_work g on g.assignment_id = a.id where c.teacher_id = ${account}`;
-  return new Set(rows.map((r) => r.id));
+/** What a person hears of: what they may edit, and as a teacher the work for their classes. */
+async function heard(account: string): Promise<Set<string>> {
+  return new Set([...(await editableBy(db(), account)), ...(await workFor(db(), account))]);
 }
 
 function send(c: Client, message: object): void {

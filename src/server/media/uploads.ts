@@ -4,9 +4,9 @@ import { nanoid } from "nanoid";
 import type { MediaKind } from "@/core/timeline/timeline";
 import { MOST } from "@/core/change/limits";
 import { db, type Sql, type Tx } from "../db/pool";
-import { type Failure, fail, isFailure } from "../http/failure";
+import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { Lane } from "../lane";
-import { findRole } from "../timelines/access";
+import { hasRight, requireRight } from "../timelines/access";
 import { blankPosition, type PatchableFile } from "./blank-position";
 import { type BlobInfo, PIECE, storeBlob } from "./blobs";
 import { kindOf } from "./kinds";
@@ -81,19 +81,21 @@ export async function beginUpload(
   name: string,
   size: number,
 ): Promise<Failure | ({ upload: string; piece: number } & Left)> {
-  if (!(await findRole(db(), timeline, account))) return fail("not_found");
   if (size <= 0) return fail("file_empty");
   if (size > MOST_VIDEO) return fail("video_large");
   const id = nanoid();
-  return db().begin(async (tx) => {
-    // One at a time of a person, so that many at once do not each find the room that is left for one.
-    await tx`select pg_advisory_xact_lock(hashtext(${`files of ${account}`}))`;
-    const full = await noRoom(timeline, account, size, tx);
-    if (full) return full;
-    await tx`insert into upload (id, timeline_id, account_id, name, size) values (${id}, ${timeline}, ${account}, ${name.slice(0, 200)}, ${size})`;
-    const { left, of } = await roomLeft(timeline, account, tx);
-    return { upload: id, piece: PIECE, left, of };
-  });
+  return db()
+    .begin(async (tx): Promise<Failure | ({ upload: string; piece: number } & Left)> => {
+      await requireRight(tx, timeline, account, "edit");
+      // One at a time of a person, so that many at once do not each find the room that is left for one.
+      await tx`select pg_advisory_xact_lock(hashtext(${`files of ${account}`}))`;
+      const full = await noRoom(timeline, account, size, tx);
+      if (full) return full;
+      await tx`insert into upload (id, timeline_id, account_id, name, size) values (${id}, ${timeline}, ${account}, ${name.slice(0, 200)}, ${size})`;
+      const { left, of } = await roomLeft(timeline, account, tx);
+      return { upload: id, piece: PIECE, left, of };
+    })
+    .catch(refusal);
 }
 
 interface Upload {
@@ -111,9 +113,9 @@ async function findUpload(
   sql: Sql = db(),
   lock: "" | "for share of u" | "for update of u" = "",
 ): Promise<Upload | null> {
+  if (!(await hasRight(sql, timeline, account, "edit"))) return null;
   const [row] = await sql<(Omit<Upload, "size"> & { size: string })[]>`
     select u.id, u.name, u.size, u.media_id from upload u
-    join editor e on e.timeline_id = u.timeline_id and e.account_id = u.account_id
     where u.id = ${upload} and u.timeline_id = ${timeline} and u.account_id = ${account} ${sql.unsafe(lock)}`;
   return row ? { ...row, size: Number(row.size) } : null;
 }

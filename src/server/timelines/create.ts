@@ -4,9 +4,11 @@ import { UNDATED } from "@/core/time/when";
 import type { Op } from "@/core/change/change";
 import { LIMITS, MOST } from "@/core/change/limits";
 import { db, type Tx } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { type Failure, fail, refusal } from "../http/failure";
 import { rightsChanged } from "../live/notify";
-import { refusal, takeChangeIn } from "./take-change";
+import { groupDeleted } from "../classes/reach";
+import { requireRight } from "./access";
+import { takeChangeIn } from "./take-change";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
 export async function createTimeline(
@@ -50,26 +52,16 @@ export async function setDeleted(
   owner: string,
   deleted: boolean,
 ): Promise<Failure | { deleted: boolean }> {
-  const done = await db().begin(async (tx) => {
-    const rows = await tx`
-      update timeline t set deleted_at = ${deleted ? tx`now()` : null}
-      where id = ${timeline} and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
-      returning id`;
-    if (rows.length === 0) return false;
-    // Deleted group work lets its members begin again, unless it was handed in; put back, it is theirs for the assignment
-    // unless they have.
-    if (deleted)
-      await tx`
-        delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}
-          and not exists (select from current_submission s where s.group_id = g.id)`;
-    else
-      await tx`
-        insert into group_member (assignment_id, account_id, group_id)
-        select g.assignment_id, e.account_id, g.id from group_work g join editor e on e.timeline_id = g.timeline_id
-        where g.timeline_id = ${timeline} on conflict do nothing`;
-    return true;
-  });
-  if (!done) return fail("not_found");
+  const done = await db()
+    .begin(async (tx): Promise<Failure | null> => {
+      await requireRight(tx, timeline, owner, "own", { deleted: true });
+      await tx`update timeline set deleted_at = ${deleted ? tx`now()` : null} where id = ${timeline}`;
+      await groupDeleted(tx, timeline, deleted);
+      return null;
+    })
+    .catch(refusal);
+  // Whether there is such a timeline is nobody's business but its people's.
+  if (done) return fail("not_found");
   const editors = await db()<{ accountId: string }[]>`select account_id from editor where timeline_id = ${timeline}`;
   for (const e of editors) await rightsChanged(e.accountId);
   return { deleted };

@@ -1,10 +1,11 @@
 import "server-only";
 import { customAlphabet } from "nanoid";
 import { db } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
-import { findRole } from "./access";
+import { type Failure, fail, isFailure, refusal } from "../http/failure";
+import { classOf, isOfClass } from "../classes/reach";
+import { findRight, hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
-import { isOfClass, type Visibility } from "./publish";
+import type { Visibility } from "./publish";
 
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 14);
 
@@ -16,15 +17,17 @@ export interface FrozenCopy {
 
 /** Makes a frozen, dated copy with a link of its own, independent of publishing. Any editor. */
 export async function makeFrozenCopy(timeline: string, by: string): Promise<Failure | { copy: FrozenCopy }> {
-  if (!(await findRole(db(), timeline, by))) return fail("not_found");
-  return db().begin(async (tx): Promise<Failure | { copy: FrozenCopy }> => {
-    const version = await freeze(tx, timeline, by, "frozen_copy");
-    if (!version) return fail("not_found");
-    const address = newAddress();
-    const [row] = await tx<{ createdAt: Date }[]>`
+  return db()
+    .begin(async (tx): Promise<Failure | { copy: FrozenCopy }> => {
+      await requireRight(tx, timeline, by, "edit");
+      const version = await freeze(tx, timeline, by, "frozen_copy");
+      if (!version) return fail("not_found");
+      const address = newAddress();
+      const [row] = await tx<{ createdAt: Date }[]>`
       insert into frozen_copy (address, timeline_id, version_id, created_by) values (${address}, ${timeline}, ${version.id}, ${by}) returning created_at`;
-    return { copy: { address, createdAt: row!.createdAt.toISOString(), hash: version.hash } };
-  });
+      return { copy: { address, createdAt: row!.createdAt.toISOString(), hash: version.hash } };
+    })
+    .catch(refusal);
 }
 
 export async function frozenCopiesOf(timeline: string): Promise<FrozenCopy[]> {
@@ -43,12 +46,16 @@ export async function closeFrozenCopy(
   by: string,
   address: string,
 ): Promise<Failure | { closed: true }> {
-  // Its owner can close the copy of a deleted timeline too: it stands on its own.
-  const done = await db()`
-    update frozen_copy f set closed_at = now() from editor e join timeline t on t.id = e.timeline_id
-    where f.address = ${address} and f.timeline_id = ${timeline} and e.timeline_id = f.timeline_id and e.account_id = ${by}
-      and (t.deleted_at is null or e.role = 'owner')
-    returning f.address`;
+  const done = await db()
+    .begin(async (tx) => {
+      // Its owner can close the copy of a deleted timeline too: it stands on its own.
+      if ((await findRight(tx, timeline, by, { deleted: true })) !== "own")
+        await requireRight(tx, timeline, by, "edit");
+      return tx`
+        update frozen_copy set closed_at = now() where address = ${address} and timeline_id = ${timeline} returning address`;
+    })
+    .catch(refusal);
+  if (isFailure(done)) return done;
   return done.length > 0 ? { closed: true } : fail("not_found");
 }
 
@@ -68,18 +75,16 @@ export async function canSeeCopy(copy: FoundCopy, account: string | null): Promi
   if (copy.closed) return false;
   if (copy.limit === null || copy.limit === "link" || copy.limit === "everybody") return true;
   if (account === null) return false;
-  if ((await findRole(db(), copy.timeline, account)) !== null) return true;
-  return copy.limit === "class" && copy.classId !== null && isOfClass(copy.classId, account);
+  if (await hasRight(db(), copy.timeline, account, "edit")) return true;
+  return copy.limit === "class" && copy.classId !== null && isOfClass(db(), copy.classId, account);
 }
 
 /** The version behind a link; null when there never was one. */
 export async function findFrozenCopy(address: string): Promise<FoundCopy | null> {
-  const [row] = await db()<FoundCopy[]>`
-    select f.timeline_id as timeline, f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash,
-      c.publish_limit as "limit", c.id as class_id
-    from frozen_copy f join version v on v.id = f.version_id
-    left join group_work g on g.timeline_id = f.timeline_id left join assignment a on a.id = g.assignment_id
-    left join class c on c.id = a.class_id
-    where f.address = ${address}`;
-  return row ?? null;
+  const [row] = await db()<Omit<FoundCopy, "limit" | "classId">[]>`
+    select f.timeline_id as timeline, f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash
+    from frozen_copy f join version v on v.id = f.version_id where f.address = ${address}`;
+  if (!row) return null;
+  const made = await classOf(db(), row.timeline);
+  return { ...row, limit: made?.limit ?? null, classId: made?.id ?? null };
 }

@@ -1,9 +1,10 @@
 import "server-only";
 import { nanoid } from "nanoid";
-import { db } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { joinGroup, leaveGroup } from "../classes/reach";
+import { db, type Tx } from "../db/pool";
+import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { rightsChanged } from "../live/notify";
-import { findRole } from "./access";
+import { hasRight, requireRight } from "./access";
 
 /** Gives the link's token, making one when there is none; `renew` makes the old link useless. Owner only. */
 export async function openInvitation(
@@ -11,24 +12,33 @@ export async function openInvitation(
   owner: string,
   renew: boolean,
 ): Promise<Failure | { token: string }> {
-  const [row] = await db()<{ joinToken: string }[]>`
-    update timeline t set join_token = case when ${renew} or join_token is null then ${nanoid(21)} else join_token end
-    where id = ${timeline} and deleted_at is null
-      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
-    returning join_token`;
-  if (!row) return fail("owner_only");
-  // A new link is for whoever is given it, whatever was before.
-  if (renew) await db()`delete from removed_editor where timeline_id = ${timeline}`;
-  return { token: row.joinToken };
+  return db()
+    .begin(async (tx) => {
+      await requireRight(tx, timeline, owner, "own");
+      const [row] = await tx<{ joinToken: string }[]>`
+        update timeline set join_token = case when ${renew} or join_token is null then ${nanoid(21)} else join_token end
+        where id = ${timeline} returning join_token`;
+      // A new link is for whoever is given it, whatever was before.
+      if (renew) await tx`delete from removed_editor where timeline_id = ${timeline}`;
+      return { token: row!.joinToken };
+    })
+    .catch(ownerOnly);
 }
 
 export async function closeInvitation(timeline: string, owner: string): Promise<Failure | { closed: true }> {
-  const done = await db()`
-    update timeline t set join_token = null
-    where id = ${timeline} and deleted_at is null
-      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${owner} and e.role = 'owner')
-    returning id`;
-  return done.length > 0 ? { closed: true } : fail("owner_only");
+  return db()
+    .begin(async (tx): Promise<{ closed: true }> => {
+      await requireRight(tx, timeline, owner, "own");
+      await tx`update timeline set join_token = null where id = ${timeline}`;
+      return { closed: true };
+    })
+    .catch(ownerOnly);
+}
+
+/** Whoever asks for a link of a timeline is told that it is its owner's to give, and no more. */
+function ownerOnly(error: unknown): Failure {
+  refusal(error);
+  return fail("owner_only");
 }
 
 /** What an invitation leads to; null when it was closed or renewed. */
@@ -40,40 +50,30 @@ export async function findInvitation(token: string): Promise<{ id: string; title
   return row ?? null;
 }
 
-/** Makes a person an editor by the link; nothing happens when they are one already. */
+/**
+ * Makes a person an editor by the link; nothing happens when they are one already. A group's work on an assignment is open to
+ * classmates without a group of their own, and to nobody else.
+ */
 export async function join(token: string, account: string): Promise<Failure | { id: string }> {
   const invitation = await findInvitation(token);
   if (!invitation) return fail("invitation_ended");
-  if ((await findRole(db(), invitation.id, account)) !== null) return { id: invitation.id };
-  const [removed] =
-    await db()`select from removed_editor where timeline_id = ${invitation.id} and account_id = ${account}`;
-  if (removed) return fail("removed_before");
-  // A group's work on an assignment is open to classmates without a group of their own, and to nobody else.
-  const [work] = await db()`select from group_work where timeline_id = ${invitation.id}`;
-  if (work) {
-    const added = await addEditorFromClass(invitation.id, account);
-    if (!added) return fail("not_a_classmate");
-  } else
-    await db()`
-      insert into editor (timeline_id, account_id, role) values (${invitation.id}, ${account}, 'editor') on conflict do nothing`;
-  await rightsChanged(account);
-  return { id: invitation.id };
+  const { id } = invitation;
+  const done = await db().begin(async (tx): Promise<Failure | "new" | "known"> => {
+    if (await hasRight(tx, id, account, "edit")) return "known";
+    const [removed] = await tx`select from removed_editor where timeline_id = ${id} and account_id = ${account}`;
+    if (removed) return fail("removed_before");
+    if ((await joinGroup(tx, id, account)) === "not_theirs") return fail("not_a_classmate");
+    await makeEditor(tx, id, account);
+    return "new";
+  });
+  if (isFailure(done)) return done;
+  if (done === "new") await rightsChanged(account);
+  return { id };
 }
 
-/** Makes somebody an editor of a group's timeline if they are of its class and have not begun the assignment elsewhere. */
-export async function addEditorFromClass(timeline: string, account: string): Promise<boolean> {
-  return db().begin(async (tx) => {
-    const [member] = await tx<{ groupId: string }[]>`
-      insert into group_member (assignment_id, account_id, group_id)
-      select a.id, m.account_id, g.id
-      from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
-      where g.timeline_id = ${timeline} and m.account_id = ${account}
-      on conflict do nothing returning group_id`;
-    if (!member) return false;
-    await tx`
-      insert into editor (timeline_id, account_id, role) values (${timeline}, ${account}, 'editor') on conflict do nothing`;
-    return true;
-  });
+export async function makeEditor(tx: Tx, timeline: string, account: string): Promise<void> {
+  await tx`
+    insert into editor (timeline_id, account_id, role) values (${timeline}, ${account}, 'editor') on conflict do nothing`;
 }
 
 /** The owner takes the right away, or an editor leaves. The owner stays. */
@@ -83,15 +83,12 @@ export async function removeEditor(
   account: string,
 ): Promise<Failure | { removed: true }> {
   const done = await db().begin(async (tx) => {
+    // Whose right it is to take, their own or the owner's, is nobody else's business.
+    if (account !== by && !(await hasRight(tx, timeline, by, "own"))) return false;
     const gone = await tx`
-      delete from editor e
-      where e.timeline_id = ${timeline} and e.account_id = ${account} and e.role = 'editor'
-        and (${account} = ${by} or exists (select from editor o where o.timeline_id = e.timeline_id and o.account_id = ${by} and o.role = 'owner'))
-      returning account_id`;
+      delete from editor where timeline_id = ${timeline} and account_id = ${account} and role = 'editor' returning account_id`;
     if (gone.length === 0) return false;
-    await tx`
-      delete from group_member m using group_work g
-      where g.id = m.group_id and g.timeline_id = ${timeline} and m.account_id = ${account}`;
+    await leaveGroup(tx, timeline, account);
     // Who was taken out needs a new link; who left by themselves may come back by the one they have.
     if (account !== by)
       await tx`insert into removed_editor (timeline_id, account_id) values (${timeline}, ${account}) on conflict do nothing`;

@@ -2,8 +2,9 @@ import "server-only";
 import { customAlphabet } from "nanoid";
 import type { Frozen } from "@/core/formats/frozen";
 import { db } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
-import { findRole } from "./access";
+import { classOf, isOfClass, teachesClass } from "../classes/reach";
+import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
+import { hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
 
 export type Visibility = "only_me" | "class" | "link" | "everybody";
@@ -65,15 +66,14 @@ export async function publish(
   klass: string | null = null,
   zone = "UTC",
 ): Promise<Failure | { publication: PublicationState }> {
-  const role = await findRole(db(), timeline, by);
-  if (!role) return fail("not_found");
-  if (role !== "owner") return fail("owner_only");
-  const limit = await publishLimitOf(timeline);
-  const given = visibility === "class" && !limit ? klass : null;
-  if (visibility === "class" && !limit && !(given && (await teachesClass(given, by)))) return fail("not_your_class");
-  if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) return fail("beyond_class_limit");
   const done = await db()
     .begin(async (tx) => {
+      await requireRight(tx, timeline, by, "own");
+      const limit = (await classOf(tx, timeline))?.limit ?? null;
+      const given = visibility === "class" && !limit ? klass : null;
+      if (visibility === "class" && !limit && !(given && (await teachesClass(tx, given, by))))
+        throw new Refused(fail("not_your_class"));
+      if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) throw new Refused(fail("beyond_class_limit"));
       const [known] = await tx`select version_id from publication where timeline_id = ${timeline} for update`;
       if (known && !fresh) {
         await tx`
@@ -83,7 +83,8 @@ export async function publish(
       }
       const version = await freeze(tx, timeline, by, "publication");
       // Thrown, so that no empty version stays.
-      if (!version || (version.frozen.title === "" && version.frozen.events.length === 0)) throw new NothingThere();
+      if (!version || (version.frozen.title === "" && version.frozen.events.length === 0))
+        throw new Refused(fail("nothing_to_publish"));
       await tx`
       insert into publication (timeline_id, address, visibility, class_id, version_id, title, byline, events, zone)
       values (${timeline}, ${newAddress()}, ${visibility}, ${given}, ${version.id},
@@ -92,27 +93,9 @@ export async function publish(
         title = excluded.title, byline = excluded.byline, events = excluded.events, zone = excluded.zone, published_at = now(), taken_back_at = null`;
       return true;
     })
-    .catch((error: unknown) => {
-      if (error instanceof NothingThere) return false;
-      throw error;
-    });
-  if (!done) return fail("nothing_to_publish");
+    .catch(refusal);
+  if (isFailure(done)) return done;
   return { publication: (await publicationOf(timeline))! };
-}
-
-class NothingThere extends Error {}
-
-async function teachesClass(klass: string, account: string): Promise<boolean> {
-  const [row] = await db()`select from class where id = ${klass} and teacher_id = ${account} and closed_at is null`;
-  return row !== undefined;
-}
-
-/** How far the class lets what is made for it be published; null for a timeline of no class. */
-export async function publishLimitOf(timeline: string): Promise<Visibility | null> {
-  const [row] = await db()<{ publishLimit: Visibility }[]>`
-    select c.publish_limit from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
-    where g.timeline_id = ${timeline}`;
-  return row?.publishLimit ?? null;
 }
 
 /** Takes the page back: its link says so from now on. What was published stays stored. Owner only. */
@@ -120,10 +103,14 @@ export async function takeBack(
   timeline: string,
   by: string,
 ): Promise<Failure | { publication: PublicationState | null }> {
-  const role = await findRole(db(), timeline, by);
-  if (!role) return fail("not_found");
-  if (role !== "owner") return fail("owner_only");
-  await db()`update publication set taken_back_at = now() where timeline_id = ${timeline}`;
+  const done = await db()
+    .begin(async (tx) => {
+      await requireRight(tx, timeline, by, "own");
+      await tx`update publication set taken_back_at = now() where timeline_id = ${timeline}`;
+      return null;
+    })
+    .catch(refusal);
+  if (done) return done;
   return { publication: await publicationOf(timeline) };
 }
 
@@ -154,16 +141,8 @@ export async function canSee(published: Published, account: string | null): Prom
   if (published.gone) return false;
   if (published.visibility === "link" || published.visibility === "everybody") return true;
   if (account === null) return false;
-  if ((await findRole(db(), published.timeline, account)) !== null) return true;
-  return published.visibility === "class" && published.classId !== null && isOfClass(published.classId, account);
-}
-
-/** Whether a person is the teacher or a student of a class. */
-export async function isOfClass(klass: string, account: string): Promise<boolean> {
-  const [row] = await db()`
-    select from class c where c.id = ${klass}
-      and (c.teacher_id = ${account} or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
-  return row !== undefined;
+  if (await hasRight(db(), published.timeline, account, "edit")) return true;
+  return published.visibility === "class" && published.classId !== null && isOfClass(db(), published.classId, account);
 }
 
 /** What was published to a class, or by it for everybody, the newest first. For those who are of it. */

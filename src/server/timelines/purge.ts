@@ -1,6 +1,7 @@
 import "server-only";
 import type { Op } from "@/core/change/change";
 import { emptyCategory, emptyEvent, emptyItem } from "@/core/timeline/timeline";
+import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
 import type { Tx } from "../db/pool";
 
 /** What is deleted can be put back for so long; then it is gone for good. */
@@ -17,14 +18,12 @@ export async function allowPurge(tx: Tx): Promise<void> {
  */
 export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await allowPurge(tx);
-  const kept = await tx<{ versionId: string }[]>`
-    select s.version_id from submission s join group_work g on g.id = s.group_id where g.timeline_id = ${id}`;
-  const versions = kept.map((k) => k.versionId);
+  const versions = await keptVersions(tx, id);
   await tx`delete from publication where timeline_id = ${id}`;
   await tx`delete from frozen_copy where timeline_id = ${id}`;
   await purgeVersions(tx, await versionsOf(tx, id, versions));
   if (versions.length === 0) {
-    await tx`delete from group_work where timeline_id = ${id}`;
+    await forgetGroup(tx, id);
     await tx`delete from timeline where id = ${id}`;
     return;
   }
@@ -61,17 +60,12 @@ export async function purgeVersions(tx: Tx, ids: readonly string[]): Promise<voi
 /** Destroys a submission whole: what was handed in, its mark and its comments; and what was left of a deleted draft. */
 export async function purgeSubmission(tx: Tx, id: string): Promise<void> {
   await allowPurge(tx);
-  const [row] = await tx<{ versionId: string; timelineId: string; deleted: boolean }[]>`
-    select s.version_id, g.timeline_id, t.deleted_at is not null as deleted
-    from submission s join group_work g on g.id = s.group_id join timeline t on t.id = g.timeline_id where s.id = ${id}`;
-  if (!row) return;
-  await tx`delete from event_comment where submission_id = ${id}`;
-  await tx`delete from mark where submission_id = ${id}`;
-  await tx`delete from submission where id = ${id}`;
-  await purgeVersions(tx, [row.versionId]);
-  if (!row.deleted) return;
-  const [log] = await tx`select from change where timeline_id = ${row.timelineId} limit 1`;
-  if (!log) await purgeTimeline(tx, row.timelineId);
+  const gone = await forgetSubmission(tx, id);
+  if (!gone) return;
+  await purgeVersions(tx, gone.versions);
+  if (!gone.deleted) return;
+  const [log] = await tx`select from change where timeline_id = ${gone.timelineId} limit 1`;
+  if (!log) await purgeTimeline(tx, gone.timelineId);
 }
 
 /**

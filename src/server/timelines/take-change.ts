@@ -11,7 +11,8 @@ import { confirmReading, readOptionsOf } from "@/core/timeline/read-options";
 import type { When } from "@/core/time/when";
 import type { Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { type Failure, fail, Refused, refusal } from "../http/failure";
+import { requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
 
@@ -48,9 +49,8 @@ export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Pr
     .digest();
   const [locked] = await tx<{ seq: number; logBytes: string }[]>`
     select t.seq, t.log_bytes from timeline t
-    where t.id = ${timeline} and t.deleted_at is null
-      and exists (select from editor e where e.timeline_id = t.id and e.account_id = ${change.author})
-    for update of t`;
+    where t.id = ${timeline} and t.deleted_at is null for update of t`;
+  await requireRight(tx, timeline, change.author, "edit");
   if (!locked) throw new Refused(fail("not_found"));
   const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
     select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;
@@ -74,21 +74,6 @@ export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Pr
     values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(ops as never)}, ${tx.json(was as never)}, ${digest})`;
   await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
   return { seq };
-}
-
-/** Rolls the transaction back with an expected failure. */
-class Refused extends Error {
-  readonly failure: Failure;
-  constructor(failure: Failure) {
-    super(failure.failed);
-    this.failure = failure;
-  }
-}
-
-/** The failure a transaction was taken back with; anything else is thrown on. */
-export function refusal(error: unknown): Failure {
-  if (error instanceof Refused) return error.failure;
-  throw error;
 }
 
 /**

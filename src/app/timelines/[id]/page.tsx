@@ -4,7 +4,7 @@ import { classesOf } from "@/server/classes/class";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
-import { findRole } from "@/server/timelines/access";
+import { hasRight } from "@/server/timelines/access";
 import { publicationOf } from "@/server/timelines/publish";
 import { editorsOf, readFields } from "@/server/timelines/queries";
 
@@ -14,8 +14,7 @@ export const metadata = { title: "Editor" };
 export default async function EditorPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const user = await requirePageUser(`/timelines/${id}`);
-  const role = await findRole(db(), id, user.id);
-  const read = role ? await readFields(db(), id) : null;
+  const read = (await hasRight(db(), id, user.id, "edit")) ? await readFields(db(), id) : null;
   if (!read) notFound();
   return (
     <EditorLoader

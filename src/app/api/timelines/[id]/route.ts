@@ -2,7 +2,7 @@ import type { ValidateFunction } from "ajv";
 import { db } from "@/server/db/pool";
 import { fail, isFailure } from "@/server/http/failure";
 import { ajv, memberRoute } from "@/server/http/route";
-import { findRole } from "@/server/timelines/access";
+import { requireRight } from "@/server/timelines/access";
 import { setDeleted } from "@/server/timelines/create";
 import { inThread } from "@/threads/in-thread";
 
@@ -11,7 +11,7 @@ const LIMIT_MS = 20_000;
 /** The timeline as it stands, as JSON packed with gzip: `Snapshot`. Made where nobody waits for it but who asked. */
 export const GET = memberRoute({}, async ({ user, params }) => {
   const id = params.id!;
-  if (!(await findRole(db(), id, user.id))) return fail("not_found");
+  await requireRight(db(), id, user.id, "edit");
   const packed = await inThread("snapshot", [id], {
     in: "reading",
     key: user.id,

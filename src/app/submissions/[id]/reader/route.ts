@@ -1,10 +1,8 @@
 import { createHash } from "node:crypto";
 import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
-import { findSubmissionRef, teaches } from "@/server/classes/marking";
-import { db } from "@/server/db/pool";
+import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
 import { openRoute } from "@/server/http/route";
-import { findRole } from "@/server/timelines/access";
 import { isFailure } from "@/server/http/failure";
 import { escaped, plainPage } from "@/server/http/plain-page";
 import { BUILD, pageOfVersion, sendPage } from "../../../reader-response";
@@ -15,7 +13,7 @@ export const dynamic = "force-dynamic";
 export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const user = await findUser(request);
   const s = user ? await findSubmissionRef(params.id!) : null;
-  if (!user || !s || !((await teaches(s.assignmentId, user.id)) || (await findRole(db(), s.timelineId, user.id))))
+  if (!user || !s || !(await maySeeSubmission(s, user.id)))
     return plainPage(
       user ? 404 : 401,
       "There is nothing here that you may see",

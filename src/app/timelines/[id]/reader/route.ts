@@ -1,7 +1,7 @@
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
-import { findRole, mayLookAt } from "@/server/timelines/access";
+import { findRight, holds } from "@/server/timelines/access";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
 import { pageOfDraft, sendPage } from "../../../reader-response";
@@ -14,16 +14,16 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const user = await findUser(request);
   if (!user)
     return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
-  if (!(await mayLookAt(db(), id, user.id)))
+  const right = await findRight(db(), id, user.id);
+  if (!right)
     return plainPage(
       404,
       "There is nothing here that you may see",
       "Ask its owner for a link, or sign in as somebody else.",
     );
-  const edits = (await findRole(db(), id, user.id)) !== null;
   const page = await pageOfDraft(id, user.id, {
     mediaPath: `/api/timelines/${id}/media`,
-    note: edits
+    note: holds(right, "edit")
       ? {
           text: "This is how a reader will see it. It is the draft: only its editors, and the teacher of an assignment, can see this page.",
           link: { to: `/timelines/${id}`, text: "Back to the editor" },

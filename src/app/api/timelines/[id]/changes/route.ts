@@ -3,7 +3,7 @@ import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
-import { findRole } from "@/server/timelines/access";
+import { requireRight } from "@/server/timelines/access";
 import { readChange } from "@/server/timelines/change-schema";
 import { publicationOf } from "@/server/timelines/publish";
 import { changesAfter, editorsOf, lastSeq } from "@/server/timelines/queries";
@@ -14,7 +14,7 @@ import { inThread } from "@/threads/in-thread";
 /** Everything after a number: what a browser asks when it is told of a change, or comes back. */
 export const GET = memberRoute({}, async ({ request, user, params }) => {
   const id = params.id!;
-  if (!(await findRole(db(), id, user.id))) return fail("not_found");
+  await requireRight(db(), id, user.id, "edit");
   const after = wholeNumber(new URL(request.url).searchParams.get("after"), 0, MOST_SEQ, 0);
   if (after === null) return fail("invalid");
   return {

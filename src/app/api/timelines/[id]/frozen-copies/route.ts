@@ -1,13 +1,12 @@
 import { db } from "@/server/db/pool";
-import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
-import { findRole } from "@/server/timelines/access";
+import { requireRight } from "@/server/timelines/access";
 import { frozenCopiesOf } from "@/server/timelines/frozen-copy";
 import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 
 export const GET = memberRoute({}, async ({ user, params }) => {
-  if (!(await findRole(db(), params.id!, user.id))) return fail("not_found");
+  await requireRight(db(), params.id!, user.id, "edit");
   return { copies: await frozenCopiesOf(params.id!) };
 });
 

@@ -1,13 +1,13 @@
 import { db } from "@/server/db/pool";
-import { fail, isFailure } from "@/server/http/failure";
+import { isFailure } from "@/server/http/failure";
 import { memberRoute, stringsOf } from "@/server/http/route";
 import { allowedHosts, fetchPicture } from "@/server/media/fetch-picture";
 import { makePicture } from "@/server/media/uploads";
-import { findRole } from "@/server/timelines/access";
+import { requireRight } from "@/server/timelines/access";
 
 /** A picture by its web address: fetched by the server, stored here, and never loaded from there again. */
 export const POST = memberRoute({ body: stringsOf("address") }, async ({ user, params, body }) => {
-  if (!(await findRole(db(), params.id!, user.id))) return fail("not_found");
+  await requireRight(db(), params.id!, user.id, "edit");
   const fetched = await fetchPicture(body.address, { allowed: allowedHosts() });
   if (isFailure(fetched)) return fetched;
   const media = await makePicture(params.id!, user.id, fetched.name, fetched.bytes);

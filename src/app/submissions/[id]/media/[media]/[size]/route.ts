@@ -1,17 +1,14 @@
-import { findSubmissionRef, teaches } from "@/server/classes/marking";
-import { db } from "@/server/db/pool";
+import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
 import { findFrozenFile } from "@/server/media/uploads";
-import { findRole } from "@/server/timelines/access";
 
 export const dynamic = "force-dynamic";
 
 export const GET = memberRoute({}, async ({ request, user, params }) => {
   const s = await findSubmissionRef(params.id!);
-  if (!s || !((await teaches(s.assignmentId, user.id)) || (await findRole(db(), s.timelineId, user.id))))
-    return fail("not_found");
+  if (!s || !(await maySeeSubmission(s, user.id))) return fail("not_found");
   const blob = await findFrozenFile(s.versionId, params.media!, params.size!);
   return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
 });

@@ -3,10 +3,10 @@ import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
 import { findDraftFile } from "@/server/media/uploads";
-import { mayLookAt } from "@/server/timelines/access";
+import { requireRight } from "@/server/timelines/access";
 
 export const GET = memberRoute({}, async ({ request, user, params }) => {
-  if (!(await mayLookAt(db(), params.id!, user.id))) return fail("not_found");
+  await requireRight(db(), params.id!, user.id, "read");
   const blob = await findDraftFile(params.id!, params.media!, params.size!);
   return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
 });

@@ -1,0 +1,131 @@
+import "server-only";
+import type { Sql, Tx } from "../db/pool";
+import type { Visibility } from "../timelines/publish";
+
+/** Whether a timeline is made for a class that a person teaches, and is there. */
+export async function worksFor(sql: Sql, timeline: string, teacher: string): Promise<boolean> {
+  const [row] = await sql`
+    select from group_work g join assignment a on a.id = g.assignment_id join timeline t on t.id = g.timeline_id
+    where g.timeline_id = ${timeline} and t.deleted_at is null and teaches(a.class_id, ${teacher})`;
+  return row !== undefined;
+}
+
+/** The timelines that are made for the classes a person teaches. */
+export async function workFor(sql: Sql, teacher: string): Promise<string[]> {
+  const rows = await sql<{ id: string }[]>`
+    select g.timeline_id as id from class_teacher k join assignment a on a.class_id = k.class_id
+    join group_work g on g.assignment_id = a.id where k.account_id = ${teacher}`;
+  return rows.map((r) => r.id);
+}
+
+/** Whether a person teaches a class that has not been closed. */
+export async function teachesClass(sql: Sql, klass: string, account: string): Promise<boolean> {
+  const [row] = await sql`select from class where id = ${klass} and teaches(id, ${account}) and closed_at is null`;
+  return row !== undefined;
+}
+
+/** Whether a person is a teacher or a student of a class. */
+export async function isOfClass(sql: Sql, klass: string, account: string): Promise<boolean> {
+  const [row] = await sql`
+    select from class c where c.id = ${klass}
+      and (teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
+  return row !== undefined;
+}
+
+/** The class a timeline is made in, and how far it lets what is made in it be published; null for a timeline of no class. */
+export async function classOf(sql: Sql, timeline: string): Promise<{ id: string; limit: Visibility } | null> {
+  const [row] = await sql<{ id: string; limit: Visibility }[]>`
+    select c.id, c.publish_limit as "limit"
+    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    where g.timeline_id = ${timeline}`;
+  return row ?? null;
+}
+
+/**
+ * Makes somebody a member of the group whose work a timeline is, if they are of its class and have not begun the assignment
+ * elsewhere. "no_work": it is no group's work.
+ */
+export async function joinGroup(
+  tx: Tx,
+  timeline: string,
+  account: string,
+): Promise<"joined" | "not_theirs" | "no_work"> {
+  const [work] = await tx`select from group_work where timeline_id = ${timeline}`;
+  if (!work) return "no_work";
+  const [member] = await tx`
+    insert into group_member (assignment_id, account_id, group_id)
+    select a.id, m.account_id, g.id
+    from group_work g join assignment a on a.id = g.assignment_id join class_member m on m.class_id = a.class_id
+    where g.timeline_id = ${timeline} and m.account_id = ${account}
+    on conflict do nothing returning group_id`;
+  return member ? "joined" : "not_theirs";
+}
+
+/** Takes somebody out of the group whose work a timeline is. */
+export async function leaveGroup(tx: Tx, timeline: string, account: string): Promise<void> {
+  await tx`
+    delete from group_member m using group_work g
+    where g.id = m.group_id and g.timeline_id = ${timeline} and m.account_id = ${account}`;
+}
+
+/**
+ * Deleted group work lets its members begin again, unless it was handed in; put back, it is theirs for the assignment unless they
+ * have.
+ */
+export async function groupDeleted(tx: Tx, timeline: string, deleted: boolean): Promise<void> {
+  if (deleted)
+    await tx`
+      delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}
+        and not exists (select from current_submission s where s.group_id = g.id)`;
+  else
+    await tx`
+      insert into group_member (assignment_id, account_id, group_id)
+      select g.assignment_id, e.account_id, g.id from group_work g join editor e on e.timeline_id = g.timeline_id
+      where g.timeline_id = ${timeline} on conflict do nothing`;
+}
+
+/** Takes a person out of all classes and groups; those they teach alone are closed. */
+export async function leaveAllClasses(tx: Tx, account: string): Promise<void> {
+  await tx`delete from group_member where account_id = ${account}`;
+  await tx`delete from class_member where account_id = ${account}`;
+  await tx`
+    update class c set join_code = null, closed_at = now()
+    where teaches(c.id, ${account})
+      and not exists (select from class_teacher t where t.class_id = c.id and t.account_id <> ${account})`;
+}
+
+/** The classes of a person and what they are in each, for their export. */
+export async function classesIn(sql: Sql, account: string): Promise<{ name: string; role: "teacher" | "student" }[]> {
+  return sql<{ name: string; role: "teacher" | "student" }[]>`
+    select c.name, case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role from class c
+    where teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})`;
+}
+
+/** What a person has handed in with their groups, and the marks that came back. */
+export async function handedInBy(
+  sql: Sql,
+  account: string,
+): Promise<
+  {
+    submittedAt: Date;
+    hash: string;
+    content: string;
+    returnedAt: Date | null;
+    points: string | null;
+    comment: string | null;
+  }[]
+> {
+  return sql`
+    select s.submitted_at, s.hash, s.content, m.returned_at,
+      case when m.returned_at is not null then m.points end as points,
+      case when m.returned_at is not null then m.comment end as comment
+    from submission s join group_member g on g.group_id = s.group_id left join mark m on m.submission_id = s.id
+    where g.account_id = ${account} order by s.submitted_at`;
+}
+
+/** Takes a name off what was handed in: names stand beside the content that is hashed, not in it. */
+export async function blankName(tx: Tx, account: string, name: string): Promise<void> {
+  await tx`
+    update submission s set members = array_replace(s.members, ${name}, 'Deleted account')
+    from group_member m where m.group_id = s.group_id and m.account_id = ${account}`;
+}
