@@ -1,4 +1,5 @@
-import type { Marks, Sign, Spot } from "@/core/timeline/timeline";
+import type { Sign } from "@/core/timeline/looks";
+import type { Marks, Spot } from "@/core/timeline/fields";
 
 /** The made-up world of the demo: the river Ambrel and the town of Ambrelford. No person, place or school is real. */
 

@@ -20,7 +20,7 @@ import { readJson } from "@/core/formats/read-json";
 import { readTable } from "@/core/formats/table";
 import type { Instant } from "@/core/time/when";
 import type { DateOrder } from "@/core/time/read-when";
-import type { Scale } from "@/core/timeline/timeline";
+import type { Scale } from "@/core/timeline/fields";
 
 /** What went wrong with a command, in a sentence for whoever gave it. */
 export class Refusal extends Error {}

@@ -1,5 +1,5 @@
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
-import { COLOURS, type Colour, type Pattern } from "@/core/timeline/timeline";
+import { COLOURS, type Colour, type Pattern } from "@/core/timeline/looks";
 
 /** A category as a small roof in its colour and pattern; the key of the chart. */
 export function CategoryMark({

@@ -1,26 +1,12 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { Category, Item, Marks, Spot, TimelineEvent } from "../timeline/timeline";
+import type { CATEGORY, EVENT, ITEM, Marks, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
+import type { TimelineEvent } from "../timeline/timeline";
 
-export type EventField = Exclude<keyof TimelineEvent, "id" | "description" | "given" | "locked" | "deleted">;
-export type CategoryField = Exclude<keyof Category, "id" | "deleted">;
-export type ItemField = Exclude<keyof Item, "id" | "deleted">;
-export type TimelineField =
-  | "title"
-  | "subject"
-  | "byline"
-  | "period"
-  | "scale"
-  | "dateOrder"
-  | "dateStyle"
-  | "hemisphere"
-  | "margins"
-  | "timesOn"
-  | "gridlines"
-  | "marks"
-  | "lengths"
-  | "today"
-  | "firstView";
+export type EventField = Exclude<keyof typeof EVENT, "given" | "locked">;
+export type CategoryField = keyof typeof CATEGORY;
+export type ItemField = keyof typeof ITEM;
+export type TimelineField = keyof typeof TIMELINE;
 
 export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot;
 export type Table = "event" | "category" | "item";
@@ -33,13 +19,13 @@ export type Table = "event" | "category" | "item";
 export type Op =
   | { kind: "set_timeline"; field: TimelineField; value: Value; onlyIf?: Value }
   /** `given` and `locked` are the server's to set: the shape of a change from a browser has no place for them. */
-  | { kind: "add_event"; id: string; fields: Partial<Pick<TimelineEvent, EventField | "given" | "locked">> }
+  | { kind: "add_event"; id: string; fields: Partial<ValuesOf<typeof EVENT>> }
   | { kind: "set_event"; id: string; field: EventField; value: Value; onlyIf?: Value }
   | { kind: "delete_event" | "restore_event"; id: string }
-  | { kind: "add_category"; id: string; fields: Partial<Pick<Category, CategoryField>> }
+  | { kind: "add_category"; id: string; fields: Partial<ValuesOf<typeof CATEGORY>> }
   | { kind: "set_category"; id: string; field: CategoryField; value: Value; onlyIf?: Value }
   | { kind: "delete_category" | "restore_category"; id: string }
-  | { kind: "add_item"; id: string; fields: Partial<Pick<Item, ItemField>> }
+  | { kind: "add_item"; id: string; fields: Partial<ValuesOf<typeof ITEM>> }
   | { kind: "set_item"; id: string; field: ItemField; value: Value; onlyIf?: Value }
   | { kind: "delete_item" | "restore_item"; id: string }
   | { kind: "describe"; of: string; update: string };

@@ -1,52 +1,58 @@
-import { partOfFor } from "../timeline/parts";
 import type { Timeline } from "../timeline/timeline";
-import { apply } from "./apply";
+import { type Applied, Draft, type Was } from "./apply";
 import { type Op, tableOf, type Value } from "./change";
 
 /**
- * The steps that undo the given ones, for a timeline as it stood before them. Each names the value it expects to
- * find (`onlyIf`), so that what someone else has changed since is left alone. Edits of descriptions are not
- * among them: a Yjs document knows its own undo.
+ * The timeline after the steps, and the steps that undo them: one pass. Each undoing step names the value it expects to find
+ * (`onlyIf`), so that what someone else has changed since is left alone; a step that had no effect has nothing to undo. Edits of
+ * descriptions are not among them: a Yjs document knows its own undo.
  */
-export function invert(before: Timeline, ops: readonly Op[]): Op[] {
+export function applyAndInvert(before: Timeline, ops: readonly Op[]): Applied & { inverse: Op[] } {
+  const draft = new Draft(before);
   const inverse: Op[] = [];
-  let t = before;
+  const skipped: Applied["skipped"] = [];
   for (const op of ops) {
-    const undo = invertOp(t, op);
-    if (undo) inverse.unshift(undo);
-    t = apply(t, [op]).timeline;
+    const was = draft.step(op);
+    if (was && "skipped" in was) {
+      skipped.push({ op, why: was.skipped });
+      continue;
+    }
+    const undo = undoOf(op, was, draft.timeline);
+    if (undo) inverse.push(undo);
   }
-  return inverse;
+  return { timeline: draft.timeline, skipped, inverse: inverse.reverse() };
 }
 
-function invertOp(t: Timeline, op: Op): Op | null {
+/** The steps that undo the given ones, for a timeline as it stood before them. */
+export function invert(before: Timeline, ops: readonly Op[]): Op[] {
+  return applyAndInvert(before, ops).inverse;
+}
+
+/** What takes one step back, by what it replaced and the timeline after it; null where there is nothing to take back. */
+function undoOf(op: Op, was: Exclude<Was, { skipped: unknown }>, after: Timeline): Op | null {
   switch (op.kind) {
     case "describe":
       return null;
-    case "set_timeline":
-      return { ...op, value: t[op.field], onlyIf: op.value };
     case "add_event":
-      return t.events.has(op.id) ? null : { kind: "delete_event", id: op.id };
+      return { kind: "delete_event", id: op.id };
     case "add_category":
-      return t.categories.has(op.id) ? null : { kind: "delete_category", id: op.id };
+      return { kind: "delete_category", id: op.id };
     case "add_item":
-      return t.items.has(op.id) ? null : { kind: "delete_item", id: op.id };
-    case "set_event":
-    case "set_category":
-    case "set_item": {
-      const records = { event: t.events, category: t.categories, item: t.items }[tableOf(op)];
-      const record = records.get(op.id) as Record<string, Value> | undefined;
-      if (!record) return null;
-      const { events } = t;
-      const onlyIf = op.field === "partOf" ? partOfFor(events, op.id, op.value as string | null) : op.value;
-      return { ...op, value: record[op.field]!, onlyIf } as Op;
+      return { kind: "delete_item", id: op.id };
+    case "set_timeline":
+      return { ...op, value: was!.value as Value, onlyIf: op.value };
+    case "set_event": {
+      // What was stored may be marked (a circle of parts), and is what is expected.
+      const now = after.events.get(op.id)![op.field] as Value;
+      return { ...op, value: was!.value as Value, onlyIf: op.field === "partOf" ? now : op.value };
     }
+    case "set_category":
+    case "set_item":
+      return { ...op, value: was!.value as Value, onlyIf: op.value };
     default: {
-      const records = { event: t.events, category: t.categories, item: t.items }[tableOf(op)];
-      const record = records.get(op.id);
       const deletes = op.kind.startsWith("delete");
-      if (!record || record.deleted === deletes) return null;
-      return { kind: op.kind.replace(deletes ? "delete" : "restore", deletes ? "restore" : "delete"), id: op.id } as Op;
+      if (was!.value === deletes) return null;
+      return { kind: `${deletes ? "restore" : "delete"}_${tableOf(op)}`, id: op.id } as Op;
     }
   }
 }

@@ -1,20 +1,11 @@
-import type { Item, TimelineEvent } from "../timeline/timeline";
+import { type Field, TABLES, TIMELINE } from "../timeline/fields";
 import { MOST_DEEP } from "../timeline/parts";
-import type { Op } from "./change";
+import { type Op, tableOf } from "./change";
 
-/** The most characters a field holds. */
-export const LIMITS = {
-  title: 300,
-  shortTitle: 120,
-  typed: 300,
-  name: 60,
-  subject: 120,
-  byline: 120,
-  text: 2_000,
-  credit: 300,
-  licence: 120,
-  address: 2_000,
-} as const;
+/** The most characters of a date as it is typed. */
+const MOST_TYPED = 300;
+/** The most characters of texts that are asked for beside the fields themselves. */
+export const LIMITS = { title: TIMELINE.title.most!, subject: TIMELINE.subject.most! } as const;
 
 const MB = 1_048_576;
 const KEPT = "Nothing of this step was saved; all before it is.";
@@ -71,30 +62,18 @@ export const MOST_UPDATE = 1_500_000;
 export const MOST_CHANGE = 24_000_000;
 export const MOST_OPS = MOST.steps.most;
 
-const FIELD_LIMIT: Partial<
-  Record<keyof TimelineEvent | keyof Item | "subject" | "byline" | "name", keyof typeof LIMITS>
-> = {
-  title: "title",
-  shortTitle: "shortTitle",
-  name: "name",
-  subject: "subject",
-  byline: "byline",
-  text: "text",
-  credit: "credit",
-  licence: "licence",
-  address: "address",
-};
-
 /** The first text in the steps that does not fit; null when all do. */
 export function tooLong(ops: readonly Op[]): { field: string; length: number; most: number } | null {
   for (const op of ops) {
+    if (op.kind === "describe") continue;
+    const table: Record<string, Field<unknown>> = TABLES[op.kind === "set_timeline" ? "timeline" : tableOf(op)];
     const pairs = "fields" in op ? Object.entries(op.fields) : "field" in op ? [[op.field, op.value] as const] : [];
     for (const [field, value] of pairs) {
-      const limit = FIELD_LIMIT[field as keyof typeof FIELD_LIMIT];
-      if (limit && typeof value === "string" && value.length > LIMITS[limit])
-        return { field, length: value.length, most: LIMITS[limit] };
-      if (value && typeof value === "object" && "typed" in value && value.typed.length > LIMITS.typed)
-        return { field: "date", length: value.typed.length, most: LIMITS.typed };
+      const most = table[field]?.most;
+      if (most !== undefined && typeof value === "string" && value.length > most)
+        return { field, length: value.length, most };
+      if (value && typeof value === "object" && "typed" in value && value.typed.length > MOST_TYPED)
+        return { field: "date", length: value.typed.length, most: MOST_TYPED };
     }
   }
   return null;

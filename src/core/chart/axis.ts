@@ -1,5 +1,5 @@
 import { endOf, type Instant, isDated, SECONDS_PER_DAY, startOf, type When } from "../time/when";
-import type { Scale } from "../timeline/timeline";
+import type { Scale } from "../timeline/fields";
 import {
   type ChartData,
   INNER_START,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { KINDS, chance, seededTimeline } from "../testing/seeded-timeline";
-import type { Spot, Timeline } from "../timeline/timeline";
+import type { Timeline } from "../timeline/timeline";
+import type { Spot } from "../timeline/fields";
 import { chartOf } from "./chart";
 import { drawChart } from "./draw-chart";
 import { frameContent, type FrameContent } from "./frame";

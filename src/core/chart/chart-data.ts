@@ -14,15 +14,9 @@ import { civilFrom } from "../time/calendar";
 import { lengthText } from "../time/gap";
 import { inOrder } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
-import {
-  categoriesOf,
-  COLOURS,
-  type Pattern,
-  type Sign,
-  type Spot,
-  type Timeline,
-  type TimelineEvent,
-} from "../timeline/timeline";
+import { categoriesOf, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import { COLOURS, type Pattern, type Sign } from "../timeline/looks";
+import type { Spot } from "../timeline/fields";
 import { chartTitle } from "./house-style";
 import { mannerOf } from "../timeline/read-options";
 

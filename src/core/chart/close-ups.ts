@@ -1,5 +1,5 @@
 import type { When } from "../time/when";
-import type { Scale } from "../timeline/timeline";
+import type { Scale } from "../timeline/fields";
 import { makeAxis, positions } from "./axis";
 import { type ChartData, OUTER_END, OUTER_START, SPAN_KIND } from "./chart-data";
 import { usedHeight } from "./lanes";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { seededTimeline, typedTimeline } from "../testing/seeded-timeline";
-import type { Spot, Timeline } from "../timeline/timeline";
+import type { Timeline } from "../timeline/timeline";
+import type { Spot } from "../timeline/fields";
 import { type Chart, chartOf } from "./chart";
 import { drawView } from "./draw-chart";
 import type { Part } from "./frame";

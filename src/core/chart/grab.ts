@@ -2,7 +2,7 @@ import { type ChartData, UNDATED_KIND } from "./chart-data";
 import type { Part } from "./frame";
 import { BOB } from "./house-style";
 import { firstRank, inFrame, rankX } from "./shown";
-import type { Spot } from "../timeline/timeline";
+import type { Spot } from "../timeline/fields";
 
 export interface Box {
   x: number;

@@ -1,4 +1,4 @@
-import type { Pattern, Sign } from "../timeline/timeline";
+import type { Pattern, Sign } from "../timeline/looks";
 import { type AxisNumbers, type AxisSettings, axisFrom, axisNumbers, type Positions } from "./axis";
 import type { ChartData } from "./chart-data";
 import { type ChartLayout, type Frame, type Laid, type LayoutOptions, layoutChart } from "./layout";

@@ -1,4 +1,4 @@
-import type { Pattern } from "../timeline/timeline";
+import type { Pattern } from "../timeline/looks";
 
 /** A repeated tile: lines as x, y, x, y, ... and dots as x, y, radius; drawn in white over the colour. */
 export interface Tile {

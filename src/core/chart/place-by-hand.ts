@@ -1,4 +1,4 @@
-import type { Spot } from "../timeline/timeline";
+import type { Spot } from "../timeline/fields";
 import type { ChartData } from "./chart-data";
 import { CLEARANCE, hangFrom, sidesOf } from "./hang-labels";
 import { BOB } from "./house-style";

@@ -1,5 +1,5 @@
 import type { Face } from "../text/measure";
-import type { Pattern } from "../timeline/timeline";
+import type { Pattern } from "../timeline/looks";
 
 /** What the painters draw, in this order. All lengths in px; points are x, y, x, y, ... */
 export type Shape = {

@@ -1,4 +1,4 @@
-import type { Sign } from "../timeline/timeline";
+import type { Sign } from "../timeline/looks";
 import type { ChartData } from "./chart-data";
 import { INK, PAPER, RING, RING_ROOM, SIGN_ROOM } from "./house-style";
 import type { Shape } from "./scene";

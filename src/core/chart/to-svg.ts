@@ -1,5 +1,5 @@
 import type { Face } from "../text/measure";
-import type { Pattern } from "../timeline/timeline";
+import type { Pattern } from "../timeline/looks";
 import { PATTERN_OPACITY, TILES } from "./patterns";
 import type { Scene, Shape } from "./scene";
 

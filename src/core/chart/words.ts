@@ -1,7 +1,8 @@
 import { compareInstants, endOf, startOf } from "../time/when";
 import { momentLabel, type Manner, whenLabel } from "../time/write-when";
 import { readWhen } from "../time/read-when";
-import type { Marks, Timeline, TimelineEvent } from "../timeline/timeline";
+import type { Timeline, TimelineEvent } from "../timeline/timeline";
+import type { Marks } from "../timeline/fields";
 import { readOptionsOf, mannerOf } from "../timeline/read-options";
 import { type ChartData, OPEN_END } from "./chart-data";
 import type { OwnMarks } from "./ticks";

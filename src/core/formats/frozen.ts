@@ -1,6 +1,6 @@
 import { type Block, blocksOf } from "../text/description";
 import { whenInRange } from "../time/range";
-import type { When } from "../time/when";
+import { TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
 import { inOrder } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
 import {
@@ -10,7 +10,6 @@ import {
   emptyTimeline,
   type Item,
   itemsByOwner,
-  type Scale,
   type Timeline,
   type TimelineEvent,
 } from "../timeline/timeline";
@@ -21,29 +20,13 @@ export const FROZEN_FORMAT = 1;
 export type FrozenEvent = Omit<TimelineEvent, "description" | "deleted"> & { description: Block[] };
 
 /** A timeline as it was at one moment, as plain data: only what is not deleted, events in their order. */
-export interface Frozen {
+export type Frozen = ValuesOf<typeof TIMELINE> & {
   format: typeof FROZEN_FORMAT;
-  title: string;
-  subject: string;
-  byline: string;
   introduction: Block[];
-  period: When;
-  scale: Scale;
-  dateOrder: "dmy" | "mdy" | null;
-  dateStyle: Timeline["dateStyle"];
-  hemisphere: Timeline["hemisphere"];
-  margins: Timeline["margins"];
-  /** Missing in versions of before there was such a day. */
-  timesOn?: Timeline["timesOn"];
-  gridlines: boolean;
-  lengths: boolean;
-  today: boolean;
-  marks: Timeline["marks"];
-  firstView: string;
   categories: Omit<Category, "deleted">[];
   events: FrozenEvent[];
   items: Omit<Item, "deleted">[];
-}
+};
 
 /** Takes the timeline as it stands. */
 export function toFrozen(t: Timeline): Frozen {
@@ -54,22 +37,8 @@ export function toFrozen(t: Timeline): Frozen {
   const without = <T extends { deleted: boolean }>({ deleted: _, ...rest }: T) => rest;
   return {
     format: FROZEN_FORMAT,
-    title: t.title,
-    subject: t.subject,
-    byline: t.byline,
+    ...valuesOf(TIMELINE, t),
     introduction: blocksOf(t.introduction),
-    period: t.period,
-    scale: t.scale,
-    dateOrder: t.dateOrder,
-    dateStyle: t.dateStyle,
-    hemisphere: t.hemisphere,
-    margins: t.margins,
-    ...(t.timesOn ? { timesOn: t.timesOn } : {}),
-    gridlines: t.gridlines,
-    lengths: t.lengths,
-    today: t.today,
-    marks: t.marks,
-    firstView: t.firstView,
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({
       ...without(e),
@@ -88,22 +57,10 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     new Map(list.map((r) => [r.id, { ...r, deleted: false }]));
   return {
     ...emptyTimeline(id),
-    title: f.title,
-    subject: f.subject,
-    byline: f.byline,
+    // Versions of before a field was there have none.
+    ...valuesOf(TIMELINE, f),
     period: whenInRange(f.period),
-    scale: f.scale,
-    dateOrder: f.dateOrder,
-    dateStyle: f.dateStyle ?? null,
-    hemisphere: f.hemisphere ?? "north",
-    margins: f.margins ?? null,
     timesOn: f.timesOn ? whenInRange(f.timesOn) : null,
-    // Versions of before the chart had these have none.
-    gridlines: f.gridlines ?? false,
-    lengths: f.lengths ?? false,
-    today: f.today ?? false,
-    marks: f.marks ?? null,
-    firstView: f.firstView ?? "",
     categories: living(f.categories),
     items: living(f.items),
     events: new Map(

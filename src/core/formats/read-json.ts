@@ -1,6 +1,7 @@
 import { whenInRange } from "../time/range";
 import { UNDATED, type When } from "../time/when";
-import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Spot } from "../timeline/timeline";
+import { emptyCategory, emptyEvent, emptyItem, emptyTimeline } from "../timeline/timeline";
+import type { Spot } from "../timeline/fields";
 import { FROZEN_FORMAT, type Frozen, toFrozen } from "./frozen";
 
 const isObject = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);

@@ -4,7 +4,7 @@ import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-re
 import { useEffect, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
-import type { Scale } from "@/core/timeline/timeline";
+import type { Scale } from "@/core/timeline/fields";
 import { Hint } from "@/ui/controls/hint";
 import { Modal } from "@/ui/controls/modal";
 import { classes } from "@/ui/classes";

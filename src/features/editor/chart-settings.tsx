@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/view-words";
 import { mannerOf } from "@/core/timeline/read-options";
-import type { Marks } from "@/core/timeline/timeline";
+import type { Marks } from "@/core/timeline/fields";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -8,7 +8,8 @@ import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/co
 import { readWhen } from "@/core/time/read-when";
 import { readOptionsFor, settingsFor } from "@/core/timeline/read-options";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
-import { categoriesOf, itemsOf, type ItemList, nextLook, type Timeline } from "@/core/timeline/timeline";
+import { categoriesOf, itemsOf, nextLook, type Timeline } from "@/core/timeline/timeline";
+import type { ItemList } from "@/core/timeline/fields";
 import type { TimelineStore } from "./timeline-store";
 
 /** The category a marker means, with the step that makes it when there is none yet. */

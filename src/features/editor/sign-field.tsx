@@ -1,7 +1,7 @@
 "use client";
 
 import { SIGN_SHAPES } from "@/core/chart/signs";
-import { type Sign, SIGNS } from "@/core/timeline/timeline";
+import { type Sign, SIGNS } from "@/core/timeline/looks";
 import { classes } from "@/ui/classes";
 
 /** One sign, drawn as the chart draws it. */

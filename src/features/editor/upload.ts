@@ -1,4 +1,4 @@
-import type { MediaKind } from "@/core/timeline/timeline";
+import type { MediaKind } from "@/core/timeline/fields";
 import { askServer } from "@/ui/ask-server";
 
 export interface UploadedMedia {

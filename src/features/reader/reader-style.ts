@@ -1,5 +1,5 @@
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
-import { COLOURS } from "@/core/timeline/timeline";
+import { COLOURS } from "@/core/timeline/looks";
 
 /** The style sheet of the reader's page; it stands in the page, which loads nothing but fonts and media. */
 export const READER_STYLE = `${STAGE_STYLE}

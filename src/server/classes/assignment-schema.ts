@@ -1,7 +1,8 @@
 import "server-only";
 import type { ValidateFunction } from "ajv";
 import { ajv } from "../http/route";
-import { object, when } from "../timelines/change-schema";
+import { object } from "@/core/text/schema";
+import { WHEN_SCHEMA } from "@/core/time/when-schema";
 import type { AssignmentInput } from "./assignment";
 
 const count = { type: "integer", minimum: 1, maximum: 10_000 };
@@ -11,7 +12,7 @@ export const readAssignment = ajv.compile(
     class: { type: "string", maxLength: 40 },
     title: { type: "string", maxLength: 1_000 },
     instructions: { type: "string", maxLength: 10_000 },
-    period: when,
+    period: WHEN_SCHEMA,
     requirements: {
       type: "array",
       maxItems: 20,
@@ -29,7 +30,7 @@ export const readAssignment = ajv.compile(
     given: {
       type: "array",
       maxItems: 100,
-      items: object({ title: { type: "string", maxLength: 300 }, when, locked: { type: "boolean" } }),
+      items: object({ title: { type: "string", maxLength: 300 }, when: WHEN_SCHEMA, locked: { type: "boolean" } }),
     },
     total: { type: "integer", minimum: 1, maximum: 1_000 },
     dueAt: { type: "string", maxLength: 40 },

@@ -1,6 +1,6 @@
 import "server-only";
 import { fileTypeFromBuffer } from "file-type";
-import type { MediaKind } from "@/core/timeline/timeline";
+import type { MediaKind } from "@/core/timeline/fields";
 
 const KINDS: Record<string, MediaKind> = {
   "image/jpeg": "picture",

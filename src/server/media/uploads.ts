@@ -1,7 +1,7 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
-import type { MediaKind } from "@/core/timeline/timeline";
+import type { MediaKind } from "@/core/timeline/fields";
 import { MOST } from "@/core/change/limits";
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";

@@ -1,8 +1,10 @@
 import "server-only";
+import postgres from "postgres";
 import type { Op } from "@/core/change/change";
-import { emptyCategory, emptyEvent, emptyItem } from "@/core/timeline/timeline";
+import { CATEGORY, EVENT, emptyOf, ITEM } from "@/core/timeline/fields";
 import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
 import type { Tx } from "../db/pool";
+import { columnValue } from "./take-change";
 
 /** What is deleted can be put back for so long; then it is gone for good. */
 export const BIN_DAYS = 30;
@@ -89,20 +91,11 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
   const found = events.size + categories.size + items.size;
   if (found === 0) return 0;
 
-  const e = emptyEvent("");
-  await tx`
-    update event set title = '', short_title = '', "when" = ${tx.json(e.when as never)}, category = null, part_of = null,
-      emphasis = false, sign = '', spot = null, close_up = '', done = null, by_hand = '', description = '', purged = true
-    where timeline_id = ${timeline} and id = any(${[...events]})`;
-  const c = emptyCategory("");
-  await tx`
-    update category set name = '', colour = ${c.colour}, pattern = ${c.pattern}, place = ${c.place}, purged = true
-    where timeline_id = ${timeline} and id = any(${[...categories]})`;
-  const i = emptyItem("");
-  await tx`
-    update item set place = ${i.place}, media = null, kind = null, width = null, height = null, text = '', credit = '',
-      licence = '', address = '', found_on = '', purged = true
-    where timeline_id = ${timeline} and id = any(${[...items]})`;
+  await blank(tx, timeline, "event", [...events], { ...emptyOf(EVENT), description: Buffer.alloc(0) });
+  await blank(tx, timeline, "category", [...categories], emptyOf(CATEGORY));
+  // What an item belonged to stays: the log says it too.
+  const { of: _, list: __, ...nothing } = emptyOf(ITEM);
+  await blank(tx, timeline, "item", [...items], nothing);
 
   let bytes = 0;
   for (let after = -1; ; ) {
@@ -124,6 +117,15 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
   }
   await tx`update timeline set log_bytes = ${bytes} where id = ${timeline}`;
   return found;
+}
+
+/** Empties records. Which were given, and how, is their assignment's to say, and stays. */
+async function blank(tx: Tx, timeline: string, table: string, ids: string[], values: object): Promise<void> {
+  const { given: _, locked: __, ...fields } = values as Record<string, unknown>;
+  const row = Object.fromEntries(
+    Object.entries({ ...fields, purged: true }).map(([f, v]) => [postgres.fromCamel(f), columnValue(tx, v)]),
+  );
+  await tx`update ${tx(table)} set ${tx(row as never)} where timeline_id = ${timeline} and id = any(${ids})`;
 }
 
 /** A step without what was in the records that are gone; null where nothing of it is left; itself where it is of others. */

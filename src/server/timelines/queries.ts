@@ -1,4 +1,6 @@
 import "server-only";
+import postgres from "postgres";
+import { CATEGORY, EVENT, type Field, ITEM, TIMELINE } from "@/core/timeline/fields";
 import type { ConfirmedChange } from "@/core/change/change";
 import { whenInRange } from "@/core/time/range";
 import type { Category, Item, Timeline, TimelineEvent } from "@/core/timeline/timeline";
@@ -50,7 +52,7 @@ type Fields = Omit<Timeline, "events" | "categories" | "items">;
 /** A timeline's own fields and the number of its last change. */
 export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields; seq: number } | null> {
   const [row] = await tx<(Fields & { seq: number })[]>`
-    select id, title, subject, byline, introduction, period, scale, date_order, date_style, hemisphere, margins, times_on, gridlines, marks, lengths, today, first_view, seq from timeline where id = ${id} and deleted_at is null`;
+    select ${tx.unsafe(columnsOf(TIMELINE))}, introduction, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const { seq, ...fields } = row;
   return {
@@ -64,11 +66,14 @@ export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields;
   };
 }
 
-export const EVENT_COLUMNS =
-  'id, title, short_title, "when", category, part_of, emphasis, sign, spot, close_up, done, by_hand, description, given, locked, deleted';
-export const CATEGORY_COLUMNS = "id, name, colour, pattern, place, deleted";
-export const ITEM_COLUMNS =
-  'id, "of", list, place, media, kind, width, height, text, credit, licence, address, found_on, deleted';
+/** The columns of a record, as SQL: its id and its fields, which the table names. */
+function columnsOf(table: Record<string, Field<unknown>>): string {
+  return ["id", ...Object.keys(table).map((f) => postgres.fromCamel(f))].map((c) => `"${c}"`).join(", ");
+}
+
+export const EVENT_COLUMNS = `${columnsOf(EVENT)}, description, deleted`;
+export const CATEGORY_COLUMNS = `${columnsOf(CATEGORY)}, deleted`;
+export const ITEM_COLUMNS = `${columnsOf(ITEM)}, deleted`;
 
 export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
   const read = await readFields(tx, id);

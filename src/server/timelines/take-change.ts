@@ -15,6 +15,7 @@ import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
+import { EVENT, type Field, TIMELINE } from "@/core/timeline/fields";
 
 /** A description's merged state may have so many bytes. */
 const MOST_DESCRIPTION = 2_000_000;
@@ -104,14 +105,14 @@ async function merge(
   return { ops, was, after: draft.timeline };
 }
 
+/** A step with every date in it read again from what was typed. */
 function withOwnReading(op: Op, t: Timeline): Op {
-  const own = (when: When) => confirmReading(when, readOptionsOf(t));
+  const own = (value: unknown) => (value ? confirmReading(value as When, readOptionsOf(t)) : value);
   if (op.kind === "add_event" && op.fields.when)
-    return { ...op, fields: { ...op.fields, when: own(op.fields.when as When) } };
-  if ((op.kind === "set_event" && op.field === "when") || (op.kind === "set_timeline" && op.field === "period"))
-    return { ...op, value: own(op.value as When) };
-  if (op.kind === "set_timeline" && op.field === "timesOn" && op.value) return { ...op, value: own(op.value as When) };
-  return op;
+    return { ...op, fields: { ...op.fields, when: own(op.fields.when) as When } };
+  const table = op.kind === "set_timeline" ? TIMELINE : op.kind === "set_event" ? EVENT : null;
+  if (!table || !("field" in op) || !(table as Record<string, Field<unknown>>)[op.field]?.isWhen) return op;
+  return { ...op, value: own(op.value) } as Op;
 }
 
 /** True when the description has changed, false when the update says nothing new, null when there is no such event. */
@@ -193,7 +194,8 @@ async function write(tx: Tx, before: Timeline, after: Timeline, ops: readonly Op
 const deletedAt = (table: string) =>
   `case when excluded.deleted then coalesce("${table}".deleted_at, excluded.deleted_at) end`;
 
-function columnValue(tx: Tx, value: unknown): unknown {
+/** A field's value as its column takes it: bytes, JSON, or as it is. */
+export function columnValue(tx: Tx, value: unknown): unknown {
   if (value instanceof Uint8Array) return Buffer.from(value);
   return value !== null && typeof value === "object" && !(value instanceof Date) ? tx.json(value as never) : value;
 }

@@ -9,7 +9,8 @@ import { redated } from "@/core/time/redate";
 import type { When } from "@/core/time/when";
 import { whenLabel } from "@/core/time/write-when";
 import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
-import type { Spot, Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Spot } from "@/core/timeline/fields";
 
 /** What may be moved by hand, and what happens then: each call is one undo. */
 export interface MoveHooks {

@@ -1,7 +1,7 @@
 import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
 import type { Scene, Shape } from "@/core/chart/scene";
 import { fontOf } from "@/core/chart/to-svg";
-import type { Pattern } from "@/core/timeline/timeline";
+import type { Pattern } from "@/core/timeline/looks";
 
 export type PictureOf = (item: string) => CanvasImageSource | null;
 

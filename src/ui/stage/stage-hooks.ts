@@ -1,6 +1,8 @@
 import type { Pointed } from "@/core/chart/aim";
-import type { Spot, Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Spot } from "@/core/timeline/fields";
 import type { MoveHooks } from "./carry";
+import { namesOf, TIMELINE } from "@/core/timeline/fields";
 
 export interface StageHooks {
   /** The address of a picture's smallest size; null: there is none. */
@@ -38,6 +40,9 @@ export interface StageSubject {
 /** On a board all is drawn so many times larger. */
 export const BOARD_SCALE = 1.6;
 
+/** The settings of a timeline that are seen in its chart. */
+const DRAWN = namesOf(TIMELINE, (f) => !f.undrawn);
+
 /** Whether two subjects are laid out the same. */
 export function sameLayout(a: StageSubject, b: StageSubject): boolean {
   const [t, u] = [a.timeline, b.timeline];
@@ -48,9 +53,7 @@ export function sameLayout(a: StageSubject, b: StageSubject): boolean {
     a.hidden === b.hidden &&
     a.upright === b.upright &&
     a.rows === b.rows &&
-    (["scale", "period", "dateStyle", "timesOn", "gridlines", "marks", "lengths", "today"] as const).every(
-      (k) => t[k] === u[k],
-    )
+    DRAWN.every((k) => t[k] === u[k])
   );
 }
 

@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { createClass } from "@/server/classes/class";
 import { ajv, memberRoute } from "@/server/http/route";
-import { object } from "@/server/timelines/change-schema";
+import { object } from "@/core/text/schema";
 
 const readClass = ajv.compile(
   object({ name: { type: "string", maxLength: 1_000 }, zone: { type: "string", maxLength: 60 } }, ["zone"]),

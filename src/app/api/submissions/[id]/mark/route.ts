@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { type MarkInput, saveMark } from "@/server/classes/marking";
 import { ajv, memberRoute } from "@/server/http/route";
-import { object } from "@/server/timelines/change-schema";
+import { object } from "@/core/text/schema";
 
 const readMark = ajv.compile(
   object({

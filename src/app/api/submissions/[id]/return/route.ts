@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { returnWork } from "@/server/classes/marking";
 import { ajv, memberRoute } from "@/server/http/route";
-import { object } from "@/server/timelines/change-schema";
+import { object } from "@/core/text/schema";
 
 const readReturn = ajv.compile(object({ toImprove: { type: "boolean" } })) as unknown as ValidateFunction<{
   toImprove: boolean;

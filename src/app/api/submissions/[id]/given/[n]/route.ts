@@ -4,7 +4,7 @@ import type { GivenOverride } from "@/server/classes/overrides";
 import { fail } from "@/server/http/failure";
 import { wholeNumber } from "@/server/http/read-body";
 import { ajv, memberRoute } from "@/server/http/route";
-import { object } from "@/server/timelines/change-schema";
+import { object } from "@/core/text/schema";
 
 const readOverride = ajv.compile(
   object({

@@ -1,0 +1,194 @@
+import { maybe, object } from "../text/schema";
+import { type Margins, UNDATED, type When } from "../time/when";
+import { MARGIN_SCHEMA, WHEN_SCHEMA } from "../time/when-schema";
+import type { Manner } from "../time/write-when";
+import { COLOURS, type Colour, PATTERNS, type Pattern, SIGNS, type Sign } from "./looks";
+
+/**
+ * One field of a record, in one line: the one place where it is spelt. From these tables come the types and empty records
+ * (timeline.ts), what a change may set and how long its texts may be (change.ts, limits.ts, the server's schema), the columns that
+ * are read and written, the frozen form, and whether another value is another drawing.
+ */
+export interface Field<T> {
+  /** Its value where nothing was said. */
+  empty: T;
+  /** What it may hold, as JSON Schema. Lengths of texts are checked by `tooLong`, which has the sentence. */
+  schema: object;
+  /** The most characters of a text. */
+  most?: number;
+  /** A date: it is read again from what was typed. */
+  isWhen?: true;
+  /** Another value draws nothing anew. */
+  undrawn?: true;
+  /** Set once, when the record is made. */
+  fixed?: true;
+  /** The server's to set: a change from a browser has no place for it. */
+  serverOnly?: true;
+}
+type Fields = Record<string, Field<unknown>>;
+/** The values of a table's fields. */
+export type ValuesOf<F> = { -readonly [K in keyof F]: F[K] extends Field<infer T> ? T : never };
+
+type More = Omit<Field<unknown>, "empty" | "schema">;
+const field = <T>(empty: T, schema: object, more: More = {}): Field<T> => ({ empty, schema, ...more });
+/** Long enough for the sentence of the field that was written too long. */
+const TEXT = { type: "string", maxLength: 2_000_000 };
+const ID = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
+const text = (most: number, more: More = {}) => field<string>("", TEXT, { most, ...more });
+const yes = (more: More = {}) => field<boolean>(false, { type: "boolean" }, more);
+const oneOf = <T>(empty: T, ...others: NoInfer<T>[]) => field<T>(empty, { enum: [empty, ...others] });
+const key = (empty: string) => field<string>(empty, { type: "string", pattern: "^[A-Za-z0-9]{0,200}$" });
+const when = () => field<When>(UNDATED, WHEN_SCHEMA, { isWhen: true });
+const whole = (minimum: number, maximum: number, more: More = {}) =>
+  field<number | null>(null, maybe({ type: "integer", minimum, maximum }), more);
+
+export type Scale = "balanced" | "true" | "even";
+export type ItemList = "media" | "source" | "link";
+export type MediaKind = "picture" | "video" | "sound";
+
+/**
+ * A label's corner, px from its moment along the ridge, and from the ridge's middle across it (negative: roofs' side). It counts
+ * where the ridge lies as it did when the label was placed: upright or not.
+ */
+export interface Spot {
+  along: number;
+  across: number;
+  upright?: boolean;
+}
+
+/** Marks on the ridge of the author's own choice: one unit and step, or dates as they were typed, one a line. */
+export type Marks =
+  | { kind: "step"; unit: "years" | "months" | "days" | "hours" | "minutes"; step: number }
+  | { kind: "list"; text: string };
+
+const PIXELS = { type: "number", minimum: -20_000, maximum: 20_000 };
+const SPOT = object({ along: PIXELS, across: PIXELS, upright: { type: "boolean" } }, ["upright"]);
+const MANNER = object(
+  {
+    order: { enum: ["dmy", "mdy"] },
+    months: { enum: ["names", "numbers"] },
+    era: { enum: ["BC", "BCE"] },
+    weekdays: { type: "boolean" },
+    julian: { type: "boolean" },
+    clock: { enum: ["24", "12"] },
+    finest: { enum: ["month"] },
+  },
+  ["clock", "finest"],
+);
+const MARGINS = {
+  type: "object",
+  properties: Object.fromEntries(["day", "month", "year", "decade", "century"].map((p) => [p, MARGIN_SCHEMA])),
+  additionalProperties: false,
+};
+const MARKS = {
+  anyOf: [
+    object({
+      kind: { const: "step" },
+      unit: { enum: ["years", "months", "days", "hours", "minutes"] },
+      step: { type: "integer", minimum: 1, maximum: 10_000_000_000 },
+    }),
+    object({ kind: { const: "list" }, text: { type: "string", maxLength: 4_000 } }),
+  ],
+};
+
+export const TIMELINE = {
+  title: text(300, { undrawn: true }),
+  subject: text(120, { undrawn: true }),
+  /** Who stands as its author on published pages; "" until chosen. */
+  byline: text(120, { undrawn: true }),
+  /** From when to when it goes; undated: worked out from the events. */
+  period: when(),
+  scale: oneOf<Scale>("balanced", "true", "even"),
+  dateOrder: field<"dmy" | "mdy" | null>(null, maybe({ enum: ["dmy", "mdy"] }), { undrawn: true }),
+  /** How dates are written; null: as usual (day first, names of months, BC). */
+  dateStyle: field<Manner | null>(null, maybe(MANNER)),
+  /** Whose seasons are meant. */
+  hemisphere: field<"north" | "south">("north", { enum: ["north", "south"] }, { undrawn: true }),
+  /** How far "about" reaches either way, where it is not as usual. */
+  margins: field<Margins | null>(null, maybe(MARGINS), { undrawn: true }),
+  /** The day that times alone belong to; undated: one day nobody has named; null: not said, so a time alone needs its day. */
+  timesOn: field<When | null>(null, maybe(WHEN_SCHEMA), { isWhen: true }),
+  /** Thin lines across the chart at the marks of the ridge. */
+  gridlines: yes(),
+  /** Marks of one's own; null: chosen by what there is room for. */
+  marks: field<Marks | null>(null, maybe(MARKS)),
+  /** Spans say on the chart how long they last. */
+  lengths: yes(),
+  /** Today is a line across the chart. */
+  today: yes(),
+  /** What a reader sees first, as `viewText` writes it; "" for the whole. */
+  firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
+} as const;
+
+export const EVENT = {
+  title: text(300),
+  /** What stands on the chart when the title is long; "" for none. */
+  shortTitle: text(120),
+  when: when(),
+  category: field<string | null>(null, maybe(ID)),
+  partOf: field<string | null>(null, maybe({ type: "string", pattern: "^~?[A-Za-z0-9_-]{1,40}$" })),
+  emphasis: yes(),
+  sign: field<Sign>("", { enum: ["", ...SIGNS] }),
+  /** Where its label was placed by hand; null: wherever there is room. */
+  spot: field<Spot | null>(null, maybe(SPOT)),
+  /** Whether its parts are drawn in a close-up; "": when there is too little room for them. */
+  closeUp: oneOf<"" | "open" | "closed">("", "open", "closed"),
+  /** How much of it is done, percent; null: that is not asked. */
+  done: whole(0, 100),
+  /** Fractional key, for events that begin together; "" for none. */
+  byHand: key(""),
+  /** The id of the given event it came from; null for the students' own. A given event cannot be deleted. */
+  given: field<string | null>(null, maybe(ID), { serverOnly: true }),
+  /** Given with its date: title and date stay. */
+  locked: yes({ serverOnly: true }),
+} as const;
+
+export const CATEGORY = {
+  name: text(60),
+  colour: field<Colour>("verdigris", { enum: Object.keys(COLOURS) }),
+  pattern: field<Pattern>("solid", { enum: [...PATTERNS] }),
+  /** Fractional key: the order in the key of the chart. */
+  place: key("a0"),
+} as const;
+
+export const ITEM = {
+  of: field<string>("timeline", ID, { fixed: true }),
+  list: field<ItemList>("source", { enum: ["media", "source", "link"] }, { fixed: true }),
+  place: key("a0"),
+  /** Media: what was uploaded. Another file is another item. */
+  media: field<string | null>(null, maybe(ID), { fixed: true }),
+  kind: field<MediaKind | null>(null, maybe({ enum: ["picture", "video", "sound"] }), { fixed: true }),
+  width: whole(1, 1_000_000, { fixed: true }),
+  height: whole(1, 1_000_000, { fixed: true }),
+  /** Media: what it shows, in words; source and link: the text. */
+  text: text(2_000),
+  credit: text(300),
+  licence: text(120),
+  /** Web address: where a picture was found, where a source or link leads. */
+  address: text(2_000),
+  /** The day the address was looked up, as ISO date; "" when it was not. */
+  foundOn: field<string>("", { type: "string", pattern: "^(\\d{4}-\\d{2}-\\d{2})?$" }),
+} as const;
+
+/** The tables by the name of what they hold. */
+export const TABLES = { timeline: TIMELINE, event: EVENT, category: CATEGORY, item: ITEM } as const;
+
+/** The empty value of every field of a table. */
+export function emptyOf<F extends Fields>(table: F): ValuesOf<F> {
+  return Object.fromEntries(Object.entries(table).map(([k, f]) => [k, f.empty])) as unknown as ValuesOf<F>;
+}
+
+/** The names of a table's fields, those that `keep` lets through. */
+export function namesOf<F extends Fields>(
+  table: F,
+  keep: (f: Field<unknown>) => boolean = () => true,
+): (keyof F & string)[] {
+  return Object.keys(table).filter((k) => keep(table[k]!));
+}
+
+/** A table's fields out of a record that may hold more, or less: what is missing gets its empty value. */
+export function valuesOf<F extends Fields>(table: F, record: { [K in keyof F]?: unknown }): ValuesOf<F> {
+  return Object.fromEntries(
+    Object.entries(table).map(([k, f]) => [k, record[k] === undefined ? f.empty : record[k]]),
+  ) as unknown as ValuesOf<F>;
+}

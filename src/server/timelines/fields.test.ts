@@ -1,0 +1,112 @@
+import { describe, expect, it } from "vitest";
+import postgres from "postgres";
+import { canonicalJson, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
+import { readWhen } from "@/core/time/read-when";
+import { type Field, TABLES } from "@/core/timeline/fields";
+import { db } from "../db/pool";
+import { ajv } from "../http/route";
+import { edit, must } from "../testing/school";
+import { makePerson, withTestDatabase } from "../testing/test-database";
+import { createTimeline } from "./create";
+import { findTimeline } from "./queries";
+
+withTestDatabase("fields");
+
+type Table = keyof typeof TABLES;
+const fieldsOf = (table: Table) => Object.entries(TABLES[table]) as [string, Field<unknown>][];
+
+describe("the tables of fields", () => {
+  it.each(Object.keys(TABLES) as Table[])(
+    "every field of %s has its column, and its empty value may be set",
+    async (table) => {
+      const rows = await db()<{ columnName: string }[]>`
+      select column_name from information_schema.columns where table_schema = 'public' and table_name = ${table}`;
+      const columns = new Set(rows.map((r) => r.columnName));
+      for (const [name, f] of fieldsOf(table)) {
+        expect([name, columns.has(postgres.fromCamel(name))]).toEqual([name, true]);
+        expect([name, ajv.validate(f.schema, f.empty)]).toEqual([name, true]);
+      }
+    },
+  );
+
+  /** Another value than the empty one, for each field a browser sets. */
+  const OTHER: Record<string, unknown> = {
+    title: "Flood",
+    subject: "River",
+    byline: "Nia",
+    period: readWhen("1600 - 1931"),
+    scale: "even",
+    dateOrder: "dmy",
+    dateStyle: { order: "mdy", months: "names", era: "BC", weekdays: false, julian: true, clock: "12" },
+    hemisphere: "south",
+    margins: { year: { amount: 2, unit: "year" } },
+    timesOn: readWhen("14 Nov 1872"),
+    gridlines: true,
+    marks: { kind: "list", text: "1872" },
+    lengths: true,
+    today: true,
+    firstView: "1800-01-01T00:00:00..1900-01-01T00:00:00",
+    shortTitle: "The flood",
+    when: readWhen("14 Nov 1872"),
+    category: "c",
+    partOf: "whole",
+    emphasis: true,
+    sign: "bell",
+    spot: { along: 10, across: -20 },
+    closeUp: "open",
+    done: 40,
+    byHand: "a1",
+    name: "Trade",
+    colour: "plum",
+    pattern: "dots",
+    place: "b1",
+    text: "A roll",
+    credit: "Nia",
+    licence: "CC0",
+    address: "https://archive.example/roll",
+    foundOn: "2026-11-26",
+  };
+
+  it("every field is set by a change, read back, and kept in the frozen form", async () => {
+    const nia = await makePerson("Nia");
+    const { id } = must(await createTimeline(nia.id, { title: "x", subject: "" }));
+    await edit(
+      id,
+      nia.id,
+      { kind: "add_event", id: "whole", fields: { when: readWhen("1800 - 1900") } },
+      { kind: "add_event", id: "e", fields: {} },
+      { kind: "add_category", id: "c", fields: {} },
+      { kind: "add_item", id: "i", fields: { of: "e" } },
+    );
+    const ids = { event: "e", category: "c", item: "i" } as Record<Table, string>;
+    const settable = (Object.keys(TABLES) as Table[]).flatMap((table) =>
+      fieldsOf(table).flatMap(([field, f]) => (f.fixed || f.serverOnly ? [] : [{ table, field }])),
+    );
+    await edit(
+      id,
+      nia.id,
+      ...settable.map(({ table, field }) => {
+        expect([field, field in OTHER]).toEqual([field, true]);
+        const value = OTHER[field];
+        return (
+          table === "timeline"
+            ? { kind: "set_timeline", field, value }
+            : { kind: `set_${table}`, id: ids[table], field, value }
+        ) as never;
+      }),
+    );
+    const { timeline } = (await findTimeline(id))!;
+    const frozen = JSON.parse(canonicalJson(toFrozen(timeline)));
+    const again = timelineFromFrozen(frozen);
+    for (const { table, field } of settable)
+      for (const t of [timeline, again]) {
+        const record = {
+          timeline: t,
+          event: t.events.get("e"),
+          category: t.categories.get("c"),
+          item: t.items.get("i"),
+        }[table] as unknown as Record<string, unknown>;
+        expect([field, record[field]]).toEqual([field, OTHER[field]]);
+      }
+  });
+});
