@@ -1,12 +1,12 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
-import { chartOf } from "../src/core/chart/chart";
-import { drawView } from "../src/core/chart/draw-chart";
-import { groundOf } from "../src/core/chart/layout";
-import type { Scene, Shape } from "../src/core/chart/scene";
-import { toSvg } from "../src/core/chart/to-svg";
-import { wholeView, zoomed } from "../src/core/chart/view";
+import { chartOf } from "../src/core/chart/frame/chart";
+import { drawView } from "../src/core/chart/draw/draw-chart";
+import { groundOf } from "../src/core/chart/frame/layout";
+import type { Scene, Shape } from "../src/core/chart/draw/scene";
+import { toSvg } from "../src/core/chart/draw/to-svg";
+import { wholeView, zoomed } from "../src/core/chart/axis/view";
 import { KINDS, seededTimeline } from "../src/core/testing/seeded-timeline";
 import { textWidth } from "../src/core/text/measure";
 

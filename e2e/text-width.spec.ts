@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { fontOf } from "../src/core/chart/to-svg";
+import { fontOf } from "../src/core/chart/draw/to-svg";
 import { type Face, textWidth } from "../src/core/text/measure";
 import { serverUrl } from "./harness/people";
 

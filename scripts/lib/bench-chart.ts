@@ -1,13 +1,13 @@
 /** The chart's part of the bench, run in a browser: our frames against a bare painter and a general chart library. */
 import * as echarts from "echarts";
-import { chartOf } from "@/core/chart/chart";
-import { drawView } from "@/core/chart/draw-chart";
-import { answerTo, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
-import { chartData, shownEvents } from "@/core/chart/chart-data";
-import { frameContent } from "@/core/chart/frame";
-import { groundOf } from "@/core/chart/layout";
-import { rankX } from "@/core/chart/shown";
-import { type View, wholeView, zoomed, panned } from "@/core/chart/view";
+import { chartOf } from "@/core/chart/frame/chart";
+import { drawView } from "@/core/chart/draw/draw-chart";
+import { answerTo, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
+import { chartData, shownEvents } from "@/core/chart/data/chart-data";
+import { frameContent } from "@/core/chart/frame/frame";
+import { groundOf } from "@/core/chart/frame/layout";
+import { rankX } from "@/core/chart/frame/shown";
+import { type View, wholeView, zoomed, panned } from "@/core/chart/axis/view";
 import { seededTimeline } from "@/core/testing/seeded-timeline";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { paintCanvas } from "@/ui/stage/paint-canvas";

@@ -1,4 +1,4 @@
-import { drawChart } from "@/core/chart/draw-chart";
+import { drawChart } from "@/core/chart/draw/draw-chart";
 import { readWhen } from "@/core/time/read-when";
 import { emptyEvent, emptyTimeline, type TimelineEvent } from "@/core/timeline/timeline";
 

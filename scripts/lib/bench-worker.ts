@@ -1,4 +1,4 @@
-import { answerTo, buffersOf, type LayoutTask } from "@/core/chart/hand-over";
+import { answerTo, buffersOf, type LayoutTask } from "@/core/chart/frame/hand-over";
 
 /** The chart's worker, which also says how long the layout took. */
 self.onmessage = (message: MessageEvent<{ number: number; task: LayoutTask }>) => {

@@ -1,8 +1,8 @@
 import { writeFile } from "node:fs/promises";
 import { extname } from "node:path";
-import { drawChart } from "@/core/chart/draw-chart";
-import { PAPER } from "@/core/chart/house-style";
-import { toSvg } from "@/core/chart/to-svg";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { PAPER } from "@/core/chart/style/house-style";
+import { toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
 import { writeTable } from "@/core/formats/table";
 import type { DateOrder } from "@/core/time/read-when";

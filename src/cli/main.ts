@@ -1,7 +1,7 @@
 /** The fastigo command: the core without a browser, a server or a database. */
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
-import type { CloseUpMode } from "@/core/chart/close-ups";
+import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
 import type { DateOrder } from "@/core/time/read-when";
 import type { Scale } from "@/core/timeline/fields";
 import { convert } from "./convert";

@@ -2,8 +2,8 @@
 // so that the process that answers people passes on finished texts only.
 import "server-only";
 import { gzipSync } from "node:zlib";
-import { drawChart } from "@/core/chart/draw-chart";
-import { toSvg } from "@/core/chart/to-svg";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { toSvg } from "@/core/chart/draw/to-svg";
 import type { Change } from "@/core/change/change";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { toFrozen } from "@/core/formats/frozen";

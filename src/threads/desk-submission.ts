@@ -1,6 +1,6 @@
 import "server-only";
-import { drawChart } from "@/core/chart/draw-chart";
-import { toSvg } from "@/core/chart/to-svg";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson, type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
 import { whenLabel } from "@/core/time/write-when";

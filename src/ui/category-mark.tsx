@@ -1,4 +1,4 @@
-import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
+import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
 import { COLOURS, type Colour, type Pattern } from "@/core/timeline/looks";
 
 /** A category as a small roof in its colour and pattern; the key of the chart. */

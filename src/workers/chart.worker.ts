@@ -1,4 +1,4 @@
-import { answerTo, buffersOf, type LayoutTask } from "@/core/chart/hand-over";
+import { answerTo, buffersOf, type LayoutTask } from "@/core/chart/frame/hand-over";
 
 /** Lays out large charts away from the screen: a task in, typed arrays out. */
 self.onmessage = (message: MessageEvent<{ number: number; task: LayoutTask }>) => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { apply } from "../change/apply";
 import type { Op } from "../change/change";
-import { drawChart } from "../chart/draw-chart";
+import { drawChart } from "../chart/draw/draw-chart";
 import { inOrder } from "../timeline/order";
 import { periodText } from "../timeline/period";
 import { problems } from "../timeline/problems";

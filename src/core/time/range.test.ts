@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { marksWithin } from "../chart/tick-units";
-import { chartOf } from "../chart/chart";
-import { drawChart } from "../chart/draw-chart";
+import { marksWithin } from "../chart/ticks/tick-units";
+import { chartOf } from "../chart/frame/chart";
+import { drawChart } from "../chart/draw/draw-chart";
 import { emptyEvent, emptyTimeline } from "../timeline/timeline";
 import { timelineFromFrozen, toFrozen } from "../formats/frozen";
 import { readWhen } from "./read-when";

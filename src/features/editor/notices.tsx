@@ -6,7 +6,7 @@ import { fromBase64 } from "@/core/text/base64";
 import { blocksOf, plainTextOf } from "@/core/text/description";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
-import { useEditor, useEditorState } from "./editor-context";
+import { useEditor, useEditorState } from "./store/editor-context";
 
 export function Notices() {
   const { store } = useEditor();

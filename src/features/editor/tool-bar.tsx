@@ -7,7 +7,7 @@ import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
-import { useEditor, useEditorState } from "./editor-context";
+import { useEditor, useEditorState } from "./store/editor-context";
 
 export type Panel = "event" | "settings" | "history" | "work" | null;
 

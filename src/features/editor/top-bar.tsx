@@ -5,8 +5,8 @@ import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
 import { useReady } from "@/ui/use-ready";
-import { useEditor, useEditorState } from "./editor-context";
-import type { Saving } from "./timeline-store";
+import { useEditor, useEditorState } from "./store/editor-context";
+import type { Saving } from "./store/timeline-store";
 
 export function TitleText() {
   return useEditorState((s) => s.timeline.title) || "Untitled";

@@ -1,4 +1,4 @@
-import { escapeXml } from "@/core/chart/to-svg";
+import { escapeXml } from "@/core/chart/draw/to-svg";
 import type { Block, Inline } from "@/core/text/description";
 
 /** A description as HTML: every text escaped, links only where the core let them in. */

@@ -2,8 +2,8 @@
  * The chart of a reader's page that can be moved: takes the place of the drawings that need no script. Bundled into
  * public/reader/chart.js.
  */
-import { drawChart } from "@/core/chart/draw-chart";
-import { uprightLength } from "@/core/chart/layout";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";

@@ -1,10 +1,10 @@
 import type { When } from "@/core/time/when";
-import { uprightLength } from "@/core/chart/layout";
-import { placesAlong } from "@/core/chart/places-along";
+import { uprightLength } from "@/core/chart/frame/layout";
+import { placesAlong } from "@/core/chart/frame/places-along";
 import { partsAfterWholes } from "@/core/timeline/parts";
-import { drawChart } from "@/core/chart/draw-chart";
-import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
-import { escapeXml, toSvg } from "@/core/chart/to-svg";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
+import { escapeXml, toSvg } from "@/core/chart/draw/to-svg";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { gapText } from "@/core/time/gap";
 import { headlineLabel, isTimed, type Manner, timeText, whenLongLabel } from "@/core/time/write-when";

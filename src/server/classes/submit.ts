@@ -1,8 +1,8 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
-import { drawChart } from "@/core/chart/draw-chart";
-import { toSvg } from "@/core/chart/to-svg";
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { toSvg } from "@/core/chart/draw/to-svg";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
 import type { OwnWork } from "@/core/check/own-work";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";

@@ -1,10 +1,10 @@
-import type { Chart } from "@/core/chart/chart";
-import { timeNear } from "@/core/chart/date-at";
-import { textOfLabel } from "@/core/chart/draw-labels";
-import type { Part } from "@/core/chart/frame";
-import { aligned, type Box, boxOf, type Grab, grabAt, local, neighbourAt, spotAt } from "@/core/chart/grab";
-import { OUTER_END, OUTER_START, SPAN_KIND } from "@/core/chart/chart-data";
-import { pointX } from "@/core/chart/shown";
+import type { Chart } from "@/core/chart/frame/chart";
+import { timeNear } from "@/core/chart/ticks/date-at";
+import { textOfLabel } from "@/core/chart/draw/draw-labels";
+import type { Part } from "@/core/chart/frame/frame";
+import { aligned, type Box, boxOf, type Grab, grabAt, local, neighbourAt, spotAt } from "@/core/chart/pointing/grab";
+import { OUTER_END, OUTER_START, SPAN_KIND } from "@/core/chart/data/chart-data";
+import { pointX } from "@/core/chart/frame/shown";
 import { redated } from "@/core/time/redate";
 import type { When } from "@/core/time/when";
 import { whenLabel } from "@/core/time/write-when";

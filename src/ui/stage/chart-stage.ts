@@ -1,14 +1,14 @@
-import { pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/aim";
-import { firstCounted } from "@/core/chart/counts";
-import { dateAt } from "@/core/chart/date-at";
-import type { Chart } from "@/core/chart/chart";
-import { drawView, type Extras } from "@/core/chart/draw-chart";
-import type { Part } from "@/core/chart/frame";
-import { type Standing, inBox, mainIndex, partAt, standing } from "@/core/chart/where";
-import { groundOf, replaceHands } from "@/core/chart/layout";
-import type { Scene, Target } from "@/core/chart/scene";
-import type { ShownCount } from "@/core/chart/shown";
-import { countedIds, targetsOf } from "@/core/chart/targets";
+import { pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/axis/look-at";
+import { firstCounted } from "@/core/chart/labels/counts";
+import { dateAt } from "@/core/chart/ticks/date-at";
+import type { Chart } from "@/core/chart/frame/chart";
+import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
+import type { Part } from "@/core/chart/frame/frame";
+import { type Standing, inBox, mainIndex, partAt, standing } from "@/core/chart/pointing/standing";
+import { groundOf, replaceHands } from "@/core/chart/frame/layout";
+import type { Scene, Target } from "@/core/chart/draw/scene";
+import type { ShownCount } from "@/core/chart/frame/shown";
+import { countedIds, targetsOf } from "@/core/chart/draw/targets";
 import {
   centred,
   type Ground,
@@ -20,9 +20,9 @@ import {
   viewText,
   wholeView,
   zoomed,
-} from "@/core/chart/view";
+} from "@/core/chart/axis/view";
 import type { TimelineEvent } from "@/core/timeline/timeline";
-import { meetingHands } from "@/core/chart/grab";
+import { meetingHands } from "@/core/chart/pointing/grab";
 import { Carry } from "./carry";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";

@@ -1,8 +1,8 @@
-import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/chart";
-import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/chart-data";
-import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/hand-over";
-import { layoutLanes } from "@/core/chart/lanes";
-import { type Frame, layoutChart, uprightLength } from "@/core/chart/layout";
+import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/frame/chart";
+import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/data/chart-data";
+import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
+import { layoutLanes } from "@/core/chart/frame/lanes";
+import { type Frame, layoutChart, uprightLength } from "@/core/chart/frame/layout";
 import type { Instant } from "@/core/time/when";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 

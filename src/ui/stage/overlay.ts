@@ -1,4 +1,4 @@
-import type { Target } from "@/core/chart/scene";
+import type { Target } from "@/core/chart/draw/scene";
 
 export interface OverlayHooks {
   press: (t: Target) => void;

@@ -1,6 +1,6 @@
-import { PATTERN_OPACITY, TILES } from "@/core/chart/patterns";
-import type { Scene, Shape } from "@/core/chart/scene";
-import { fontOf } from "@/core/chart/to-svg";
+import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
+import type { Scene, Shape } from "@/core/chart/draw/scene";
+import { fontOf } from "@/core/chart/draw/to-svg";
 import type { Pattern } from "@/core/timeline/looks";
 
 export type PictureOf = (item: string) => CanvasImageSource | null;

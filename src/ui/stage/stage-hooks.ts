@@ -1,4 +1,4 @@
-import type { Pointed } from "@/core/chart/aim";
+import type { Pointed } from "@/core/chart/axis/look-at";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import type { Spot } from "@/core/timeline/fields";
 import type { MoveHooks } from "./carry";

@@ -1,6 +1,6 @@
-import { minus } from "@/core/chart/pair";
-import type { Target } from "@/core/chart/scene";
-import type { View } from "@/core/chart/view";
+import { minus } from "@/core/chart/axis/pair";
+import type { Target } from "@/core/chart/draw/scene";
+import type { View } from "@/core/chart/axis/view";
 import { dayFrom } from "@/core/time/calendar";
 import type { Instant } from "@/core/time/when";
 import { BOARD_SCALE } from "./stage-hooks";

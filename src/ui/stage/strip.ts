@@ -1,9 +1,9 @@
-import { groundOf, layoutChart } from "@/core/chart/layout";
+import { groundOf, layoutChart } from "@/core/chart/frame/layout";
 import { USUAL_MANNER } from "@/core/time/write-when";
-import type { ChartData } from "@/core/chart/chart-data";
-import type { Chart } from "@/core/chart/chart";
-import { drawView } from "@/core/chart/draw-chart";
-import { type Ground, isWhole, uAt, type View, wholeView } from "@/core/chart/view";
+import type { ChartData } from "@/core/chart/data/chart-data";
+import type { Chart } from "@/core/chart/frame/chart";
+import { drawView } from "@/core/chart/draw/draw-chart";
+import { type Ground, isWhole, uAt, type View, wholeView } from "@/core/chart/axis/view";
 import type { Timeline } from "@/core/timeline/timeline";
 import { paintCanvas } from "./paint-canvas";
 

@@ -1,0 +1,336 @@
+import {
+  compareInstants,
+  endOf,
+  extent,
+  type Instant,
+  type Moment,
+  middleOf,
+  SECONDS_PER_DAY,
+  startOf,
+} from "../../time/when";
+import { MONTHS } from "../../time/date-problem";
+import { isTimed, timeText, whenLabel, yearText } from "../../time/write-when";
+import { civilFrom } from "../../time/calendar";
+import { lengthText } from "../../time/gap";
+import { inOrder } from "../../timeline/order";
+import { wholesOf } from "../../timeline/parts";
+import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import { COLOURS, type Pattern, type Sign } from "../../timeline/looks";
+import type { Spot } from "../../timeline/fields";
+import { chartTitle } from "../style/house-style";
+import { mannerOf } from "../../timeline/read-options";
+
+export const UNDATED_KIND = 0;
+export const MOMENT_KIND = 1;
+export const SPAN_KIND = 2;
+
+/** Bits of `flags`. */
+export const EMPHASIS = 1;
+export const UNCERTAIN = 2;
+export const OPEN_START = 4;
+export const OPEN_END = 8;
+
+/** The five points of time of an event: what is drawn of it, and where it begins as written. */
+export const POINTS = 5;
+export const OUTER_START = 0;
+/** A moment's apex is both inner points. */
+export const INNER_START = 1;
+export const INNER_END = 2;
+export const OUTER_END = 3;
+export const WRITTEN = 4;
+
+/** The events of a chart in their order, as columns: what a layout needs, and a worker can be handed. */
+export interface ChartData {
+  count: number;
+  ids: string[];
+  kind: Uint8Array;
+  /** POINTS per event; NaN where there is none. */
+  days: Float64Array;
+  seconds: Float64Array;
+  flags: Uint8Array;
+  /** Greater goes first. */
+  importance: Float32Array;
+  /** Index into `looks`. */
+  look: Uint16Array;
+  sign: Sign[];
+  /** Where labels were placed by hand, by the index of the event. */
+  spots: ReadonlyMap<number, Spot>;
+  /** How much is done, percent; NaN where that is not asked. */
+  done: Float32Array;
+  /** The index of what an event is part of; -1 for none, or where that is not shown. */
+  whole: Int32Array;
+  /** 0: its parts go into a close-up when there is too little room for them; 1: always; 2: never. */
+  closeUp: Uint8Array;
+  /** The letter of what has parts, "" for the others. */
+  letters: string[];
+  titles: string[];
+  dates: string[];
+  /** The same where there is little room: the year, if that tells the dates of this chart apart. */
+  shortDates: string[];
+  /** All of them begin within a night and a day or two. */
+  withinDays: boolean;
+  /** The item of the first picture; null for none. */
+  pictures: (string | null)[];
+  looks: { colour: string; pattern: Pattern }[];
+  /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
+  first: number;
+  last: number;
+}
+
+const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
+const HALF_YEAR = 183;
+const NEVER: Instant = { day: Number.POSITIVE_INFINITY, second: 0 };
+
+/** What is drawn of a date: its extent with "about"; an unknown side reaches half a year beyond. */
+export function drawnExtent(m: Moment, event: Pick<TimelineEvent, "when">): [Instant, Instant] {
+  const e = extent(m, event.when.margin);
+  const mid = middleOf(m);
+  return [
+    e.from ?? { day: mid.day - HALF_YEAR, second: mid.second },
+    e.to ?? { day: mid.day + HALF_YEAR, second: mid.second },
+  ];
+}
+
+/** The events that are not deleted nor hidden, in their order. */
+export function shownEvents(timeline: Timeline, hidden?: ReadonlySet<string>): TimelineEvent[] {
+  const events = inOrder(timeline.events.values());
+  return hidden && hidden.size > 0 ? events.filter((e) => !hidden.has(e.category ?? "")) : events;
+}
+
+/**
+ * Fills the columns a slice at a time, so that whoever has a screen to keep alive can stop in between; the generator's
+ * result is the whole.
+ */
+export function* chartDataSlowly(
+  timeline: Timeline,
+  events: readonly TimelineEvent[],
+  slice = 500,
+): Generator<void, ChartData> {
+  const n = events.length;
+  const categories = categoriesOf(timeline);
+  const lookOf = new Map(categories.map((c, i) => [c.id, i + 1]));
+  const picture = firstPictures(timeline);
+  const data: ChartData = {
+    count: n,
+    ids: events.map((e) => e.id),
+    kind: new Uint8Array(n),
+    days: new Float64Array(n * POINTS).fill(Number.NaN),
+    seconds: new Float64Array(n * POINTS).fill(Number.NaN),
+    flags: new Uint8Array(n),
+    importance: new Float32Array(n),
+    look: new Uint16Array(n),
+    sign: new Array<Sign>(n).fill(""),
+    spots: new Map(events.flatMap((e, i): [number, Spot][] => (e.spot ? [[i, e.spot]] : []))),
+    done: new Float32Array(n).fill(Number.NaN),
+    whole: new Int32Array(n).fill(-1),
+    closeUp: new Uint8Array(n),
+    letters: new Array<string>(n).fill(""),
+    titles: new Array<string>(n).fill(""),
+    dates: new Array<string>(n).fill(""),
+    shortDates: new Array<string>(n).fill(""),
+    withinDays: false,
+    pictures: new Array<string | null>(n).fill(null),
+    first: -1,
+    last: -1,
+    looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
+  };
+  const years = yearsCovered(events);
+  data.withinDays = years < WITHIN_DAYS;
+  const ends = new Ends();
+  for (const [i, e] of events.entries()) {
+    if (i % slice === slice - 1) yield;
+    fill(data, i, e, timeline);
+    data.shortDates[i] = shortDate(e, data.dates[i]!, years, timeline);
+    data.look[i] = lookOf.get(e.category ?? "") ?? 0;
+    data.pictures[i] = picture.get(e.id) ?? null;
+    data.importance[i] = importanceOf(e, data.pictures[i] !== null);
+    ends.take(i, e, (data.flags[i]! & OPEN_END) !== 0);
+  }
+  data.first = ends.first;
+  data.last = ends.last;
+  findWholes(data, timeline);
+  return data;
+}
+
+/** Finds which events have the first and the last date. */
+class Ends {
+  first = -1;
+  last = -1;
+  private earliest: Instant | null = null;
+  private latest: Instant | null = null;
+
+  take(i: number, e: TimelineEvent, open: boolean): void {
+    const from = startOf(e.when);
+    if (from && (!this.earliest || compareInstants(from, this.earliest) < 0)) {
+      this.earliest = from;
+      this.first = i;
+    }
+    const to = open ? NEVER : endOf(e.when);
+    if (to && (!this.latest || compareInstants(to, this.latest) > 0)) {
+      this.latest = to;
+      this.last = i;
+    }
+  }
+}
+
+/** Some of the events as a chart of their own; nothing among them is part of another. */
+export function pickChart(data: ChartData, events: readonly TimelineEvent[], index: readonly number[]): ChartData {
+  const ends = new Ends();
+  for (const [k, i] of index.entries()) ends.take(k, events[i]!, (data.flags[i]! & OPEN_END) !== 0);
+  return { ...pickData(data, index), first: ends.first, last: ends.last };
+}
+
+/** What is part of what, and the letters of the wholes, in their order. */
+function findWholes(data: ChartData, timeline: Timeline): void {
+  const wholes = wholesOf(timeline.events);
+  if (wholes.size === 0) return;
+  const index = new Map(data.ids.map((id, i) => [id, i]));
+  const withParts = new Set<number>();
+  for (let i = 0; i < data.count; i++) {
+    const whole = index.get(wholes.get(data.ids[i]!) ?? "");
+    if (whole === undefined) continue;
+    data.whole[i] = whole;
+    withParts.add(whole);
+  }
+  for (const [k, i] of [...withParts].sort((a, b) => a - b).entries()) data.letters[i] = letterOf(k);
+}
+
+/** A, B, ... Z, AA, AB, ... */
+function letterOf(k: number): string {
+  const last = String.fromCharCode(65 + (k % 26));
+  return k < 26 ? last : letterOf(Math.floor(k / 26) - 1) + last;
+}
+
+export function chartData(timeline: Timeline, events: readonly TimelineEvent[]): ChartData {
+  const work = chartDataSlowly(timeline, events, Number.POSITIVE_INFINITY);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Some of the events, in the same order. Nothing among them is part of another, and `first` and `last` are not theirs. */
+export function pickData(data: ChartData, index: readonly number[]): ChartData {
+  const floats = (a: Float64Array) =>
+    Float64Array.from(
+      { length: index.length * POINTS },
+      (_, k) => a[index[Math.floor(k / POINTS)]! * POINTS + (k % POINTS)]!,
+    );
+  return {
+    ...data,
+    count: index.length,
+    ids: index.map((i) => data.ids[i] ?? ""),
+    kind: Uint8Array.from(index, (i) => data.kind[i]!),
+    days: floats(data.days),
+    seconds: floats(data.seconds),
+    flags: Uint8Array.from(index, (i) => data.flags[i]!),
+    importance: Float32Array.from(index, (i) => data.importance[i]!),
+    look: Uint16Array.from(index, (i) => data.look[i]!),
+    sign: index.map((i) => data.sign[i]!),
+    spots: new Map(
+      index.flatMap((i, k): [number, Spot][] => {
+        const spot = data.spots.get(i);
+        return spot ? [[k, spot]] : [];
+      }),
+    ),
+    done: Float32Array.from(index, (i) => data.done[i]!),
+    whole: Int32Array.from(index, () => -1),
+    closeUp: Uint8Array.from(index, (i) => data.closeUp[i]!),
+    letters: index.map((i) => data.letters[i]!),
+    titles: index.map((i) => data.titles[i]!),
+    dates: index.map((i) => data.dates[i]!),
+    shortDates: index.map((i) => data.shortDates[i]!),
+    pictures: index.map((i) => data.pictures[i]!),
+  };
+}
+
+function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline): void {
+  const put = (point: number, at: Instant | null) => {
+    if (!at) return;
+    data.days[i * POINTS + point] = at.day;
+    data.seconds[i * POINTS + point] = at.second;
+  };
+  const r = e.when.readAs;
+  let flags = e.emphasis ? EMPHASIS : 0;
+  if (r.kind === "moment") {
+    const [from, to] = drawnExtent(r.at, e);
+    const mid = middleOf(r.at);
+    data.kind[i] = MOMENT_KIND;
+    for (const [point, at] of [from, mid, mid, to].entries()) put(point, at);
+    if (r.at.uncertain) flags |= UNCERTAIN;
+  } else if (r.kind === "span") {
+    data.kind[i] = SPAN_KIND;
+    if (r.start) for (const [k, at] of drawnExtent(r.start, e).entries()) put(k === 0 ? OUTER_START : INNER_START, at);
+    else flags |= OPEN_START;
+    if (r.end) for (const [k, at] of drawnExtent(r.end, e).entries()) put(k === 0 ? INNER_END : OUTER_END, at);
+    else flags |= OPEN_END;
+    if (r.start?.uncertain || r.end?.uncertain) flags |= UNCERTAIN;
+  }
+  put(WRITTEN, startOf(e.when));
+  data.flags[i] = flags;
+  data.sign[i] = e.sign;
+  if (e.done !== null) data.done[i] = e.done;
+  data.closeUp[i] = e.closeUp === "open" ? 1 : e.closeUp === "closed" ? 2 : 0;
+  const length = timeline.lengths ? lengthText(e.when) : null;
+  // A roof's title has one line.
+  const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
+  data.titles[i] = length ? `${title}, ${length}` : title;
+  data.dates[i] = whenLabel(e.when, mannerOf(timeline));
+}
+
+/** From the first to the last beginning, in years. */
+function yearsCovered(events: readonly TimelineEvent[]): number {
+  let [first, last] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const e of events) {
+    const at = startOf(e.when);
+    if (!at) continue;
+    first = Math.min(first, at.day);
+    last = Math.max(last, at.day);
+  }
+  return (last - first) / 365.2425;
+}
+
+/** Charts shorter than that, in years, are told apart by the time of day, or by day and month. */
+const WITHIN_DAYS = 2.5 / 365.2425;
+const WITHIN_A_YEAR = 1;
+/** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
+function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
+  const r = e.when.readAs;
+  if (r.kind !== "moment" || !r.at.from) return full;
+  const manner = mannerOf(timeline);
+  if (years < WITHIN_DAYS && isTimed(r.at.precision))
+    return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
+  if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {
+    const { month, day } = civilFrom("gregorian", r.at.from.day);
+    return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
+  }
+  if (!(years > 20)) return full;
+  const year = civilFrom("gregorian", middleOf(r.at).day).year;
+  const about = r.at.about ? "about " : "";
+  // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).
+  const unit = year <= -1e9 ? ([1e9, "Ga"] as const) : year <= -1e6 ? ([1e6, "Ma"] as const) : ([1e3, "ka"] as const);
+  if (year <= -10_000) return `${about}${Number((-year / unit[0]).toPrecision(3))} ${unit[1]}`;
+  const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
+  const ago = r.at.wording?.kind === "ago";
+  return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
+}
+
+function firstPictures(timeline: Timeline): Map<string, string> {
+  const found = new Map<string, { place: string; id: string }>();
+  for (const i of timeline.items.values()) {
+    if (i.list !== "media" || i.kind !== "picture" || i.deleted) continue;
+    const other = found.get(i.of);
+    if (!other || i.place < other.place || (i.place === other.place && i.id < other.id)) found.set(i.of, i);
+  }
+  return new Map([...found].map(([of, i]) => [of, i.id]));
+}
+
+/** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */
+function importanceOf(e: TimelineEvent, hasPicture: boolean): number {
+  const r = e.when.readAs;
+  const length =
+    r.kind === "span" && r.start?.from && r.end?.to
+      ? Math.max(0, (r.end.to.day - r.start.from.day) * SECONDS_PER_DAY + r.end.to.second - r.start.from.second)
+      : 0;
+  return (e.emphasis ? 4 : 0) + (e.sign ? 1 : 0) + (hasPicture ? 2 : 0) + Math.log2(1 + length) / 100;
+}

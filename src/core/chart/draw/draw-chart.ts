@@ -1,0 +1,260 @@
+import { compareInstants } from "../../time/when";
+import type { Timeline } from "../../timeline/timeline";
+import { type Chart, type ChartOptions, chartOf } from "../frame/chart";
+import { HEAD } from "../close-ups/close-ups";
+import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
+import { drawCloseUp } from "./draw-close-up";
+import { drawCount, drawLabel, drawLine } from "./draw-labels";
+import { drawRoof, drawTitle } from "./draw-roofs";
+import { frameContent, type Part } from "../frame/frame";
+import { BOB, FOOT, rectangle, TODAY } from "../style/house-style";
+import type { Lane } from "../frame/lanes";
+import { type Frame, groundOf, type Laid } from "../frame/layout";
+import { drawBands, drawRidge, drawRidgeWords, ridgeOf } from "./ridge";
+import type { Scene, Shape } from "./scene";
+import type { Extra, ShownLabel } from "../frame/shown";
+import { targetsOf } from "./targets";
+import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
+import type { Words } from "../data/words";
+
+export interface DrawOptions extends ChartOptions {
+  /** The event shown as selected. */
+  selected?: string | null;
+  /** No taller than what is drawn needs; the frame's height is then the most it may take. */
+  fit?: boolean;
+  /** What is seen of it, as `viewText` writes it; the whole when left out. */
+  view?: string;
+}
+
+/**
+ * The drawing of a timeline in a frame. A function of its arguments alone: the same drawing, to the byte, whatever the
+ * order the events are held in. Taller than the frame when the roofs need it.
+ */
+export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions = {}): Scene {
+  const chart = chartOf(timeline, frame, options);
+  const ground = groundOf(chart.laid.axis, chart.laid.layout);
+  const view = options.view ? readView(ground, options.view) : wholeView(ground);
+  const { scene, parts } = drawView(chart, view, "settle", options.selected ?? null);
+  scene.targets = targetsOf(chart, parts);
+  if (options.fit && !options.strip && !options.upright && !chart.lanes) scene.height = neededHeight(chart, scene);
+  return scene;
+}
+
+/** How much of the frame's height the drawing uses. */
+function neededHeight({ laid: { layout }, top }: Chart, scene: Scene): number {
+  const foot = top + layout.across;
+  const lowest = Math.max(
+    top + layout.ridgeTop + layout.ridge + BOB,
+    ...scene.targets.map((t) => (t.kind === "more" && t.y >= top ? foot - FOOT : t.y + t.h)),
+  );
+  return Math.min(foot, lowest + FOOT);
+}
+
+/** More bobs than that are a crowd. */
+const CROWD = 200;
+
+/** Labels that were added to the placed ones, for each part of a chart. */
+export type Extras = readonly (readonly Extra[])[] | "settle";
+
+/**
+ * Draws one view. `extras`: see `frameContent`; the ones shown are given back in the parts. What can be pointed at is left
+ * to `targetsOf`, which need not be asked in every frame.
+ */
+export function drawView(
+  chart: Chart,
+  view: View,
+  extras: Extras,
+  selected: string | null,
+): { scene: Scene; parts: Part[] } {
+  const { laid, words, lanes, main } = chart;
+  const { layout } = laid;
+  const shapes: Shape[] = [];
+  const parts: Part[] = [];
+  const add = (of: Laid, seen: View, at: Pick<Part, "left" | "top" | "of" | "closeUp">) => {
+    const known = extras === "settle" ? "settle" : (extras[parts.length] ?? []);
+    const part: Part = { laid: of, content: frameContent(of, seen, known), ...at };
+    parts.push(part);
+    return part;
+  };
+  // Words beside a roof need a ground where lines run behind them.
+  const lines = { drawn: chart.timeline.gridlines, behind: chart.timeline.gridlines || chart.today !== null };
+  if (lanes) {
+    const ground = groundOf(laid.axis, layout);
+    const ridge = ridgeOf(laid, ground, view, words);
+    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    drawToday(shapes, chart, ground, view);
+    drawRidge(shapes, laid, ground, view, ridge);
+    drawRidgeWords(shapes, laid, ground, ridge);
+    for (const lane of lanes) {
+      const part = add(lane.laid, view, { left: 0, top: lane.top, of: (i) => lane.at[i]!, closeUp: -1 });
+      const from = shapes.length;
+      drawLaneName(shapes, lane, chart.names[lane.look] ?? "", ground.size);
+      drawPlumbs(shapes, part, selected, lines.behind);
+      drawLabels(shapes, part, selected);
+      move(shapes, from, 0, lane.top);
+    }
+  } else {
+    const part = add(laid, view, { left: 0, top: chart.top, of: (i) => main?.[i] ?? i, closeUp: -1 });
+    const now = (g: Ground) => drawToday(shapes, chart, g, view);
+    drawOnRidge(shapes, part, words, selected, lines, layout.strip ? null : now);
+  }
+  for (const [k, c] of chart.closeUps.entries()) {
+    const whole = wholeView(groundOf(c.laid.axis, c.laid.layout));
+    const at = { left: c.x, top: c.y + HEAD, of: (i: number) => c.at[i]!, closeUp: k };
+    const part = add(c.laid, whole, at);
+    drawCloseUp(shapes, chart, k, view, selected);
+    drawOnRidge(shapes, part, c.words, selected, lines, () => {});
+  }
+  const [width, height] = layout.upright
+    ? [layout.across, chart.top + layout.frame.height]
+    : [layout.frame.width, chart.top + layout.across];
+  const scene: Scene = {
+    width: Math.max(width, ...chart.closeUps.map((c) => c.x + c.w)),
+    height,
+    shapes,
+    targets: [],
+    ridgeY: (layout.upright ? 0 : chart.top) + layout.ridgeTop + layout.ridge / 2,
+  };
+  return { scene, parts };
+}
+
+/** One ridge with all that stands on it, at its place in the drawing. `under`: what lies behind; null: no bands either. */
+function drawOnRidge(
+  shapes: Shape[],
+  part: Part,
+  words: Words,
+  selected: string | null,
+  lines: { drawn: boolean; behind: boolean },
+  under: ((g: Ground) => void) | null,
+): void {
+  const { laid, content } = part;
+  const { ground, view } = content;
+  const { layout } = laid;
+  const ridge = ridgeOf(laid, ground, view, words);
+  const from = shapes.length;
+  if (under) {
+    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    under(ground);
+  }
+  drawRidge(shapes, laid, ground, view, ridge);
+  drawPlumbs(shapes, part, selected, lines.behind);
+  if (layout.upright) turn(shapes, from);
+  drawRidgeWords(shapes, laid, ground, ridge);
+  drawLabels(shapes, part, selected);
+  move(shapes, from, part.left, part.top);
+}
+
+/** Today as a line across the chart, its word at the top; nothing where it is not on the ridge. */
+function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View): void {
+  const { axis, layout } = laid;
+  if (!today || !axis.from || !axis.to || axis.scale === "even") return;
+  if (compareInstants(today, axis.from) < 0 || compareInstants(today, axis.to) > 0) return;
+  const x = xOf(g, v, axis.at(today));
+  if (x < 0 || x > g.size) return;
+  shapes.push({ kind: "line", points: [x, 0, x, layout.across], stroke: TODAY, width: 1.5, dash: [5, 4] });
+  if (layout.upright) return;
+  const near = x > g.size - 50;
+  shapes.push({
+    kind: "text",
+    x: near ? x - 5 : x + 5,
+    y: layout.across - 3,
+    text: "today",
+    face: "text600",
+    size: 12,
+    fill: TODAY,
+    align: near ? "end" : "start",
+  });
+}
+
+/** Marks what belongs to a label that was added. */
+function marked(
+  shapes: Shape[],
+  { content }: Part,
+  labels: readonly ShownLabel[],
+  draw: (l: ShownLabel) => void,
+): void {
+  const added = new Set(content.extras.map((e) => e.rank));
+  for (const l of labels) {
+    const from = shapes.length;
+    draw(l);
+    if (added.has(l.rank)) for (let k = from; k < shapes.length; k++) shapes[k]!.added = true;
+  }
+}
+
+/** Roofs, their titles, plumb lines and bobs: all that may stand behind a label. */
+function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground: boolean): void {
+  const { laid, content } = part;
+  const { data } = laid;
+  const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
+  const roofs =
+    content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
+  for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
+  // Lines to labels placed over the ridge run behind the titles of roofs.
+  const over = (l: ShownLabel) => laid.layout.handY[l.rank]! < laid.layout.ridgeTop;
+  const lines = content.labels.filter(over);
+  for (const l of lines) drawLine(shapes, laid, l, isSelected(l.i));
+  for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0);
+  const under = lines.length > 0 ? content.labels.filter((l) => !over(l)) : content.labels;
+  marked(shapes, part, under, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
+  // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
+  const bobs = shownBobs(laid, content.ground, content.view);
+  const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);
+  const look = (b: ShownBob) => data.look[b.i]!;
+  bobs.sort(bobs.length > CROWD ? (a, c) => look(a) - look(c) || broad(c) - broad(a) : (a, c) => broad(c) - broad(a));
+  for (const b of bobs) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
+}
+
+function drawLabels(shapes: Shape[], part: Part, selected: string | null): void {
+  const { laid, content } = part;
+  const isSelected = (i: number) => selected !== null && laid.data.ids[i] === selected;
+  marked(shapes, part, content.labels, (l) => drawLabel(shapes, laid, l, isSelected(l.i)));
+  for (const c of content.counts) drawCount(shapes, laid.layout.upright, c);
+}
+
+/** A row's line, with its name above it. */
+function drawLaneName(shapes: Shape[], lane: Lane, name: string, width: number): void {
+  const { layout, data } = lane.laid;
+  const { colour } = data.looks[lane.look]!;
+  shapes.push({ kind: "line", points: [0, 0.5, width, 0.5], stroke: "#D5DEDC", width: 1 });
+  shapes.push({
+    kind: "area",
+    points: rectangle(0, layout.ridgeTop, width, layout.ridge),
+    fill: colour,
+  });
+  shapes.push({ kind: "text", x: 22, y: 16, text: name, face: "text700", size: 13, fill: colour, align: "start" });
+  const open = lane.folded ? [9, 6, 14, 11, 9, 16] : [7, 8, 17, 8, 12, 14];
+  shapes.push({ kind: "area", points: open, fill: colour });
+}
+
+/** Moves the shapes from an index on. */
+function move(shapes: Shape[], from: number, x: number, y: number): void {
+  if (x === 0 && y === 0) return;
+  for (let n = from; n < shapes.length; n++) {
+    const s = shapes[n]!;
+    if (s.kind === "area" || s.kind === "line")
+      for (let k = 0; k < s.points.length; k++) s.points[k]! += k % 2 === 0 ? x : y;
+    else {
+      s.x += x;
+      s.y += y;
+    }
+  }
+}
+
+/** Makes shapes along a ridge that runs to the right into the same along one that runs down. */
+function turn(shapes: Shape[], from: number): void {
+  for (let n = from; n < shapes.length; n++) {
+    const s = shapes[n]!;
+    if (s.kind === "area" || s.kind === "line")
+      for (let k = 0; k < s.points.length; k += 2) {
+        const x = s.points[k]!;
+        s.points[k] = s.points[k + 1]!;
+        s.points[k + 1] = x;
+      }
+    else if (s.kind === "text") {
+      [s.x, s.y] = [s.y, s.x];
+      // Words on roofs read upwards: where they began they end.
+      s.align = s.align === "start" ? "end" : s.align === "end" ? "start" : "middle";
+      s.turned = true;
+    }
+  }
+}

@@ -1,0 +1,146 @@
+import { textWidth } from "../../text/measure";
+import { EMPHASIS } from "../data/chart-data";
+import { countText } from "../labels/counts";
+import {
+  BOB,
+  DATE_FACE,
+  DATE_SIZE,
+  FAN,
+  INK,
+  LINE,
+  PAPER,
+  QUIET,
+  rectangle,
+  SUN,
+  TITLE_FACE,
+  TITLE_SIZE,
+  titleSize,
+  WASH,
+} from "../style/house-style";
+import { DATE_GAP, type LabelText, labelText, PICTURE_GAP } from "../labels/label-text";
+import type { Laid } from "../frame/layout";
+import type { Shape } from "./scene";
+import { inFrame, type ShownCount, type ShownLabel } from "../frame/shown";
+import { drawMarks, markRoom } from "../style/signs";
+
+const texts = new WeakMap<object, Map<number, LabelText>>();
+/** The words of a label, set once for each layout. */
+export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
+  let known = texts.get(layout);
+  if (!known) texts.set(layout, (known = new Map()));
+  let t = known.get(i);
+  if (!t) {
+    t = labelText(data, i, layout.setting, layout.wordsWidth);
+    known.set(i, t);
+  }
+  return t;
+}
+
+/** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
+export function leader({ layout }: Laid, l: ShownLabel): number[] {
+  if (!Number.isNaN(layout.handY[l.rank]!)) return leaderByHand(layout, l);
+  const y0 = layout.ridgeTop + layout.ridge + BOB - 2;
+  const y1 = layout.ridgeTop + layout.ridge + BOB + FAN;
+  // To the label's foot; where it stands at the line's end, to its beginning.
+  const foot = layout.upright ? l.y - 5 : l.y + l.h;
+  return Math.abs(l.anchor - l.apex) < 0.5 ? [l.apex, y0, l.apex, foot] : [l.apex, y0, l.anchor, y1, l.anchor, foot];
+}
+
+/** To a label placed by hand: straight from the bob, or from the ridge's other side, to the nearest of its box. */
+function leaderByHand(layout: Laid["layout"], l: ShownLabel): number[] {
+  const above = l.y + l.h / 2 < layout.ridgeTop + layout.ridge / 2;
+  const y0 = above ? layout.ridgeTop : layout.ridgeTop + layout.ridge + BOB - 2;
+  const x = Math.max(l.x - 4, Math.min(l.apex, l.x + l.w + 4));
+  return [l.apex, y0, x, above ? l.y + l.h + 2 : Math.max(y0, l.y - 2)];
+}
+
+export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
+  const { data } = laid;
+  const important = (data.flags[l.i]! & EMPHASIS) !== 0;
+  shapes.push({
+    kind: "line",
+    points: leader(laid, l),
+    stroke: data.looks[data.look[l.i]!]!.colour,
+    width: selected ? 3 : important ? 2 : 1.25,
+  });
+}
+
+export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
+  const { data, layout } = laid;
+  const t = textOfLabel(laid, l.i);
+  const { x, y, w, h } = inFrame(layout.upright, l);
+  const side = layout.upright ? 1 : l.side;
+  // In a dense drawing lines run behind the labels, a hair's breadth beside the words.
+  const [across, down] = layout.upright ? [1, 1] : layout.small ? [4, 2] : [3, 1];
+  shapes.push({
+    kind: "area",
+    points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
+    fill: selected ? WASH : PAPER,
+    ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
+  });
+  const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0);
+  const { colour } = data.looks[data.look[l.i]!]!;
+  const marks = markRoom(data, l.i);
+  const put = (text: string, tx: number, ty: number, date: boolean, to: "start" | "end") =>
+    shapes.push({
+      kind: "text",
+      x: tx,
+      y: ty,
+      text,
+      face: date ? DATE_FACE : TITLE_FACE,
+      size: date ? DATE_SIZE : size,
+      fill: date ? colour : INK,
+      align: to,
+    });
+  if (layout.setting.oneLine) {
+    let at = x;
+    drawMarks(shapes, data, l.i, at, y + 9.5, colour);
+    at += marks;
+    if (t.date) {
+      put(t.date, at, y + 14, true, "start");
+      at += textWidth(t.date, DATE_FACE, DATE_SIZE) + DATE_GAP;
+    }
+    put(t.lines[0] ?? "", at, y + 14, false, "start");
+    return;
+  }
+  const align = side > 0 ? "start" : "end";
+  let edge = side > 0 ? x : x + w;
+  if (t.picture) {
+    const p = layout.setting.picture;
+    shapes.push({ kind: "picture", x: side > 0 ? x : x + w - p, y: y + 1, w: p, h: p, item: t.picture });
+    edge += side * (p + PICTURE_GAP);
+  }
+  let ty = y + 13;
+  let room = marks;
+  const first = (text: string, date: boolean) => {
+    const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? DATE_SIZE : size);
+    // Letter and sign stand before the words, whichever way they hang.
+    if (room > 0) drawMarks(shapes, data, l.i, side > 0 ? edge : edge - width - room, ty - 4.5, colour);
+    put(text, side > 0 ? edge + room : edge, ty, date, align);
+    ty += LINE;
+    room = 0;
+  };
+  if (t.date) first(t.date, true);
+  for (const [k, line] of t.lines.entries()) {
+    if (k === 0 && !t.date) first(line, false);
+    else {
+      put(line, edge, ty, false, align);
+      ty += LINE;
+    }
+  }
+}
+
+export function drawCount(shapes: Shape[], upright: boolean, count: ShownCount): void {
+  const c = inFrame(upright, count);
+  shapes.push({ kind: "area", points: rectangle(c.x, c.y, c.w, c.h), fill: "#EAF1EF", stroke: QUIET, strokeWidth: 1 });
+  shapes.push({
+    kind: "text",
+    x: c.x + c.w / 2,
+    y: c.y + 15,
+    text: countText(count.count),
+    face: TITLE_FACE,
+    size: TITLE_SIZE,
+    fill: INK,
+    align: "middle",
+  });
+}

@@ -1,0 +1,123 @@
+import { cutToWidth, textWidth } from "../../text/measure";
+import { type ChartData, EMPHASIS, OPEN_END, OPEN_START, UNCERTAIN } from "../data/chart-data";
+import { INK, PAPER, rectangle, SUN, TITLE_FACE, titleSize } from "../style/house-style";
+import type { Shape, Target } from "./scene";
+import type { ShownRoof } from "../frame/shown";
+import { drawMarks, markRoom } from "../style/signs";
+
+/** A roof lower than this carries no pattern. */
+const PATTERN_FROM = 10;
+
+export function drawRoof(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean, frameWidth: number): void {
+  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const flags = data.flags[r.i]!;
+  const hollow = (flags & UNCERTAIN) !== 0;
+  const h = r.y1 - r.y0;
+  const { done } = data;
+  if (!Number.isNaN(done[r.i]!)) {
+    drawDone(shapes, data, r, selected, frameWidth);
+    return;
+  }
+  const area = (points: number[], opacity?: number) =>
+    shapes.push({
+      kind: "area",
+      points,
+      fill: hollow ? PAPER : colour,
+      ...(hollow || h < PATTERN_FROM || pattern === "solid" ? {} : { pattern }),
+      ...(hollow || selected ? { stroke: selected ? SUN : colour, strokeWidth: selected ? 3 : 1.5 } : {}),
+      ...(opacity === undefined ? {} : { opacity }),
+    });
+  // Far outside the frame nothing is to be seen, and huge numbers trouble some painters.
+  const clip = (x: number) => Math.max(-2_000, Math.min(frameWidth + 2_000, x));
+  const [x0, x1, top0, top1] = [clip(r.x0), clip(r.x1), clip(r.top0), clip(r.top1)];
+  // An open end runs out in slices that grow fainter.
+  const run = Math.min(48, (x1 - x0) / 3);
+  const [openStart, openEnd] = [(flags & OPEN_START) !== 0, (flags & OPEN_END) !== 0];
+  const [a, b] = [openStart ? x0 + run : x0, openEnd ? x1 - run : x1];
+  area([a, r.y1, openStart ? a : top0, r.y0, openEnd ? b : top1, r.y0, b, r.y1]);
+  const SLICES = 6;
+  for (let i = 0; i < SLICES && (openStart || openEnd); i++) {
+    const w = run / SLICES;
+    const opacity = 1 - (i + 1) / (SLICES + 1);
+    if (openEnd) area(rectangle(b + i * w, r.y0, w, h), opacity);
+    if (openStart) area(rectangle(a - (i + 1) * w, r.y0, w, h), opacity);
+  }
+}
+
+/** A roof of which some is done: an outline, filled as far as that. */
+function drawDone(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean, frameWidth: number): void {
+  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const clip = (x: number) => Math.max(-2_000, Math.min(frameWidth + 2_000, x));
+  const share = Math.max(0, Math.min(100, data.done[r.i]!)) / 100;
+  const edge = r.x0 + (r.x1 - r.x0) * share;
+  const outline = [clip(r.x0), r.y1, clip(r.top0), r.y0, clip(r.top1), r.y0, clip(r.x1), r.y1];
+  shapes.push({ kind: "area", points: outline, fill: PAPER });
+  if (share > 0) {
+    // The slopes are cut where the filled part ends.
+    const at = (x: number, from: number, to: number) =>
+      to === from ? 0 : Math.max(0, Math.min(1, (x - from) / (to - from)));
+    const up = at(edge, r.x0, r.top0);
+    const down = at(edge, r.top1, r.x1);
+    const filled = [clip(r.x0), r.y1, clip(Math.min(edge, r.top0)), r.y1 - (r.y1 - r.y0) * up];
+    if (edge > r.top1) filled.push(clip(r.top1), r.y0);
+    filled.push(clip(edge), edge > r.top1 ? r.y0 + (r.y1 - r.y0) * down : r.y1 - (r.y1 - r.y0) * up, clip(edge), r.y1);
+    shapes.push({
+      kind: "area",
+      points: filled,
+      fill: colour,
+      ...(r.y1 - r.y0 < PATTERN_FROM || pattern === "solid" ? {} : { pattern }),
+    });
+  }
+  const points = [...outline, outline[0]!, outline[1]!];
+  shapes.push({ kind: "line", points, stroke: selected ? SUN : colour, width: selected ? 3 : 1.5 });
+}
+
+/** What is written of a roof's title, which may be cut. */
+export function titleText(data: ChartData, r: ShownRoof): string {
+  const full = data.titles[r.i]!;
+  const size = titleSize((data.flags[r.i]! & EMPHASIS) !== 0);
+  const cut = r.title?.cut ?? null;
+  return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - markRoom(data, r.i));
+}
+
+/** The words of a roof, painted after all roofs so that none covers them; beside it on a `ground` that hides lines. */
+export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean): void {
+  const { title } = r;
+  if (!title) return;
+  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const flags = data.flags[r.i]!;
+  const hollow = (flags & UNCERTAIN) !== 0;
+  const size = titleSize((flags & EMPHASIS) !== 0);
+  const room = markRoom(data, r.i);
+  const text = titleText(data, r);
+  const w = room + textWidth(text, TITLE_FACE, size);
+  const filledTo = r.x0 + ((r.x1 - r.x0) * data.done[r.i]!) / 100;
+  const part = filledTo < title.x + w + 4;
+  const light = title.on && !hollow && !part;
+  // A plain ground behind the words, so that no pattern runs through them.
+  if (light && (pattern !== "solid" || ground))
+    shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 2, w + 8, r.y1 - r.y0 - 4), fill: colour });
+  if (title.on && part)
+    shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 3, w + 8, r.y1 - r.y0 - 6), fill: PAPER });
+  if (!title.on && ground)
+    shapes.push({ kind: "area", points: rectangle(title.x - 3, r.y0, w + 6, r.y1 - r.y0), fill: PAPER });
+  const middle = (r.y0 + r.y1) / 2;
+  drawMarks(shapes, data, r.i, title.x, middle, light ? PAPER : colour);
+  shapes.push({
+    kind: "text",
+    x: title.x + room,
+    y: middle + 5,
+    text,
+    face: TITLE_FACE,
+    size,
+    fill: light ? PAPER : INK,
+    align: "start",
+  });
+}
+
+export function roofTarget(r: ShownRoof, id: string): Target {
+  const t = r.title;
+  const x = Math.min(r.x0, t ? t.x : r.x0);
+  const to = Math.max(r.x1, t ? t.x + t.w : r.x1, x + 8);
+  return { ids: [id], kind: "event", x, y: r.y0, w: to - x, h: r.y1 - r.y0, name: "" };
+}

@@ -1,0 +1,125 @@
+import type { Face } from "../../text/measure";
+import type { Pattern } from "../../timeline/looks";
+import { PATTERN_OPACITY, TILES } from "../style/patterns";
+import type { Scene, Shape } from "./scene";
+
+const FACES: Record<Face, [string, number]> = {
+  text400: ["Atkinson Hyperlegible Next Variable", 400],
+  text600: ["Atkinson Hyperlegible Next Variable", 600],
+  text700: ["Atkinson Hyperlegible Next Variable", 700],
+  head650: ["Bricolage Grotesque Variable", 650],
+};
+
+const fonts = new Map<string, string>();
+/** The CSS font of a face. */
+export function fontOf(face: Face, sizePx: number): string {
+  const key = face + sizePx;
+  let font = fonts.get(key);
+  if (!font) {
+    const [family, weight] = FACES[face];
+    font = `${weight} ${sizePx}px "${family}", sans-serif`;
+    fonts.set(key, font);
+  }
+  return font;
+}
+
+export interface SvgOptions {
+  /** The address of a picture's smallest size; null leaves the picture out. */
+  pictureUrl: (item: string) => string | null;
+  /** Where pointing at an event leads; null: nothing to follow. */
+  link?: (id: string) => string | null;
+  /** Tells ids of one drawing from those of another on the same page. */
+  prefix?: string;
+  /** A style sheet for a file that stands alone: its fonts. */
+  style?: string;
+  /** The colour of the ground; none: whatever lies behind. */
+  paper?: string;
+  /** What the drawing is called, for those who cannot see it. */
+  label?: string;
+}
+
+/** Paints a scene as an SVG document. Every text in it is escaped. */
+export function toSvg(scene: Scene, options: SvgOptions): string {
+  const prefix = options.prefix ?? "c";
+  const used = new Set<Pattern>();
+  const body = scene.shapes.map((s) => paint(s, prefix, used, options)).join("");
+  const links = options.link
+    ? scene.targets
+        .map((t) => {
+          // Rows and close-ups do nothing in a drawing.
+          const to = t.kind === "event" || t.kind === "more" ? options.link!(t.ids[0]!) : null;
+          const box = `x="${n(t.x)}" y="${n(t.y)}" width="${n(t.w)}" height="${n(t.h)}" rx="4"`;
+          return to
+            ? `<a href="${escapeXml(to)}" aria-label="${escapeXml(t.name)}"><rect ${box} class="hit" fill="transparent"/></a>`
+            : "";
+        })
+        .join("")
+    : "";
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(scene.width)} ${n(scene.height)}" width="${n(scene.width)}" height="${n(scene.height)}" role="${options.link ? "group" : "img"}" aria-label="${escapeXml(options.label ?? "Timeline")}"><defs>${options.style ? `<style>${options.style}</style>` : ""}${[...used].map((p) => patternDef(p, prefix)).join("")}</defs>${options.paper ? `<rect width="100%" height="100%" fill="${options.paper}"/>` : ""}${body}${links}</svg>`;
+}
+
+function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions): string {
+  switch (s.kind) {
+    case "area": {
+      const points = pairs(s.points);
+      const stroke = s.stroke
+        ? ` stroke="${s.stroke}" stroke-width="${n(s.strokeWidth ?? 1)}" stroke-linejoin="round"`
+        : "";
+      const opacity = s.opacity === undefined ? "" : ` opacity="${n(s.opacity)}"`;
+      const base = `<polygon points="${points}" fill="${s.fill}"${stroke}${opacity}/>`;
+      if (!s.pattern || s.pattern === "solid") return base;
+      used.add(s.pattern);
+      return `${base}<polygon points="${points}" fill="url(#${prefix}-${s.pattern})"${opacity}/>`;
+    }
+    case "line":
+      return `<polyline points="${pairs(s.points)}" fill="none" stroke="${s.stroke}" stroke-width="${n(s.width)}"${s.dash ? ` stroke-dasharray="${s.dash.join(" ")}"` : ""}/>`;
+    case "text": {
+      const [family, weight] = FACES[s.face];
+      return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}"${s.turned ? ` transform="rotate(-90 ${n(s.x)} ${n(s.y)})"` : ""}>${escapeXml(s.text)}</text>`;
+    }
+    case "picture": {
+      const url = options.pictureUrl(s.item);
+      const box = `x="${n(s.x)}" y="${n(s.y)}" width="${n(s.w)}" height="${n(s.h)}"`;
+      return url
+        ? `<image ${box} href="${escapeXml(url)}" preserveAspectRatio="xMidYMid slice"/>`
+        : `<rect ${box} fill="#D5DEDC"/>`;
+    }
+  }
+}
+
+function patternDef(pattern: Pattern, prefix: string): string {
+  if (pattern === "solid") return "";
+  const t = TILES[pattern];
+  const lines = t.lines.map(
+    (l) =>
+      `<polyline points="${pairs(l)}" fill="none" stroke="#fff" stroke-opacity="${PATTERN_OPACITY}" stroke-width="${t.width}"/>`,
+  );
+  const dots = t.dots.map(
+    ([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="#fff" fill-opacity="${PATTERN_OPACITY + 0.15}"/>`,
+  );
+  return `<pattern id="${prefix}-${pattern}" width="${t.size}" height="${t.size}" patternUnits="userSpaceOnUse">${lines.join("")}${dots.join("")}</pattern>`;
+}
+
+function pairs(points: readonly number[]): string {
+  let text = "";
+  for (let i = 0; i < points.length; i += 2) text += `${i ? " " : ""}${n(points[i]!)},${n(points[i + 1]!)}`;
+  return text;
+}
+
+function n(value: number): string {
+  return String(Math.round(value * 100) / 100);
+}
+
+/** Text made safe for XML and HTML, in elements and in quoted attributes. */
+export function escapeXml(text: string): string {
+  return (
+    text
+      // biome-ignore lint/suspicious/noControlCharactersInRegex: XML 1.0 has no place for them, not even escaped
+      .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, "")
+      .replaceAll("&", "&amp;")
+      .replaceAll("<", "&lt;")
+      .replaceAll(">", "&gt;")
+      .replaceAll('"', "&quot;")
+      .replaceAll("'", "&#39;")
+  );
+}

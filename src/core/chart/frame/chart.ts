@@ -1,0 +1,150 @@
+import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import type { Instant } from "../../time/when";
+import { type ChartData, chartData, pickChart, shownEvents, SPAN_KIND } from "../data/chart-data";
+import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
+import { type Lane, layoutLanes } from "./lanes";
+import { type Frame, type Laid, layoutChart, uprightLength } from "./layout";
+import { type Words, wordsOf } from "../data/words";
+
+/** A chart laid out: what any view of it is drawn from. */
+export interface Chart {
+  timeline: Pick<Timeline, "gridlines">;
+  /** All events, in their order. */
+  data: ChartData;
+  /** What a screen reader says of each. */
+  nameOf: (i: number) => string;
+  /** What stands on the main ridge; in rows all events, and the ridge over them. */
+  laid: Laid;
+  words: Words;
+  /** The index of each of those among all; null: they are all. */
+  main: Int32Array | null;
+  /** Where that begins, px from the top of the drawing. */
+  top: number;
+  lanes?: Lane[];
+  closeUps: (CloseUp & { words: Words })[];
+  /** Names of the categories, by look. */
+  names: string[];
+  /** Drawn as a line; null: not wanted. */
+  today: Instant | null;
+}
+
+export interface ChartOptions {
+  /** Categories left out by the reader's filter. */
+  hidden?: ReadonlySet<string>;
+  /** Ridge, roofs and bobs only, small and without labels, as the strip above the read view. */
+  strip?: boolean;
+  /** The ridge runs down. */
+  upright?: boolean;
+  /** A row for each category, these folded; not in an upright chart. */
+  rows?: { folded: ReadonlySet<string> } | undefined;
+  closeUps?: CloseUpMode;
+  /** The day it is, where the timeline wants it shown. */
+  today?: Instant | undefined;
+}
+
+/** What close-ups leave at least for the chart itself, px. */
+const LEAST_MAIN = 300;
+
+/** What there is to lay out: the close-ups laid out already, and what is left for the main ridge. */
+export interface Prepared {
+  timeline: Timeline;
+  events: readonly TimelineEvent[];
+  data: ChartData;
+  opened: Opened;
+  mainEvents: readonly TimelineEvent[];
+  mainData: ChartData;
+  mainFrame: Frame;
+}
+
+/** Opens the close-ups of a chart. */
+export function prepare(
+  timeline: Timeline,
+  events: readonly TimelineEvent[],
+  data: ChartData,
+  frame: Frame,
+  options: { upright: boolean; closeUps: CloseUpMode },
+): Prepared {
+  const opened = openUp(data, {
+    scale: timeline.scale,
+    period: timeline.period,
+    whenOf: (i) => events[i]!.when,
+    frame,
+    upright: options.upright,
+    mode: options.closeUps,
+    columns: (index) => {
+      const own = chartData(
+        timeline,
+        index.map((i) => events[i]!),
+      );
+      // Within a night the times tell; its roof says the day.
+      const dates = own.withinDays ? own.shortDates : own.dates;
+      return { ...own, dates, letters: index.map((i) => data.letters[i]!) };
+    },
+  });
+  const { main } = opened;
+  if (!main) return { timeline, events, data, opened, mainEvents: events, mainData: data, mainFrame: frame };
+  const moments = main.filter((i) => data.kind[i] !== SPAN_KIND).length;
+  const least = options.upright ? uprightLength(moments) : LEAST_MAIN;
+  return {
+    timeline,
+    events,
+    data,
+    opened,
+    mainEvents: main.map((i) => events[i]!),
+    mainData: pickChart(data, events, main),
+    mainFrame: { width: frame.width, height: Math.max(least, frame.height - opened.top) },
+  };
+}
+
+/** A chart from what was prepared and the main ridge that was laid out. */
+export function assemble(p: Prepared, laid: Laid, today: Instant | null, lanes?: Lane[]): Chart {
+  const { timeline, events, data, opened } = p;
+  const { closeUps } = opened;
+  return {
+    timeline,
+    data,
+    nameOf: wordsOf(timeline, events, data).nameOf,
+    laid,
+    words: wordsOf(timeline, p.mainEvents, p.mainData),
+    main: opened.main && Int32Array.from(opened.main),
+    top: opened.top,
+    ...(lanes ? { lanes } : {}),
+    closeUps: closeUps.map((c) => ({
+      ...c,
+      words: wordsOf(
+        { ...timeline, period: events[c.whole]!.when, marks: null },
+        Array.from(c.at, (i) => events[i]!),
+        c.laid.data,
+      ),
+    })),
+    names: laneNames(timeline),
+    today: timeline.today ? today : null,
+  };
+}
+
+export function chartOf(timeline: Timeline, frame: Frame, options: ChartOptions = {}): Chart {
+  const events = shownEvents(timeline, options.hidden);
+  const data = chartData(timeline, events);
+  const upright = options.upright ?? false;
+  const strip = options.strip ?? false;
+  const inRows = options.rows !== undefined && !upright && !strip && data.count > 0;
+  const mode = strip || inRows ? "none" : (options.closeUps ?? "auto");
+  const prepared = prepare(timeline, events, data, frame, { upright, closeUps: mode });
+  const today = options.today ?? null;
+  if (inRows) {
+    const { laid, lanes } = layoutLanes(timeline, data, frame, foldedLooks(timeline, options.rows!.folded));
+    return assemble(prepared, laid, today, lanes);
+  }
+  return assemble(prepared, layoutChart(timeline, prepared.mainData, prepared.mainFrame, { strip, upright }), today);
+}
+
+function laneNames(timeline: Pick<Timeline, "categories">): string[] {
+  return ["No category", ...categoriesOf(timeline).map((c) => c.name || "Unnamed")];
+}
+
+/** Which rows are folded, by look; "" stands for events without a category. */
+function foldedLooks(timeline: Pick<Timeline, "categories">, folded: ReadonlySet<string>): Set<number> {
+  const looks = new Set(categoriesOf(timeline).flatMap((c, i) => (folded.has(c.id) ? [i + 1] : [])));
+  if (folded.has("")) looks.add(0);
+  return looks;
+}

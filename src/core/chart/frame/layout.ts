@@ -1,0 +1,291 @@
+import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "../axis/axis";
+import { type ChartData, INNER_START, pickData, SPAN_KIND } from "../data/chart-data";
+import { COUNT_COLUMN } from "../labels/counts";
+import { hangFew, hangMany } from "../labels/place-labels";
+import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "../style/house-style";
+import { DENSE, type Setting } from "../labels/label-text";
+import type { Hangs, Ranks } from "../labels/hanging";
+import { type Hung, liftFor, placeByHand } from "../labels/place-by-hand";
+import { arrangeRoofs } from "../roofs/arrange-roofs";
+import type { RoofTitles } from "../roofs/roof-titles";
+import { fitScale, type Ground } from "../axis/view";
+
+export interface Frame {
+  width: number;
+  height: number;
+}
+
+/** Up to so many events every label is searched a place for, and no line passes another's label. */
+export const SMALL = 60;
+/** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
+const FULL_ROWS = 12;
+const LEAST_ROOF_HEIGHT = 3;
+/** Room for a row's name, and its line; and above the ridge over all rows. */
+const LANE_NAME = 24;
+const LANE_LINE = 4;
+const HEAD_TOP = 18;
+/** ... but as long as they are no lower than that they take up to this share of the frame. */
+const ROOF_SHARE = 0.45;
+const UPRIGHT_SHARE = 0.3;
+/** The least a label has beside an upright ridge, px. */
+const LEAST_UPRIGHT = 64;
+
+export interface RoofMeasures {
+  roof: number;
+  gap: number;
+  top: number;
+}
+
+/**
+ * Where everything of a chart stands at every zoom: a function of events, frame, scale and font tables. Offsets in px from
+ * a moment's apex do not change with the zoom; `z` is the scale (px per u) from which on something is shown.
+ */
+export interface ChartLayout extends Ranks, Hangs {
+  frame: Frame;
+  /** The ridge runs down, roofs on its left. */
+  upright: boolean;
+  /** What the drawing needs across the ridge, at least the frame's size. */
+  across: number;
+  strip: boolean;
+  pad: number;
+  roofs: RoofMeasures;
+  roofRow: Int32Array;
+  roofRows: number;
+  titles: RoofTitles;
+  ridgeTop: number;
+  /** How thick the ridge is. */
+  ridge: number;
+  labelsTop: number;
+  /** From row to row, and how many there are. */
+  pitch: number;
+  rows: number;
+  setting: Setting;
+  /** The width of the frame for the words of labels (see `labelText`), px. */
+  wordsWidth: number;
+  /** No line passes a label. */
+  small: boolean;
+  /** Whether the foot of the drawing belongs to the counts. */
+  counted: boolean;
+  /** Across from the top of the drawing for labels placed by hand, px; NaN for the others. */
+  handY: Float32Array;
+  /** How far all moved down for labels placed over the ridge, px. */
+  lift: number;
+  /** How labels hung that stand elsewhere for one that was placed by hand. */
+  before: Hung[];
+  /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
+  octaves: { start: Int32Array; ranks: Int32Array; of: Int8Array };
+  /** Spans by row, each row's by u. */
+  spanStart: Int32Array;
+  spans: Int32Array;
+}
+
+export interface Laid {
+  data: ChartData;
+  axis: Axis;
+  p: Positions;
+  layout: ChartLayout;
+}
+
+export interface LayoutOptions {
+  /** Ridge, roofs and bobs only, small and without labels. */
+  strip?: boolean;
+  upright?: boolean;
+  /** One row of several under one ridge: a line stands for the ridge, with a name above it. */
+  lane?: boolean;
+  /** The ridge alone. */
+  bare?: boolean;
+  /** No row of roofs more than there must be. */
+  lean?: boolean;
+}
+
+export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
+  const axis = makeAxis(settings, data);
+  const p = positions(data, axis);
+  return { data, axis, p, layout: layOut(data, axis, p, frame, options) };
+}
+
+export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame" | "upright">): Ground {
+  const { pad, frame, upright } = layout;
+  return { axis, pad, size: upright ? frame.height : frame.width, upright };
+}
+
+/** How long an upright ridge must be for every label of a small chart, px. */
+export function uprightLength(moments: number): number {
+  return Math.min(3_200, 110 + 62 * Math.min(SMALL, moments));
+}
+
+/** Where everything stands when its place along the ridge is known. */
+export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, options: LayoutOptions): ChartLayout {
+  const strip = options.strip ?? false;
+  const upright = options.upright ?? false;
+  const [size, depthOfFrame] = upright ? [frame.height, frame.width] : [frame.width, frame.height];
+  const pad = Math.min(MARGIN, size / 10) + CAP + 4;
+  const ground: Ground = { axis, pad, size, upright };
+  const fit = fitScale(ground);
+  const small = data.count <= SMALL;
+
+  const place = { fit, pad, size };
+  const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
+  const arranged = arrangeRoofs(
+    options.bare ? pickData(data, []) : data,
+    axis,
+    p,
+    place,
+    small && !strip ? most : null,
+  );
+  const { row: roofRow, depth, titles } = arranged;
+  const roofs = measuresFor(depth, strip, upright, depthOfFrame);
+  if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
+  const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
+  const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
+  const ridge = upright ? UPRIGHT_RIDGE : options.lane ? LANE_LINE : RIDGE;
+  const labelsTop = ridgeTop + ridge + BOB + FAN;
+  const across = options.bare
+    ? ridgeTop + ridge + 4
+    : strip
+      ? ridgeTop + ridge + BOB + 6
+      : Math.max(depthOfFrame, labelsTop + (upright ? COUNT_COLUMN + LEAST_UPRIGHT : 60) + FOOT);
+  const depthLeft = across - labelsTop - FOOT;
+
+  // What hangs below, by u.
+  const hanging: number[] = [];
+  for (let i = 0; i < data.count && !options.bare; i++) if (data.kind[i] !== SPAN_KIND) hanging.push(i);
+  const at = (i: number) => i * 4 + INNER_START;
+  hanging.sort((a, b) => p.hi[at(a)]! - p.hi[at(b)]! + (p.lo[at(a)]! - p.lo[at(b)]!) || a - b);
+  const m = hanging.length;
+  const byApex = Int32Array.from(hanging);
+  const hi = Float64Array.from(hanging, (i) => p.hi[at(i)]!);
+  const lo = Float64Array.from(hanging, (i) => p.lo[at(i)]!);
+  const order = Int32Array.from({ length: m }, (_, k) => k);
+  const weight = Float64Array.from(hanging, (i) => data.importance[i]!);
+  order.sort((a, b) => weight[b]! - weight[a]! || a - b);
+
+  const base = {
+    frame,
+    upright,
+    across,
+    strip,
+    pad,
+    roofs,
+    roofRow,
+    roofRows: depth,
+    titles,
+    ridgeTop,
+    ridge,
+    labelsTop,
+    lift: 0,
+    small,
+    byApex,
+    hi,
+    lo,
+    order,
+    ...spansByRow(options.bare ? pickData(data, []) : data, p, roofRow, depth),
+  };
+  const none = {
+    z: new Float64Array(m).fill(Number.POSITIVE_INFINITY),
+    row: new Int16Array(m).fill(-1),
+    side: new Int8Array(m).fill(1),
+    shift: new Float32Array(m),
+    from: new Float32Array(m),
+    to: new Float32Array(m),
+    h: new Float32Array(m),
+    handY: new Float32Array(m).fill(Number.NaN),
+    before: [],
+  };
+  const below = { data, byApex, hi, lo, order, ground, depth: depthLeft };
+  let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
+  if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
+  else if (small) hung = hangFew(below, none);
+  else hung = hangMany(below, none);
+  const plain: ChartLayout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  if (options.lean || strip || options.bare) return plain;
+  let layout = plain;
+  // Where labels find no place, the roofs' titles give way before them.
+  if (small && hung.counted && depth > 1) {
+    const lean = layOut(data, axis, p, frame, { ...options, lean: true });
+    if (lean.roofRows < depth && missing(lean, fit) < missing(plain, fit)) layout = lean;
+  }
+  if (placeHands(layout, data, ground)) {
+    if (!layout.counted && missing(layout, fit) > 0) {
+      // The counts get room below what stands there already.
+      layout.counted = true;
+      layout.across += MORE_ROW - FOOT + 4;
+    }
+  }
+  return layout;
+}
+
+function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boolean {
+  // The whole drawing moves down where a label over the ridge needs the room; upright there is none to be had.
+  const middle = layout.ridgeTop + layout.ridge / 2 - layout.lift;
+  const lift = layout.upright ? 0 : liftFor({ data, ground, byApex: layout.byApex, ridgeMiddle: middle });
+  for (const k of ["ridgeTop", "labelsTop", "across"] as const) layout[k] += lift - layout.lift;
+  layout.lift = lift;
+  const ridgeMiddle = middle + lift;
+  const was = layout.before;
+  const has = placeByHand({ ...layout, data, ground, ridgeMiddle }, layout);
+  if (was.length === 0 && !has) return false;
+  const of = layout.octaves.of.slice();
+  for (const { r } of [...was, ...layout.before]) of[r] = octave(layout.z[r]!, fitScale(ground));
+  layout.octaves = inOctaves(of);
+  return has;
+}
+
+/**
+ * The same chart after labels were placed by hand or put back, without laying it out anew; what the layout of more than SMALL
+ * events would be. `spots`: as in `ChartData`. Takes over the arrays of the old one.
+ */
+export function replaceHands(laid: Laid, spots: ChartData["spots"]): Laid {
+  const data = { ...laid.data, spots };
+  // What is known of a layout is remembered by its identity.
+  const layout = { ...laid.layout, from: laid.layout.from.slice() };
+  placeHands(layout, data, groundOf(laid.axis, layout));
+  return { ...laid, data, layout };
+}
+
+function missing(layout: ChartLayout, fit: number): number {
+  return layout.z.reduce((n, z) => n + (z > fit ? 1 : 0), 0);
+}
+
+function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {
+  if (strip) return STRIP;
+  const full = upright ? UPRIGHT : FULL;
+  const fullRows = upright ? Math.max(2, Math.floor((UPRIGHT_SHARE * size) / (full.roof + full.gap))) : FULL_ROWS;
+  if (depth <= fullRows) return full;
+  const each = upright
+    ? (size * UPRIGHT_SHARE) / depth
+    : Math.max(size * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
+  const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
+  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
+}
+
+/** The octave of zoom in which a label comes into view; -1: it never does. */
+function octave(z: number, fit: number): number {
+  return z === Number.POSITIVE_INFINITY ? -1 : Math.max(0, Math.floor(Math.log2(z / fit)));
+}
+
+function octavesOf(z: Float64Array, fit: number): ChartLayout["octaves"] {
+  return inOctaves(Int8Array.from(z, (s) => octave(s, fit)));
+}
+
+function inOctaves(of: Int8Array): ChartLayout["octaves"] {
+  let most = 0;
+  for (let r = 0; r < of.length; r++) if (of[r]! > most) most = of[r]!;
+  const start = new Int32Array(most + 2);
+  for (let r = 0; r < of.length; r++) if (of[r]! >= 0) start[of[r]! + 1]!++;
+  for (let k = 0; k <= most; k++) start[k + 1]! += start[k]!;
+  const next = start.slice();
+  const ranks = new Int32Array(start[most + 1]!);
+  for (let r = 0; r < of.length; r++) if (of[r]! >= 0) ranks[next[of[r]!]!++] = r;
+  return { start, ranks, of };
+}
+
+function spansByRow(data: ChartData, p: Positions, row: Int32Array, rows: number) {
+  const lists: number[][] = Array.from({ length: rows }, () => []);
+  for (let i = 0; i < data.count; i++) if (data.kind[i] === SPAN_KIND) lists[row[i]!]!.push(i);
+  const u = (i: number) => p.hi[i * 4]! + p.lo[i * 4]!;
+  for (const list of lists) list.sort((a, b) => u(a) - u(b) || a - b);
+  const spanStart = new Int32Array(rows + 1);
+  for (const [k, list] of lists.entries()) spanStart[k + 1] = spanStart[k]! + list.length;
+  return { spanStart, spans: Int32Array.from(lists.flat()) };
+}

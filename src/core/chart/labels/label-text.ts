@@ -1,0 +1,112 @@
+import { cutToWidth, textWidth, wrap } from "../../text/measure";
+import { type ChartData, EMPHASIS } from "../data/chart-data";
+import { DATE_FACE, DATE_SIZE, LINE, TITLE_FACE, titleSize } from "../style/house-style";
+import { markRoom } from "../style/signs";
+
+/** How labels are set: the widest a line may be, how many lines a title has, the side of the picture (0: none). */
+export interface Setting {
+  most: number;
+  lines: number;
+  picture: number;
+  /** Date and title in one line. */
+  oneLine: boolean;
+}
+
+/** From the roomiest to the tightest. */
+export const SETTINGS: readonly Setting[] = [
+  { most: 158, lines: 3, picture: 40, oneLine: false },
+  { most: 150, lines: 2, picture: 36, oneLine: false },
+  { most: 140, lines: 3, picture: 0, oneLine: false },
+  { most: 140, lines: 2, picture: 0, oneLine: false },
+  { most: 118, lines: 2, picture: 0, oneLine: false },
+  { most: 190, lines: 1, picture: 0, oneLine: false },
+  ...[260, 220, 190, 165, 145, 130, 115, 100].map((most) => ({ most, lines: 1, picture: 0, oneLine: true })),
+];
+/** For timelines too large to be searched for the best: where there is height, and where there is not. */
+export const DENSE: Setting = { most: 150, lines: 1, picture: 0, oneLine: false };
+export const DENSE_LOW: Setting = { most: 180, lines: 1, picture: 0, oneLine: true };
+
+/** What a label says, and how much room that takes. */
+export interface LabelText {
+  date: string;
+  lines: string[];
+  picture: string | null;
+  w: number;
+  h: number;
+}
+
+/** In a line of both, a date longer than this share of it is written shorter. */
+const SHARE_OF_DATE = 0.42;
+const PICTURE_GAP = 8;
+const DATE_GAP = 6;
+
+export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  const sign = markRoom(data, i);
+  const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
+  const title = data.titles[i]!;
+  if (s.oneLine) {
+    // A date is never cut before its year: where it is too long, a shorter one that says less stands for it.
+    const full = data.dates[i]!;
+    const short = textWidth(full, DATE_FACE, DATE_SIZE) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
+    const date = cutToWidth(short, DATE_FACE, DATE_SIZE, most * 0.6);
+    const before = sign + (date ? textWidth(date, DATE_FACE, DATE_SIZE) + DATE_GAP : 0);
+    const line = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
+    return {
+      date,
+      lines: [line],
+      picture: null,
+      w: Math.ceil(before + textWidth(line, TITLE_FACE, size)),
+      h: LINE + 2,
+    };
+  }
+  const picture = s.picture > 0 ? data.pictures[i]! : null;
+  const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 200), frameWidth * 0.42));
+  const lines = setTitle(title, size, most, s.lines);
+  const dateWidth = date ? textWidth(date, DATE_FACE, DATE_SIZE) : 0;
+  let textW = dateWidth + (date ? sign : 0);
+  for (const [k, l] of lines.entries())
+    textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
+  const textH = (date ? LINE : 0) + lines.length * LINE;
+  return {
+    date,
+    lines,
+    picture,
+    w: Math.ceil(textW + (picture ? s.picture + PICTURE_GAP : 0)),
+    h: Math.max(textH, picture ? s.picture : 0) + 2,
+  };
+}
+
+/** A title in lines, broken where its author broke it, where there is more than one. */
+function setTitle(title: string, size: number, most: number, lines: number): string[] {
+  const typed = lines === 1 ? [title] : title.split("\n");
+  return typed.flatMap((t) => wrap(t, TITLE_FACE, size, most, Math.max(1, lines + 1 - typed.length)));
+}
+
+/** What a picture takes beside the words, px. */
+export function pictureRoom(s: Setting): number {
+  return s.picture > 0 ? s.picture + PICTURE_GAP : 0;
+}
+
+/**
+ * The room a label of one title line takes, without setting its words: what is cut counts as if it filled its line. For
+ * charts of many events.
+ */
+export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: number): number {
+  const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
+  const sign = markRoom(data, i);
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  // Here a title has one line, whatever its author broke.
+  const title = textWidth(data.titles[i]!.replaceAll("\n", " "), TITLE_FACE, size);
+  const full = data.dates[i]!;
+  const dateWidth = full ? textWidth(full, DATE_FACE, DATE_SIZE) : 0;
+  if (!s.oneLine) {
+    const date = Math.min(dateWidth, Math.min(Math.max(most, 200), frameWidth * 0.42));
+    return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
+  }
+  const short = dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, DATE_SIZE);
+  const before = sign + (short > 0 ? Math.min(short, most * 0.6) + DATE_GAP : 0);
+  return Math.ceil(before + Math.min(title, Math.max(24, most - before)));
+}
+
+export { DATE_GAP, PICTURE_GAP };

@@ -1,0 +1,125 @@
+import { COUNT_COLUMN } from "./counts";
+import { hangFrom } from "./whole-search";
+import { LINE, MORE_ROW } from "../style/house-style";
+import type { Hanging, Hangs } from "./hanging";
+import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./label-text";
+import { placeOnce } from "./place-once";
+import { placeRest } from "./place-rest";
+import { type How, searchLabels } from "./search-labels";
+import { fitScale, largestScale } from "../axis/view";
+
+/** What a row further out costs, in octaves of zoom. */
+const PER_ROW = 0.04;
+const PER_ROW_REST = 0.15;
+
+/** The frame that gives a label the whole depth for its words (see `labelText`). */
+function widthForWords(depth: number): number {
+  return Math.max(60, depth - 8) / 0.42;
+}
+
+/** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
+export function hangFew<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+  const fit = fitScale(ground);
+  const m = byApex.length;
+  // Moments at different instants keep their order on paper, however close they are.
+  let nudge = 0;
+  const apex = Array.from(hi, (_, r) => {
+    if (r > 0 && hi[r]! - hi[r - 1]! + (lo[r]! - lo[r - 1]!) > 0) nudge += 1e-6;
+    return ground.pad + (hi[r]! + lo[r]!) * fit + nudge;
+  });
+  const { upright } = ground;
+  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
+  const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
+  const wordsWidth = (s: Setting, how: How) =>
+    upright ? widthForWords(depth - (how === "counted" ? countRoom : 0) - pictureRoom(s)) : ground.size;
+  const search = (how: How) =>
+    searchLabels(
+      apex,
+      (rank, s) => labelText(data, byApex[rank]!, s, wordsWidth(s, how)),
+      { size: ground.size, depth, extent, centred: upright, countRoom },
+      how,
+    );
+  let how: How = "quick";
+  let found = search(how);
+  if (found.placed.length < m) {
+    const better = search("thorough");
+    if (better.placed.length > found.placed.length) found = better;
+  }
+  if (found.placed.length < m) {
+    how = "counted";
+    found = search(how);
+  }
+  const counted = found.placed.length < m;
+  const hung = { ...none };
+  for (const [r, t] of found.texts.entries()) {
+    hung.to[r] = extent(t).along;
+    hung.h[r] = extent(t).across;
+  }
+  const along = Float32Array.from(hung.to);
+  for (const p of found.placed) {
+    const r = Number(p.id);
+    hung.z[r] = fit;
+    hung.row[r] = p.row;
+    hung.side[r] = p.side;
+    hung.shift[r] = p.anchor - apex[r]!;
+    hung.from[r] = hung.shift[r]! + hangFrom(p.side, along[r]!, upright);
+    hung.to[r] = hung.from[r]! + along[r]!;
+  }
+  const tallest = Math.max(LINE + 2, ...hung.h);
+  const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
+  if (counted)
+    placeRest(
+      { count: m, hi, lo, along, order },
+      { ...hung, missing: (r) => hung.row[r]! < 0 },
+      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground), centred: upright },
+    );
+  return {
+    ...hung,
+    pitch: found.pitch,
+    rows,
+    setting: found.setting,
+    wordsWidth: wordsWidth(found.setting, how),
+    counted,
+  };
+}
+
+/** More than SMALL events: placed once for all zooms, lines behind labels. */
+export function hangMany<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+  const fit = fitScale(ground);
+  const m = byApex.length;
+  const { upright } = ground;
+  const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
+  const frameWidth = upright ? widthForWords(depth - countRoom) : ground.size;
+  const tall = upright || depth - countRoom >= 4 * (2 * LINE + 2 + 7);
+  const setting = tall ? DENSE : DENSE_LOW;
+  const along = new Float32Array(m);
+  const h = new Float32Array(m);
+  let tallest = LINE + 2;
+  for (let r = 0; r < m; r++) {
+    const width = labelWidth(data, byApex[r]!, setting, frameWidth);
+    const high = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
+    along[r] = upright ? high : width;
+    h[r] = upright ? width : high;
+    tallest = Math.max(tallest, h[r]!);
+  }
+  const pitch = tallest + (upright ? 14 : setting.oneLine ? 4 : 7);
+  const rows = Math.max(1, Math.floor((depth - countRoom + pitch - tallest) / pitch));
+  const placed = placeOnce(
+    { count: m, hi, lo, along, order },
+    {
+      rows,
+      perRow: PER_ROW,
+      least: fit,
+      most: largestScale(ground),
+      centred: upright,
+      fits: (r, from, to) => {
+        const x = ground.pad + (hi[r]! + lo[r]!) * fit;
+        return x + from >= 4 && x + to <= ground.size - 4;
+      },
+    },
+  );
+  // A label without a place has its width all the same, for a view at rest.
+  for (let r = 0; r < m; r++) if (placed.row[r]! < 0) placed.to[r] = along[r]!;
+  const counted = placed.z.some((z) => z > fit);
+  return { ...none, ...placed, h, pitch, rows, setting, wordsWidth: frameWidth, counted };
+}

@@ -1,0 +1,152 @@
+import { textWidth } from "../../text/measure";
+import type { Positions } from "../axis/axis";
+import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
+import { markRoom } from "../style/signs";
+
+/** Where a roof's title stands: on it, or beside it; the same at every zoom. */
+export const ON_ROOF = 1;
+export const AFTER = 2;
+export const BEFORE = 3;
+
+export interface RoofTitles {
+  /** Shown from this scale on, px per u; Infinity: never. */
+  z: Float64Array;
+  mode: Uint8Array;
+  width: Float32Array;
+  /** Where all of it has no room at the scale of the whole: the room there is, px; 0 where it is not cut. */
+  cut: Float32Array;
+  /** The scale from which on all of it has room where it stands. */
+  wholeFrom: Float64Array;
+  /** The scale from which on it has room on the roof. */
+  roofFrom: Float64Array;
+}
+
+/** Between a roof's flat top and its title, and between a roof and a title beside it, px. */
+export const INSET = 7;
+export const ASIDE = 6;
+const CLEAR = 8;
+/** Fewer px say nothing. */
+export const LEAST_CUT = 46;
+/** However short, a roof can be seen and pointed at, px. */
+export const LEAST_ROOF = 4;
+
+export interface RoofGround {
+  fit: number;
+  pad: number;
+  size: number;
+}
+
+/**
+ * Finds the place of every title: on its roof where that is wide enough at the scale of the whole, else beside it where the
+ * row is free, else (`cutOnes`) cut, else wherever it has room first when zooming in. Titles take no part in packing the
+ * rows.
+ */
+export function placeTitles(
+  data: ChartData,
+  p: Positions,
+  row: Int32Array,
+  rows: number,
+  g: RoofGround,
+  cutOnes: boolean,
+): RoofTitles {
+  const n = data.count;
+  const t: RoofTitles = {
+    z: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
+    mode: new Uint8Array(n),
+    width: new Float32Array(n),
+    cut: new Float32Array(n),
+    wholeFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
+    roofFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
+  };
+  const inRow: number[][] = Array.from({ length: rows }, () => []);
+  for (let i = 0; i < n; i++) if (data.kind[i] === SPAN_KIND) inRow[row[i]!]!.push(i);
+  for (const list of inRow) placeInRow(data, p, list, g, cutOnes, t);
+  return t;
+}
+
+function placeInRow(
+  data: ChartData,
+  p: Positions,
+  list: number[],
+  g: RoofGround,
+  cutOnes: boolean,
+  t: RoofTitles,
+): void {
+  const u = (i: number, k: number) => p.hi[i * 4 + k]! + p.lo[i * 4 + k]!;
+  /** u from one point to another, exact where they are close. */
+  const from = (i: number, a: number, j: number, b: number) =>
+    p.hi[j * 4 + b]! - p.hi[i * 4 + a]! + (p.lo[j * 4 + b]! - p.lo[i * 4 + a]!);
+  list.sort((a, b) => u(a, 0) - u(b, 0) || a - b);
+  /** What titles already take of the room before each roof of the row, and after the last; px at the whole. */
+  const taken = new Float64Array(list.length + 1);
+  const room = new Float64Array(list.length + 1).fill(Number.POSITIVE_INFINITY);
+  for (let k = 1; k < list.length; k++) room[k] = from(list[k - 1]!, 3, list[k]!, 0) * g.fit;
+  const waiting: number[] = [];
+  for (const [k, i] of list.entries()) {
+    const important = (data.flags[i]! & EMPHASIS) !== 0;
+    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important)) + markRoom(data, i);
+    t.width[i] = w;
+    const flat = Math.max(0, from(i, 1, i, 2));
+    if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;
+    const set = (mode: number, z: number, wholeFrom = z) => {
+      t.mode[i] = mode;
+      t.z[i] = z;
+      t.wholeFrom[i] = wholeFrom;
+    };
+    const x0 = g.pad + u(i, 0) * g.fit;
+    const x1 = Math.max(g.pad + u(i, 3) * g.fit, x0 + LEAST_ROOF);
+    const need = w + ASIDE + CLEAR;
+    if (t.roofFrom[i]! <= g.fit) set(ON_ROOF, g.fit);
+    else if (need <= room[k + 1]! - taken[k + 1]! && x1 + ASIDE + w <= g.size - 4) {
+      set(AFTER, g.fit);
+      taken[k + 1]! += need;
+    } else if (need <= room[k]! - taken[k]! && x0 - ASIDE - w >= 4) {
+      set(BEFORE, g.fit);
+      taken[k]! += need;
+    } else waiting.push(k);
+  }
+  // What is left gets what is left: the widest place, cut; else it waits for a larger scale.
+  for (const k of waiting) {
+    const i = list[k]!;
+    const x0 = g.pad + u(i, 0) * g.fit;
+    const x1 = Math.max(g.pad + u(i, 3) * g.fit, x0 + LEAST_ROOF);
+    const rooms: [mode: number, px: number][] = [
+      [ON_ROOF, Math.max(0, from(i, 1, i, 2)) * g.fit - 2 * INSET - 2 * SLOPE],
+      [AFTER, Math.min(room[k + 1]! - taken[k + 1]! - ASIDE - CLEAR, g.size - 4 - x1 - ASIDE)],
+      [BEFORE, Math.min(room[k]! - taken[k]! - ASIDE - CLEAR, x0 - ASIDE - 4)],
+    ];
+    const [mode, px] = rooms.reduce((a, b) => (b[1] > a[1] ? b : a));
+    /** The scale from which on all of it has room in a gap of the row, beside what stands there already. */
+    const roomFrom = (slot: number) => {
+      const edge = slot === 0 || slot === list.length;
+      if (edge) return g.fit * 1.25;
+      const gap = from(list[slot - 1]!, 3, list[slot]!, 0);
+      return gap > 0 ? (t.width[i]! + ASIDE + CLEAR + taken[slot]!) / gap : Number.POSITIVE_INFINITY;
+    };
+    const afterFrom = k + 1 < list.length && taken[k + 1] === 0 ? roomFrom(k + 1) : Number.POSITIVE_INFINITY;
+    const wholeFrom = (m: number) => (m === ON_ROOF ? t.roofFrom[i]! : roomFrom(m === AFTER ? k + 1 : k));
+    if (cutOnes && px >= LEAST_CUT) {
+      t.mode[i] = mode;
+      t.z[i] = g.fit;
+      t.cut[i] = px;
+      t.wholeFrom[i] = Math.max(g.fit * (1 + 1e-6), wholeFrom(mode));
+    } else {
+      t.mode[i] = afterFrom < t.roofFrom[i]! ? AFTER : ON_ROOF;
+      t.z[i] = Math.min(afterFrom, t.roofFrom[i]!);
+      t.wholeFrom[i] = t.z[i]!;
+    }
+    // Nobody else may stand there.
+    if (t.mode[i] === AFTER) taken[k + 1] = Number.POSITIVE_INFINITY;
+    if (t.mode[i] === BEFORE) taken[k] = Number.POSITIVE_INFINITY;
+  }
+}
+
+/** How much of the titles is to be read at the scale of the whole: 1 for each that is whole. */
+export function titlesShown(data: ChartData, t: RoofTitles, fit: number): number {
+  let sum = 0;
+  for (let i = 0; i < data.count; i++)
+    if (data.kind[i] === SPAN_KIND && t.z[i]! <= fit)
+      sum += t.cut[i]! > 0 ? 0.7 * Math.min(1, t.cut[i]! / t.width[i]!) : 1;
+  return sum;
+}

@@ -1,0 +1,50 @@
+import type { Face } from "../../text/measure";
+import type { TimelineEvent } from "../../timeline/timeline";
+
+export const INK = "#16323A";
+export const QUIET = "#4A6572";
+export const SUN = "#F2B632";
+export const WASH = "#FFF4D6";
+export const PAPER = "#FFFFFF";
+/** Today's line. */
+export const TODAY = "#B4481E";
+export const BAND = "#F1F4F3";
+
+export const RIDGE = 24;
+export const FULL = { roof: 24, gap: 4, top: 14 };
+/** The ridge that runs down is wide enough for short words across. */
+export const UPRIGHT_RIDGE = 56;
+export const UPRIGHT = { roof: 19, gap: 3, top: 6 };
+export const STRIP = { roof: 9, gap: 2, top: 5 };
+export const CAP = 14;
+export const MARGIN = 20;
+export const BOB = 15;
+export const FAN = 18;
+export const SLOPE = 5;
+export const FOOT = 10;
+export const MORE_ROW = 24;
+
+export const DATE_FACE: Face = "text700";
+export const TITLE_FACE: Face = "text600";
+export const DATE_SIZE = 12.5;
+export const TITLE_SIZE = 13.5;
+export const LINE = 17;
+
+/** Room for a sign before words, px. */
+export const SIGN_ROOM = 17;
+
+/** Room for the letter of a close-up in its ring, px; and the ring's radius. */
+export const RING_ROOM = 23;
+export const RING = 9;
+
+export function titleSize(important: boolean): number {
+  return important ? TITLE_SIZE + 1 : TITLE_SIZE;
+}
+
+export function chartTitle(e: TimelineEvent): string {
+  return e.shortTitle.trim() || e.title.trim() || "Untitled";
+}
+
+export function rectangle(x: number, y: number, w: number, h: number): number[] {
+  return [x, y, x + w, y, x + w, y + h, x, y + h];
+}

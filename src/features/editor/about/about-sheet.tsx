@@ -1,0 +1,177 @@
+"use client";
+
+import { isDated } from "@/core/time/when";
+import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
+import { between } from "@/core/timeline/place";
+import { inOrder } from "@/core/timeline/order";
+import { problems } from "@/core/timeline/problems";
+import { categoriesOf } from "@/core/timeline/timeline";
+import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
+import { CategoryMark } from "@/ui/category-mark";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { ChartSettings } from "./chart-settings";
+import { DateSettings } from "./date-settings";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { newCategory } from "../store/event-deeds";
+import { Frame } from "../sheet/event-sheet";
+import { LazyDescription } from "../sheet/lazy-description";
+import { MediaField } from "../sheet/media-field";
+import { TextField } from "../sheet/text-field";
+import { WhenField } from "../sheet/when-field";
+import { wordsIn } from "../words";
+import { workedOutText } from "@/core/timeline/period";
+import { mannerOf } from "@/core/timeline/read-options";
+import { Finding } from "./finding";
+
+/** The opening page, the period, the scale and the categories of the whole timeline. */
+export function SettingsSheet({ onClose }: { onClose: () => void }) {
+  const { store } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const set = (field: "title" | "subject" | "byline") => (value: string) =>
+    store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
+  const categories = categoriesOf(timeline);
+  const dated = inOrder(timeline.events.values()).filter((e) => isDated(e.when));
+  const found = problems(timeline).filter((p) => p.code !== "no_credit");
+  return (
+    <Frame title="About this timeline" onClose={onClose}>
+      <div className="flex flex-col gap-3.5">
+        <TextField label="Title" strong value={timeline.title} onChange={set("title")} />
+        <LazyDescription of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
+        <TextField label="Subject" value={timeline.subject} onChange={set("subject")} />
+        <TextField
+          label="By-line"
+          value={timeline.byline}
+          hint="Who stands as its author on the published page. Empty: nobody."
+          onChange={set("byline")}
+        />
+        <MediaField of="timeline" label="Cover picture" most={1} />
+        <WhenField
+          label="Period"
+          value={timeline.period}
+          hint={
+            dated.length > 0
+              ? `Worked out from the events: ${workedOutText(dated, mannerOf(timeline))}. Type another, such as 1600 - 1931, to set it.`
+              : "Worked out from the events, or type it: 1600 - 1931."
+          }
+          onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}
+        />
+        <Field
+          label="Scale"
+          hint={
+            {
+              balanced:
+                "In date order; busy stretches get more room. Copper-yellow notches on the ridge say where time changes pace.",
+              true: "By date alone: equal times are equally wide.",
+              even: "One step an event, whatever the time between.",
+            }[timeline.scale]
+          }
+        >
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={timeline.scale}
+              onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
+            >
+              <option value="balanced">Balanced</option>
+              <option value="true">True</option>
+              <option value="even">Even</option>
+            </select>
+          )}
+        </Field>
+        <ChartSettings />
+        <DateSettings />
+        <section aria-label="Categories">
+          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
+          <ul className="flex flex-col gap-2">
+            {categories.map((c, i) => {
+              const move = (to: number) => {
+                const others = categories.filter((o) => o !== c);
+                const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
+                store.edit([{ kind: "set_category", id: c.id, field: "place", value: place }]);
+              };
+              const change = (field: "name" | "colour" | "pattern", value: string) =>
+                store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
+              return (
+                <li key={c.id} className="grid grid-cols-[24px_28px_minmax(0,1fr)_98px_88px_30px] items-center gap-1.5">
+                  <span className="flex flex-col">
+                    {[-1, 1].map((way) => (
+                      <button
+                        key={way}
+                        type="button"
+                        aria-label={`Move ${c.name} ${way < 0 ? "up" : "down"}`}
+                        disabled={i + way < 0 || i + way >= categories.length}
+                        className="flex h-6 w-6 items-center justify-center rounded hover:bg-verdigris-wash disabled:opacity-25"
+                        onClick={() => move(i + way)}
+                      >
+                        {way < 0 ? <ChevronUp size={14} /> : <ChevronDown size={14} />}
+                      </button>
+                    ))}
+                  </span>
+                  <CategoryMark colour={c.colour} pattern={c.pattern} />
+                  <input
+                    aria-label="Name of the category"
+                    className={INPUT}
+                    value={c.name}
+                    maxLength={60}
+                    onChange={(e) => change("name", e.target.value)}
+                  />
+                  <select
+                    aria-label={`Colour of ${c.name}`}
+                    className={INPUT}
+                    value={c.colour}
+                    onChange={(e) => change("colour", e.target.value as Colour)}
+                  >
+                    {Object.keys(COLOURS).map((x) => (
+                      <option key={x}>{x}</option>
+                    ))}
+                  </select>
+                  <select
+                    aria-label={`Pattern of ${c.name}`}
+                    className={INPUT}
+                    value={c.pattern}
+                    onChange={(e) => change("pattern", e.target.value as Pattern)}
+                  >
+                    {PATTERNS.map((x) => (
+                      <option key={x}>{x}</option>
+                    ))}
+                  </select>
+                  <button
+                    type="button"
+                    aria-label={`Delete ${c.name}`}
+                    title="Delete (its events stay; undo puts it back)"
+                    className="rounded-md p-1.5 hover:bg-verdigris-wash"
+                    onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
+                  >
+                    <Trash2 size={16} />
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+          <Button
+            size="small"
+            kind="quiet"
+            className="mt-1.5"
+            onClick={() => store.edit(newCategory(timeline, `Category ${categories.length + 1}`).ops)}
+          >
+            <Plus size={15} /> Add a category
+          </Button>
+        </section>
+        {found.length > 0 ? (
+          <section aria-label="Findings">
+            <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Worth a look</h3>
+            <ul className="flex flex-col gap-1.5">
+              {found.map((p) => (
+                <li key={`${p.code}${p.event}`}>
+                  <Finding problem={p} named />
+                </li>
+              ))}
+            </ul>
+          </section>
+        ) : null}
+      </div>
+    </Frame>
+  );
+}

@@ -1,0 +1,145 @@
+"use client";
+
+import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
+import { LIMITS } from "@/core/change/limits";
+import { dateProblemText } from "@/core/time/date-problem";
+import { whenLabel } from "@/core/time/write-when";
+import { isMeantBy, readLine } from "@/core/timeline/read-line";
+import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";
+import { categoriesOf } from "@/core/timeline/timeline";
+import { CategoryMark } from "@/ui/category-mark";
+import { Hint } from "@/ui/controls/hint";
+import { useReady } from "@/ui/use-ready";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { addLines } from "../store/event-deeds";
+
+/** The line at the foot of the ledger: an event is written in it, shown as understood, and added with Enter. */
+export function LedgerLine() {
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const ready = useReady();
+  const draftKey = `fastigo-line-${store.account}-${store.timelineId}`;
+  const [text, setText] = useState("");
+  const [whole, setWhole] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  // A half-written line survives closing the tab.
+  useEffect(() => {
+    try {
+      setText(localStorage.getItem(draftKey) ?? "");
+    } catch {}
+  }, [draftKey]);
+  const write = (next: string) => {
+    setText(next);
+    setProblem(null);
+    if (next.trim() === "") setWhole(false);
+    try {
+      if (next) localStorage.setItem(draftKey, next.slice(0, 100_000));
+      else localStorage.removeItem(draftKey);
+    } catch {}
+  };
+  const read = useMemo(() => readLine(text.slice(0, 5_000), readOptionsFor(timeline), whole), [text, timeline, whole]);
+  const lines = text.split(/\r?\n/).filter((l) => l.trim() !== "");
+
+  const add = () => {
+    if (text.trim() === "") return;
+    // A pasted list is several events, a line each.
+    const all = lines.length > 1 ? lines.map((l) => readLine(l, readOptionsFor(timeline))) : [read];
+    const long = all.find((r) => r.title.length > LIMITS.title);
+    if (long || text.length > 60_000) {
+      setProblem(
+        `A title holds ${LIMITS.title} characters; this ${long ? `one has ${long.title.length.toLocaleString("en")}` : `text has ${text.length.toLocaleString("en")}`}. Nothing was added and the text is still here: shorten it, or put the rest into the description.`,
+      );
+      return;
+    }
+    const done = addLines(store, all);
+    if ("problem" in done) {
+      setProblem(done.problem);
+      return;
+    }
+    write("");
+    select(done.id);
+  };
+  const onKeyDown = (e: KeyboardEvent<HTMLTextAreaElement>) => {
+    if (e.key === "Enter" && !e.shiftKey && !e.nativeEvent.isComposing) {
+      e.preventDefault();
+      add();
+    }
+  };
+  const category = read.category ? categoriesOf(timeline).find((c) => isMeantBy(read.category!, c.name)) : null;
+  const { readAs } = read.when;
+  return (
+    <div className="border-t border-line bg-panel px-[18px] py-1.5 max-sm:px-3">
+      <div className="flex items-center gap-2">
+        <label htmlFor="next-event" className="sr-only">
+          Write the next event on one line
+        </label>
+        <textarea
+          id="next-event"
+          data-testid="next-event"
+          rows={Math.min(5, Math.max(1, lines.length))}
+          value={text}
+          disabled={!ready}
+          // Breaking a book into lines takes a browser seconds.
+          wrap={text.length > 3_000 ? "off" : "soft"}
+          onChange={(e) => write(e.target.value)}
+          onKeyDown={onKeyDown}
+          aria-describedby="next-event-read"
+          placeholder="Write the next event on one line – about 1840 - 1852 Steam mill #trade"
+          className="min-h-9 flex-1 resize-none rounded-md border border-edge bg-white px-2.5 py-1.5 text-[15px] placeholder:whitespace-nowrap placeholder:text-[#5d7479]"
+        />
+        <button
+          type="button"
+          onClick={add}
+          className="h-9 rounded-md border border-edge bg-white px-3 font-bold hover:bg-verdigris-wash"
+        >
+          Enter
+        </button>
+      </div>
+      <div
+        id="next-event-read"
+        aria-live="polite"
+        className="mt-1 flex min-h-5 flex-wrap items-center gap-x-3 text-[13px] text-quiet"
+      >
+        {problem ? (
+          <span role="alert" className="font-bold text-copper-dark">
+            {problem}
+          </span>
+        ) : text.trim() === "" ? (
+          <Hint name="ledger-line">
+            Date first or last, # and a category, ! for an important one. Paste a list to add many.
+          </Hint>
+        ) : lines.length > 1 ? (
+          <span>{lines.length} lines: Enter adds as many events</span>
+        ) : (
+          <>
+            <span>
+              Date{" "}
+              <strong className={readAs.kind === "not_understood" ? "text-copper-dark" : "text-verdigris"}>
+                {whenLabel(read.when, mannerOf(timeline)) || "none yet"}
+              </strong>
+            </span>
+            <span>
+              Title <strong className="text-slate">{read.title.slice(0, 80) || "none yet"}</strong>
+            </span>
+            {read.category ? (
+              <span className="inline-flex items-center gap-1.5">
+                Category{" "}
+                {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={18} /> : null}
+                <strong className="text-slate">{category?.name ?? `${read.category} (new)`}</strong>
+              </span>
+            ) : null}
+            {read.emphasis ? <strong className="text-slate">Important</strong> : null}
+            {readAs.kind === "not_understood" ? (
+              <span className="text-copper-dark">{dateProblemText(readAs.problem)}</span>
+            ) : null}
+            {whole || read.when.typed ? (
+              <button type="button" className="font-bold text-verdigris underline" onClick={() => setWhole(!whole)}>
+                {whole ? "Take the date out of it" : "All of it is the title"}
+              </button>
+            ) : null}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

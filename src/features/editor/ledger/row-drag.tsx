@@ -1,0 +1,105 @@
+"use client";
+
+import {
+  DndContext,
+  type DragMoveEvent,
+  DragOverlay,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import { GripVertical } from "lucide-react";
+import { type ReactNode, type RefObject, useState } from "react";
+import { useEditor } from "../store/editor-context";
+import { isWithoutDate, makePartOf, moveUndated } from "../store/event-deeds";
+
+interface Drop {
+  id: string;
+  where: "before" | "after" | "into";
+}
+
+/**
+ * Rows that can be dragged by their grips: onto another to become part of it, and one without a date between two others, to
+ * that place in the order.
+ */
+export function RowDrag({
+  body,
+  children,
+}: {
+  body: RefObject<HTMLDivElement | null>;
+  children: (drop: Drop | null) => ReactNode;
+}) {
+  const { store } = useEditor();
+  const [dragged, setDragged] = useState<string | null>(null);
+  const [drop, setDrop] = useState<Drop | null>(null);
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 120, tolerance: 8 } }),
+  );
+  const find = (e: DragMoveEvent): Drop | null => {
+    const start = e.activatorEvent as MouseEvent | TouchEvent;
+    const from = "touches" in start ? start.touches[0] : start;
+    if (!from) return null;
+    const [x, y] = [from.clientX + e.delta.x, from.clientY + e.delta.y];
+    const row = document
+      .elementsFromPoint(x, y)
+      .find((el) => el.closest("[data-row]"))
+      ?.closest<HTMLElement>("[data-row]");
+    if (!row || !body.current?.contains(row) || row.dataset.row === e.active.id) return null;
+    const box = row.getBoundingClientRect();
+    const at = (y - box.top) / box.height;
+    const id = row.dataset.row!;
+    if (!isWithoutDate(store, String(e.active.id))) return { id, where: "into" };
+    return { id, where: at < 0.3 ? "before" : at > 0.7 ? "after" : "into" };
+  };
+  const end = (to: Drop | null) => {
+    const id = dragged;
+    setDragged(null);
+    setDrop(null);
+    if (!id || !to) return;
+    if (to.where === "into") makePartOf(store, id, to.id);
+    else moveUndated(store, id, to.id, to.where);
+  };
+  const event = dragged ? store.getState().timeline.events.get(dragged) : null;
+  return (
+    <DndContext
+      sensors={sensors}
+      accessibility={{ screenReaderInstructions: { draggable: "" } }}
+      onDragStart={(e) => setDragged(String(e.active.id))}
+      onDragMove={(e) => {
+        const next = find(e);
+        setDrop((now) => (now?.id === next?.id && now?.where === next?.where ? now : next));
+      }}
+      onDragEnd={(e) => end(find(e))}
+      onDragCancel={() => end(null)}
+    >
+      {children(drop)}
+      <DragOverlay dropAnimation={null}>
+        {event ? (
+          <div className="w-max max-w-72 truncate rounded-md border-2 border-sun bg-sun-wash px-2 py-1 text-[14px] font-bold">
+            {event.title || "Untitled"}
+          </div>
+        ) : null}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+/** What a row is dragged by. By keys the same is done with Alt and the arrows, so it is none of the tab stops. */
+export function Grip({ id, name }: { id: string; name: string }) {
+  const { setNodeRef, listeners } = useDraggable({ id });
+  return (
+    <span
+      ref={setNodeRef}
+      {...listeners}
+      title={`Drag “${name}” onto what it is part of`}
+      data-grip={id}
+      aria-hidden
+      className="absolute top-1/2 left-0 flex h-7 w-[15px] -translate-y-1/2 cursor-grab touch-none items-center justify-center rounded text-edge opacity-60 hover:bg-verdigris-wash group-hover/row:opacity-100"
+    >
+      <GripVertical size={14} />
+    </span>
+  );
+}

@@ -1,0 +1,249 @@
+"use client";
+
+import Collaboration from "@tiptap/extension-collaboration";
+import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
+import { Extension } from "@tiptap/core";
+import Link from "@tiptap/extension-link";
+import { Plugin } from "@tiptap/pm/state";
+import StarterKit from "@tiptap/starter-kit";
+import { Bold, Italic, Link2, List, ListOrdered, Quote } from "lucide-react";
+import { type ReactNode, useId, useState } from "react";
+import { cleanText, isClean } from "@/core/text/clean";
+import { FRAGMENT, safeAddress } from "@/core/text/description";
+import { classes } from "@/ui/classes";
+import { Button } from "@/ui/controls/button";
+import { INPUT } from "@/ui/controls/field";
+import { useEditor } from "../store/editor-context";
+
+/** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
+const PlainLink = Link.extend({
+  addAttributes() {
+    return { href: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute("href") } };
+  },
+  renderHTML({ HTMLAttributes }) {
+    const href = safeAddress(HTMLAttributes.href);
+    return ["a", href ? { href, rel: "noopener noreferrer nofollow", target: "_blank" } : {}, 0];
+  },
+});
+
+/** Takes control characters out of whatever was typed, pasted or dropped. */
+const CleanText = Extension.create({
+  name: "cleanText",
+  addProseMirrorPlugins: () => [
+    new Plugin({
+      appendTransaction: (transactions, _before, state) => {
+        if (!transactions.some((t) => t.docChanged)) return null;
+        const bad: { from: number; to: number; text: string }[] = [];
+        state.doc.descendants((node, at) => {
+          if (node.text !== undefined && !isClean(node.text))
+            bad.push({ from: at, to: at + node.nodeSize, text: cleanText(node.text) });
+        });
+        if (bad.length === 0) return null;
+        const { tr } = state;
+        for (const b of bad.reverse()) tr.insertText(b.text, b.from, b.to);
+        return tr;
+      },
+    }),
+  ],
+});
+
+/** The description of an event (or the introduction), written by several people at once. */
+export default function DescriptionField({ of, label, words }: { of: string; label: string; words: number }) {
+  const { store } = useEditor();
+  const id = useId();
+  const [linking, setLinking] = useState<{ text: string; address: string; problem: string | null } | null>(null);
+  const tiptap = useTiptap(
+    {
+      immediatelyRender: false,
+      extensions: [
+        StarterKit.configure({
+          undoRedo: false,
+          heading: false,
+          code: false,
+          codeBlock: false,
+          strike: false,
+          underline: false,
+          horizontalRule: false,
+          link: false,
+        }),
+        PlainLink.configure({
+          openOnClick: false,
+          autolink: true,
+          defaultProtocol: "https",
+          isAllowedUri: (url) => safeAddress(url) !== null,
+        }),
+        CleanText,
+        Collaboration.configure({
+          document: store.docOf(of).doc,
+          field: FRAGMENT,
+          yUndoOptions: { undoManager: store.docOf(of).undo } as never,
+        }),
+      ],
+      editorProps: {
+        attributes: {
+          class: "prose-fastigo min-h-[96px] px-3 py-2 outline-none",
+          role: "textbox",
+          "aria-multiline": "true",
+          "aria-label": label,
+        },
+      },
+    },
+    [of, store],
+  );
+  const marks = useTiptapState({
+    editor: tiptap,
+    selector: ({ editor }) => ({
+      bold: editor?.isActive("bold") ?? false,
+      italic: editor?.isActive("italic") ?? false,
+      bulletList: editor?.isActive("bulletList") ?? false,
+      orderedList: editor?.isActive("orderedList") ?? false,
+      blockquote: editor?.isActive("blockquote") ?? false,
+      link: editor?.isActive("link") ?? false,
+    }),
+  });
+  const startLink = () => {
+    if (!tiptap) return;
+    if (marks?.link) {
+      tiptap.chain().focus().extendMarkRange("link").run();
+    }
+    const { from, to } = tiptap.state.selection;
+    setLinking({
+      text: tiptap.state.doc.textBetween(from, to),
+      address: String(tiptap.getAttributes("link").href ?? ""),
+      problem: null,
+    });
+  };
+  const finishLink = () => {
+    if (!tiptap || !linking) return;
+    const typed = linking.address.trim();
+    const href = safeAddress(/^[a-z]+:/i.test(typed) ? typed : typed ? `https://${typed}` : "");
+    if (!href) {
+      setLinking({
+        ...linking,
+        problem: "This is not a web or mail address. It looks like https://school.example/page.",
+      });
+      return;
+    }
+    tiptap
+      .chain()
+      .focus()
+      .insertContent({ type: "text", text: linking.text.trim() || typed, marks: [{ type: "link", attrs: { href } }] })
+      .unsetMark("link")
+      .run();
+    setLinking(null);
+  };
+  return (
+    <div>
+      <div className="mb-1 flex justify-between text-[13px] text-quiet">
+        <span>{label}</span>
+        <span>
+          {words} {words === 1 ? "word" : "words"}
+        </span>
+      </div>
+      <div className="rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun">
+        <div
+          role="toolbar"
+          aria-label={`${label}: formatting`}
+          className="flex flex-wrap gap-0.5 border-b border-line px-1.5 py-1"
+        >
+          <Tool
+            label="Bold"
+            on={marks?.bold}
+            run={() => tiptap?.chain().focus().toggleBold().run()}
+            icon={<Bold size={16} />}
+          />
+          <Tool
+            label="Italic"
+            on={marks?.italic}
+            run={() => tiptap?.chain().focus().toggleItalic().run()}
+            icon={<Italic size={16} />}
+          />
+          <Tool
+            label="Quote"
+            on={marks?.blockquote}
+            run={() => tiptap?.chain().focus().toggleBlockquote().run()}
+            icon={<Quote size={16} />}
+          />
+          <Tool
+            label="List"
+            on={marks?.bulletList}
+            run={() => tiptap?.chain().focus().toggleBulletList().run()}
+            icon={<List size={16} />}
+          />
+          <Tool
+            label="Numbered list"
+            on={marks?.orderedList}
+            run={() => tiptap?.chain().focus().toggleOrderedList().run()}
+            icon={<ListOrdered size={16} />}
+          />
+          <Tool label="Link" on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
+          {marks?.link ? (
+            <Button
+              size="small"
+              kind="quiet"
+              onClick={() => tiptap?.chain().focus().extendMarkRange("link").unsetLink().run()}
+            >
+              Remove link
+            </Button>
+          ) : null}
+        </div>
+        {linking ? (
+          <div className="flex flex-col gap-2 border-b border-line bg-panel p-2.5">
+            <label className="text-[13px] text-quiet" htmlFor={`${id}-text`}>
+              Text of the link
+            </label>
+            <input
+              id={`${id}-text`}
+              className={INPUT}
+              value={linking.text}
+              onChange={(e) => setLinking({ ...linking, text: e.target.value })}
+            />
+            <label className="text-[13px] text-quiet" htmlFor={`${id}-address`}>
+              Web address
+            </label>
+            <input
+              id={`${id}-address`}
+              className={INPUT}
+              value={linking.address}
+              placeholder="https://"
+              onChange={(e) => setLinking({ ...linking, address: e.target.value, problem: null })}
+              onKeyDown={(e) => {
+                if (e.key === "Enter" && !e.nativeEvent.isComposing) finishLink();
+                if (e.key === "Escape") {
+                  e.stopPropagation();
+                  setLinking(null);
+                }
+              }}
+            />
+            {linking.problem ? <p className="text-[13px] font-bold text-copper-dark">{linking.problem}</p> : null}
+            <div className="flex gap-2">
+              <Button size="small" kind="main" onClick={finishLink}>
+                Set link
+              </Button>
+              <Button size="small" onClick={() => setLinking(null)}>
+                Cancel
+              </Button>
+            </div>
+          </div>
+        ) : null}
+        <EditorContent editor={tiptap} />
+      </div>
+    </div>
+  );
+}
+
+function Tool({ label, on, run, icon }: { label: string; on: boolean | undefined; run: () => void; icon: ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      aria-pressed={on ?? false}
+      onMouseDown={(e) => e.preventDefault()}
+      onClick={run}
+      className={classes("rounded p-1.5", on ? "bg-verdigris text-white" : "hover:bg-verdigris-wash")}
+    >
+      {icon}
+    </button>
+  );
+}

@@ -1,0 +1,313 @@
+"use client";
+
+import { ArrowLeft, ArrowRight, X } from "lucide-react";
+import { useEffect, useMemo, useRef } from "react";
+import { GIVEN_WORDS } from "@/core/check/given-dates";
+import type { EventField, Value } from "@/core/change/change";
+import { whenLabel } from "@/core/time/write-when";
+import { inOrder } from "@/core/timeline/order";
+import { problems } from "@/core/timeline/problems";
+import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
+import { CategoryMark } from "@/ui/category-mark";
+import { Button } from "@/ui/controls/button";
+import { CheckRow } from "@/ui/controls/check-row";
+import { Field, INPUT } from "@/ui/controls/field";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { dateOps, insertBeside, newCategory } from "../store/event-deeds";
+import { LazyDescription } from "./lazy-description";
+import { MediaField } from "./media-field";
+import { ArrangeFields, PartOfField } from "./arrange-fields";
+import { SignField } from "./sign-field";
+import { SourceField } from "./source-field";
+import { TextField } from "./text-field";
+import { WhenField } from "./when-field";
+import { wordsIn } from "../words";
+import { mannerOf } from "@/core/timeline/read-options";
+import { Finding } from "../about/finding";
+
+/** Everything about one event. */
+export function EventSheet({
+  id,
+  takesFocus,
+  onClose,
+}: {
+  id: string;
+  /** Whether somebody opened it; where it only follows what is selected, the focus stays where one is typing or walking. */
+  takesFocus: boolean;
+  onClose: () => void;
+}) {
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const overlaps = useEditorState((s) => s.overlaps);
+  const work = useEditorState((s) => s.work);
+  const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
+  const event = timeline.events.get(id);
+  const at = order.findIndex((e) => e.id === id);
+  const heading = useRef<HTMLHeadingElement>(null);
+  const opened = useRef(takesFocus);
+  useEffect(() => {
+    if (opened.current) heading.current?.focus({ preventScroll: true });
+  }, []);
+  if (!event) return null;
+  if (event.deleted)
+    return (
+      <Frame title="Deleted event" headingRef={heading} onClose={onClose}>
+        <p>“{event.title || "Untitled"}” was deleted. What was written in it is kept.</p>
+        <Button kind="main" className="mt-3" onClick={() => store.edit([{ kind: "restore_event", id }])}>
+          Put back
+        </Button>
+      </Frame>
+    );
+  const set =
+    (field: EventField, group = true) =>
+    (value: Value) =>
+      store.edit([{ kind: "set_event", id, field, value }], group ? `${field}:${id}` : null);
+  const categories = categoriesOf(timeline);
+  const category = categories.find((c) => c.id === event.category);
+  const findings = problems(timeline).filter(
+    (p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit",
+  );
+  const mine = overlaps.filter((o) => o.key.startsWith(`event:${id}:`));
+  const comment = work?.returned?.comments.find((c) => c.event === id)?.text;
+  const given = work?.returned?.given.find((g) => g.event === id && !g.locked);
+  const moveTo = (step: 1 | -1) => {
+    const next = order[at + step];
+    if (next) select(next.id, true);
+  };
+  return (
+    <Frame
+      title={`Event ${at + 1} of ${order.length}`}
+      headingRef={heading}
+      onClose={onClose}
+      moveTo={moveTo}
+      first={at === 0}
+      last={at === order.length - 1}
+    >
+      <div className="flex flex-col gap-3.5">
+        {mine.map((o) => (
+          <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+            {o.laterAuthor === store.account ? (
+              <>
+                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier, timeline)}” here at the same time. Yours
+                stands; theirs is in the history.
+              </>
+            ) : (
+              <>
+                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later, timeline)}” here at the same time, and it
+                stands. You had “{wordsFor(o.earlier, timeline)}”.
+              </>
+            )}
+            <div className="mt-1.5 flex gap-2">
+              <Button
+                size="small"
+                onClick={() => {
+                  const [, eventId, field] = o.key.split(":");
+                  store.edit([{ kind: "set_event", id: eventId!, field: field as EventField, value: o.earlier }]);
+                  store.dismissOverlap(o.key);
+                }}
+              >
+                Put “{wordsFor(o.earlier, timeline).slice(0, 30)}” back
+              </Button>
+              <Button size="small" onClick={() => store.dismissOverlap(o.key)}>
+                Leave it
+              </Button>
+            </div>
+          </div>
+        ))}
+        {findings.map((p) => (
+          <Finding key={p.code} problem={p} />
+        ))}
+        {comment ? (
+          <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
+            <p className="text-[13px] text-quiet">Your teacher’s comment</p>
+            <p className="whitespace-pre-line">{comment}</p>
+          </div>
+        ) : null}
+        {given ? (
+          <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
+            Your date: <strong>{GIVEN_WORDS[given.result]}</strong>
+            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right, mannerOf(timeline))}.`}
+          </p>
+        ) : event.given ? (
+          <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
+            {event.locked
+              ? "Given by your teacher with its date: title and date stay as they are."
+              : "Given by your teacher: find its date."}
+          </p>
+        ) : null}
+        {event.locked ? (
+          <p>
+            <span className="block text-[13px] text-quiet">When</span>
+            <strong>{whenLabel(event.when, mannerOf(timeline))}</strong> · <strong>{event.title}</strong>
+          </p>
+        ) : (
+          <WhenField
+            key={`when-${id}`}
+            label="When"
+            value={event.when}
+            event={id}
+            onChange={(when) => store.edit(dateOps(store.getState().timeline, id, when))}
+          />
+        )}
+        {event.locked ? null : (
+          <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
+        )}
+        <TextField
+          key={`short-${id}`}
+          label="Short title"
+          value={event.shortTitle}
+          multiline
+          hint="Stands on the chart when the title is long. Lines are broken where you break them."
+          onChange={set("shortTitle")}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label="Category"
+            note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
+          >
+            {(ids) => (
+              <select
+                id={ids.id}
+                className={INPUT}
+                value={category?.id ?? ""}
+                onChange={(e) => {
+                  if (e.target.value !== "+") {
+                    set("category", false)(e.target.value || null);
+                    return;
+                  }
+                  const made = newCategory(timeline, `Category ${categories.length + 1}`);
+                  store.edit([...made.ops, { kind: "set_event", id, field: "category", value: made.id }]);
+                }}
+              >
+                <option value="">none</option>
+                {categories.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.name}
+                  </option>
+                ))}
+                <option value="+">New category</option>
+              </select>
+            )}
+          </Field>
+          <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
+        </div>
+        <CheckRow
+          label="Important: stands out on the chart"
+          checked={event.emphasis}
+          onChange={(value) => set("emphasis", false)(value)}
+        />
+        <ArrangeFields event={event} timeline={timeline} set={set} />
+        <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
+        <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
+        <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
+        <SourceField of={id} list="source" />
+        <SourceField of={id} list="link" />
+        <div className="flex flex-wrap gap-2 border-t border-line pt-3">
+          <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
+            Insert before
+          </Button>
+          <Button size="small" onClick={() => select(insertBeside(store, id, "after"), true)}>
+            Insert after
+          </Button>
+          {event.given ? null : (
+            <Button
+              size="small"
+              kind="danger"
+              className="ml-auto"
+              onClick={() => store.edit([{ kind: "delete_event", id }])}
+            >
+              Delete
+            </Button>
+          )}
+        </div>
+      </div>
+    </Frame>
+  );
+}
+
+function wordsFor(value: Value, timeline?: Timeline): string {
+  if (value && typeof value === "object") return ("typed" in value && value.typed) || "no date";
+  if (timeline && typeof value === "string") return timeline.events.get(value.replace("~", ""))?.title ?? value;
+  return String(value ?? "nothing") || "nothing";
+}
+
+/** The panel at the right: event sheet, settings and history all use it. */
+export function Frame({
+  title,
+  children,
+  onClose,
+  moveTo,
+  first,
+  last,
+  headingRef,
+}: {
+  title: string;
+  children: React.ReactNode;
+  onClose: () => void;
+  moveTo?: (step: 1 | -1) => void;
+  first?: boolean;
+  last?: boolean;
+  headingRef?: React.RefObject<HTMLHeadingElement | null>;
+}) {
+  const own = useRef<HTMLHeadingElement>(null);
+  const heading = headingRef ?? own;
+  const hadFocus = useRef(false);
+  // What had the focus may go when it has done its work: the focus stays in the panel.
+  useEffect(() => {
+    if (hadFocus.current && document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+  });
+  return (
+    <aside
+      aria-label={title}
+      className="flex h-full w-full flex-col border-l-2 border-slate bg-white"
+      onFocus={() => {
+        hadFocus.current = true;
+      }}
+      onBlur={(e) => {
+        if (e.relatedTarget) hadFocus.current = e.currentTarget.contains(e.relatedTarget);
+      }}
+      onKeyDown={(e) => {
+        // The text editor marks Escape as handled although it does nothing with it.
+        if (e.key === "Escape") onClose();
+      }}
+    >
+      <div className="flex h-[38px] shrink-0 items-center gap-3 border-b border-line bg-sun-wash px-4">
+        <h2 ref={heading} tabIndex={-1} className="font-sans text-[15px] font-bold outline-none">
+          {title}
+        </h2>
+        {moveTo ? (
+          <span className="flex rounded-md border border-edge bg-white">
+            <button
+              type="button"
+              aria-label="Earlier event"
+              disabled={first}
+              onClick={() => moveTo(-1)}
+              className="px-1.5 py-1 disabled:opacity-35"
+            >
+              <ArrowLeft size={15} />
+            </button>
+            <button
+              type="button"
+              aria-label="Later event"
+              disabled={last}
+              onClick={() => moveTo(1)}
+              className="px-1.5 py-1 disabled:opacity-35"
+            >
+              <ArrowRight size={15} />
+            </button>
+          </span>
+        ) : null}
+        <button
+          type="button"
+          aria-label="Close"
+          title="Esc"
+          onClick={onClose}
+          className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
+        >
+          <X size={16} />
+        </button>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto p-4">{children}</div>
+    </aside>
+  );
+}

@@ -1,0 +1,253 @@
+"use client";
+
+import { ImagePlus, Trash2 } from "lucide-react";
+import { nanoid } from "nanoid";
+import { type ClipboardEvent, type DragEvent, useEffect, useRef, useState } from "react";
+import { type Item, itemsOf } from "@/core/timeline/timeline";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { INPUT } from "@/ui/controls/field";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { placeForNewItem } from "../store/event-deeds";
+import { TextField } from "./text-field";
+import { type UploadedMedia, uploadFile } from "../store/upload";
+
+interface Running {
+  key: string;
+  name: string;
+  share: number;
+  problem: string | null;
+  stop: AbortController;
+}
+
+/** From this share of the room on it is said how much is left. */
+const NEARLY_FULL = 0.2;
+const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString("en")} MB`;
+
+const LICENCES = ["CC0", "CC BY 4.0", "CC BY-SA 4.0", "Public domain", "My own work", "Used with permission"];
+
+/** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
+export function MediaField({ of, label, most }: { of: string; label: string; most?: number }) {
+  const { store } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const [running, setRunning] = useState<Running[]>([]);
+  const [address, setAddress] = useState("");
+  const [fetching, setFetching] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [room, setRoom] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const items = itemsOf(timeline, of, "media");
+  const full = most !== undefined && items.length >= most;
+
+  const attach = (media: UploadedMedia, found: { address: string; foundOn: string } = { address: "", foundOn: "" }) => {
+    // What failed before is over once something has come.
+    setProblem(null);
+    store.edit([
+      {
+        kind: "add_item",
+        id: nanoid(10),
+        fields: {
+          of,
+          list: "media",
+          place: placeForNewItem(store.getState().timeline, of, "media"),
+          media: media.id,
+          kind: media.kind,
+          width: media.width,
+          height: media.height,
+          ...found,
+        },
+      },
+    ]);
+  };
+  const send = async (file: File) => {
+    const key = nanoid(6);
+    const stop = new AbortController();
+    const update = (part: Partial<Running>) =>
+      setRunning((list) => list.map((r) => (r.key === key ? { ...r, ...part } : r)));
+    setRunning((list) => [...list, { key, name: file.name || "pasted picture", share: 0, problem: null, stop }]);
+    const media = await uploadFile(
+      store.timelineId,
+      file,
+      (share) => update({ share }),
+      stop.signal,
+      (left, of) => setRoom(left < of * NEARLY_FULL ? `${mb(left)} of ${mb(of)} are left for files.` : null),
+    );
+    if (typeof media === "string") return update({ problem: media });
+    setRunning((list) => list.filter((r) => r.key !== key));
+    attach(media);
+  };
+  const sendAll = (files: Iterable<File>) => {
+    for (const f of files) void send(f);
+  };
+  const fetchAddress = async () => {
+    setFetching(true);
+    setProblem(null);
+    const answer = await askServer<{ media: UploadedMedia; address: string; foundOn: string }>(
+      "POST",
+      `/api/timelines/${store.timelineId}/pictures`,
+      { address },
+    );
+    setFetching(false);
+    if (!answer.ok) return setProblem(answer.sentence);
+    attach(answer.value.media, { address: answer.value.address, foundOn: answer.value.foundOn });
+    setAddress("");
+  };
+  // A picture pasted anywhere in the sheet belongs to its event, unless a text field takes the paste as text.
+  useEffect(() => {
+    if (full) return;
+    const paste = (e: globalThis.ClipboardEvent) => {
+      const files = [...(e.clipboardData?.files ?? [])];
+      if (files.length === 0) return;
+      e.preventDefault();
+      sendAll(files);
+    };
+    document.addEventListener("paste", paste);
+    return () => document.removeEventListener("paste", paste);
+  });
+  const onDrop = (e: DragEvent) => {
+    e.preventDefault();
+    sendAll(e.dataTransfer.files);
+  };
+  return (
+    <section aria-label={label} onDragOver={(e) => e.preventDefault()} onDrop={onDrop}>
+      <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{label}</h3>
+      <div className="flex flex-col gap-3">
+        {items.map((item) => (
+          <MediaItem key={item.id} item={item} />
+        ))}
+        {room ? (
+          <p role="status" className="text-[14px] font-bold text-copper-dark">
+            {room}
+          </p>
+        ) : null}
+        {running.map((r) => (
+          <div key={r.key} className="rounded-md border border-line p-2.5 text-[14px]" role="status">
+            <div className="flex justify-between gap-2">
+              <span className="truncate">{r.name}</span>
+              <button
+                type="button"
+                className="font-bold text-verdigris underline"
+                onClick={() => {
+                  r.stop.abort();
+                  setRunning((list) => list.filter((x) => x.key !== r.key));
+                }}
+              >
+                {r.problem ? "Close" : "Stop"}
+              </button>
+            </div>
+            {r.problem ? (
+              <p className="mt-1 font-bold text-copper-dark">{r.problem}</p>
+            ) : (
+              <progress className="mt-1.5 h-2 w-full" value={r.share} max={1} aria-label={`${r.name} on its way`} />
+            )}
+          </div>
+        ))}
+        {full ? null : (
+          <div className="rounded-md border border-dashed border-edge p-2.5">
+            <div className="flex flex-wrap items-center gap-2">
+              <Button onClick={() => input.current?.click()}>
+                <ImagePlus size={16} /> Choose a file
+              </Button>
+              <span className="text-[13px] text-quiet">or drop it here, or paste a picture</span>
+              <input
+                ref={input}
+                type="file"
+                multiple
+                accept="image/*,video/mp4,video/webm,video/quicktime,audio/*"
+                className="sr-only"
+                tabIndex={-1}
+                aria-label={`${label}: choose a file`}
+                onChange={(e) => {
+                  sendAll(e.target.files ?? []);
+                  e.target.value = "";
+                }}
+              />
+            </div>
+            <div className="mt-2 flex gap-2">
+              <input
+                aria-label="Web address of a picture"
+                placeholder="https:// address of a picture"
+                className={INPUT}
+                value={address}
+                onChange={(e) => setAddress(e.target.value)}
+                onKeyDown={(e) => {
+                  if (e.key === "Enter" && !e.nativeEvent.isComposing && address) void fetchAddress();
+                }}
+                onPaste={(e: ClipboardEvent) => e.stopPropagation()}
+              />
+              <Button disabled={address.trim() === "" || fetching} onClick={() => void fetchAddress()}>
+                {fetching ? "Fetching" : "Fetch"}
+              </Button>
+            </div>
+            {problem ? (
+              <p role="alert" className="mt-1.5 text-[13px] font-bold text-copper-dark">
+                {problem}
+              </p>
+            ) : null}
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function MediaItem({ item }: { item: Item }) {
+  const { store } = useEditor();
+  const set = (field: "text" | "credit" | "licence" | "address") => (value: string) =>
+    store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
+  const url = (size: string) => `/api/timelines/${store.timelineId}/media/${item.media}/${size}`;
+  return (
+    <div className="rounded-md border border-line p-2.5" data-testid="media-item">
+      <div className="mb-2 flex items-start gap-3">
+        {item.kind === "picture" ? (
+          <a href={url("large")} target="_blank" rel="noreferrer" aria-label="Open the picture large">
+            <img src={url("small")} alt={item.text} className="h-[72px] w-[104px] rounded object-cover" />
+          </a>
+        ) : item.kind === "video" ? (
+          // biome-ignore lint/a11y/useMediaCaption: the person may upload a video without captions; its words can stand in the description
+          <video src={url("whole")} controls preload="metadata" className="h-[96px] w-[170px] rounded bg-slate" />
+        ) : (
+          // biome-ignore lint/a11y/useMediaCaption: as above
+          <audio src={url("whole")} controls preload="metadata" className="w-[240px]" />
+        )}
+        <div className="min-w-0 flex-1 text-[13px] text-quiet">
+          {item.width ? (
+            <p>
+              {item.width} × {item.height}
+            </p>
+          ) : null}
+          {item.credit.trim() === "" && item.kind !== "sound" ? (
+            <p className="font-bold text-copper-dark">no credit yet</p>
+          ) : null}
+          {item.foundOn ? <p>looked up {item.foundOn}</p> : null}
+        </div>
+        <button
+          type="button"
+          aria-label="Remove"
+          title="Remove (undo puts it back)"
+          className="rounded-md p-1.5 hover:bg-verdigris-wash"
+          onClick={() => store.edit([{ kind: "delete_item", id: item.id }])}
+        >
+          <Trash2 size={16} />
+        </button>
+      </div>
+      <div className="flex flex-col gap-2">
+        <TextField
+          label={item.kind === "picture" ? "What it shows (for those who cannot see it)" : "Title"}
+          value={item.text}
+          onChange={set("text")}
+        />
+        <div className="grid grid-cols-2 gap-2">
+          <TextField label="Credit" value={item.credit} onChange={set("credit")} placeholder="who made it" />
+          <TextField label="Licence" value={item.licence} onChange={set("licence")} list="licences" />
+        </div>
+        <TextField label="Where it was found" value={item.address} onChange={set("address")} placeholder="https://" />
+        <datalist id="licences">
+          {LICENCES.map((l) => (
+            <option key={l} value={l} />
+          ))}
+        </datalist>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+"use client";
+
+import { SIGN_SHAPES } from "@/core/chart/style/signs";
+import { type Sign, SIGNS } from "@/core/timeline/looks";
+import { classes } from "@/ui/classes";
+
+/** One sign, drawn as the chart draws it. */
+export function SignMark({ sign, size = 18 }: { sign: Exclude<Sign, "">; size?: number }) {
+  return (
+    <svg width={size} height={size} viewBox="0 0 14 14" aria-hidden="true">
+      {SIGN_SHAPES[sign].map((points) => (
+        <polygon key={points.join()} points={points.join(" ")} fill="currentColor" />
+      ))}
+    </svg>
+  );
+}
+
+/** Chooses the sign that stands before an event's words on the chart. */
+export function SignField({ value, name, onChange }: { value: Sign; name: string; onChange: (sign: Sign) => void }) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-[13px] text-quiet">Sign on the chart</legend>
+      <div className="flex flex-wrap gap-1">
+        {(["", ...SIGNS] as const).map((sign) => (
+          <label
+            key={sign}
+            title={sign || "none"}
+            className={classes(
+              "relative flex size-9 cursor-pointer items-center justify-center rounded-md border has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
+              value === sign ? "border-slate bg-sun-wash" : "border-edge bg-white hover:bg-verdigris-wash",
+            )}
+          >
+            <input
+              type="radio"
+              name={name}
+              className="absolute inset-0 cursor-pointer opacity-0"
+              checked={value === sign}
+              aria-label={sign || "No sign"}
+              onChange={() => onChange(sign)}
+            />
+            {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">none</span>}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,213 @@
+"use client";
+
+import { ChevronDown, ClipboardList } from "lucide-react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { checkRequirements, requirementName, requirementText } from "@/core/check/requirements";
+import { lateText } from "@/core/time/late";
+import { inOrder } from "@/core/timeline/order";
+import { itemsOf } from "@/core/timeline/timeline";
+import { askServer } from "@/ui/ask-server";
+import { classes } from "@/ui/classes";
+import { Button } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
+import { useReady } from "@/ui/use-ready";
+import { ZonedTime } from "@/ui/zoned-time";
+import { useEditor, useEditorState } from "../store/editor-context";
+
+/** The live state of every requirement, at the foot of the editor; what is missing is a click away. */
+export function ReadyCheck({ onWork }: { onWork: () => void }) {
+  // Before the page has woken up a press would be lost.
+  const ready = useReady();
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const work = useEditorState((s) => s.work);
+  const waiting = useEditorState((s) => s.waiting);
+  const [receipt, setReceipt] = useState<{ at: string; hash: string } | null>(null);
+  const [asking, setAsking] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const checks = useMemo(
+    () => (work ? checkRequirements(timeline, work.assignment.requirements) : []),
+    [timeline, work],
+  );
+  const [unfolded, setUnfolded] = useState(false);
+  // What the teacher alters while one works is said, not just there.
+  const asked = work && JSON.stringify(work.assignment);
+  const before = useRef(asked);
+  useEffect(() => {
+    if (asked && before.current && before.current !== asked)
+      store.say("Your teacher has changed the assignment. What is asked now stands under “The task”.");
+    before.current = asked;
+  }, [asked, store]);
+  if (!work) return null;
+  const { submission, returned } = work;
+  const { zone } = work.assignment;
+  const missing = checks.filter((c) => !c.met);
+  const mayHandIn = !submission || returned?.toImprove === true;
+  const submit = async () => {
+    setAsking(false);
+    const answer = await askServer<{ receipt: { at: string; hash: string } }>(
+      "POST",
+      `/api/timelines/${store.timelineId}/submission`,
+    );
+    setProblem(answer.ok ? null : answer.sentence);
+    if (answer.ok) setReceipt(answer.value.receipt);
+    await store.refresh();
+  };
+  return (
+    <section
+      aria-label="Ready check"
+      className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
+    >
+      <Button size="small" className="max-sm:h-11" onClick={onWork}>
+        <ClipboardList size={15} aria-hidden /> The task
+      </Button>
+      <strong className="max-sm:hidden">Ready check</strong>
+      {/* On a phone it is one line that opens. */}
+      <button
+        type="button"
+        className="flex min-h-11 flex-1 items-center gap-2 text-left sm:hidden"
+        aria-expanded={unfolded}
+        onClick={() => setUnfolded(!unfolded)}
+      >
+        <strong>Ready check</strong>
+        <span className={missing.length > 0 ? "text-copper-dark" : ""}>
+          {checks.length - missing.length} of {checks.length} met
+        </span>
+        <ChevronDown size={16} aria-hidden className={unfolded ? "rotate-180" : ""} />
+      </button>
+      {checks.map((c) => (
+        <button
+          type="button"
+          key={c.requirement.kind}
+          title={requirementText(c.requirement)}
+          className={classes(
+            "flex min-h-7 items-center gap-2 rounded-md px-1 hover:bg-white max-sm:min-h-11 max-sm:w-full",
+            !unfolded && "max-sm:hidden",
+          )}
+          onClick={() => {
+            // To what is missing: the first event at fault, or the line where the next one is written.
+            if (c.events[0]) select(c.events[0], true);
+            else if (!c.met && c.requirement.kind === "events") document.getElementById("next-event")?.focus();
+            else if (!c.met && c.requirement.kind === "media") {
+              const bare = inOrder(timeline.events.values()).find((e) => itemsOf(timeline, e.id, "media").length === 0);
+              if (bare) select(bare.id, true);
+              else onWork();
+            } else onWork();
+          }}
+        >
+          {requirementName(c.requirement)}
+          <Roofs have={c.have} need={c.need} met={c.met} />
+          {c.met ? (
+            <span>
+              {c.have} of {c.need}
+            </span>
+          ) : (
+            <strong className="text-copper-dark">{c.missing}</strong>
+          )}
+        </button>
+      ))}
+      <span className={classes("ml-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
+        {returned ? (
+          <button type="button" className="min-h-7 font-bold text-verdigris underline" onClick={onWork}>
+            Returned{returned.toImprove ? " to improve" : ""}: {returned.points} of {work.assignment.total}
+          </button>
+        ) : null}
+        {mayHandIn || returned ? null : submission ? (
+          <>
+            <span>
+              Submitted <ZonedTime at={submission.at} zone={zone} />
+              {submission.late > 0 ? (
+                <strong className="text-copper-dark"> · {lateText(submission.late)}</strong>
+              ) : null}
+            </span>
+            {Date.parse(work.assignment.dueAt) > Date.now() ? (
+              <Button
+                size="small"
+                onClick={async () => {
+                  const answer = await askServer("DELETE", `/api/timelines/${store.timelineId}/submission`);
+                  setProblem(answer.ok ? null : answer.sentence);
+                  await store.refresh();
+                }}
+              >
+                Take it back
+              </Button>
+            ) : null}
+          </>
+        ) : null}
+        {mayHandIn ? (
+          <>
+            {returned ? null : (
+              <button type="button" className="min-h-7 underline" onClick={onWork}>
+                Due <ZonedTime at={work.assignment.dueAt} zone={zone} />
+              </button>
+            )}
+            <Button
+              size="small"
+              kind="main"
+              disabled={!ready || waiting > 0}
+              onClick={() => (missing.length > 0 ? setAsking(true) : void submit())}
+            >
+              {returned ? "Submit again" : "Submit"}
+            </Button>
+          </>
+        ) : null}
+      </span>
+      {problem ? (
+        <p role="alert" className="w-full font-bold text-copper-dark">
+          {problem}
+        </p>
+      ) : null}
+      <Modal title="Not everything is met" open={asking} onOpenChange={setAsking}>
+        <ul className="list-disc pl-5">
+          {missing.map((c) => (
+            <li key={c.requirement.kind}>
+              {requirementText(c.requirement)}: {c.missing}
+            </li>
+          ))}
+        </ul>
+        <p className="mt-3">
+          {returned
+            ? "You can submit it again as it is. What you handed in before stays with your teacher beside it."
+            : "You can submit it as it is. Before it is due you can take it back and submit again."}
+        </p>
+        <div className="mt-4 flex gap-2">
+          <Button kind="main" onClick={() => void submit()}>
+            Submit as it is
+          </Button>
+          <Button onClick={() => setAsking(false)}>Go on working</Button>
+        </div>
+      </Modal>
+      <Modal title="Submitted" open={receipt !== null} onOpenChange={() => setReceipt(null)}>
+        {receipt ? (
+          <div data-testid="receipt">
+            <p>
+              Your work was handed in on <ZonedTime at={receipt.at} zone={zone} />
+              {submission && submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}. It is kept exactly
+              as it is now; what you change from here on changes your draft only.
+            </p>
+            <p className="mt-3 text-[13px] text-quiet">Fingerprint of what was handed in:</p>
+            <p className="text-[13px] [overflow-wrap:anywhere]">{receipt.hash}</p>
+          </div>
+        ) : null}
+      </Modal>
+    </section>
+  );
+}
+
+/** One small roof for each that is needed, filled for each there is; a single bar when there are many. */
+function Roofs({ have, need, met }: { have: number; need: number; met: boolean }) {
+  const n = Math.min(need, 16);
+  const filled = need > 16 ? Math.round((have / need) * n) : Math.min(have, n);
+  return (
+    <svg width={n * 9} height={10} viewBox={`0 0 ${n * 9} 10`} aria-hidden="true" className="max-md:hidden">
+      {Array.from({ length: n }, (_, i) => (
+        <polygon
+          // biome-ignore lint/suspicious/noArrayIndexKey: a row of equal marks
+          key={i}
+          points={`${i * 9 + 2.5},0 ${i * 9 + 5.5},0 ${i * 9 + 8},10 ${i * 9},10`}
+          fill={i < filled ? (met ? "#0B6E69" : "#B4481E") : "#C3D0CE"}
+        />
+      ))}
+    </svg>
+  );
+}

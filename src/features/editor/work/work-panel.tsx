@@ -1,0 +1,163 @@
+"use client";
+
+import { useState } from "react";
+import { GIVEN_WORDS } from "@/core/check/given-dates";
+import { checkRequirements, requirementText } from "@/core/check/requirements";
+import { lateText } from "@/core/time/late";
+import { whenLabel } from "@/core/time/write-when";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { INPUT } from "@/ui/controls/field";
+import { ZonedTime } from "@/ui/zoned-time";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { Frame } from "../sheet/event-sheet";
+import { mannerOf } from "@/core/timeline/read-options";
+
+/** The assignment beside one's work: what is asked, who is in the group, the receipt, and the mark when it is back. */
+export function WorkPanel({ onClose }: { onClose: () => void }) {
+  const { store, select } = useEditor();
+  const timeline = useEditorState((s) => s.timeline);
+  const work = useEditorState((s) => s.work);
+  const editors = useEditorState((s) => s.editors);
+  const [mate, setMate] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!work) return null;
+  const { assignment, submission, returned, keptMonths } = work;
+  const open = (id: string) => select(id, true);
+  return (
+    <Frame title={assignment.title} onClose={onClose}>
+      <div className="flex flex-col gap-4">
+        <p className="text-[14px] text-quiet">
+          {assignment.className} · due <ZonedTime at={assignment.dueAt} zone={assignment.zone} /> · {assignment.total}{" "}
+          points
+        </p>
+        {returned ? (
+          <section aria-label="Returned" className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3">
+            <p className="font-head text-[22px] font-[650]">
+              {returned.points === null ? "No points yet" : `${returned.points} of ${assignment.total}`}
+            </p>
+            {returned.toImprove ? (
+              <p className="font-bold">Returned to improve: go on working on it, and submit it again.</p>
+            ) : null}
+            {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
+            {returned.given.some((g) => !g.locked) ? (
+              <>
+                <h3 className="mt-3 font-sans text-[14px] font-bold">Given dates</h3>
+                <ul>
+                  {returned.given
+                    .filter((g) => !g.locked)
+                    .map((g) => (
+                      <li key={g.title}>
+                        {g.title}: <strong>{GIVEN_WORDS[g.result]}</strong>
+                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, mannerOf(timeline))}`}
+                        {g.reason ? <span className="block text-[13px]">{g.reason}</span> : null}
+                      </li>
+                    ))}
+                </ul>
+              </>
+            ) : null}
+            {returned.comments.length > 0 ? (
+              <>
+                <h3 className="mt-3 font-sans text-[14px] font-bold">Comments on events</h3>
+                <ul className="flex flex-col gap-1.5">
+                  {returned.comments.map((c) => (
+                    <li key={c.event}>
+                      <button
+                        type="button"
+                        className="min-h-6 font-bold text-verdigris underline"
+                        onClick={() => open(c.event)}
+                      >
+                        {timeline.events.get(c.event)?.title || "Untitled"}
+                      </button>
+                      : {c.text}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            ) : null}
+          </section>
+        ) : null}
+        {assignment.instructions ? <p className="whitespace-pre-line">{assignment.instructions}</p> : null}
+        <section aria-label="Requirements">
+          <h3 className="mb-1 font-sans text-[14px] font-bold">What is asked</h3>
+          <ul className="flex flex-col gap-1.5">
+            {checkRequirements(timeline, assignment.requirements).map((c) => (
+              <li key={c.requirement.kind}>
+                <span className={c.met ? "text-verdigris" : "font-bold text-copper-dark"}>{c.met ? "✓" : "–"}</span>{" "}
+                {requirementText(c.requirement)}
+                {c.met ? null : <span className="text-copper-dark"> ({c.missing})</span>}
+                {c.events.length > 0 ? (
+                  <ul className="ml-5 text-[14px]">
+                    {c.events.slice(0, 12).map((id) => (
+                      <li key={id}>
+                        <button type="button" className="min-h-6 text-verdigris underline" onClick={() => open(id)}>
+                          {timeline.events.get(id)?.title || "Untitled"}
+                        </button>
+                      </li>
+                    ))}
+                  </ul>
+                ) : null}
+              </li>
+            ))}
+          </ul>
+        </section>
+        {submission ? (
+          <section aria-label="Receipt" className="text-[14px]">
+            <h3 className="mb-1 font-sans font-bold">Handed in{submission.before > 0 ? " again" : ""}</h3>
+            <p>
+              <ZonedTime at={submission.at} zone={assignment.zone} />
+              {submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}.{" "}
+              <a
+                className="font-bold text-verdigris underline"
+                href={`/submissions/${submission.id}/reader`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                See it as handed in
+              </a>
+            </p>
+            <p className="text-[13px] text-quiet [overflow-wrap:anywhere]">Fingerprint {submission.hash}</p>
+            <p className="text-[13px] text-quiet">The class keeps it for {keptMonths} months, then it is destroyed.</p>
+          </section>
+        ) : null}
+        <p className="text-[14px] text-quiet">
+          Your teacher can look at this timeline at any time, as it stands, and sees how much of what is asked is there.
+        </p>
+        <section aria-label="The group">
+          <h3 className="mb-1 font-sans text-[14px] font-bold">The group</h3>
+          <p>{editors.map((e) => e.displayName).join(", ")}</p>
+          {work.classmates.length > 0 && !submission ? (
+            <div className="mt-2 flex gap-2">
+              <select aria-label="Classmate" className={INPUT} value={mate} onChange={(e) => setMate(e.target.value)}>
+                <option value="">Choose a classmate</option>
+                {work.classmates.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.displayName}
+                  </option>
+                ))}
+              </select>
+              <Button
+                disabled={mate === ""}
+                onClick={async () => {
+                  const answer = await askServer("POST", `/api/timelines/${store.timelineId}/classmates`, {
+                    account: mate,
+                  });
+                  setProblem(answer.ok ? null : answer.sentence);
+                  setMate("");
+                  await store.refresh();
+                }}
+              >
+                Take into the group
+              </Button>
+            </div>
+          ) : null}
+          {problem ? (
+            <p role="alert" className="mt-1 font-bold text-copper-dark">
+              {problem}
+            </p>
+          ) : null}
+        </section>
+      </div>
+    </Frame>
+  );
+}
