@@ -8,7 +8,16 @@ import { say } from "./lib/say.mjs";
 /** From the roof down: a floor may use those below it. Rooms of one floor stand side by side and do not use each other. */
 const FLOORS = [
   ["app"],
-  ["features/editor", "features/reader", "features/marking", "features/classes", "features/accounts", "features/home", "threads", "cli"],
+  [
+    "features/editor",
+    "features/reader",
+    "features/marking",
+    "features/classes",
+    "features/accounts",
+    "features/home",
+    "threads",
+    "cli",
+  ],
   ["server", "ui", "workers"],
   ["core/formats", "core/check", "core/chart", "core/testing"],
   ["core/change"],

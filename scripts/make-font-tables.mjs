@@ -71,7 +71,7 @@ const packed = Object.fromEntries(
 );
 writeFileSync(
   "src/core/text/font-tables.ts",
-  `// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit.
+  `// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit. Long because it is data.
 // A face: runs of [first code point, advance widths in thousandths of the type size].
 export const FONT_TABLES: Record<${Object.keys(FACES)
     .map((f) => `"${f}"`)

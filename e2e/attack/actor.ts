@@ -5,7 +5,7 @@ import { nanoid } from "nanoid";
 import type { Sql } from "postgres";
 import type { Op } from "../../src/core/change/change";
 import type { Snapshot } from "../../src/core/formats/snapshot";
-import { readWhen } from "../../src/core/time/read-when";
+import { readWhen } from "../../src/core/time/read/read-when";
 
 export const PASSWORD = "over-the-ambrel";
 let number = 0;

@@ -1,4 +1,4 @@
-import { readWhen } from "../../src/core/time/read-when";
+import { readWhen } from "../../src/core/time/read/read-when";
 import { Actor, PASSWORD, school, signUp } from "./actor";
 import { type Attack, expectThat } from "./attack";
 

@@ -1,7 +1,7 @@
 import sharp from "sharp";
 import * as Y from "yjs";
 import { toBase64 } from "../../src/core/text/base64";
-import { readWhen } from "../../src/core/time/read-when";
+import { readWhen } from "../../src/core/time/read/read-when";
 import { type Actor, school, signUp } from "./actor";
 import { type Attack, expectThat } from "./attack";
 

@@ -10,7 +10,7 @@ import sharp from "sharp";
 import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/description";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { NO_DAY, UNDATED } from "@/core/time/when";
 import { between } from "@/core/timeline/place";
 import { PICTURES } from "./draw-pictures";

@@ -1,5 +1,5 @@
 import { drawChart } from "@/core/chart/draw/draw-chart";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { emptyEvent, emptyTimeline, type TimelineEvent } from "@/core/timeline/timeline";
 
 /** Numbers that look like chance and are the same every time, 0 to 1. */

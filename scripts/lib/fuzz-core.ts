@@ -1,5 +1,5 @@
 import { dateLine } from "@/cli/dates";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 
 const PIECES = [
   ..."0123456789-/.,:;?~%[](){}TZXYSE '\u2013\u2014".split(""),

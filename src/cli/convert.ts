@@ -5,7 +5,7 @@ import { PAPER } from "@/core/chart/style/house-style";
 import { toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
 import { writeTable } from "@/core/formats/table";
-import type { DateOrder } from "@/core/time/read-when";
+import type { DateOrder } from "@/core/time/read/options";
 import { type LayoutOptions, readEvents, Refusal } from "./layout";
 
 /** Reads .csv or .json and writes .svg, .csv or .json. */

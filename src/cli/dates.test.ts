@@ -1,6 +1,6 @@
 import { Readable, Writable } from "node:stream";
 import { describe, expect, it } from "vitest";
-import type { ReadOptions } from "@/core/time/read-when";
+import type { ReadOptions } from "@/core/time/read/options";
 import { dateLine, dates } from "./dates";
 
 type Row = [input: string, edtf: string, from: string | null, to: string | null];

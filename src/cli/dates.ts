@@ -2,10 +2,13 @@ import { createInterface } from "node:readline";
 import type { Readable, Writable } from "node:stream";
 import { civilFrom } from "@/core/time/calendar";
 import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
-import { readEdtf } from "@/core/time/read-edtf";
-import { type DateOrder, type ReadOptions, readWhen } from "@/core/time/read-when";
-import { addSeconds, type Instant, type Margin, type Moment, usualMargin } from "@/core/time/when";
-import { clock, edtfOf, isExact, whenLabel } from "@/core/time/write-when";
+import { readEdtf } from "@/core/time/read/notation";
+import { readWhen } from "@/core/time/read/read-when";
+import type { DateOrder, ReadOptions } from "@/core/time/read/options";
+import { addSeconds, type Margin, type Moment, usualMargin } from "@/core/time/when";
+import type { Instant } from "@/core/time/instant";
+import { clock, whenLabel } from "@/core/time/write-when";
+import { edtfOf, isExact } from "@/core/time/write-edtf";
 
 /** Reads a text a line and writes one JSON object a line, in order, in bounded memory. Gives the exit status. */
 export async function dates(

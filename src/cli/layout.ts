@@ -18,8 +18,8 @@ import { instantOf, type View, wholeView } from "@/core/chart/axis/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { readJson } from "@/core/formats/read-json";
 import { readTable } from "@/core/formats/table";
-import type { Instant } from "@/core/time/when";
-import type { DateOrder } from "@/core/time/read-when";
+import type { Instant } from "@/core/time/instant";
+import type { DateOrder } from "@/core/time/read/options";
 import type { Scale } from "@/core/timeline/fields";
 
 /** What went wrong with a command, in a sentence for whoever gave it. */

@@ -2,7 +2,7 @@
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
-import type { DateOrder } from "@/core/time/read-when";
+import type { DateOrder } from "@/core/time/read/options";
 import type { Scale } from "@/core/timeline/fields";
 import { convert } from "./convert";
 import { dates } from "./dates";

@@ -6,7 +6,7 @@ import type { Op } from "@/core/change/change";
 import { toFrozen } from "@/core/formats/frozen";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/description";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { emptyTimeline } from "@/core/timeline/timeline";
 import { deleteAccount, exportOf } from "./accounts/account";

@@ -16,13 +16,8 @@ import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";
 import { makeFrozenCopy as makeFrozenCopyNow } from "@/server/timelines/frozen-copy";
-import {
-  findVersion,
-  publish as publishNow,
-  type StoredPage,
-  storePage,
-  type Visibility,
-} from "@/server/timelines/publish";
+import { findVersion, publish as publishNow, type StoredPage, storePage } from "@/server/timelines/publish";
+import type { Visibility } from "@/core/timeline/visibility";
 import { findTimeline } from "@/server/timelines/queries";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
 import { deskSubmission } from "./desk-submission";

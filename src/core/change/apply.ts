@@ -11,7 +11,7 @@ import {
 } from "../timeline/timeline";
 import { type Op, type Skipped, tableOf, touchesGiven, type Value } from "./change";
 import { partOfFor } from "../timeline/parts";
-import { sameValue } from "./same-value";
+import { sameValue } from "../text/same-value";
 
 export interface Applied {
   timeline: Timeline;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import * as Y from "yjs";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { toBase64 } from "../text/base64";
 import { blocksOf, FRAGMENT, plainTextOf } from "../text/description";
 import { emptyEvent, emptyTimeline, type Timeline } from "../timeline/timeline";

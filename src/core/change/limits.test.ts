@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { emptyTimeline } from "../timeline/timeline";
 import { apply } from "./apply";
 import type { Op } from "./change";

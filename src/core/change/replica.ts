@@ -1,7 +1,7 @@
 import type { Timeline } from "../timeline/timeline";
 import { apply } from "./apply";
 import type { Change, ConfirmedChange, Op, Skipped, Value } from "./change";
-import { sameValue } from "./same-value";
+import { sameValue } from "../text/same-value";
 
 /** A timeline as one editor holds it: what the server has confirmed, and their own changes on their way. */
 export interface Replica {

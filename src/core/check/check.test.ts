@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/description";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { compareGiven, type GivenResult } from "./given-dates";
 import { checkRequirements, type Requirement, requirementText } from "./requirements";

@@ -1,4 +1,5 @@
-import { compareInstants, type Instant, type When } from "../time/when";
+import { compareInstants, type When } from "../time/when";
+import type { Instant } from "../time/instant";
 
 export type GivenResult = "right" | "less_exact" | "wrong" | "no_date";
 

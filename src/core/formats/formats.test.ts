@@ -3,7 +3,7 @@ import { MOST } from "../change/limits";
 import { readTable } from "./table";
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/description";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { canonicalJson, mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
 import { readJson } from "./read-json";

@@ -1,7 +1,8 @@
 import Papa from "papaparse";
 import { MOST } from "../change/limits";
 import { type Block, plainTextOf } from "../text/description";
-import { type ReadOptions, readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
+import type { ReadOptions } from "../time/read/options";
 import { isDated, UNDATED } from "../time/when";
 import { whenLabel } from "../time/write-when";
 import { between } from "../timeline/place";

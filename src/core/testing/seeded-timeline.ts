@@ -1,4 +1,4 @@
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { UNDATED, type When } from "../time/when";
 import { civilFrom, dayFromGregorian } from "../time/calendar";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";

@@ -1,4 +1,4 @@
-// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit.
+// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit. Long because it is data.
 // A face: runs of [first code point, advance widths in thousandths of the type size].
 export const FONT_TABLES: Record<"text400" | "text600" | "text700" | "head650", [number, string][]> = {
  "text400": [

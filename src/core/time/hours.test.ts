@@ -6,13 +6,15 @@ import { inOrder } from "../timeline/order";
 import { periodText } from "../timeline/period";
 import { problems } from "../timeline/problems";
 import { readLine } from "../timeline/read-line";
-import { mannerOf, readOptionsFor, setReading, settingsFor, timesOnOps } from "../timeline/read-options";
+import { mannerOf, readOptionsFor } from "../timeline/read-options";
+import { setReading, settingsFor, timesOnOps } from "../change/reading-steps";
 import { emptyTimeline, type Timeline } from "../timeline/timeline";
 import { partsOf, textOfParts } from "./parts";
-import { readWhen } from "./read-when";
+import { readWhen } from "./read/read-when";
 import { redated } from "./redate";
 import { isTimeAlone, NO_DAY, startOf, UNDATED } from "./when";
-import { edtfOf, type Manner, USUAL_MANNER, whenFullLabel, whenLabel, whenLongLabel } from "./write-when";
+import { type Manner, USUAL_MANNER, whenFullLabel, whenLabel, whenLongLabel } from "./write-when";
+import { edtfOf } from "./write-edtf";
 
 /** The timeline that lines written one after the other make, as the ledger's foot adds them. */
 function written(...lines: string[]): Timeline {

@@ -4,8 +4,9 @@ import { chartOf } from "../chart/frame/chart";
 import { drawChart } from "../chart/draw/draw-chart";
 import { emptyEvent, emptyTimeline } from "../timeline/timeline";
 import { timelineFromFrozen, toFrozen } from "../formats/frozen";
-import { readWhen } from "./read-when";
-import { clampInstant, isInstant, MOST_DAY, readingInRange, whenInRange } from "./range";
+import { readWhen } from "./read/read-when";
+import { readingInRange, whenInRange } from "./range";
+import { clampInstant, isInstant, MOST_DAY } from "./instant";
 import { extent, type When } from "./when";
 
 describe("the range of all dates", () => {

@@ -2,9 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dayFrom } from "./calendar";
 import { lengthText } from "./gap";
-import { readWhen } from "./read-when";
+import { readWhen } from "./read/read-when";
 import { redated } from "./redate";
-import { type Instant, inDays } from "./when";
+import { inDays } from "./when";
+import type { Instant } from "./instant";
 import { whenLabel } from "./write-when";
 
 const at = (year: number, month = 1, day = 1, second = 0): Instant => ({

@@ -1,7 +1,9 @@
 import { MONTHS } from "./date-problem";
 import { type Calendar, civilFrom } from "./calendar";
-import { readWhen, type ReadOptions } from "./read-when";
-import { extent, type Instant, inDays, isDateless, isTimeAlone, type Moment, SECONDS_PER_DAY, type When } from "./when";
+import { readWhen } from "./read/read-when";
+import type { ReadOptions } from "./read/options";
+import { extent, inDays, isDateless, isTimeAlone, type Moment, SECONDS_PER_DAY, type When } from "./when";
+import type { Instant } from "./instant";
 import { momentLabel, timeText, yearText } from "./write-when";
 
 const YEAR = 365.2425;

@@ -3,10 +3,11 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { civilFrom } from "./calendar";
 import { partsOf, textOfParts } from "./parts";
-import { readEdtf } from "./read-edtf";
-import { readWhen } from "./read-when";
+import { readEdtf } from "./read/notation";
+import { readWhen } from "./read/read-when";
 import { extent, inDays } from "./when";
-import { edtfOf, isExact, USUAL_MANNER, whenLabel } from "./write-when";
+import { USUAL_MANNER, whenLabel } from "./write-when";
+import { edtfOf, isExact } from "./write-edtf";
 
 const YEAR = fc.oneof(
   fc.integer({ min: 1, max: 2100 }).map((y) => (y < 100 ? `AD ${y}` : String(y))),

@@ -1,5 +1,5 @@
 import { maybe, object } from "../text/schema";
-import { MOST_DAY } from "./range";
+import { MOST_DAY } from "./instant";
 
 /** Long enough for the sentence of the field that was written too long. */
 const text = { type: "string", maxLength: 2_000_000 };

@@ -1,13 +1,7 @@
 import type { Calendar } from "./calendar";
 import { civilFrom, dayFrom } from "./calendar";
 import type { DateProblem } from "./date-problem";
-import { clampInstant } from "./range";
-
-/** A point in time: a day number (see calendar.ts) and the second of that day, 0 to 86,399. Local time, no zone. */
-export interface Instant {
-  day: number;
-  second: number;
-}
+import { clampInstant, type Instant } from "./instant";
 
 /** How finely a date was given. "digits" means years known to their last significant digit ("66 million years ago"). */
 export type Precision =

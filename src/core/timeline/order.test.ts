@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { UNDATED } from "../time/when";
 import { inOrder } from "./order";
 import { placeAfter, placeAtEnd, placeBefore, placesToMove } from "./place";

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { apply } from "../change/apply";
 import type { Op } from "../change/change";
 import { invert } from "../change/invert";
-import { readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
 import { holds, isTooDeep, MOST_DEEP, partsAfterWholes, wholesFor, wholesOf, wouldLoop } from "./parts";
 import { problems } from "./problems";
 import { emptyEvent, emptyTimeline, type Timeline } from "./timeline";

@@ -1,4 +1,5 @@
-import { type ReadOptions, readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
+import type { ReadOptions } from "../time/read/options";
 import { UNDATED, type When } from "../time/when";
 
 /** One line of the ledger, taken apart. */

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type ReadOptions, readWhen } from "../time/read-when";
+import { readWhen } from "../time/read/read-when";
+import type { ReadOptions } from "../time/read/options";
 import type { When } from "../time/when";
 import { confirmReading } from "./read-options";
 

@@ -1,27 +1,13 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { type FormEvent, type ReactNode, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
-import { LocalTime } from "@/ui/local-time";
-import { useReady } from "@/ui/use-ready";
 
-interface OpenCopy {
-  timeline: string;
-  address: string;
-  title: string;
-  createdAt: string;
-  deleted: boolean;
-}
-interface OpenSession {
-  id: string;
-  browser: string;
-  seenAt: string;
-  own: boolean;
-}
+import { Bin, Copies, type Deleted, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
+import { Part, Said, Secret, useForm } from "./account-pieces";
 
 interface AccountProps {
   displayName: string;
@@ -30,12 +16,6 @@ interface AccountProps {
   sessions: OpenSession[];
   copies: OpenCopy[];
   bin: Deleted[];
-}
-
-interface Deleted {
-  id: string;
-  title: string;
-  deletedAt: string;
 }
 
 /** Everything about one's own account: name, address, password, sessions, one's data, and its end. */
@@ -65,49 +45,6 @@ export function AccountForms(props: AccountProps) {
       <Deletion />
     </div>
   );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="border-t border-line pt-4">
-      <h2 className="mb-2 text-[18px]">{title}</h2>
-      {children}
-    </section>
-  );
-}
-
-type Outcome = { ok: boolean; sentence: string } | null;
-
-function Said({ outcome }: { outcome: Outcome }) {
-  if (!outcome) return null;
-  return (
-    <p
-      role={outcome.ok ? "status" : "alert"}
-      className={`mt-2 font-bold ${outcome.ok ? "text-verdigris" : "text-copper-dark"}`}
-    >
-      {outcome.sentence}
-    </p>
-  );
-}
-
-/** A form's fields, what came of it, and whether it can be sent now. */
-function useForm<T extends Record<string, string>>(empty: T) {
-  const [values, setValues] = useState(empty);
-  const [outcome, setOutcome] = useState<Outcome>(null);
-  const [busy, setBusy] = useState(false);
-  const ready = useReady();
-  const set = (name: keyof T) => (e: { target: { value: string } }) => setValues({ ...values, [name]: e.target.value });
-  const send =
-    (ask: (values: T) => ReturnType<typeof askServer>, done: string, after?: () => void) => async (e: FormEvent) => {
-      e.preventDefault();
-      setBusy(true);
-      const answer = await ask(values);
-      setBusy(false);
-      setOutcome({ ok: answer.ok, sentence: answer.ok ? done : answer.sentence });
-      if (!answer.ok) return;
-      after?.();
-    };
-  return { values, set, send, outcome, disabled: busy || !ready, clear: () => setValues(empty) };
 }
 
 function NameForm({ displayName }: { displayName: string }) {
@@ -140,49 +77,6 @@ function NameForm({ displayName }: { displayName: string }) {
       <Said outcome={form.outcome} />
     </form>
   );
-}
-
-function Secret({
-  label,
-  value,
-  onChange,
-  auto,
-  hint,
-}: {
-  label: string;
-  value: string;
-  onChange: (e: { target: { value: string } }) => void;
-  auto: "current-password" | "new-password";
-  hint?: ReactNode;
-}) {
-  return (
-    <Field label={label} className="mt-3" hint={hint}>
-      {(ids) => (
-        <input
-          id={ids.id}
-          aria-describedby={ids.describedBy}
-          type="password"
-          autoComplete={auto}
-          className={INPUT}
-          value={value}
-          onChange={onChange}
-        />
-      )}
-    </Field>
-  );
-}
-
-/** Something done at once, what came of it, and whether it can be done now; the page is read anew afterwards. */
-function useDeed() {
-  const router = useRouter();
-  const ready = useReady();
-  const [outcome, setOutcome] = useState<Outcome>(null);
-  const run = async (method: "DELETE" | "PATCH", path: string, done: string, body?: object) => {
-    const answer = await askServer(method, path, body);
-    setOutcome(answer.ok ? { ok: true, sentence: done } : { ok: false, sentence: answer.sentence });
-    router.refresh();
-  };
-  return { ready, outcome, run };
 }
 
 function EmailForm({ email }: { email: string | null }) {
@@ -260,119 +154,6 @@ function PasswordForm({ own }: { own: string[] }) {
         </Button>
         <Said outcome={form.outcome} />
       </form>
-    </Part>
-  );
-}
-
-function Sessions({ sessions }: { sessions: OpenSession[] }) {
-  const { ready, outcome, run } = useDeed();
-  const end = (path: string) => void run("DELETE", path, "Ended.");
-  return (
-    <Part title="Where you are signed in">
-      <ul className="divide-y divide-line border-y border-line">
-        {sessions.map((s) => (
-          <li key={s.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
-            <span>
-              {s.browser || "A browser"}
-              {s.own ? <strong> – here</strong> : null}
-            </span>
-            <span className="text-[14px] text-quiet">
-              last seen <LocalTime at={s.seenAt} />
-            </span>
-            {s.own ? null : (
-              <Button
-                size="small"
-                className="ml-auto"
-                disabled={!ready}
-                onClick={() => end(`/api/account/sessions/${s.id}`)}
-              >
-                End it
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
-      {sessions.length > 1 ? (
-        <Button size="small" className="mt-3" disabled={!ready} onClick={() => end("/api/account/sessions")}>
-          End all others
-        </Button>
-      ) : null}
-      <Said outcome={outcome} />
-    </Part>
-  );
-}
-
-function Copies({ copies }: { copies: OpenCopy[] }) {
-  const { ready, outcome, run } = useDeed();
-  if (copies.length === 0) return null;
-  return (
-    <Part title="Frozen copies">
-      <p className="mb-2 text-[14px] text-quiet">
-        A frozen copy stays at its link when its timeline is deleted, until you close it or the timeline has been
-        deleted for 30 days.
-      </p>
-      <ul className="divide-y divide-line border-y border-line">
-        {copies.map((c) => (
-          <li key={c.address} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
-            <a href={`/f/${c.address}`} className="font-bold text-verdigris underline">
-              {c.title || "Untitled"}
-            </a>
-            <span className="text-[14px] text-quiet">
-              <LocalTime at={c.createdAt} />
-              {c.deleted ? " · the timeline is deleted" : ""}
-            </span>
-            <Button
-              size="small"
-              className="ml-auto"
-              disabled={!ready}
-              onClick={() =>
-                void run("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`, "Its link is closed.")
-              }
-            >
-              Close its link
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <Said outcome={outcome} />
-    </Part>
-  );
-}
-
-function Bin({ bin }: { bin: Deleted[] }) {
-  const { ready, outcome, run } = useDeed();
-  if (bin.length === 0 && !outcome) return null;
-  return (
-    <Part title="Bin">
-      <p className="mb-2 text-[14px] text-quiet">Deleted timelines are kept for 30 days, then destroyed for good.</p>
-      <ul className="divide-y divide-line border-y border-line">
-        {bin.map((b) => (
-          <li key={b.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
-            <strong>{b.title || "Untitled"}</strong>
-            <span className="text-[14px] text-quiet">
-              deleted <LocalTime at={b.deletedAt} />
-            </span>
-            <Button
-              size="small"
-              className="ml-auto"
-              disabled={!ready}
-              onClick={() =>
-                void run(
-                  "PATCH",
-                  `/api/timelines/${b.id}`,
-                  `“${b.title || "Untitled"}” is back among your timelines.`,
-                  {
-                    deleted: false,
-                  },
-                )
-              }
-            >
-              Put back
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <Said outcome={outcome} />
     </Part>
   );
 }

@@ -4,7 +4,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import { type Requirement, requirementText } from "@/core/check/requirements";
 import { type DateProblem, dateProblemText, offeredReadings } from "@/core/time/date-problem";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { toFrozen } from "@/core/formats/frozen";
 import { descriptionFrom } from "@/core/text/description";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import { type ReaderPage, renderReaderPage } from "./reader-page";
 

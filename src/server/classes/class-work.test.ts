@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { noticesOf } from "../accounts/account";
 import { db } from "../db/pool";

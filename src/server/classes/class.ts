@@ -3,7 +3,7 @@ import { customAlphabet, nanoid } from "nanoid";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
-import type { Visibility } from "../timelines/publish";
+import type { Visibility } from "@/core/timeline/visibility";
 
 /** Read aloud and typed from a board: no letter that sounds or looks like another. */
 const newCode = customAlphabet("ABCDEFGHJKMNPQRSTUVWXYZ23456789", 6);

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Sql, Tx } from "../db/pool";
-import type { Visibility } from "../timelines/publish";
+import type { Visibility } from "@/core/timeline/visibility";
 
 /** Whether a timeline is made for a class that a person teaches, and is there. */
 export async function worksFor(sql: Sql, timeline: string, teacher: string): Promise<boolean> {

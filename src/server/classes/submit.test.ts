@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import fc from "fast-check";
 import { nanoid } from "nanoid";
 import { describe, expect, it } from "vitest";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { USUAL_MANNER, whenLabel } from "@/core/time/write-when";
 import { db } from "../db/pool";

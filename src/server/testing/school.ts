@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { type AssignmentInput, beginAssignment, createAssignment } from "../classes/assignment";
 import { createClass, findClass } from "../classes/class";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import postgres from "postgres";
 import { canonicalJson, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { type Field, TABLES } from "@/core/timeline/fields";
 import { db } from "../db/pool";
 import { ajv } from "../http/route";

@@ -5,7 +5,7 @@ import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { classOf, isOfClass } from "../classes/reach";
 import { findRight, hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
-import type { Visibility } from "./publish";
+import type { Visibility } from "@/core/timeline/visibility";
 
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 14);
 

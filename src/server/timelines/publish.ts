@@ -1,4 +1,5 @@
 import "server-only";
+import { REACH, type Visibility } from "@/core/timeline/visibility";
 import { customAlphabet } from "nanoid";
 import type { Frozen } from "@/core/formats/frozen";
 import { db } from "../db/pool";
@@ -6,9 +7,6 @@ import { classOf, isOfClass, teachesClass } from "../classes/reach";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
-
-export type Visibility = "only_me" | "class" | "link" | "everybody";
-const REACH: Visibility[] = ["only_me", "class", "link", "everybody"];
 
 /** Letters and digits that nobody mixes up when reading them off a board. */
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 12);

@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { describe, expect, it } from "vitest";
 import { apply } from "@/core/change/apply";
 import type { Change, Op } from "@/core/change/change";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { toBase64 } from "@/core/text/base64";
 import { blocksOf, descriptionFrom, plainTextOf } from "@/core/text/description";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";

@@ -3,7 +3,7 @@ import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/data/
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
 import { layoutLanes } from "@/core/chart/frame/lanes";
 import { type Frame, layoutChart, uprightLength } from "@/core/chart/frame/layout";
-import type { Instant } from "@/core/time/when";
+import type { Instant } from "@/core/time/instant";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** Up to so many events the chart is laid out at once, where it is; more go to the worker. */

@@ -2,7 +2,7 @@ import { minus } from "@/core/chart/axis/pair";
 import type { Target } from "@/core/chart/draw/scene";
 import type { View } from "@/core/chart/axis/view";
 import { dayFrom } from "@/core/time/calendar";
-import type { Instant } from "@/core/time/when";
+import type { Instant } from "@/core/time/instant";
 import { BOARD_SCALE } from "./stage-hooks";
 
 /** The day it is, where this is read. */

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { ClassDesk } from "@/features/classes/class-forms";
+import { ClassDesk } from "@/features/classes/class-desk";
 import { assignmentsOf } from "@/server/classes/assignment";
 import { findClass, findClassRole, membersOf } from "@/server/classes/class";
 import { workOf } from "@/server/classes/home";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { seededTimeline, typedTimeline } from "../../testing/seeded-timeline";
-import { compareInstants, type Instant } from "../../time/when";
+import { compareInstants } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 import { axisFrom, axisNumbers, makeAxis, positions, PULL, SHARE } from "./axis";
 import { chartData, shownEvents } from "../data/chart-data";

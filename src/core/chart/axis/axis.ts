@@ -1,4 +1,5 @@
-import { endOf, type Instant, isDated, SECONDS_PER_DAY, startOf, type When } from "../../time/when";
+import { endOf, isDated, SECONDS_PER_DAY, startOf, type When } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import type { Scale } from "../../timeline/fields";
 import {
   type ChartData,

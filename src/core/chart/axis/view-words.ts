@@ -1,4 +1,4 @@
-import type { Instant } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import type { Manner } from "../../time/write-when";
 import { dateText } from "../ticks/date-at";
 import { instantOf } from "./view";

@@ -1,7 +1,8 @@
-import { readEdtf } from "../../time/read-edtf";
-import { addSeconds, endOf, type Instant, startOf, UNDATED } from "../../time/when";
+import { readEdtf } from "../../time/read/notation";
+import { addSeconds, endOf, startOf, UNDATED } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { civilFrom } from "../../time/calendar";
-import { isoYear } from "../../time/write-when";
+import { isoYear } from "../../time/write-edtf";
 import type { Axis } from "./axis";
 import { minus, type Pair, plus, ZERO } from "./pair";
 

@@ -1,13 +1,5 @@
-import {
-  compareInstants,
-  endOf,
-  extent,
-  type Instant,
-  type Moment,
-  middleOf,
-  SECONDS_PER_DAY,
-  startOf,
-} from "../../time/when";
+import { compareInstants, endOf, extent, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { MONTHS } from "../../time/date-problem";
 import { isTimed, timeText, whenLabel, yearText } from "../../time/write-when";
 import { civilFrom } from "../../time/calendar";

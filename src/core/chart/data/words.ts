@@ -1,6 +1,6 @@
 import { compareInstants, endOf, startOf } from "../../time/when";
 import { momentLabel, type Manner, whenLabel } from "../../time/write-when";
-import { readWhen } from "../../time/read-when";
+import { readWhen } from "../../time/read/read-when";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 import type { Marks } from "../../timeline/fields";
 import { readOptionsOf, mannerOf } from "../../timeline/read-options";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { readWhen } from "../../time/read-when";
+import { readWhen } from "../../time/read/read-when";
 import { emptyEvent, emptyTimeline, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { textWidth } from "../../text/measure";
 import { placesAlong } from "../frame/places-along";

@@ -1,5 +1,5 @@
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
-import type { Instant } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { type ChartData, chartData, pickChart, shownEvents, SPAN_KIND } from "../data/chart-data";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";

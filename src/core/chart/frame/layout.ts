@@ -1,8 +1,21 @@
 import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "../axis/axis";
 import { type ChartData, INNER_START, pickData, SPAN_KIND } from "../data/chart-data";
-import { COUNT_COLUMN } from "../labels/counts";
+import { COUNT_COLUMN } from "../style/house-style";
 import { hangFew, hangMany } from "../labels/place-labels";
-import { BOB, CAP, FAN, FOOT, FULL, LINE, MARGIN, MORE_ROW, RIDGE, STRIP, UPRIGHT, UPRIGHT_RIDGE } from "../style/house-style";
+import {
+  BOB,
+  CAP,
+  FAN,
+  FOOT,
+  FULL,
+  LINE,
+  MARGIN,
+  MORE_ROW,
+  RIDGE,
+  STRIP,
+  UPRIGHT,
+  UPRIGHT_RIDGE,
+} from "../style/house-style";
 import { DENSE, type Setting } from "../labels/label-text";
 import type { Hangs, Ranks } from "../labels/hanging";
 import { type Hung, liftFor, placeByHand } from "../labels/place-by-hand";

@@ -8,8 +8,6 @@ import { fitScale, type Ground, type View, xOf } from "../axis/view";
 const BIN = 112;
 const BIN_UPRIGHT = 30;
 const BADGE_HEIGHT = 21;
-/** What counts take beside an upright chart, px. */
-export const COUNT_COLUMN = 84;
 /** Deeper than this bins no longer split, so that their numbers stay exact. */
 const DEEPEST = 44;
 

@@ -1,4 +1,4 @@
-import { COUNT_COLUMN } from "./counts";
+import { COUNT_COLUMN } from "../style/house-style";
 import { hangFrom } from "./whole-search";
 import { LINE, MORE_ROW } from "../style/house-style";
 import type { Hanging, Hangs } from "./hanging";

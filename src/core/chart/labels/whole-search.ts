@@ -1,3 +1,4 @@
+// Long because the board and the moves on it share one working state, and run at every keystroke.
 /** A label that hangs on a plumb line at `anchor`, `w` along and `h` across. */
 export interface Hanging {
   id: string;

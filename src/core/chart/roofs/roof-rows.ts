@@ -1,4 +1,4 @@
-import type { Instant } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { type Axis, pointOf } from "../axis/axis";
 import { type ChartData, INNER_END, INNER_START, OUTER_END, OUTER_START, SPAN_KIND } from "../data/chart-data";
 

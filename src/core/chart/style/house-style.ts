@@ -48,3 +48,6 @@ export function chartTitle(e: TimelineEvent): string {
 export function rectangle(x: number, y: number, w: number, h: number): number[] {
   return [x, y, x + w, y, x + w, y + h, x, y + h];
 }
+
+/** What counts take beside an upright chart, px. */
+export const COUNT_COLUMN = 84;

@@ -1,6 +1,7 @@
 import { civilFrom } from "../../time/calendar";
 import { MONTHS } from "../../time/date-problem";
-import { type Instant, isDateless } from "../../time/when";
+import { isDateless } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { timeText, USUAL_MANNER, yearText } from "../../time/write-when";
 import type { TickManner } from "./tick-units";
 import { type Ground, uAt, type View } from "../axis/view";

@@ -1,6 +1,7 @@
 import { civilFrom, dayFromGregorian, weekday } from "../../time/calendar";
 import { MONTHS } from "../../time/date-problem";
-import { type Instant, isDateless } from "../../time/when";
+import { isDateless } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { type Manner, timeText, yearText } from "../../time/write-when";
 
 /** Marks at every so many years, months, days or seconds. */

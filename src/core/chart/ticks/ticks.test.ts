@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { seededTimeline, typedTimeline } from "../../testing/seeded-timeline";
 import { textWidth } from "../../text/measure";
 import { dayFromGregorian } from "../../time/calendar";
-import { readWhen } from "../../time/read-when";
+import { readWhen } from "../../time/read/read-when";
 import { emptyEvent, emptyTimeline, type Timeline } from "../../timeline/timeline";
 import { type Chart, chartOf } from "../frame/chart";
 import { dateAt, dateText } from "./date-at";

@@ -1,6 +1,7 @@
 import { type Face, textWidth, wrap } from "../../text/measure";
 import { dayFromGregorian } from "../../time/calendar";
-import { type Instant, isDateless } from "../../time/when";
+import { isDateless } from "../../time/when";
+import type { Instant } from "../../time/instant";
 import { type Ground, uAt, type View, xOf } from "../axis/view";
 import {
   edgeText,

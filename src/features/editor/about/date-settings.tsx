@@ -3,8 +3,9 @@
 import { useState } from "react";
 import { isDated, type Margins } from "@/core/time/when";
 import { type Manner, USUAL_MANNER, whenLabel } from "@/core/time/write-when";
-import { readWhen } from "@/core/time/read-when";
-import { readOptionsOf, setReading, timesOnOps } from "@/core/timeline/read-options";
+import { readWhen } from "@/core/time/read/read-when";
+import { readOptionsOf } from "@/core/timeline/read-options";
+import { setReading, timesOnOps } from "@/core/change/reading-steps";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 

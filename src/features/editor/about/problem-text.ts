@@ -1,12 +1,13 @@
 import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
 import { dateProblemText } from "@/core/time/date-problem";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import { wordsFor } from "@/core/time/gap";
 import { endDay, startDay, type When } from "@/core/time/when";
 import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
-import { readOptionsOf, mannerOf, timesOnOps } from "@/core/timeline/read-options";
+import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
+import { timesOnOps } from "@/core/change/reading-steps";
 import { wholesFor } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 

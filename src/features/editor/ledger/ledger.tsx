@@ -2,7 +2,7 @@
 
 import { CornerDownRight, MoreHorizontal, PanelRightOpen } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { memo, type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { memo, type ReactNode, useMemo, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
 import { wholesFor, wholesOf } from "@/core/timeline/parts";
@@ -12,11 +12,11 @@ import { classes } from "@/ui/classes";
 import { CategoryMark } from "@/ui/category-mark";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { dateEvent, insertBeside, moveByKey } from "../store/event-deeds";
+import { CELL, CellInput } from "./cell-input";
 import { Grip, RowDrag } from "./row-drag";
 import { useLedgerRows } from "./ledger-rows";
 import { wordsIn } from "../words";
 
-const CELL = "w-full min-w-0 truncate rounded bg-transparent px-1 py-1 hover:bg-verdigris-wash/60 focus:bg-white";
 /** Columns by the room there is: all, without description and source beside an open sheet, cards on a phone. */
 const COLUMNS =
   "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_60px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_60px] @5xl:grid-cols-[190px_minmax(160px,1fr)_170px_150px_90px_80px_minmax(90px,0.5fr)_60px]";
@@ -310,104 +310,6 @@ function Cell({ children, className }: { children: ReactNode; className?: string
       {children}
     </div>
   );
-}
-
-/** A cell one types in. It shows the value as understood, and as typed while it is being edited. */
-function CellInput({
-  label,
-  value,
-  shown,
-  placeholder,
-  className,
-  live,
-  locked,
-  onCommit,
-}: {
-  label: string;
-  value: string;
-  shown?: string;
-  placeholder?: string;
-  className?: string;
-  live?: boolean;
-  /** Given by the teacher: read only. */
-  locked?: boolean;
-  onCommit: (text: string) => string | null;
-}) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  // What was committed last: Enter commits and moves on, and leaving the cell must not commit once more.
-  const committed = useRef(value);
-  useEffect(() => {
-    committed.current = value;
-  }, [value]);
-  const leaving = useRef(false);
-  /** Gives whether the text was taken; what was refused stays in the cell. */
-  const commit = (text: string): boolean => {
-    if (text === committed.current) {
-      setProblem(null);
-      return true;
-    }
-    const refused = onCommit(text) || null;
-    setProblem(refused);
-    if (!refused) committed.current = text;
-    return !refused;
-  };
-  const keys = (e: KeyboardEvent<HTMLInputElement>) => {
-    // Enter that takes over a word of an input method is none of ours.
-    if (e.nativeEvent.isComposing) return;
-    if (e.key === "Enter") {
-      commit(e.currentTarget.value);
-      moveRow(e.currentTarget, 1);
-    }
-    if (e.key === "Escape") {
-      leaving.current = true;
-      setDraft(null);
-      setProblem(null);
-      e.currentTarget.blur();
-      leaving.current = false;
-    }
-    if (e.key === "ArrowDown" || e.key === "ArrowUp") {
-      e.preventDefault();
-      moveRow(e.currentTarget, e.key === "ArrowDown" ? 1 : -1);
-    }
-  };
-  return (
-    <>
-      <input
-        aria-label={label}
-        className={classes(CELL, className)}
-        value={draft ?? shown ?? value}
-        placeholder={placeholder}
-        aria-invalid={problem !== null}
-        readOnly={locked}
-        title={problem ?? undefined}
-        onFocus={() => setDraft((kept) => (problem ? kept : value))}
-        onChange={(e) => {
-          setDraft(e.target.value);
-          if (live) commit(e.target.value);
-        }}
-        onBlur={(e) => {
-          if (leaving.current || commit(e.target.value)) setDraft(null);
-        }}
-        onKeyDown={keys}
-      />
-      {problem ? (
-        <span role="alert" className="block px-1 text-[12px] font-bold text-copper-dark">
-          {problem}
-        </span>
-      ) : null}
-    </>
-  );
-}
-
-/** To the same column of a neighbouring row; from the last one to the line for the next event. */
-function moveRow(input: HTMLInputElement, step: 1 | -1): void {
-  const row = input.closest("[data-row]");
-  const beside = step === 1 ? row?.nextElementSibling : row?.previousElementSibling;
-  const next = beside?.hasAttribute("data-row") ? beside : null;
-  const column = [...(row?.querySelectorAll("input") ?? [])].indexOf(input);
-  const target = next?.querySelectorAll("input")[column] ?? (step === 1 ? document.getElementById("next-event") : null);
-  (target as HTMLElement | null)?.focus();
 }
 
 function mediaWords(media: readonly Item[]): string {

@@ -2,11 +2,12 @@
 
 import { useEffect, useRef, useState } from "react";
 import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
-import { readWhen } from "@/core/time/read-when";
+import { readWhen } from "@/core/time/read/read-when";
 import type { When } from "@/core/time/when";
 import { momentLabel, whenFullLabel, whenLabel } from "@/core/time/write-when";
 import { daysNamed } from "@/core/timeline/problems";
-import { readOptionsFor, readOptionsOf, setReading, timesOnOps } from "@/core/timeline/read-options";
+import { readOptionsFor, readOptionsOf } from "@/core/timeline/read-options";
+import { setReading, timesOnOps } from "@/core/change/reading-steps";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { alterClass } from "@/server/classes/class";
 import { ajv, memberRoute } from "@/server/http/route";
-import type { Visibility } from "@/server/timelines/publish";
+import type { Visibility } from "@/core/timeline/visibility";
 
 const readAlter = ajv.compile({
   type: "object",

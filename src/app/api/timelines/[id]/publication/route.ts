@@ -1,6 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { ajv, memberRoute } from "@/server/http/route";
-import { takeBack, type Visibility } from "@/server/timelines/publish";
+import { takeBack } from "@/server/timelines/publish";
+import type { Visibility } from "@/core/timeline/visibility";
 import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 

@@ -1,4 +1,4 @@
-import type { AgoUnit } from "./when";
+import type { AgoUnit } from "../when";
 
 /** The parts of one date as found in a text, before they are completed from the other end of a range. */
 export interface Fields {

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { civilFrom, dayFromGregorian, dayFromJulian, gregorianFromDay, julianFromDay, weekday } from "./calendar";
-import { dateProblemText } from "./date-problem";
-import { gapText } from "./gap";
+import { civilFrom, dayFromGregorian, dayFromJulian, gregorianFromDay, julianFromDay, weekday } from "../calendar";
+import { dateProblemText } from "../date-problem";
+import { gapText } from "../gap";
 import { readWhen } from "./read-when";
-import { extent, inDays, startDay } from "./when";
-import { whenLabel } from "./write-when";
+import { extent, inDays, startDay } from "../when";
+import { whenLabel } from "../write-when";
 
 describe("the calendar", () => {
   it.each<[string, number, number]>([

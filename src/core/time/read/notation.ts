@@ -1,5 +1,6 @@
-import { dayFromGregorian, daysInMonth } from "./calendar";
-import { addSeconds, type Instant, type Moment, type Reading } from "./when";
+import { dayFromGregorian, daysInMonth } from "../calendar";
+import { addSeconds, type Moment, type Reading } from "../when";
+import type { Instant } from "../instant";
 
 /**
  * Reads ISO 8601-2:2019 (EDTF) levels 0 and 1, and of level 2 long years with exponent, significant digits, one-of

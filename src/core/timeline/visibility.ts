@@ -1,0 +1,3 @@
+/** Who may see what was published, the fewest first. */
+export const REACH = ["only_me", "class", "link", "everybody"] as const;
+export type Visibility = (typeof REACH)[number];

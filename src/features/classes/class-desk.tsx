@@ -1,0 +1,261 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { askServer } from "@/ui/ask-server";
+import { Button } from "@/ui/controls/button";
+import { Field, INPUT } from "@/ui/controls/field";
+import { Modal } from "@/ui/controls/modal";
+import { useReady } from "@/ui/use-ready";
+
+const LIMITS: [string, string][] = [
+  ["only_me", "not at all: only its editors see it"],
+  ["class", "for the class"],
+  ["link", "for the class and anyone with the link"],
+  ["everybody", "for everybody"],
+];
+
+const RETENTION = [
+  [3, "three months"],
+  [6, "half a year"],
+  [12, "one school year"],
+  [24, "two school years"],
+  [36, "three school years"],
+  [60, "five school years"],
+] as const;
+
+interface ClassMember {
+  id: string;
+  displayName: string;
+  signInName: string | null;
+  madeElsewhere: boolean;
+  note: string;
+}
+
+/** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
+export function ClassDesk({
+  id,
+  joinCode,
+  publishLimit,
+  retentionMonths,
+  zone,
+  members,
+}: {
+  id: string;
+  joinCode: string | null;
+  publishLimit: string;
+  retentionMonths: number;
+  zone: string;
+  members: ClassMember[];
+}) {
+  const router = useRouter();
+  const ready = useReady();
+  const [problem, setProblem] = useState<string | null>(null);
+  const alter = async (change: object) => {
+    const answer = await askServer("PATCH", `/api/classes/${id}`, change);
+    setProblem(answer.ok ? null : answer.sentence);
+    if (answer.ok) router.refresh();
+  };
+  return (
+    <>
+      <section aria-label="Join code" className="rounded-lg border border-line p-4">
+        <h2 className="text-[18px]">Join code</h2>
+        {joinCode ? (
+          <>
+            <p className="my-2 font-head text-[38px] font-[650] tracking-[0.12em]" data-testid="join-code">
+              {joinCode}
+            </p>
+            <p className="text-[14px] text-quiet">
+              Students go to “Join a class” on the front page and type it. They need no e-mail.
+            </p>
+          </>
+        ) : (
+          <p className="my-2">Closed: nobody new can join.</p>
+        )}
+        <div className="mt-3 flex gap-2">
+          <Button size="small" disabled={!ready} onClick={() => void alter({ code: "renew" })}>
+            {joinCode ? "Renew the code" : "Open with a new code"}
+          </Button>
+          {joinCode ? (
+            <Button size="small" disabled={!ready} onClick={() => void alter({ code: "close" })}>
+              Close it
+            </Button>
+          ) : null}
+        </div>
+        <Field label="Students may publish their work" className="mt-4">
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={publishLimit}
+              onChange={(e) => void alter({ publishLimit: e.target.value })}
+            >
+              {LIMITS.map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field
+          label="What is handed in is kept for"
+          hint="Then it is destroyed, with marks and comments. Students are told how long."
+          className="mt-4"
+        >
+          {(ids) => (
+            <select
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              className={INPUT}
+              value={retentionMonths}
+              onChange={(e) => void alter({ retentionMonths: Number(e.target.value) })}
+            >
+              {RETENTION.map(([months, words]) => (
+                <option key={months} value={months}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
+        {problem ? (
+          <p role="alert" className="mt-2 font-bold text-copper-dark">
+            {problem}
+          </p>
+        ) : null}
+      </section>
+      <section aria-label="Students" className="mt-5">
+        <h2 className="mb-2 text-[18px]">
+          {members.length} {members.length === 1 ? "student" : "students"}
+        </h2>
+        {members.length === 0 ? <p className="text-quiet">Nobody has joined yet.</p> : null}
+        <ul className="divide-y divide-line border-y border-line">
+          {members.map((m) => (
+            <StudentRow key={m.id} classId={id} member={m} members={members} />
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+/** The time zone due times are said in. */
+function ZoneField({ zone, onZone }: { zone: string; onZone: (zone: string) => void }) {
+  const ready = useReady();
+  // The browser knows the names there are; until it has woken up the present one is enough.
+  const zones = ready ? Intl.supportedValuesOf("timeZone") : [];
+  return (
+    <Field label="Times are those of" hint="Due times are said in this time zone, to everybody." className="mt-4">
+      {(ids) => (
+        <select
+          id={ids.id}
+          aria-describedby={ids.describedBy}
+          className={INPUT}
+          value={zone}
+          onChange={(e) => onZone(e.target.value)}
+        >
+          {[...new Set([zone, "UTC", ...zones])].map((z) => (
+            <option key={z} value={z}>
+              {z.replaceAll("_", " ")}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** A student with what tells them from another of that name, a code for a lost password, and the way out of the class. */
+function StudentRow({
+  classId,
+  member: m,
+  members,
+}: {
+  classId: string;
+  member: ClassMember;
+  members: readonly ClassMember[];
+}) {
+  const router = useRouter();
+  const ready = useReady();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [code, setCode] = useState<string | null>(null);
+  const [removing, setRemoving] = useState(false);
+  const [note, setNote] = useState(m.note);
+  const path = `/api/classes/${classId}/members/${m.id}`;
+  const alike = members.some((o) => o.id !== m.id && o.displayName.toLowerCase() === m.displayName.toLowerCase());
+  const done = (answer: { ok: true } | { ok: false; sentence: string }) => {
+    setProblem(answer.ok ? null : answer.sentence);
+    if (answer.ok) router.refresh();
+  };
+  return (
+    <li className="flex min-h-10 flex-wrap items-center gap-x-3 gap-y-1 py-1">
+      <strong>{m.displayName}</strong>
+      <span className="text-[14px] text-quiet">
+        {m.signInName ?? (m.madeElsewhere ? "has an account from another class" : "signs in with e-mail")}
+      </span>
+      {alike || m.note ? (
+        <input
+          aria-label={`Note to tell ${m.displayName} ${m.signInName ?? ""} from others`}
+          title="Only you see this, on the desk and in the table of marks"
+          className={`${INPUT} h-8 w-36`}
+          placeholder="which one?"
+          maxLength={40}
+          value={note}
+          disabled={!ready}
+          onChange={(e) => setNote(e.target.value)}
+          onBlur={async () => {
+            if (note.trim() !== m.note) done(await askServer("PATCH", path, { note }));
+          }}
+        />
+      ) : null}
+      <span className="ml-auto flex gap-1">
+        {code ? (
+          <span role="status" className="text-[14px]">
+            One-time code <strong>{code}</strong>, for a day
+          </span>
+        ) : m.signInName ? (
+          <Button
+            size="small"
+            kind="quiet"
+            disabled={!ready}
+            onClick={async () => {
+              const answer = await askServer<{ code: string }>("POST", `${path}/code`);
+              setProblem(answer.ok ? null : answer.sentence);
+              if (answer.ok) setCode(answer.value.code);
+            }}
+          >
+            Password lost
+          </Button>
+        ) : null}
+        <Button size="small" kind="quiet" disabled={!ready} onClick={() => setRemoving(true)}>
+          Remove
+        </Button>
+      </span>
+      {problem ? (
+        <p role="alert" className="w-full font-bold text-copper-dark">
+          {problem}
+        </p>
+      ) : null}
+      <Modal title={`Take ${m.displayName} out of the class?`} open={removing} onOpenChange={setRemoving}>
+        <p>
+          They no longer see the class and its assignments, and are told so. Their timelines stay theirs; what they have
+          handed in stays on your desk. With the join code they can come back.
+        </p>
+        <div className="mt-4 flex gap-2">
+          <Button
+            kind="main"
+            onClick={async () => {
+              setRemoving(false);
+              done(await askServer("DELETE", path));
+            }}
+          >
+            Take out of the class
+          </Button>
+          <Button onClick={() => setRemoving(false)}>Leave it</Button>
+        </div>
+      </Modal>
+    </li>
+  );
+}
