@@ -22,7 +22,8 @@ import { ShareDialog } from "./share/share-dialog";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
 import { WorkPanel } from "./work/work-panel";
-import { type EditorPerson, type Publication, TimelineStore } from "./store/timeline-store";
+import type { EditorPerson, Publication } from "./store/ports";
+import { TimelineStore } from "./store/timeline-store";
 
 export interface EditorProps {
   account: string;
@@ -37,7 +38,12 @@ export interface EditorProps {
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
 export function Editor(props: EditorProps) {
   const [store] = useState(
-    () => new TimelineStore(props.account, props.snapshot, props.editors, props.publication, props.work),
+    () =>
+      new TimelineStore(props.account, props.snapshot, {
+        editors: props.editors,
+        publication: props.publication,
+        work: props.work,
+      }),
   );
   const [selected, setSelected] = useState<string | null>(null);
   const [panel, setPanel] = useState<Panel>(null);

@@ -8,7 +8,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor, useEditorState } from "../store/editor-context";
-import type { Publication } from "../store/timeline-store";
+import type { Publication } from "../store/ports";
 
 type Visibility = Publication["visibility"];
 

@@ -1,0 +1,59 @@
+import { ySyncPluginKey } from "@tiptap/y-tiptap";
+import * as Y from "yjs";
+import type { Op } from "@/core/change/change";
+import { fromBase64, toBase64 } from "@/core/text/base64";
+import { FRAGMENT } from "@/core/text/description";
+import type { Timeline } from "@/core/timeline/timeline";
+import type { UndoHistory } from "./undo-history";
+
+export interface DescriptionDoc {
+  doc: Y.Doc;
+  undo: Y.UndoManager;
+}
+
+/** The living documents of descriptions. Each is kept for as long as the editor is open, with an undo of its own. */
+export class DescriptionDocs {
+  private readonly docs = new Map<string, DescriptionDoc>();
+  private readonly history: UndoHistory;
+  private readonly onWritten: (of: string, update: string) => void;
+  private readonly onUndoable: () => void;
+
+  constructor(history: UndoHistory, onWritten: (of: string, update: string) => void, onUndoable: () => void) {
+    this.history = history;
+    this.onWritten = onWritten;
+    this.onUndoable = onUndoable;
+  }
+
+  /** The document of a description as it stands in the timeline. */
+  of(of: string, t: Timeline): DescriptionDoc {
+    const known = this.docs.get(of);
+    if (known) return known;
+    const doc = new Y.Doc();
+    const state = of === "introduction" ? t.introduction : t.events.get(of)?.description;
+    if (state && state.length > 0) Y.applyUpdate(doc, state, this);
+    const undo = new Y.UndoManager(doc.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
+    undo.on("stack-item-added", ({ type, origin }: { type: "undo" | "redo"; origin: unknown }) => {
+      this.history.wrote(of, type, origin !== undo);
+      this.onUndoable();
+    });
+    undo.on("stack-item-popped", ({ type }: { type: "undo" | "redo" }) => {
+      this.history.unwrote(of, type);
+      this.onUndoable();
+    });
+    doc.on("update", (update: Uint8Array, origin: unknown) => {
+      if (origin !== this) this.onWritten(of, toBase64(update));
+    });
+    const made = { doc, undo };
+    this.docs.set(of, made);
+    return made;
+  }
+
+  /** What others wrote, into the documents that are open. */
+  feed(ops: readonly Op[]): void {
+    for (const op of ops) {
+      if (op.kind !== "describe") continue;
+      const open = this.docs.get(op.of);
+      if (open) Y.applyUpdate(open.doc, fromBase64(op.update), this);
+    }
+  }
+}

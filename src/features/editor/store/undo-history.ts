@@ -1,0 +1,53 @@
+import type { Op } from "@/core/change/change";
+
+/** One step that can be taken back: steps of a change, or what was written in a description, which knows its own undo. */
+export type UndoEntry = { kind: "ops"; ops: Op[] } | { kind: "words"; of: string };
+export type Way = "undo" | "redo";
+
+const MOST_UNDO = 300;
+
+/** What can be taken back and done again, the latest last. */
+export class UndoHistory {
+  private readonly stacks: Record<Way, UndoEntry[]> = { undo: [], redo: [] };
+
+  can(way: Way): boolean {
+    return this.stacks[way].length > 0;
+  }
+
+  /** A new step: what was taken back before it can no longer be done again. */
+  did(inverse: Op[]): void {
+    this.stacks.undo.push({ kind: "ops", ops: inverse });
+    this.stacks.redo = [];
+    if (this.stacks.undo.length > MOST_UNDO) this.stacks.undo.shift();
+  }
+
+  /** More steps of the change that was made last. */
+  didMore(inverse: Op[]): void {
+    this.stacks.undo[this.stacks.undo.length - 1] = { kind: "ops", ops: inverse };
+  }
+
+  /** Words were written, or taken back, in a description; `fresh`: not by an undo of it. */
+  wrote(of: string, way: Way, fresh: boolean): void {
+    this.stacks[way].push({ kind: "words", of });
+    if (way === "undo" && fresh) this.stacks.redo = [];
+  }
+
+  /** The description has taken one of its own steps off. */
+  unwrote(of: string, way: Way): void {
+    const at = this.stacks[way].findLastIndex((e) => e.kind === "words" && e.of === of);
+    if (at >= 0) this.stacks[way].splice(at, 1);
+  }
+
+  last(way: Way): UndoEntry | undefined {
+    return this.stacks[way].at(-1);
+  }
+
+  drop(way: Way): void {
+    this.stacks[way].pop();
+  }
+
+  /** What undoes an undo waits on the other side. */
+  crossed(way: Way, inverse: Op[]): void {
+    if (inverse.length > 0) this.stacks[way === "undo" ? "redo" : "undo"].push({ kind: "ops", ops: inverse });
+  }
+}
