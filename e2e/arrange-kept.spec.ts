@@ -156,6 +156,7 @@ test("how much is done, how long spans last and today are shown when wanted, and
   const { nia } = await started(browser, ["1 Sep 2026 - 9 Oct 2026 Gather sources", "14 Dec 2026 Hand in"]);
   const { page } = nia;
   await event(page, "Gather sources").click();
+  await page.getByRole("button", { name: "Say how much of it is done" }).click();
   await page.getByLabel("Done", { exact: true }).fill("60");
   await page.keyboard.press("Tab");
   await expect(chartButton(page, /Gather sources, 60 percent done, event 1 of 2/)).toBeVisible();

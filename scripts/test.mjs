@@ -67,6 +67,12 @@ await run(async () => {
         say(types.stdout);
         totals.failed++;
       }
+      const rooms = spawnSync(process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"], { encoding: "utf8" });
+      if (rooms.status === 0) totals.passed++;
+      else {
+        say(rooms.stdout);
+        totals.failed++;
+      }
       const file = join(reports, "vitest.json");
       const status = await go(
         bin("vitest"),

@@ -19,6 +19,20 @@ export interface Reply {
   json: Record<string, unknown> & { failed?: string; sentence?: string };
 }
 
+/**
+ * Asks, and once more where the connection had been closed for being idle: an attacker who computes for a minute finds it so. A
+ * server that is gone is gone the second time too.
+ */
+async function fetchAgain(address: string, how: RequestInit): Promise<Response> {
+  try {
+    return await fetch(address, how);
+  } catch (error) {
+    const code = ((error as Error).cause as { code?: string } | undefined)?.code;
+    if (code !== "UND_ERR_SOCKET") throw error;
+    return fetch(address, how);
+  }
+}
+
 /** Somebody at the server, with cookies of their own and nothing a browser would forbid. */
 export class Actor {
   readonly url: string;
@@ -41,7 +55,7 @@ export class Actor {
 
   async ask(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply> {
     const raw = body instanceof Uint8Array || typeof body === "string";
-    const response = await fetch(this.url + path, {
+    const response = await fetchAgain(this.url + path, {
       method,
       redirect: "manual",
       headers: {

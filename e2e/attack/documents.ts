@@ -240,11 +240,11 @@ export const DOCUMENTS: Attack[] = [
   {
     name: "an update that takes the square of its size, while others write",
     async run({ server, full }) {
+      const update = crowded(full ? 20_000 : 10_000);
       const [nia, obi] = [await signUp(server.url, "Nia"), await signUp(server.url, "Obi")];
       const [t, own] = [await nia.timeline(), await obi.timeline()];
       await nia.change(t, [{ kind: "add_event", id: "e1", fields: {} }]);
       await obi.change(own, [{ kind: "add_event", id: "e1", fields: {} }]);
-      const update = crowded(full ? 20_000 : 10_000);
       const begun = performance.now();
       let wrote = 0;
       const { longest, result } = await waitOfOthers(server.url, async () => {

@@ -6,7 +6,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
-import type { Saving } from "./store/timeline-store";
+import type { Saving } from "./store/editor-state";
 
 export function TitleText() {
   return useEditorState((s) => s.timeline.title) || "Untitled";

@@ -1,39 +1,27 @@
-import { pointedAt, viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/axis/look-at";
-import { firstCounted } from "@/core/chart/labels/counts";
-import { dateAt } from "@/core/chart/ticks/date-at";
+// Long because what is shown, seen, reached and painted meets here; view-motion, pointed-at, stage-keys, carry and overlay do their own.
+import { viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/axis/look-at";
 import type { Chart } from "@/core/chart/frame/chart";
 import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
 import type { Part } from "@/core/chart/frame/frame";
-import { type Standing, inBox, mainIndex, partAt, standing } from "@/core/chart/pointing/standing";
+import { type Standing, mainIndex, standing } from "@/core/chart/pointing/standing";
 import { groundOf, replaceHands } from "@/core/chart/frame/layout";
 import type { Scene, Target } from "@/core/chart/draw/scene";
-import type { ShownCount } from "@/core/chart/frame/shown";
-import { countedIds, targetsOf } from "@/core/chart/draw/targets";
-import {
-  centred,
-  type Ground,
-  isWhole,
-  panned,
-  readView,
-  type View,
-  viewOf,
-  viewText,
-  wholeView,
-  zoomed,
-} from "@/core/chart/axis/view";
+import { targetsOf } from "@/core/chart/draw/targets";
+import { type Ground, isWhole, readView, viewText } from "@/core/chart/axis/view";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { meetingHands } from "@/core/chart/pointing/grab";
 import { Carry } from "./carry";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
-import { Overlay } from "./overlay";
+import { type Flag, Overlay } from "./overlay";
 import { paintCanvas } from "./paint-canvas";
-import { BOARD_SCALE, changedSpots, sameLayout, type StageHooks, type StageSubject } from "./stage-hooks";
-import { glide, large, pictureStore, today } from "./stage-pieces";
+import { BOARD_SCALE, sameLayout, type StageHooks, type StageSubject, withSpots } from "./stage-hooks";
+import { large, pictureStore, today } from "./stage-pieces";
+import { listenKeys } from "./stage-keys";
+import { countFrom, emptyPlaceAt, readingAt } from "./pointed-at";
 import { Strip } from "./strip";
+import { ViewMotion } from "./view-motion";
 
-/** After so long without movement a view is at rest, ms. */
-const REST_MS = 280;
 /** Real elements follow a moving view this often, ms. */
 const ELEMENTS_MS = 150;
 const STEP = 1.6;
@@ -64,19 +52,15 @@ export class ChartStage {
   private chart: Chart | null = null;
   private events: readonly TimelineEvent[] = [];
   private size = { width: 0, height: 0 };
-  private view: View | null = null;
   /** A view asked for before there was a chart. */
   private wanted = "";
+  private readonly motion: ViewMotion;
   private extras: Extras = [];
   private selected: string | null = null;
   private parts: Part[] = [];
   private scene: Scene | null = null;
-  private moving = false;
   private frame = 0;
-  private restTimer: ReturnType<typeof setTimeout> | undefined;
   private elementsAt = 0;
-  private restedAt = 0;
-  private stopGlide = (): void => {};
   private layouts: LayoutQueue;
   private stops: (() => void)[] = [];
   /** For measuring: how long the script of each frame took, ms. */
@@ -95,6 +79,11 @@ export class ChartStage {
   constructor(box: HTMLElement, hooks: StageHooks, makeWorker: () => Worker) {
     this.box = box;
     this.hooks = hooks;
+    this.motion = new ViewMotion({
+      ground: () => this.ground(),
+      paint: () => this.paint(),
+      rested: (text, whole) => hooks.seen(text, whole),
+    });
     this.layouts = new LayoutQueue(makeWorker, (chart, events) => this.take(chart, events));
     this.pictureOf = pictureStore(hooks.pictureUrl, () => this.paint());
     this.canvas = document.createElement("canvas");
@@ -123,7 +112,7 @@ export class ChartStage {
             : null,
         )
       : null;
-    this.strip = new Strip(box, (u, isMiddle) => this.lookAt(u, isMiddle));
+    this.strip = new Strip(box, (u, isMiddle) => this.motion.lookAt(u, isMiddle));
     const watch = new ResizeObserver(() => this.resize());
     watch.observe(box);
     const again = () => this.paint();
@@ -139,20 +128,18 @@ export class ChartStage {
         grab: (x, y, touch) => this.grab(x, y, touch),
         carry: (x, y) => this.carry?.move(x, y),
         drop: (kept) => (kept ? this.carry?.drop() : this.carry?.cancel()),
-        isWhole: () => this.isWhole(),
+        isWhole: () => this.motion.isWhole,
         isUpright: () => this.upright,
       }),
     );
-    box.addEventListener("keydown", this.key);
-    this.stops.push(() => box.removeEventListener("keydown", this.key));
+    this.stops.push(listenKeys(box, this.carry, (key, shift) => this.act(key, shift)));
     this.resize();
   }
 
   destroy(): void {
     for (const stop of this.stops) stop();
     cancelAnimationFrame(this.frame);
-    this.stopGlide();
-    clearTimeout(this.restTimer);
+    this.motion.end();
     this.layouts.stop();
     this.box.replaceChildren();
   }
@@ -175,21 +162,12 @@ export class ChartStage {
     const { chart } = this;
     if (!chart || chart.laid.layout.small || chart.main || chart.lanes || this.layouts.busy) return false;
     if (!sameLayout({ ...before, timeline: { ...before.timeline, events: now.timeline.events } }, now)) return false;
-    const changed = changedSpots(before.timeline.events, now.timeline.events);
-    if (!changed || changed.size === 0) return false;
-    const spots = new Map(chart.data.spots);
-    const events = this.events.slice();
-    for (const [id, spot] of changed) {
-      const i = chart.data.ids.indexOf(id);
-      if (i < 0) continue;
-      if (spot) spots.set(i, spot);
-      else spots.delete(i);
-      events[i] = now.timeline.events.get(id)!;
-    }
-    const laid = replaceHands(chart.laid, spots);
-    this.events = events;
+    const moved = withSpots(before, now, chart.data, this.events);
+    if (!moved) return false;
+    const laid = replaceHands(chart.laid, moved.spots);
+    this.events = moved.events;
     this.chart = { ...chart, data: laid.data, laid };
-    this.rest();
+    this.motion.rest();
     return true;
   }
 
@@ -201,14 +179,14 @@ export class ChartStage {
       this.scrollTo(id);
     }
     this.paint();
-    this.soon();
+    this.motion.soon();
   }
 
   /** Shows what a text of `viewText` says. */
   lookAtText(text: string): void {
     this.wanted = text;
     const g = this.ground();
-    if (g) this.moveTo(readView(g, text));
+    if (g) this.motion.to(readView(g, text));
   }
 
   private resize(): void {
@@ -232,17 +210,17 @@ export class ChartStage {
   private take(chart: Chart, events: readonly TimelineEvent[]): void {
     const { laid } = chart;
     const g = this.ground();
-    const seen = g && this.view && !isWhole(g, this.view) ? viewText(g, this.view) : "";
+    const seen = g && this.motion.view && !isWhole(g, this.motion.view) ? viewText(g, this.motion.view) : "";
     const next = groundOf(laid.axis, laid.layout);
     const sameAxis =
       g !== null && g.axis.length === next.axis.length && g.size === next.size && g.upright === next.upright;
     this.chart = chart;
     this.events = events;
     const ground = this.ground()!;
-    if (!(this.view && sameAxis)) this.view = readView(ground, seen || this.wanted);
+    if (!(this.motion.view && sameAxis)) this.motion.view = readView(ground, seen || this.wanted);
     this.wanted = "";
     this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
-    this.rest();
+    this.motion.rest();
   }
 
   private ground(): Ground | null {
@@ -258,38 +236,11 @@ export class ChartStage {
     return this.upright ? (this.chart?.top ?? 0) : 0;
   }
 
-  private isWhole(): boolean {
-    const g = this.ground();
-    return !g || !this.view || isWhole(g, this.view);
-  }
-
   // ------------------------------------------------------------ moving
-
-  private moveNow(view: View): void {
-    this.view = view;
-    this.moving = true;
-    this.paint();
-    this.soon();
-  }
-
-  /** The view will be at rest when nothing more comes. */
-  private soon(): void {
-    clearTimeout(this.restTimer);
-    this.restTimer = setTimeout(() => this.rest(), REST_MS);
-  }
-
-  private rest(): void {
-    clearTimeout(this.restTimer);
-    this.moving = false;
-    this.restedAt = performance.now();
-    this.paint();
-    const g = this.ground();
-    if (g && this.view) this.hooks.seen(viewText(g, this.view), isWhole(g, this.view));
-  }
 
   /** Says which labels placed by hand lie on each other. */
   private pointOut(): void {
-    if (!this.hooks.meeting || this.moving) return;
+    if (!this.hooks.meeting || this.motion.moving) return;
     const pairs = meetingHands(this.parts);
     const met = pairs.flat().join(" ");
     if (met === this.met) return;
@@ -297,68 +248,31 @@ export class ChartStage {
     this.hooks.meeting(pairs);
   }
 
-  /** Goes to a view in a short movement that shows where it went. */
-  private moveTo(to: View): void {
-    this.stopMoving();
-    const from = this.view;
-    const g = this.ground();
-    if (!from || !g) return;
-    if (matchMedia("(prefers-reduced-motion: reduce)").matches) {
-      this.moveNow(to);
-      this.rest();
-      return;
-    }
-    this.stopGlide = glide(from, to, (view) => this.moveNow(view));
-  }
-
-  private stopMoving(): void {
-    this.stopGlide();
-  }
-
   zoomAt(x: number, factor: number): void {
-    const g = this.ground();
-    if (!g || !this.view) return;
-    this.stopMoving();
-    this.moveNow(zoomed(g, this.view, x - this.begin, factor));
+    this.motion.zoomAt(x - this.begin, factor);
   }
 
   pan(px: number): void {
-    const g = this.ground();
-    if (!g || !this.view || isWhole(g, this.view)) return;
-    this.stopMoving();
-    this.moveNow(panned(g, this.view, px));
-  }
-
-  private lookAt(u: number, isMiddle: boolean): void {
-    const g = this.ground();
-    if (!g || !this.view) return;
-    this.stopMoving();
-    const at = { hi: u * g.axis.length, lo: 0 };
-    this.moveNow(
-      isMiddle
-        ? centred(g, at, this.view.scale)
-        : viewOf(g, at, { hi: at.hi + (g.size - 2 * g.pad) / this.view.scale, lo: 0 }),
-    );
+    this.motion.pan(px);
   }
 
   zoomBy(way: 1 | -1): void {
-    const g = this.ground();
-    if (!g || !this.view) return;
+    const size = this.ground()?.size ?? 0;
     const at = this.selected === null ? null : this.placeOf(this.selected);
-    const x = at && at.closeUp < 0 ? (at.from + at.to) / 2 - this.begin : g.size / 2;
-    this.moveTo(zoomed(g, this.view, x > 0 && x < g.size ? x : g.size / 2, STEP ** way));
+    const x = at && at.closeUp < 0 ? (at.from + at.to) / 2 - this.begin : size / 2;
+    this.motion.zoomTo(x > 0 && x < size ? x : size / 2, STEP ** way);
   }
 
   whole(): void {
-    const g = this.ground();
-    if (g) this.moveTo(wholeView(g));
+    this.motion.whole();
   }
 
   /** To the selected event. */
   toSelected(): void {
     const g = this.ground();
     const i = this.chart ? mainIndex(this.chart, this.selected) : -1;
-    if (g && i >= 0 && this.chart && this.view) this.moveTo(viewOfEvent(this.chart.laid, g, this.view, i));
+    if (g && i >= 0 && this.chart && this.motion.view)
+      this.motion.to(viewOfEvent(this.chart.laid, g, this.motion.view, i));
   }
 
   // ------------------------------------------------------------ reaching
@@ -375,7 +289,8 @@ export class ChartStage {
   private bringIntoView(id: string): void {
     const g = this.ground();
     const i = this.chart ? mainIndex(this.chart, id) : -1;
-    if (g && this.view && i >= 0 && !isWhole(g, this.view)) this.view = withEvent(this.chart!.laid, g, this.view, i);
+    if (g && this.motion.view && i >= 0 && !isWhole(g, this.motion.view))
+      this.motion.view = withEvent(this.chart!.laid, g, this.motion.view, i);
   }
 
   /** A chart may be longer than its box. */
@@ -399,7 +314,7 @@ export class ChartStage {
     this.selected = next;
     this.bringIntoView(next);
     this.scrollTo(next);
-    this.rest();
+    this.motion.rest();
     this.hooks.select(next, false);
     this.walking = next;
     this.overlay.focus(next, () => {
@@ -423,11 +338,8 @@ export class ChartStage {
     }
     const g = this.ground();
     const { parts, chart } = this;
-    if (!g || !this.view || !chart) return;
-    // The button knows the first only.
-    const pressed = parts.flatMap((p) =>
-      p.content.counts.filter((c) => isFirst(p, c, first)).map((c) => ({ part: p, ids: countedIds(p, c) })),
-    )[0];
+    if (!g || !this.motion.view || !chart) return;
+    const pressed = countFrom(parts, first);
     const ids = pressed?.ids ?? [first];
     if (ids.length === 1) {
       this.hooks.select(ids[0]!, true);
@@ -445,14 +357,14 @@ export class ChartStage {
       ids.map((id) => index.get(id)!),
     );
     // What stands at one instant never comes apart; what is seen as near as can be does not either.
-    if (target && target.scale > this.view.scale * 1.05) this.moveTo(target);
+    if (target && target.scale > this.motion.view.scale * 1.05) this.motion.to(target);
     else this.hooks.list(ids);
   }
 
   private tap(x: number, y: number): void {
     const g = this.ground();
     const { add } = this.hooks;
-    if (!g || !this.view || !this.chart) return;
+    if (!g || !this.motion.view || !this.chart) return;
     const hit = this.overlay.at(x, y);
     if (hit) {
       this.press(hit.kind, hit.ids[0]!);
@@ -462,17 +374,9 @@ export class ChartStage {
       this.hooks.select(null, false);
       return;
     }
-    const part = partAt(this.chart, this.parts, x, y);
-    if (!part) {
-      const head = this.chart.closeUps.find((c) => inBox(c, x, y));
-      if (head) this.hooks.select(this.chart.data.ids[head.whole]!, true);
-      return;
-    }
-    const { laid, content, closeUp } = part;
-    const along = content.ground.upright ? y - part.top : x - part.left;
-    const within = closeUp < 0 ? null : this.chart.data.ids[this.chart.closeUps[closeUp]!.whole]!;
-    const of = this.chart.lanes ? this.chart.laid : laid;
-    add(pointedAt(of, content.ground, content.view, along, this.chart.words.manner), within);
+    const at = emptyPlaceAt(this.chart, this.parts, x, y);
+    if (at && "whole" in at) this.hooks.select(at.whole, true);
+    else if (at) add(at.place, at.within);
   }
 
   /** Where a mouse rests over the chart. */
@@ -490,18 +394,9 @@ export class ChartStage {
       this.sheet.style.cursor = cursor;
       this.sheet.style.setProperty("--chart-cursor", cursor || "pointer");
     }
-    const part = x === null || !this.chart ? null : partAt(this.chart, this.parts, x, y);
-    if (x === null || !part || !this.chart || this.upright) {
-      this.overlay.readingLine(null, "", 0, 0);
-      return;
-    }
-    const { content, laid } = part;
-    // Of rows the ridge is the one over them.
-    const of = this.chart.lanes ? this.chart.laid : laid;
-    const top = this.chart.lanes ? 0 : part.top;
-    const date = dateAt(content.ground, content.view, x - part.left, this.chart.words.manner);
-    const foot = part.closeUp < 0 ? null : top + laid.layout.across;
-    this.overlay.readingLine(date === null ? null : x, date ?? "", top, top + of.layout.ridgeTop, foot);
+    const line = x === null || !this.chart ? null : readingAt(this.chart, this.parts, x, y);
+    if (x === null || !line) this.overlay.readingLine(null, "", 0, 0);
+    else this.overlay.readingLine(line.date === null ? null : x, line.date ?? "", line.top, line.ridgeTop, line.foot);
   }
 
   private grab(x: number, y: number, touch: boolean): boolean {
@@ -512,39 +407,23 @@ export class ChartStage {
     return this.carry.begin(x, y, {});
   }
 
-  private key = (e: KeyboardEvent): void => {
-    if (e.key === "Escape" && this.carry?.active) {
-      this.carry.cancel();
-      e.stopPropagation();
-      return;
-    }
-    if (e.altKey && !e.ctrlKey && !e.metaKey && this.carry) {
-      const id = (document.activeElement as HTMLElement | null)?.dataset.target?.match(/^event-(.+)$/)?.[1];
-      const lane = (document.activeElement as HTMLElement | null)?.dataset.target?.match(/^lane-(\d+)$/)?.[1];
-      if ((id && this.carry.key(id, e)) || (lane && this.carry.laneKey(Number(lane), e.key))) {
-        e.preventDefault();
-        e.stopPropagation();
-      }
-      return;
-    }
-    if (e.ctrlKey || e.metaKey || e.altKey || !this.act(e.key, e.shiftKey)) return;
-    e.preventDefault();
-  };
-
+  /** What a key without others means to the chart; false: nothing. */
   private act(key: string, shift: boolean): boolean {
     const size = this.ground()?.size ?? this.size.width;
-    if (key === "+" || key === "=") this.zoomBy(1);
-    else if (key === "-") this.zoomBy(-1);
-    else if (key === "0") this.whole();
-    else if (key === "z") this.toSelected();
-    else if (key === "PageDown") this.pan(size * 0.8);
-    else if (key === "PageUp") this.pan(-size * 0.8);
-    else if (key === "Home") this.walk(null, "first");
-    else if (key === "End") this.walk(null, "last");
-    else if (shift && key === "ArrowRight") this.pan(80);
-    else if (shift && key === "ArrowLeft") this.pan(-80);
-    else return false;
-    return true;
+    const acts: Record<string, () => void> = {
+      "+": () => this.zoomBy(1),
+      "=": () => this.zoomBy(1),
+      "-": () => this.zoomBy(-1),
+      "0": () => this.whole(),
+      z: () => this.toSelected(),
+      PageDown: () => this.pan(size * 0.8),
+      PageUp: () => this.pan(-size * 0.8),
+      Home: () => this.walk(null, "first"),
+      End: () => this.walk(null, "last"),
+      ...(shift ? { ArrowRight: () => this.pan(80), ArrowLeft: () => this.pan(-80) } : {}),
+    };
+    acts[key]?.();
+    return key in acts;
   }
 
   // ------------------------------------------------------------ painting
@@ -565,20 +444,21 @@ export class ChartStage {
   }
 
   private paintNow(): void {
-    const { chart, view } = this;
+    const { chart } = this;
+    const { view } = this.motion;
     if (!chart || !view) return;
     const begun = performance.now();
-    const { scene, parts } = drawView(chart, view, this.moving ? this.extras : "settle", this.selected);
+    const { scene, parts } = drawView(chart, view, this.motion.moving ? this.extras : "settle", this.selected);
     this.extras = parts.map((p) => p.content.extras);
     this.parts = parts;
     this.fitSheet(scene);
-    const faded = this.moving ? 1 : Math.min(1, (begun - this.restedAt + 16) / FADE_MS);
+    const faded = this.motion.moving ? 1 : Math.min(1, (begun - this.motion.restedAt + 16) / FADE_MS);
     const ratio = (window.devicePixelRatio || 1) * (this.subject?.board ? BOARD_SCALE : 1);
     paintCanvas(this.canvas, scene, ratio, this.pictureOf, faded);
     this.strip.mark(this.ground()!, view);
-    if (!this.moving && faded < 1 && parts.some((p) => p.content.extras.length > 0)) this.paint();
+    if (!this.motion.moving && faded < 1 && parts.some((p) => p.content.extras.length > 0)) this.paint();
     this.scene = scene;
-    if (!this.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements();
+    if (!this.motion.moving || performance.now() - this.elementsAt > ELEMENTS_MS) this.elements();
     this.pointOut();
     // What moves, opens or narrows under a pointer at rest is another date there.
     if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
@@ -598,23 +478,7 @@ export class ChartStage {
     const { chart, parts, scene } = this;
     if (!chart || !scene) return;
     const targets = targetsOf(chart, parts, true);
-    const at = this.selected === null ? -1 : this.indexOf(this.selected);
-    // The selected one can always be reached, also where its label found no room: it shows a small flag of its own.
-    let flag = null;
-    if (at >= 0 && !targets.some((t) => t.kind === "event" && t.ids[0] === this.selected && t.h > 20)) {
-      const place = this.placeOf(this.selected!);
-      const size = this.upright ? scene.height : scene.width;
-      const along = place ? Math.max(8, Math.min(size - 8, place.from)) : 0;
-      const across = (place?.across ?? 0) + 32;
-      if (place && place.to >= this.begin && place.from <= size)
-        flag = {
-          id: this.selected!,
-          x: this.upright ? across : along,
-          y: this.upright ? along : across,
-          text: `${chart.data.dates[at] ?? ""} ${chart.data.titles[at] ?? ""}`.trim(),
-          name: chart.nameOf(at),
-        };
-    }
+    const flag = this.flag(targets, scene);
     this.overlay.show(
       this.subject?.board ? targets.map(large) : targets,
       this.selected,
@@ -623,9 +487,24 @@ export class ChartStage {
       scene.height,
     );
   }
-}
 
-/** Whether an event is the first that a count stands for. */
-function isFirst({ laid, content }: Part, c: ShownCount, id: string): boolean {
-  return laid.data.ids[laid.layout.byApex[firstCounted(laid, content.ground, content.view, content.labels, c)]!] === id;
+  /** The selected one can always be reached, also where its label found no room: it shows a small flag of its own. */
+  private flag(targets: readonly Target[], scene: Scene): Flag | null {
+    const { chart, selected } = this;
+    const at = this.indexOf(selected);
+    if (!chart || selected === null || at < 0) return null;
+    if (targets.some((t) => t.kind === "event" && t.ids[0] === selected && t.h > 20)) return null;
+    const place = this.placeOf(selected);
+    const size = this.upright ? scene.height : scene.width;
+    if (!place || place.to < this.begin || place.from > size) return null;
+    const along = Math.max(8, Math.min(size - 8, place.from));
+    const across = place.across + 32;
+    return {
+      id: selected,
+      x: this.upright ? across : along,
+      y: this.upright ? along : across,
+      text: `${chart.data.dates[at] ?? ""} ${chart.data.titles[at] ?? ""}`.trim(),
+      name: chart.nameOf(at),
+    };
+  }
 }

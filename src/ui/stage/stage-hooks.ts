@@ -1,3 +1,4 @@
+import type { ChartData } from "@/core/chart/data/chart-data";
 import type { Pointed } from "@/core/chart/axis/look-at";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import type { Spot } from "@/core/timeline/fields";
@@ -87,4 +88,25 @@ export function changedSpots(before: Timeline["events"], after: Timeline["events
     found.set(id, e.spot);
   }
   return found;
+}
+
+/** The spots and events of a chart after labels were moved by hand, where that is all that changed; null: something else did too. */
+export function withSpots(
+  before: StageSubject,
+  now: StageSubject,
+  data: Pick<ChartData, "spots" | "ids">,
+  events: readonly TimelineEvent[],
+): { spots: Map<number, Spot>; events: TimelineEvent[] } | null {
+  const changed = changedSpots(before.timeline.events, now.timeline.events);
+  if (!changed || changed.size === 0) return null;
+  const spots = new Map(data.spots);
+  const next = events.slice();
+  for (const [id, spot] of changed) {
+    const i = data.ids.indexOf(id);
+    if (i < 0) continue;
+    if (spot) spots.set(i, spot);
+    else spots.delete(i);
+    next[i] = now.timeline.events.get(id)!;
+  }
+  return { spots, events: next };
 }

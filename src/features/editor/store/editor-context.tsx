@@ -1,7 +1,8 @@
 "use client";
 
 import { createContext, useContext, useSyncExternalStore } from "react";
-import type { EditorState, TimelineStore } from "./timeline-store";
+import type { TimelineStore } from "./timeline-store";
+import type { EditorState } from "./editor-state";
 
 export interface EditorTools {
   store: TimelineStore;

@@ -2,25 +2,15 @@ import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
 import { MOST, tooLong, tooLongText } from "@/core/change/limits";
-import {
-  amend,
-  edit,
-  type LastSet,
-  type Overlap,
-  receive,
-  type Replica,
-  startReplica,
-  withdraw,
-} from "@/core/change/replica";
+import { amend, edit, type LastSet, receive, type Replica, startReplica, withdraw } from "@/core/change/replica";
 import { tooMuch } from "@/core/change/too-much";
-import type { OwnWork } from "@/core/check/own-work";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
 import { cleanValue } from "@/core/text/clean";
 import type { Timeline } from "@/core/timeline/timeline";
 import { type DescriptionDoc, DescriptionDocs } from "./description-docs";
 import { joinOps } from "./join-ops";
 import { Outbox } from "./outbox";
-import type { SetAside } from "./pending-db";
+import type { EditorState, Surroundings } from "./editor-state";
 import { browserPorts, type EditorPerson, type Ports, type Publication } from "./ports";
 import { UndoHistory, type Way } from "./undo-history";
 
@@ -31,35 +21,6 @@ const GATHER_MS = 350;
 /** Only a stream that stays away for so long is worth a word, ms. */
 const QUIET_MS = 4_000;
 const CHANGED_SINCE = "Someone else has changed this since, so theirs was left as it is.";
-
-export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost";
-
-export interface EditorState {
-  timeline: Timeline;
-  saving: Saving;
-  /** Whether what others do is heard of at once; else it is asked for now and then. */
-  hearing: boolean;
-  /** How many changes the server has not confirmed. */
-  waiting: number;
-  canUndo: boolean;
-  canRedo: boolean;
-  overlaps: readonly Overlap[];
-  /** Changes the server would not take, kept on this device with their texts. */
-  setAside: readonly SetAside[];
-  /** A sentence for the person, such as what an undo left alone; null when there is none. */
-  notice: string | null;
-  editors: readonly EditorPerson[];
-  publication: Publication | null;
-  /** Null for a timeline of no assignment. */
-  work: OwnWork | null;
-}
-
-/** What surrounds a timeline when its editor opens. */
-export interface Surroundings {
-  editors: readonly EditorPerson[];
-  publication: Publication | null;
-  work: OwnWork | null;
-}
 
 /**
  * A timeline being edited: the replica, what is shown of it, and undo. Holds no React; components subscribe. Every edit is on the
