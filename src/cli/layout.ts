@@ -1,5 +1,4 @@
 import { readFile } from "node:fs/promises";
-import { extname } from "node:path";
 import { MOST } from "@/core/change/limits";
 import { countedRanks } from "@/core/chart/labels/counts";
 import { SPAN_KIND } from "@/core/chart/data/chart-data";
@@ -16,7 +15,7 @@ import { ridgeOf } from "@/core/chart/draw/ridge";
 import { inFrame } from "@/core/chart/frame/shown";
 import { instantOf, type View, wholeView } from "@/core/chart/axis/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
-import { readJson } from "@/core/formats/read-json";
+import { endingsFor, formatFor } from "@/core/formats/formats";
 import { readTable } from "@/core/formats/table";
 import type { Instant } from "@/core/time/instant";
 import type { DateOrder } from "@/core/time/read/options";
@@ -40,8 +39,8 @@ export interface LayoutOptions {
 
 /** Reads a file of events by its ending. */
 export async function readEvents(file: string, order?: DateOrder): Promise<Frozen> {
-  const ending = extname(file).toLowerCase();
-  if (ending !== ".csv" && ending !== ".json") throw new Refusal(`${file}: a file ending in .csv or .json is needed.`);
+  const format = formatFor(file, "read");
+  if (!format) throw new Refusal(`${file}: a file ending in ${endingsFor("read")} is needed.`);
   let text: string;
   try {
     text = await readFile(file, "utf8");
@@ -50,7 +49,7 @@ export async function readEvents(file: string, order?: DateOrder): Promise<Froze
     throw new Refusal(`${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : code}.`);
   }
   if (text.trim() === "") return (readTable("") as { frozen: Frozen }).frozen;
-  const read = ending === ".csv" ? readTable(text, order ? { order } : {}, MOST.drawn) : readJson(text);
+  const read = format.read!(text, order ? { order } : {});
   if ("problem" in read) throw new Refusal(`${file}: ${read.problem}`);
   if (read.frozen.events.length > MOST.drawn.most) throw new Refusal(`${file}: ${MOST.drawn.sentence}`);
   return read.frozen;

@@ -6,6 +6,7 @@ import { descriptionFrom } from "../text/description";
 import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { canonicalJson, mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
+import { endingsFor, FORMATS, formatFor } from "./formats";
 import { readJson } from "./read-json";
 import { fromSnapshot, toSnapshot } from "./snapshot";
 
@@ -137,4 +138,32 @@ it("a table of more rows than fit is refused with a sentence, and one that fits 
   const read = readTable(table(20_000));
   expect("frozen" in read && read.frozen.events.length).toBe(20_000);
   expect("frozen" in readTable(table(20_001), {}, MOST.drawn)).toBe(true);
+});
+
+describe("the table of formats", () => {
+  it.each(FORMATS.map((f) => [f.id, f] as const))("%s is found by its endings, and written is read back", (_, f) => {
+    for (const ending of f.endings) {
+      expect(formatFor(`A Timeline${ending.toUpperCase()}`, "write")).toBe(f.write ? f : null);
+      expect(formatFor(`x${ending}`, "read")).toBe(f.read ? f : null);
+    }
+    const frozen = toFrozen(timeline);
+    const text = f.write!(frozen, { width: 900, height: 400 });
+    expect(text.length).toBeGreaterThan(100);
+    if (!f.read) return;
+    const back = f.read(text, {});
+    if ("problem" in back) throw new Error(back.problem);
+    expect(back.frozen.events.map((e) => [e.title, e.when.edtf])).toEqual(
+      frozen.events.map((e) => [e.title, e.when.edtf]),
+    );
+  });
+
+  it("names no format twice, and says in words what can be done", () => {
+    const all = FORMATS.flatMap((f) => f.endings);
+    expect(new Set(all).size).toBe(all.length);
+    expect([endingsFor("read"), endingsFor("write"), formatFor("x.doc", "read")]).toEqual([
+      ".csv or .json",
+      ".csv, .json or .svg",
+      null,
+    ]);
+  });
 });

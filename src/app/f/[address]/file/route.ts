@@ -1,3 +1,4 @@
+import { FORMATS } from "@/core/formats/formats";
 import { findUser } from "@/server/accounts/sessions";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
@@ -5,6 +6,8 @@ import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
 import { findVersionText } from "@/server/timelines/publish";
 
 export const dynamic = "force-dynamic";
+
+const JSON_FORMAT = FORMATS.find((f) => f.id === "json")!;
 
 /** The frozen copy as its canonical JSON, byte for byte what its fingerprint was made from. */
 export const GET = openRoute({}, async ({ request, params }) => {
@@ -14,8 +17,8 @@ export const GET = openRoute({}, async ({ request, params }) => {
   if (!version) return fail("not_found");
   return new Response(version.json, {
     headers: {
-      "Content-Type": "application/json; charset=utf-8",
-      "Content-Disposition": `attachment; filename="timeline-${version.hash.slice(0, 8)}.json"`,
+      "Content-Type": JSON_FORMAT.mediaType,
+      "Content-Disposition": `attachment; filename="timeline-${version.hash.slice(0, 8)}${JSON_FORMAT.endings[0]}"`,
       "X-Content-Type-Options": "nosniff",
       ETag: `"${version.hash}"`,
     },

@@ -1,0 +1,87 @@
+import { drawChart } from "../chart/draw/draw-chart";
+import { toSvg } from "../chart/draw/to-svg";
+import type { CloseUpMode } from "../chart/close-ups/close-ups";
+import { PAPER } from "../chart/style/house-style";
+import { MOST } from "../change/limits";
+import type { ReadOptions } from "../time/read/options";
+import type { Scale } from "../timeline/fields";
+import { canonicalJson, type Frozen, timelineFromFrozen } from "./frozen";
+import { readJson } from "./read-json";
+import { readTable, writeTable } from "./table";
+
+/** How a drawing is written: its frame, px, how its ridge runs, and the fonts it carries, as CSS. */
+export interface Drawing {
+  width: number;
+  height: number;
+  scale?: Scale;
+  upright?: boolean;
+  rows?: boolean;
+  closeUps?: CloseUpMode;
+  fonts?: string;
+}
+
+/** A form in which a timeline comes in or goes out as a file. */
+export interface Format {
+  id: "csv" | "json" | "svg";
+  /** Endings of file names, in lower case. */
+  endings: readonly string[];
+  mediaType: string;
+  /** Gives the timeline, or a sentence why not. */
+  read?: (text: string, options: ReadOptions) => { frozen: Frozen } | { problem: string };
+  write?: (timeline: Frozen, drawing: Drawing) => string;
+}
+
+/** Every format, in one table: what the command, routes and screens offer follows from it. */
+export const FORMATS: readonly Format[] = [
+  {
+    id: "csv",
+    endings: [".csv"],
+    mediaType: "text/csv; charset=utf-8",
+    read: (text, options) => readTable(text, options, MOST.drawn),
+    write: writeTable,
+  },
+  {
+    id: "json",
+    endings: [".json"],
+    mediaType: "application/json; charset=utf-8",
+    read: readJson,
+    write: (timeline) => `${canonicalJson(timeline)}\n`,
+  },
+  {
+    id: "svg",
+    endings: [".svg"],
+    mediaType: "image/svg+xml",
+    write: drawn,
+  },
+];
+
+/** The format of a file by its name's ending; null where none has it, or it cannot do what is asked. */
+export function formatFor(name: string, does: "read" | "write"): Format | null {
+  const lower = name.toLowerCase();
+  return FORMATS.find((f) => f[does] && f.endings.some((e) => lower.endsWith(e))) ?? null;
+}
+
+/** The endings of all formats that can be read or written, in words: ".csv or .json". */
+export function endingsFor(does: "read" | "write"): string {
+  const all = FORMATS.filter((f) => f[does]).flatMap((f) => f.endings);
+  return all.length < 2 ? (all[0] ?? "") : `${all.slice(0, -1).join(", ")} or ${all.at(-1)}`;
+}
+
+function drawn(frozen: Frozen, o: Drawing): string {
+  const timeline = { ...timelineFromFrozen(frozen), ...(o.scale ? { scale: o.scale } : {}) };
+  const scene = drawChart(
+    timeline,
+    { width: o.width, height: o.height },
+    {
+      upright: o.upright ?? false,
+      rows: o.rows && !o.upright ? { folded: new Set<string>() } : undefined,
+      closeUps: o.closeUps ?? "auto",
+    },
+  );
+  return toSvg(scene, {
+    pictureUrl: () => null,
+    label: frozen.title || "Timeline",
+    ...(o.fonts ? { style: o.fonts } : {}),
+    paper: PAPER,
+  });
+}
