@@ -1,8 +1,18 @@
 // Serves the built application: node scripts/serve.mjs HOST PORT. Looks at every request before Next does: methods, the
-// address, and from where it really comes.
+// address, and from where it really comes. WEB=2 and more: so many processes behind the one port.
+import cluster from "node:cluster";
 import { createServer } from "node:http";
 import next from "next";
 import { ROOT } from "./lib/machine.mjs";
+import { say } from "./lib/say.mjs";
+
+/** More than that share one PostgreSQL badly. */
+const MOST_PROCESSES = 8;
+const WEB = Math.min(MOST_PROCESSES, Math.max(1, Math.floor(Number(process.env.WEB ?? 1)) || 1));
+const BEAT_MS = 5_000;
+/** A process that has not beaten for so long hangs. */
+const HANGS_MS = 30_000;
+const AGAIN_MS = 500;
 
 const [host = "127.0.0.1", port = "3000"] = process.argv.slice(2);
 const METHODS = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
@@ -44,47 +54,88 @@ function comesFrom(request) {
   );
 }
 
-const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) });
-await app.prepare();
-const handle = app.getRequestHandler();
-const server = createServer(
-  { requestTimeout: REQUEST_MS, keepAliveTimeout: 65_000, maxHeaderSize: 16_384 },
-  (request, response) => {
-    if (!METHODS.has(request.method))
-      return refuse(response, 405, "bad_method", "Fastigo does not know this method. Nothing was changed.");
-    if (!isAddress(request.url))
-      return refuse(
-        response,
-        400,
-        "bad_address",
-        "This address holds characters no address of Fastigo has. Check it, or ask whoever gave it to you.",
+/** Keeps the processes going: each shares nothing with the others but the database, so that any may end at any time. */
+function tend() {
+  let ending = false;
+  const beats = new Map();
+  const begin = () => {
+    const worker = cluster.fork();
+    beats.set(worker, Date.now());
+    worker.on("message", () => beats.set(worker, Date.now()));
+    worker.once("exit", (code, signal) => {
+      beats.delete(worker);
+      if (ending) {
+        if (beats.size === 0) process.exit(0);
+        return;
+      }
+      say(
+        `One of ${WEB} processes ${signal ? `was ended by ${signal}` : `ended with status ${code}`}; another takes its place.`,
       );
-    // Pages are read; what alters something goes to the routes, which count what arrives.
-    if (!READING.has(request.method) && !request.url.startsWith("/api/"))
-      return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
-    request.headers["x-fastigo-from"] = comesFrom(request);
-    handle(request, response).catch((error) => {
-      console.error(error);
-      if (!response.headersSent)
-        refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");
-      else response.destroy();
+      setTimeout(begin, AGAIN_MS);
     });
-  },
-);
-server.on("clientError", (_error, socket) => {
-  if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n");
-});
-// A fault in one request is written down and does not take the others with it; what the process cannot go on from, its
-// watcher starts again.
-process.on("unhandledRejection", (error) => console.error("Not caught:", error));
-server.listen(Number(port), host);
-for (const signal of ["SIGTERM", "SIGINT"])
-  process.on(signal, () => {
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    // The streams have been told to end; whoever hangs on after that is cut off.
-    setTimeout(() => {
-      server.closeAllConnections();
-      process.exit(0);
-    }, 3_000).unref();
+  };
+  for (let i = 0; i < WEB; i++) begin();
+  setInterval(() => {
+    for (const [worker, at] of beats) if (Date.now() - at > HANGS_MS) worker.process.kill("SIGKILL");
+  }, BEAT_MS).unref();
+  for (const signal of ["SIGTERM", "SIGINT"])
+    process.on(signal, () => {
+      ending = true;
+      for (const worker of beats.keys()) worker.process.kill("SIGTERM");
+      setTimeout(() => process.exit(0), 5_000).unref();
+    });
+}
+
+async function serve() {
+  const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) });
+  await app.prepare();
+  const handle = app.getRequestHandler();
+  const server = createServer(
+    { requestTimeout: REQUEST_MS, keepAliveTimeout: 65_000, maxHeaderSize: 16_384 },
+    (request, response) => {
+      if (!METHODS.has(request.method))
+        return refuse(response, 405, "bad_method", "Fastigo does not know this method. Nothing was changed.");
+      if (!isAddress(request.url))
+        return refuse(
+          response,
+          400,
+          "bad_address",
+          "This address holds characters no address of Fastigo has. Check it, or ask whoever gave it to you.",
+        );
+      // Pages are read; what alters something goes to the routes, which count what arrives.
+      if (!READING.has(request.method) && !request.url.startsWith("/api/"))
+        return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
+      request.headers["x-fastigo-from"] = comesFrom(request);
+      handle(request, response).catch((error) => {
+        console.error(error);
+        if (!response.headersSent)
+          refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");
+        else response.destroy();
+      });
+    },
+  );
+  server.on("clientError", (_error, socket) => {
+    if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n");
   });
+  // A fault in one request is written down and does not take the others with it; what the process cannot go on from, its
+  // watcher starts again.
+  process.on("unhandledRejection", (error) => console.error("Not caught:", error));
+  server.listen(Number(port), host);
+  for (const signal of ["SIGTERM", "SIGINT"])
+    process.on(signal, () => {
+      server.close(() => process.exit(0));
+      server.closeIdleConnections();
+      // The streams have been told to end; whoever hangs on after that is cut off.
+      setTimeout(() => {
+        server.closeAllConnections();
+        process.exit(0);
+      }, 3_000).unref();
+    });
+  if (cluster.isWorker) {
+    const beat = setInterval(() => process.connected && process.send("beat"), BEAT_MS);
+    beat.unref();
+  }
+}
+
+if (WEB > 1 && cluster.isPrimary) tend();
+else await serve();

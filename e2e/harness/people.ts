@@ -54,12 +54,18 @@ export async function writeLines(page: Page, lines: string[]): Promise<void> {
 }
 
 /** A second person who is invited into somebody's timeline by a link, and is in its editor. */
-export async function invited(browser: Browser, owner: Page, address: string, name = "Obi"): Promise<Person> {
+export async function invited(
+  browser: Browser,
+  owner: Page,
+  address: string,
+  name = "Obi",
+  url = serverUrl(),
+): Promise<Person> {
   await owner.getByRole("button", { name: "Share" }).click();
   await owner.getByRole("button", { name: "Invite by a link" }).click();
   const invitation = await owner.getByLabel(/Whoever opens this link/).inputValue();
   await owner.keyboard.press("Escape");
-  const person = await newPerson(browser, name);
+  const person = await newPerson(browser, name, url);
   await person.page.goto(invitation);
   await person.page.getByRole("button", { name: "Join" }).click();
   await expect(person.page).toHaveURL(address);

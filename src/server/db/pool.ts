@@ -18,8 +18,8 @@ function connect(): AnySql {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error("DATABASE_URL is not set. `npm start` sets it; so do the tests.");
   return postgres(url, {
-    // Threads work on one thing at a time.
-    max: isMainThread ? 12 : 2,
+    // Threads work on one thing at a time; several processes share what one database has.
+    max: !isMainThread ? 2 : Number(process.env.WEB ?? 1) > 1 ? 8 : 12,
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     onnotice: () => {},
     // Bytes of timelines and files: never `Date` for days of history.
