@@ -1,4 +1,13 @@
 -- The shape of the database after all migrations, to read in review; never run.
+CREATE FUNCTION public.as_json(text) RETURNS jsonb
+    LANGUAGE plpgsql IMMUTABLE STRICT
+    AS $_$
+begin
+  return $1::jsonb;
+exception when others then
+  return regexp_replace($1, '\\u(0000|[dD][89a-fA-F][0-9a-fA-F]{2})', '', 'g')::jsonb;
+end $_$;
+
 CREATE FUNCTION public.refuse_alteration() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -25,6 +34,12 @@ begin
   end if;
   return new;
 end $$;
+
+CREATE FUNCTION public.teaches(class_id text, account_id text) RETURNS boolean
+    LANGUAGE sql STABLE
+    AS $_$
+  select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2)
+$_$;
 
 CREATE TABLE public.account (
     id text NOT NULL,
@@ -116,12 +131,13 @@ CREATE TABLE public.check_result (
 CREATE TABLE public.class (
     id text NOT NULL,
     name text NOT NULL,
-    teacher_id text NOT NULL,
     join_code text,
     publish_limit text DEFAULT 'link'::text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     retention_months integer DEFAULT 24 NOT NULL,
     closed_at timestamp with time zone,
+    zone text DEFAULT 'UTC'::text NOT NULL,
+    organisation_id text,
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
     CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text]))),
     CONSTRAINT class_retention_months CHECK (((retention_months >= 1) AND (retention_months <= 120)))
@@ -130,8 +146,45 @@ CREATE TABLE public.class (
 CREATE TABLE public.class_member (
     class_id text NOT NULL,
     account_id text NOT NULL,
+    joined_at timestamp with time zone DEFAULT now() NOT NULL,
+    note text DEFAULT ''::text NOT NULL,
+    CONSTRAINT class_member_note_short CHECK ((length(note) <= 40))
+);
+
+CREATE TABLE public.class_teacher (
+    class_id text NOT NULL,
+    account_id text NOT NULL,
     joined_at timestamp with time zone DEFAULT now() NOT NULL
 );
+
+CREATE TABLE public.submission (
+    id text NOT NULL,
+    group_id text NOT NULL,
+    version_id text NOT NULL,
+    submitted_by text NOT NULL,
+    submitted_at timestamp with time zone DEFAULT now() NOT NULL,
+    due_at timestamp with time zone NOT NULL,
+    content text NOT NULL,
+    hash text NOT NULL,
+    taken_back_at timestamp with time zone,
+    members text[] DEFAULT '{}'::text[] NOT NULL,
+    replaced_by text
+);
+
+CREATE VIEW public.current_submission AS
+ SELECT submission.id,
+    submission.group_id,
+    submission.version_id,
+    submission.submitted_by,
+    submission.submitted_at,
+    submission.due_at,
+    submission.content,
+    submission.hash,
+    submission.taken_back_at,
+    submission.members,
+    submission.replaced_by
+   FROM public.submission
+  WHERE ((submission.taken_back_at IS NULL) AND (submission.replaced_by IS NULL));
 
 CREATE TABLE public.editor (
     timeline_id text NOT NULL,
@@ -191,6 +244,15 @@ CREATE TABLE public.given_event (
     locked boolean NOT NULL
 );
 
+CREATE TABLE public.given_mark (
+    submission_id text NOT NULL,
+    n integer NOT NULL,
+    result text NOT NULL,
+    reason text NOT NULL,
+    CONSTRAINT given_mark_reason_given CHECK (((length(reason) >= 1) AND (length(reason) <= 500))),
+    CONSTRAINT given_mark_result_known CHECK ((result = ANY (ARRAY['right'::text, 'less_exact'::text, 'wrong'::text, 'no_date'::text])))
+);
+
 CREATE TABLE public.group_member (
     assignment_id text NOT NULL,
     account_id text NOT NULL,
@@ -235,7 +297,8 @@ CREATE TABLE public.mark (
     submission_id text NOT NULL,
     points numeric,
     comment text DEFAULT ''::text NOT NULL,
-    returned_at timestamp with time zone
+    returned_at timestamp with time zone,
+    to_improve boolean DEFAULT false NOT NULL
 );
 
 CREATE TABLE public.media (
@@ -270,6 +333,20 @@ CREATE TABLE public.one_time_code (
     expires_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.organisation (
+    id text NOT NULL,
+    name text NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT organisation_name_length CHECK (((length(name) >= 1) AND (length(name) <= 120)))
+);
+
+CREATE TABLE public.organisation_member (
+    organisation_id text NOT NULL,
+    account_id text NOT NULL,
+    role text NOT NULL,
+    CONSTRAINT organisation_role_known CHECK ((role = ANY (ARRAY['administrator'::text, 'teacher'::text])))
+);
+
 CREATE TABLE public.page (
     version_id text NOT NULL,
     build text NOT NULL,
@@ -288,6 +365,8 @@ CREATE TABLE public.publication (
     byline text DEFAULT ''::text NOT NULL,
     events integer DEFAULT 0 NOT NULL,
     published_at timestamp with time zone DEFAULT now() NOT NULL,
+    class_id text,
+    zone text DEFAULT 'UTC'::text NOT NULL,
     CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
 );
 
@@ -307,23 +386,28 @@ CREATE TABLE public.session (
     seen_at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE VIEW public.shown_publication AS
+ SELECT p.timeline_id,
+    p.address,
+    p.version_id,
+    p.taken_back_at,
+    p.title,
+    p.byline,
+    p.events,
+    p.published_at,
+    p.visibility AS chosen,
+    (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])[LEAST(array_position(ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text], p.visibility), array_position(ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text], COALESCE(c.publish_limit, 'everybody'::text)))] AS visibility,
+    COALESCE(c.id, p.class_id) AS class_id,
+    p.zone
+   FROM (((public.publication p
+     LEFT JOIN public.group_work g ON ((g.timeline_id = p.timeline_id)))
+     LEFT JOIN public.assignment a ON ((a.id = g.assignment_id)))
+     LEFT JOIN public.class c ON ((c.id = a.class_id)));
+
 CREATE TABLE public.sign_in_attempt (
     name text NOT NULL,
     failures integer NOT NULL,
     last_at timestamp with time zone NOT NULL
-);
-
-CREATE TABLE public.submission (
-    id text NOT NULL,
-    group_id text NOT NULL,
-    version_id text NOT NULL,
-    submitted_by text NOT NULL,
-    submitted_at timestamp with time zone DEFAULT now() NOT NULL,
-    due_at timestamp with time zone NOT NULL,
-    content text NOT NULL,
-    hash text NOT NULL,
-    taken_back_at timestamp with time zone,
-    members text[] DEFAULT '{}'::text[] NOT NULL
 );
 
 CREATE TABLE public.thumbnail (
@@ -356,6 +440,7 @@ CREATE TABLE public.timeline (
     lengths boolean DEFAULT false NOT NULL,
     today boolean DEFAULT false NOT NULL,
     log_bytes bigint DEFAULT 0 NOT NULL,
+    times_on jsonb,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
@@ -437,6 +522,9 @@ ALTER TABLE ONLY public.class_member
 ALTER TABLE ONLY public.class
     ADD CONSTRAINT class_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.class_teacher
+    ADD CONSTRAINT class_teacher_pkey PRIMARY KEY (class_id, account_id);
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_pkey PRIMARY KEY (timeline_id, account_id);
 
@@ -451,6 +539,9 @@ ALTER TABLE ONLY public.frozen_copy
 
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.given_mark
+    ADD CONSTRAINT given_mark_pkey PRIMARY KEY (submission_id, n);
 
 ALTER TABLE ONLY public.group_member
     ADD CONSTRAINT group_member_pkey PRIMARY KEY (assignment_id, account_id);
@@ -481,6 +572,12 @@ ALTER TABLE ONLY public.migration
 
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_pkey PRIMARY KEY (account_id);
+
+ALTER TABLE ONLY public.organisation_member
+    ADD CONSTRAINT organisation_member_pkey PRIMARY KEY (organisation_id, account_id);
+
+ALTER TABLE ONLY public.organisation
+    ADD CONSTRAINT organisation_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_pkey PRIMARY KEY (version_id, build);
@@ -539,7 +636,7 @@ CREATE UNIQUE INDEX class_join_code_unique ON public.class USING btree (upper(jo
 
 CREATE INDEX class_member_account ON public.class_member USING btree (account_id);
 
-CREATE INDEX class_teacher ON public.class USING btree (teacher_id);
+CREATE INDEX class_teacher_account ON public.class_teacher USING btree (account_id);
 
 CREATE INDEX editor_account ON public.editor USING btree (account_id);
 
@@ -568,6 +665,8 @@ CREATE INDEX session_expires ON public.session USING btree (expires_at);
 CREATE UNIQUE INDEX session_id_unique ON public.session USING btree (id);
 
 CREATE INDEX submission_group ON public.submission USING btree (group_id);
+
+CREATE INDEX submission_replaced_by ON public.submission USING btree (replaced_by);
 
 CREATE UNIQUE INDEX timeline_join_token_unique ON public.timeline USING btree (join_token);
 
@@ -610,7 +709,13 @@ ALTER TABLE ONLY public.class_member
     ADD CONSTRAINT class_member_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.class
-    ADD CONSTRAINT class_teacher_id_fkey FOREIGN KEY (teacher_id) REFERENCES public.account(id);
+    ADD CONSTRAINT class_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id);
+
+ALTER TABLE ONLY public.class_teacher
+    ADD CONSTRAINT class_teacher_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.class_teacher
+    ADD CONSTRAINT class_teacher_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -635,6 +740,9 @@ ALTER TABLE ONLY public.frozen_copy
 
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
+
+ALTER TABLE ONLY public.given_mark
+    ADD CONSTRAINT given_mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.group_member
     ADD CONSTRAINT group_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -675,8 +783,17 @@ ALTER TABLE ONLY public.media
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.organisation_member
+    ADD CONSTRAINT organisation_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.organisation_member
+    ADD CONSTRAINT organisation_member_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
 
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
@@ -695,6 +812,9 @@ ALTER TABLE ONLY public.session
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_group_id_fkey FOREIGN KEY (group_id) REFERENCES public.group_work(id);
+
+ALTER TABLE ONLY public.submission
+    ADD CONSTRAINT submission_replaced_by_fkey FOREIGN KEY (replaced_by) REFERENCES public.submission(id);
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_submitted_by_fkey FOREIGN KEY (submitted_by) REFERENCES public.account(id);
@@ -728,3 +848,5 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
+
