@@ -19,7 +19,9 @@ const FLOORS = [
     "cli",
   ],
   ["server", "ui", "workers"],
-  ["core/formats", "core/check", "core/chart", "core/testing"],
+  ["core/formats", "core/chart", "core/testing"],
+  ["core/words"],
+  ["core/check"],
   ["core/change"],
   ["core/timeline"],
   ["core/time", "core/text"],
@@ -30,7 +32,6 @@ const BESIDE = new Set([
   "threads > features/marking",
   "ui > workers",
   "core/formats > core/chart",
-  "core/check > core/formats",
   "core/time > core/text",
   "core/text > core/time",
 ]);

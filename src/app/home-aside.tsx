@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { lateText } from "@/core/time/late";
+import { lateText } from "@/core/words/en/late";
 import type { ClassCard } from "@/server/classes/class";
 import type { StudentWork, TeacherWork } from "@/server/classes/home";
 import { ZonedTime } from "@/ui/zoned-time";

@@ -1,7 +1,8 @@
 import { createInterface } from "node:readline";
 import type { Readable, Writable } from "node:stream";
 import { civilFrom } from "@/core/time/calendar";
-import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
+import { offeredReadings } from "@/core/time/date-problem";
+import { dateProblemText } from "@/core/words/en/dates";
 import { readEdtf } from "@/core/time/read/notation";
 import { readWhen } from "@/core/time/read/read-when";
 import type { DateOrder, ReadOptions } from "@/core/time/read/options";

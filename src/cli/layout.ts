@@ -20,6 +20,7 @@ import { readTable } from "@/core/formats/table";
 import type { Instant } from "@/core/time/instant";
 import type { DateOrder } from "@/core/time/read/options";
 import type { Scale } from "@/core/timeline/fields";
+import { LIMIT_SENTENCES } from "@/core/words/en/limits";
 
 /** What went wrong with a command, in a sentence for whoever gave it. */
 export class Refusal extends Error {}
@@ -51,7 +52,7 @@ export async function readEvents(file: string, order?: DateOrder): Promise<Froze
   if (text.trim() === "") return (readTable("") as { frozen: Frozen }).frozen;
   const read = format.read!(text, order ? { order } : {});
   if ("problem" in read) throw new Refusal(`${file}: ${read.problem}`);
-  if (read.frozen.events.length > MOST.drawn.most) throw new Refusal(`${file}: ${MOST.drawn.sentence}`);
+  if (read.frozen.events.length > MOST.drawn.most) throw new Refusal(`${file}: ${LIMIT_SENTENCES.drawn}`);
   return read.frozen;
 }
 

@@ -3,7 +3,8 @@ import { descriptionFrom } from "../text/description";
 import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { compareGiven, type GivenResult } from "./given-dates";
-import { checkRequirements, type Requirement, requirementText } from "./requirements";
+import { checkRequirements, type Requirement } from "./requirements";
+import { requirementText } from "../words/en/class-work";
 
 describe("a given date", () => {
   it.each<[string, string, GivenResult]>([

@@ -3,14 +3,6 @@ import type { Instant } from "../time/instant";
 
 export type GivenResult = "right" | "less_exact" | "wrong" | "no_date";
 
-/** In words, as beside a given event once the work is returned. */
-export const GIVEN_WORDS: Record<GivenResult, string> = {
-  right: "right",
-  less_exact: "right but less exact",
-  wrong: "wrong",
-  no_date: "no date",
-};
-
 /**
  * How a student's date of a given event compares with the right one. Right: what they mean lies within it. Right but less
  * exact: it holds the right date and more, be it a moment or a span. "About" makes a right date less exact. Anything else is

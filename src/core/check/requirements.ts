@@ -22,33 +22,6 @@ export interface Check {
   missing: string;
 }
 
-/** A requirement as the sentence a student reads. */
-export function requirementText(r: Requirement): string {
-  switch (r.kind) {
-    case "events":
-      return `At least ${r.count} ${r.count === 1 ? "event" : "events"}`;
-    case "media":
-      return `At least ${r.count} ${r.count === 1 ? "picture or video" : "pictures or videos"}`;
-    case "sources":
-      return "Every event with a source";
-    case "words":
-      return `A description of at most ${r.count} words for every event`;
-    case "categories":
-      return `The categories ${r.names.map((n) => `“${n}”`).join(", ")}, each in use`;
-  }
-}
-
-/** The short name beside its marks in the ready check. */
-export function requirementName(r: Requirement): string {
-  return {
-    events: "Events",
-    media: "Pictures and videos",
-    sources: "Sources",
-    words: "Words",
-    categories: "Categories",
-  }[r.kind];
-}
-
 /**
  * Checks every requirement against a timeline. Events are all that are not deleted, spans, parts and given ones
  * included; media are distinct pictures and videos that belong to such an event or to the timeline itself.

@@ -1,5 +1,4 @@
 import fc from "fast-check";
-import { MOST } from "../change/limits";
 import { readTable } from "./table";
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/description";
@@ -9,6 +8,7 @@ import { canonicalJson, mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
 import { endingsFor, FORMATS, formatFor } from "./formats";
 import { readJson } from "./read-json";
 import { fromSnapshot, toSnapshot } from "./snapshot";
+import { LIMIT_SENTENCES } from "../words/en/limits";
 
 const timeline: Timeline = {
   ...emptyTimeline("t"),
@@ -134,10 +134,10 @@ it("a snapshot on its way to the browser comes out as it went in", () => {
 it("a table of more rows than fit is refused with a sentence, and one that fits is read in time, whatever it names", () => {
   const row = "1872,The same,,The same\n";
   const table = (n: number) => `When,Title,Category,Part of\n${row.repeat(n)}`;
-  expect(readTable(table(20_001))).toEqual({ problem: MOST.tableRows.sentence });
+  expect(readTable(table(20_001))).toEqual({ problem: LIMIT_SENTENCES.tableRows });
   const read = readTable(table(20_000));
   expect("frozen" in read && read.frozen.events.length).toBe(20_000);
-  expect("frozen" in readTable(table(20_001), {}, MOST.drawn)).toBe(true);
+  expect("frozen" in readTable(table(20_001), {}, "drawn")).toBe(true);
 });
 
 describe("the table of formats", () => {

@@ -11,6 +11,7 @@ import { holds } from "../timeline/parts";
 import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook } from "../timeline/timeline";
 import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
 import { mannerOf } from "../timeline/read-options";
+import { LIMIT_SENTENCES } from "../words/en/limits";
 
 /** The columns of a table of events, in the order they are written; others are not read. */
 export const COLUMNS = [
@@ -43,14 +44,14 @@ const MOST_NAMESAKES = 100;
 export function readTable(
   text: string,
   options: ReadOptions = {},
-  most: { most: number; sentence: string } = MOST.tableRows,
+  most: "tableRows" | "drawn" = "tableRows",
 ): { frozen: Frozen } | { problem: string } {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: true });
   const timeline = emptyTimeline("table");
   const [header, ...records] = data;
   const empty = toFrozen(timeline);
   if (!header) return { frozen: empty };
-  if (records.length > most.most) return { problem: most.sentence };
+  if (records.length > MOST[most].most) return { problem: LIMIT_SENTENCES[most] };
   const at = new Map<Column, number>();
   for (const c of COLUMNS) {
     const i = header.findIndex((h) => h.trim().toLowerCase() === c.toLowerCase());

@@ -2,8 +2,10 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, useState } from "react";
-import { type Requirement, requirementText } from "@/core/check/requirements";
-import { type DateProblem, dateProblemText, offeredReadings } from "@/core/time/date-problem";
+import type { Requirement } from "@/core/check/requirements";
+import { requirementText } from "@/core/words/en/class-work";
+import { type DateProblem, offeredReadings } from "@/core/time/date-problem";
+import { dateProblemText } from "@/core/words/en/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";

@@ -2,7 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { GIVEN_WORDS, type GivenResult } from "@/core/check/given-dates";
+import type { GivenResult } from "@/core/check/given-dates";
+import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";

@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { requirementName } from "@/core/check/requirements";
-import { lateText } from "@/core/time/late";
+import { requirementName } from "@/core/words/en/class-work";
+import { lateText } from "@/core/words/en/late";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -3,8 +3,9 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { type Check, requirementName } from "@/core/check/requirements";
-import { lateText } from "@/core/time/late";
+import type { Check } from "@/core/check/requirements";
+import { requirementName } from "@/core/words/en/class-work";
+import { lateText } from "@/core/words/en/late";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";

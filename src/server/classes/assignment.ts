@@ -1,7 +1,8 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
-import { type Requirement, requirementText } from "@/core/check/requirements";
+import type { Requirement } from "@/core/check/requirements";
+import { requirementText } from "@/core/words/en/class-work";
 import { zonedText } from "@/core/time/zoned";
 import { between } from "@/core/timeline/place";
 import {

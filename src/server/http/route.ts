@@ -2,7 +2,7 @@ import "server-only";
 import { Ajv, type JSONSchemaType, type ValidateFunction } from "ajv";
 import { isClean } from "@/core/text/clean";
 import { findUser, type User } from "../accounts/sessions";
-import { FAILURES, type Failure, fail, isFailure, Refused, sentenceOf } from "./failure";
+import { type Failure, fail, isFailure, Refused, sentenceOf, statusOf } from "./failure";
 import { isOwnOrigin } from "./origin";
 import { plainPage } from "./plain-page";
 import { readJson } from "./read-body";
@@ -118,12 +118,12 @@ function faultOf(error: unknown): "no_database" | "disk_full" | "broken" {
 export function failureResponse(f: Failure): Response {
   return Response.json(
     { failed: f.failed, sentence: sentenceOf(f) },
-    { status: FAILURES[f.failed][0], headers: { "Cache-Control": "no-store" } },
+    { status: statusOf(f), headers: { "Cache-Control": "no-store" } },
   );
 }
 
 function failurePage(f: Failure): Response {
-  const status = FAILURES[f.failed][0];
+  const status = statusOf(f);
   const title =
     status === 404
       ? "There is nothing here that you may see"

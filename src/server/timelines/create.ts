@@ -9,6 +9,7 @@ import { rightsChanged } from "../live/notify";
 import { groupDeleted } from "../classes/reach";
 import { requireRight } from "./access";
 import { takeChangeIn } from "./take-change";
+import { LIMIT_SENTENCES } from "@/core/words/en/limits";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
 export async function createTimeline(
@@ -32,7 +33,7 @@ export async function createTimelineIn(
 ): Promise<Failure | { id: string }> {
   const [have] = await tx<{ n: number }[]>`
     select count(*)::int as n from editor where account_id = ${owner} and role = 'owner'`;
-  if (have!.n >= MOST.timelines.most) return fail("too_much", MOST.timelines.sentence);
+  if (have!.n >= MOST.timelines.most) return fail("too_much", LIMIT_SENTENCES.timelines);
   const id = nanoid(16);
   await tx`insert into timeline (id, period) values (${id}, ${tx.json(UNDATED as never)})`;
   await tx`insert into editor (timeline_id, account_id, role) values (${id}, ${owner}, 'owner')`;

@@ -3,7 +3,8 @@ import { createHash } from "node:crypto";
 import postgres from "postgres";
 import { Draft, type Was } from "@/core/change/apply";
 import { type Change, type ConfirmedChange, type Op, tableOf } from "@/core/change/change";
-import { MOST, tooLong, tooLongText } from "@/core/change/limits";
+import { MOST, tooLong } from "@/core/change/limits";
+import { LIMIT_SENTENCES, tooLongText } from "@/core/words/en/limits";
 import { tooMuch } from "@/core/change/too-much";
 import { fromBase64 } from "@/core/text/base64";
 import { takeUpdate } from "@/core/text/description";
@@ -44,7 +45,7 @@ export async function takeChange(timeline: string, change: Change, known = chang
 export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Promise<{ seq: number }> {
   const long = tooLong(change.ops);
   if (long) throw new Refused(fail("text_long", tooLongText(long)));
-  if (change.ops.length > MOST.steps.most) throw new Refused(fail("too_much", MOST.steps.sentence));
+  if (change.ops.length > MOST.steps.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.steps));
   const digest = createHash("sha256")
     .update(JSON.stringify([change.author, change.base, change.ops]))
     .digest();
@@ -62,13 +63,13 @@ export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Pr
   const { timeline: before, unread } = (await readForChange(tx, timeline, change.ops))!;
   const { ops, was, after } = await merge(tx, before, change.ops);
   const over = tooMuch(before, after, ops, unread);
-  if (over) throw new Refused(fail("too_much", MOST[over].sentence));
+  if (over) throw new Refused(fail("too_much", LIMIT_SENTENCES[over]));
   await write(tx, before, after, ops);
 
   const seq = locked.seq + 1;
   const log = [JSON.stringify(ops), JSON.stringify(was)] as const;
   const bytes = Number(locked.logBytes) + Buffer.byteLength(log[0]) + Buffer.byteLength(log[1]);
-  if (bytes > MOST.logBytes.most) throw new Refused(fail("too_much", MOST.logBytes.sentence));
+  if (bytes > MOST.logBytes.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.logBytes));
   await tx`update timeline set seq = ${seq}, log_bytes = ${bytes}, altered_at = now() where id = ${timeline}`;
   await tx`
     insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
@@ -123,8 +124,8 @@ function takeWords(draft: Draft, op: Extract<Op, { kind: "describe" }>): boolean
   if (!taken?.plainLinks) throw new Refused(fail("not_an_update"));
   if (!taken.changed) return false;
   if (!taken.clean) throw new Refused(fail("bad_characters"));
-  if (taken.characters > MOST.description.most) throw new Refused(fail("too_much", MOST.description.sentence));
-  if (taken.depth > MOST.nested.most) throw new Refused(fail("too_much", MOST.nested.sentence));
+  if (taken.characters > MOST.description.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.description));
+  if (taken.depth > MOST.nested.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.nested));
   if (taken.state.length > MOST_DESCRIPTION) throw new Refused(fail("description_large"));
   draft.describe(op.of, taken.state);
   return true;

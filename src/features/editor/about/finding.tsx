@@ -3,7 +3,8 @@
 import type { Problem } from "@/core/timeline/problems";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { mendsOf, problemText } from "./problem-text";
+import { mendsOf } from "./mends";
+import { problemText } from "../../../core/words/en/findings";
 
 /** A finding in a sentence, with the ways to mend it; `named`: it says which event it is about, and leads there. */
 export function Finding({ problem: p, named = false }: { problem: Problem; named?: boolean }) {

@@ -2,7 +2,7 @@
 
 import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
 import { LIMITS } from "@/core/change/limits";
-import { dateProblemText } from "@/core/time/date-problem";
+import { dateProblemText } from "@/core/words/en/dates";
 import { whenLabel } from "@/core/time/write-when";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
 import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";

@@ -2,7 +2,7 @@
 
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useEffect, useMemo, useRef } from "react";
-import { GIVEN_WORDS } from "@/core/check/given-dates";
+import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";

@@ -1,7 +1,8 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { dateProblemText, offeredReadings } from "@/core/time/date-problem";
+import { offeredReadings } from "@/core/time/date-problem";
+import { dateProblemText } from "@/core/words/en/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import type { When } from "@/core/time/when";
 import { momentLabel, whenFullLabel, whenLabel } from "@/core/time/write-when";

@@ -1,7 +1,8 @@
 import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
-import { MOST, tooLong, tooLongText } from "@/core/change/limits";
+import { tooLong } from "@/core/change/limits";
+import { LIMIT_SENTENCES, tooLongText } from "@/core/words/en/limits";
 import { amend, edit, type LastSet, receive, type Replica, startReplica, withdraw } from "@/core/change/replica";
 import { tooMuch } from "@/core/change/too-much";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
@@ -189,8 +190,8 @@ export class TimelineStore {
     if (after === this.replica.current) return null;
     const over = tooMuch(this.replica.current, after, ops);
     if (over) {
-      this.set({ notice: MOST[over].sentence });
-      return MOST[over].sentence;
+      this.set({ notice: LIMIT_SENTENCES[over] });
+      return LIMIT_SENTENCES[over];
     }
     this.record(ops, group, true);
     return null;

@@ -2,8 +2,9 @@
 
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { checkRequirements, requirementName, requirementText } from "@/core/check/requirements";
-import { lateText } from "@/core/time/late";
+import { checkRequirements } from "@/core/check/requirements";
+import { requirementName, requirementText } from "@/core/words/en/class-work";
+import { lateText } from "@/core/words/en/late";
 import { inOrder } from "@/core/timeline/order";
 import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";

@@ -1,9 +1,10 @@
 "use client";
 
 import { useState } from "react";
-import { GIVEN_WORDS } from "@/core/check/given-dates";
-import { checkRequirements, requirementText } from "@/core/check/requirements";
-import { lateText } from "@/core/time/late";
+import { GIVEN_WORDS } from "@/core/words/en/class-work";
+import { checkRequirements } from "@/core/check/requirements";
+import { requirementText } from "@/core/words/en/class-work";
+import { lateText } from "@/core/words/en/late";
 import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";

@@ -1,5 +1,5 @@
 import Papa from "papaparse";
-import { requirementName } from "@/core/check/requirements";
+import { requirementName } from "@/core/words/en/class-work";
 import { findAssignment } from "@/server/classes/assignment";
 import { groupsOf, teaches } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";

@@ -1,8 +1,6 @@
 import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
-import { dateProblemText } from "@/core/time/date-problem";
 import { readWhen } from "@/core/time/read/read-when";
-import { wordsFor } from "@/core/time/gap";
 import { endDay, startDay, type When } from "@/core/time/when";
 import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
@@ -10,34 +8,6 @@ import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
 import { timesOnOps } from "@/core/change/reading-steps";
 import { wholesFor } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
-
-/** A finding in a sentence. */
-export function problemText(p: Problem, t: Timeline): string {
-  switch (p.code) {
-    case "date_not_understood":
-      return dateProblemText(p.problem);
-    case "time_without_day":
-      return `“${p.typed}” is a time without a day, and other events here have dates, so it stands at the end. Choose the day that all times alone belong to, or write the day before the time.`;
-    case "other_order":
-      return `“${p.typed}” can only be read with the ${p.order === "dmy" ? "month" : "day"} first, and in this timeline the ${p.order === "dmy" ? "day" : "month"} comes first. It counts as ${p.words}. If that is meant, write the month’s name; else mend the numbers.`;
-    case "outside_period":
-      return `It lies ${p.side} the period of the timeline (${whenLabel(t.period, mannerOf(t))}). It is still shown; set another period, or another date, if that is not meant.`;
-    case "part_outside_whole": {
-      const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
-      const early = p.early > 0 ? `starts ${wordsFor(p.early)} before` : "";
-      const late = p.late > 0 ? `ends ${wordsFor(p.late)} after` : "";
-      return `It ${[early, late].filter(Boolean).join(" and ")} ${whole}, of which it is part. It is still shown as its part.`;
-    }
-    case "part_of_itself": {
-      const whole = `“${t.events.get(p.whole)?.title || "Untitled"}”`;
-      return `It was made part of ${whole} while that was made part of it, so it counts as part of nothing. What was set first stands.`;
-    }
-    case "no_address":
-      return `“${p.text.slice(0, 60)}” is no web address, so it is shown as words. It looks like https://school.example/page.`;
-    case "no_credit":
-      return "A picture has no credit yet.";
-  }
-}
 
 /** Ways to mend a finding, each one change. */
 export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[] {

@@ -1,0 +1,97 @@
+/** What an expected failure says: what happened, what was kept, what to do. */
+export const FAILURES = {
+  invalid: "This could not be read, and nothing was changed. Reload the page and try again.",
+  bad_json: "The request broke off or was not understood; nothing was changed. Try again.",
+  too_large: "This is larger than fits, and nothing was changed.",
+  bad_characters:
+    "A text holds control characters that cannot be stored, and nothing was changed. Take them out, or type it anew.",
+  bad_address: "This address is not one of Fastigo's: it holds characters no address has. Nothing was changed.",
+  too_much: "That is more than fits.",
+  too_slow:
+    "This takes the server too long, and it was stopped. What was saved before is kept. Make the timeline smaller, and try again in a few minutes.",
+  busy: "Very many people ask for this at once. Nothing was lost; try again in a moment.",
+  cannot_draw:
+    "This timeline cannot be drawn, and that is a fault of ours. Its events are kept, and can be opened in the editor.",
+  disk_full:
+    "The server's disk is full, so nothing can be saved just now. What you typed is kept in this browser and sent again; tell whoever runs this server.",
+  no_database:
+    "Fastigo does not reach its data just now. What you typed is kept in this browser; try again in a minute.",
+  other_origin: "This request came from another web site and was refused.",
+  sign_in_first: "Sign in first. What you typed is kept in this browser.",
+  not_found: "There is nothing here that you may see. Ask its owner for a link, or sign in as somebody else.",
+  owner_only: "Only the owner of the timeline can do this. Nothing was changed.",
+  change_taken:
+    "A change with this number exists already with other content. Yours is kept in this browser; reload to go on.",
+  email_taken: "There is an account with this e-mail address. Sign in instead, or use another address.",
+  display_name_missing: "Type a display name of 1 to 60 characters. It need not be your real name.",
+  email_malformed: "This is not an e-mail address. It looks like name@school.example.",
+  password_short: "A password needs at least 8 characters. Several words are easy to remember and hard to guess.",
+  password_long: "A password may have at most 200 characters.",
+  wrong_password: "No account has this name and password. Check both and try again.",
+  slow_down: "Too many wrong passwords for this account. Wait a moment before the next try.",
+  too_often: "This was tried very often just now. Nothing was lost; wait a minute before the next try.",
+  password_common:
+    "This password is one of those that are tried first. Take another: three or four words that do not belong together, for instance.",
+  password_same: "The password must not be your name, address or class code. Take another.",
+  wrong_own_password: "Your present password is not this one. Nothing was changed.",
+  quota_timeline: "The pictures, videos and sounds of this timeline fill the room there is for one.",
+  quota_person: "Your pictures, videos and sounds fill the room there is for one person.",
+  video_boxes:
+    "This video is cut into more parts than Fastigo reads. Save it again, as MP4 or WebM, with another program.",
+  upload_busy: "This file is being put together already. Wait a moment, then ask again.",
+  removed_before:
+    "The owner has taken you out of this timeline; the old link does not let you in again. Ask for a new one.",
+  due_out_of_range: "The due time must lie between the years 2000 and 2200. The assignment was not made.",
+  title_long: "A title holds 300 characters. Nothing was saved; shorten it and try again.",
+  text_long: "One of the texts is longer than fits. It was not saved and is still where you typed it.",
+  description_large: "This description has grown too large. What was saved before is kept; shorten it to go on.",
+  not_an_update: "The description could not be merged. It is kept in this browser; reload to go on.",
+  no_such_media: "This picture or file does not belong to this timeline. Add it again from its file.",
+  file_empty: "This file is empty. Choose another.",
+  file_kind:
+    "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV.",
+  picture_large: "A picture may have at most 20 MB. Save it smaller and add it again.",
+  picture_pixels: "This picture has more than 100 million pixels. Save it smaller and add it again.",
+  picture_broken: "This picture is damaged and cannot be opened. Save it again from where it came from.",
+  video_large: "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.",
+  piece_missing: "Part of the file has not arrived. What arrived is kept: send the rest.",
+  piece_size:
+    "This part of the file has the wrong size, because the request was cut off. What arrived before is kept: send it again.",
+  address_malformed: "This is not a web address. It begins with https:// or http://.",
+  address_private:
+    "This address leads into a private network and is not fetched. Save the picture and add it as a file.",
+  address_unreachable: "Nothing answered at this address. Save the picture and add it as a file.",
+  address_no_picture:
+    "What is at this address is not a picture. Open the picture itself, copy its address, or add it as a file.",
+  address_large: "What is at this address is larger than 20 MB. Save it smaller and add it as a file.",
+  address_slow: "The address did not answer completely within 15 seconds. Save the picture and add it as a file.",
+  invitation_ended: "This invitation has been closed or renewed. Ask for a new link.",
+  nothing_to_publish: "There is nothing to publish yet. Write a title or an event first.",
+  beyond_class_limit:
+    "Your class lets work for it be published only so far. Choose fewer readers, or ask your teacher.",
+  not_your_class: "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
+  class_name_missing: "Type a name for the class, of 1 to 80 characters.",
+  no_such_zone: "There is no time zone of this name. Choose one from the list; nothing was changed.",
+  in_use_elsewhere:
+    "This timeline belongs to an assignment already. Choose another, or begin anew; nothing was changed.",
+  not_yours_alone: "Only the owner of a timeline can use it for an assignment. Nothing was changed.",
+  not_to_improve: "This was handed in already. It can be handed in again once your teacher gives it back to improve.",
+  no_such_code: "No class has this code now. Check it, or ask your teacher for the new one.",
+  code_over: "This code is wrong, used, or over. Ask your teacher for a new one.",
+  assignment_incomplete: "The assignment is not complete and was not made.",
+  in_a_group: "You have begun this assignment already. Open it from your timelines.",
+  handed_in_and_deleted:
+    "You have handed this in and deleted the timeline afterwards. What was handed in is with your teacher; put the timeline back within 30 days to go on with it.",
+  not_a_classmate: "Only somebody of the same class, who has not begun this assignment elsewhere, can join.",
+  nothing_to_submit: "There is nothing to submit yet. Write an event first.",
+  submitted_already: "This has been submitted already. Before it is due you can take it back and submit again.",
+  too_late_to_take_back: "It is past the due time, or the work has been returned: it can no longer be taken back.",
+  points_out_of_range: "The points must lie between 0 and the total of the assignment. Nothing was saved.",
+  returned_needs_points:
+    "This has been returned with points, so it needs points. Give others instead; nothing of this was saved yet.",
+  reason_missing: "Say in a word why it counts otherwise; the group reads it. Nothing was changed.",
+  not_marked_yet: "It has no points yet. Give a mark, then return it.",
+  broken: "Something went wrong here, not with you. What you typed is kept in this browser; try again in a moment.",
+} as const;
+
+export type FailureCode = keyof typeof FAILURES;
