@@ -1,27 +1,26 @@
 /**
  * An instant in the time zone it is said in, with the zone's name: "Fri 11 Dec 2026, 16:00 GMT". Zones are named as the IANA names
- * them; one nobody knows counts as UTC. The same on a server and in every browser.
+ * them; one nobody knows counts as UTC. The same on a server and in every browser. `short`: "11 Dec, 16:00 GMT".
  */
-export function zonedText(at: Date, zone: string): string {
+export function zonedText(at: Date, zone: string, short = false): string {
   try {
-    return format(at, zone);
+    return format(at, zone, short);
   } catch {
-    return format(at, "UTC");
+    return format(at, "UTC", short);
   }
 }
 
-function format(at: Date, timeZone: string): string {
+function format(at: Date, timeZone: string, short: boolean): string {
   return at
     .toLocaleString("en-GB", {
       timeZone,
-      weekday: "short",
+      ...(short ? {} : { weekday: "short", year: "numeric" }),
       day: "numeric",
       month: "short",
-      year: "numeric",
       hour: "2-digit",
       minute: "2-digit",
       timeZoneName: "short",
     })
-    .replace(/^(\w+),? /, "$1 ")
+    .replace(/^([A-Z]\w+),? /, "$1 ")
     .replace(" at ", ", ");
 }

@@ -38,7 +38,8 @@ export function MarkPanel({
   return (
     <aside
       aria-label="Marking"
-      className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:w-full max-lg:border-t max-lg:border-l-0"
+      // Where both do not stand beside each other, what is being marked comes first.
+      className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
     >
       <div className="flex items-center gap-2">
         <h2 className="text-[20px]">{open.members.join(", ")}</h2>

@@ -43,11 +43,11 @@ export default async function AssignmentPage({
   );
   const asStudent = role === "student" || as === "student";
   const bar = (
-    <header className="flex min-h-14 shrink-0 items-center gap-3.5 bg-slate px-[18px] py-1.5 text-white">
+    <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-3.5 gap-y-1.5 bg-slate px-[18px] py-1.5 text-white max-sm:px-3">
       <Link href="/" aria-label="Your timelines" className="rounded-md">
         <Logo />
       </Link>
-      <div className="min-w-0">
+      <div className="min-w-0 flex-1 max-sm:basis-[70%]">
         <h1 className="truncate text-[19px]">{assignment.title}</h1>
         <p className="text-[13px] text-[#c5d3d3]">
           <Link href={`/classes/${assignment.classId}`} className="underline">

@@ -57,7 +57,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   return (
     <section
       aria-label="Ready check"
-      className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
+      className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
     >
       <Button size="small" className="max-sm:h-11" onClick={onWork}>
         <ClipboardList size={15} aria-hidden /> The task
@@ -139,7 +139,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           <>
             {returned ? null : (
               <button type="button" className="min-h-7 underline" onClick={onWork}>
-                Due <ZonedTime at={work.assignment.dueAt} zone={zone} />
+                Due <ZonedTime at={work.assignment.dueAt} zone={zone} short />
               </button>
             )}
             <Button
@@ -200,7 +200,14 @@ function Roofs({ have, need, met }: { have: number; need: number; met: boolean }
   const n = Math.min(need, 16);
   const filled = need > 16 ? Math.round((have / need) * n) : Math.min(have, n);
   return (
-    <svg width={n * 9} height={10} viewBox={`0 0 ${n * 9} 10`} aria-hidden="true" className="max-md:hidden">
+    <svg
+      width={n * 6.5}
+      height={10}
+      viewBox={`0 0 ${n * 9} 10`}
+      preserveAspectRatio="none"
+      aria-hidden="true"
+      className="max-md:hidden"
+    >
       {Array.from({ length: n }, (_, i) => (
         <polygon
           // biome-ignore lint/suspicious/noArrayIndexKey: a row of equal marks
