@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { readTable } from "@/core/formats/table";
 import { chance } from "@/core/testing/seeded-timeline";
 import { type LayoutOptions, layoutOf } from "./layout";
+import { type Box, meet } from "@/core/testing/boxes";
 
 const WORDS =
   "flood bridge ferry of the Ambrel opens market licensed night timber stone Überschwemmung 洪水 🌉 فيضان".split(" ");
@@ -93,15 +94,6 @@ function caseOf(seed: number): Case {
     options,
   };
 }
-
-interface Box {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-const meet = (a: Box, b: Box) =>
-  a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
 
 function passes([x0, y0]: [number, number], [x1, y1]: [number, number], b: Box): boolean {
   for (let t = 0; t <= 1; t += 1 / 32) {

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useReady } from "@/ui/use-ready";
+import { Problem } from "@/ui/controls/problem";
 
 /** Asks the server for a timeline to work on, and opens it; a refusal is said below the button. */
 export function OpenTimelineButton({
@@ -36,11 +37,7 @@ export function OpenTimelineButton({
       >
         {label}
       </Button>
-      {problem ? (
-        <p role="alert" className="mt-2 font-bold text-copper-dark">
-          {problem}
-        </p>
-      ) : null}
+      <Problem text={problem} className="mt-2" />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
 import { useReady } from "@/ui/use-ready";
+import { Problem } from "@/ui/controls/problem";
 
 interface Values {
   displayName: string;
@@ -89,11 +90,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
           />
         )}
       </Field>
-      {errors.root ? (
-        <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
-          {errors.root.message}
-        </p>
-      ) : null}
+      <Problem text={errors.root?.message} framed />
       <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
         {mode === "up" ? "Sign up" : "Sign in"}
       </Button>

@@ -12,6 +12,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
+import { Problem } from "@/ui/controls/problem";
 
 interface Given {
   key: number;
@@ -296,11 +297,7 @@ export function AssignmentForm({
               <Plus size={15} /> Add a given event
             </Button>
           </fieldset>
-          {problem ? (
-            <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
-              {problem}
-            </p>
-          ) : null}
+          <Problem text={problem} framed />
           <div>
             <Button kind="main" type="submit" disabled={!ready}>
               {known ? "Save the changes" : "Set the assignment"}

@@ -7,6 +7,7 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
+import { Problem } from "@/ui/controls/problem";
 
 const LIMITS: [string, string][] = [
   ["only_me", "not at all: only its editors see it"],
@@ -120,11 +121,7 @@ export function ClassDesk({
           )}
         </Field>
         <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
-        {problem ? (
-          <p role="alert" className="mt-2 font-bold text-copper-dark">
-            {problem}
-          </p>
-        ) : null}
+        <Problem text={problem} className="mt-2" />
       </section>
       <section aria-label="Students" className="mt-5">
         <h2 className="mb-2 text-[18px]">
@@ -233,11 +230,7 @@ function StudentRow({
           Remove
         </Button>
       </span>
-      {problem ? (
-        <p role="alert" className="w-full font-bold text-copper-dark">
-          {problem}
-        </p>
-      ) : null}
+      <Problem text={problem} className="w-full" />
       <Modal title={`Take ${m.displayName} out of the class?`} open={removing} onOpenChange={setRemoving}>
         <p>
           They no longer see the class and its assignments, and are told so. Their timelines stay theirs; what they have

@@ -6,6 +6,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
+import { Problem } from "@/ui/controls/problem";
 
 /** A title and, if wanted, a subject; everything else is written in the timeline itself. */
 export function NewForm() {
@@ -60,11 +61,7 @@ export function NewForm() {
           </>
         )}
       </Field>
-      {errors.root ? (
-        <p role="alert" className="rounded-md bg-copper-wash px-3 py-2 font-bold text-copper-dark">
-          {errors.root.message}
-        </p>
-      ) : null}
+      <Problem text={errors.root?.message} framed />
       <div>
         <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
           Make it

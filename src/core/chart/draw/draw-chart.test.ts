@@ -7,6 +7,7 @@ import { placesAlong } from "../frame/places-along";
 import { drawChart } from "./draw-chart";
 import type { Shape } from "./scene";
 import { toSvg } from "./to-svg";
+import { type Box, meet } from "../../testing/boxes";
 
 function timelineOf(lines: [string, string][], scale: Timeline["scale"] = "balanced"): Timeline {
   const events = lines.map(
@@ -38,15 +39,6 @@ const date = fc.oneof(
   fc.constant(""),
 );
 const lines = (maxLength: number) => fc.array(fc.tuple(date, title), { maxLength });
-
-interface Box {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-const meet = (a: Box, b: Box) =>
-  a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
 
 function textBoxes(shapes: readonly Shape[]): (Box & { text: string })[] {
   return shapes.flatMap((s) => {

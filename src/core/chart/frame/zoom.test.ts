@@ -9,20 +9,12 @@ import { groundOf, uprightLength } from "./layout";
 import { minus } from "../axis/pair";
 import { rankX, type ShownLabel } from "./shown";
 import { fitScale, type Ground, isWhole, largestScale, panned, type View, wholeView, xOf, zoomed } from "../axis/view";
+import { type Box, meet } from "../../testing/boxes";
 
 const SIZES = [100, 1_000];
 const SCALES: Timeline["scale"][] = ["true", "balanced", "even"];
 const FRAME = { width: 1_100, height: 460 };
 const HALF_OCTAVE = Math.SQRT2;
-
-interface Box {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-const meet = (a: Box, b: Box) =>
-  a.x < b.x + b.w - 0.5 && b.x < a.x + a.w - 0.5 && a.y < b.y + b.h - 0.5 && b.y < a.y + a.h - 0.5;
 
 function sets(): [string, Chart][] {
   return KINDS.flatMap((kind) =>

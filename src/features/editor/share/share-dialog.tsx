@@ -9,6 +9,7 @@ import { INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor, useEditorState } from "../store/editor-context";
 import type { Publication } from "../store/ports";
+import { Problem } from "@/ui/controls/problem";
 
 type Visibility = Publication["visibility"];
 
@@ -139,11 +140,7 @@ export function ShareDialog({
           </p>
         )}
         {live ? <CopyLine label="Link to the published page" path={`/t/${publication.address}`} open /> : null}
-        {problem ? (
-          <p role="alert" className="mt-2 font-bold text-copper-dark">
-            {problem}
-          </p>
-        ) : null}
+        <Problem text={problem} className="mt-2" />
       </section>
       <Together owner={owner} />
       <FrozenCopies />
@@ -222,11 +219,7 @@ function Together({ owner }: { owner: boolean }) {
           <Button onClick={() => void make(false)}>Invite by a link</Button>
         )
       ) : null}
-      {problem ? (
-        <p role="alert" className="mt-2 font-bold text-copper-dark">
-          {problem}
-        </p>
-      ) : null}
+      <Problem text={problem} className="mt-2" />
     </section>
   );
 }
@@ -260,11 +253,7 @@ function FrozenCopies() {
       >
         Make a frozen copy
       </Button>
-      {problem ? (
-        <p role="alert" className="mt-2 font-bold text-copper-dark">
-          {problem}
-        </p>
-      ) : null}
+      <Problem text={problem} className="mt-2" />
       {(copies ?? []).map((c) => (
         <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
           <CopyLine

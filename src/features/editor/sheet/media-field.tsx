@@ -11,6 +11,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { placeForNewItem } from "../store/event-deeds";
 import { TextField } from "./text-field";
 import { type UploadedMedia, uploadFile } from "../store/upload";
+import { Problem } from "@/ui/controls/problem";
 
 interface Running {
   key: string;
@@ -179,11 +180,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
                 {fetching ? "Fetching" : "Fetch"}
               </Button>
             </div>
-            {problem ? (
-              <p role="alert" className="mt-1.5 text-[13px] font-bold text-copper-dark">
-                {problem}
-              </p>
-            ) : null}
+            <Problem text={problem} className="mt-1.5 text-[13px]" />
           </div>
         )}
       </div>

@@ -14,6 +14,7 @@ import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "../store/editor-context";
+import { Problem } from "@/ui/controls/problem";
 
 /** The live state of every requirement, at the foot of the editor; what is missing is a click away. */
 export function ReadyCheck({ onWork }: { onWork: () => void }) {
@@ -153,11 +154,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           </>
         ) : null}
       </span>
-      {problem ? (
-        <p role="alert" className="w-full font-bold text-copper-dark">
-          {problem}
-        </p>
-      ) : null}
+      <Problem text={problem} className="w-full" />
       <Modal title="Not everything is met" open={asking} onOpenChange={setAsking}>
         <ul className="list-disc pl-5">
           {missing.map((c) => (

@@ -13,6 +13,7 @@ import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Frame } from "../sheet/event-sheet";
 import { mannerOf } from "@/core/timeline/read-options";
+import { Problem } from "@/ui/controls/problem";
 
 /** The assignment beside one's work: what is asked, who is in the group, the receipt, and the mark when it is back. */
 export function WorkPanel({ onClose }: { onClose: () => void }) {
@@ -152,11 +153,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
               </Button>
             </div>
           ) : null}
-          {problem ? (
-            <p role="alert" className="mt-1 font-bold text-copper-dark">
-              {problem}
-            </p>
-          ) : null}
+          <Problem text={problem} className="mt-1" />
         </section>
       </div>
     </Frame>
