@@ -342,6 +342,47 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
   });
 });
 
+test("somebody far behind has the timeline as it stands, words of an open description too, in a few requests", async ({
+  browser,
+}) => {
+  const nia = await newPerson(browser, "Nia");
+  const address = await newTimeline(nia.page, "Ferries");
+  await writeLines(nia.page, ["1604 Ferry"]);
+  await saved(nia.page);
+  const obi = await invited(browser, nia.page, address);
+  await chartButton(obi.page, /Ferry/).click();
+  const words = obi.page.getByRole("textbox", { name: "Description" });
+  await expect(words).toBeVisible();
+  await obi.context.setOffline(true);
+  await chartButton(nia.page, /Ferry/).click();
+  await nia.page.getByRole("textbox", { name: "Description" }).fill("A farthing a head.");
+  await saved(nia.page);
+  for (let n = 1; n <= 450; n++) {
+    const answer = await nia.page.request.post(`/api${new URL(address).pathname}/changes`, {
+      headers: { Origin: new URL(address).origin },
+      data: {
+        id: `far-behind-${n}`,
+        base: 0,
+        ops: [{ kind: "set_timeline", field: "subject", value: `Subject ${n}` }],
+      },
+    });
+    expect(answer.status()).toBe(200);
+  }
+  await writeLines(nia.page, ["1931 Last crossing"]);
+  await saved(nia.page);
+  let whole = 0;
+  obi.page.on("response", async (r) => {
+    if (new URL(r.url()).pathname === `/api${new URL(address).pathname}`) whole += 1;
+  });
+  await obi.context.setOffline(false);
+  await expect(chartButton(obi.page, /Last crossing/)).toBeVisible();
+  await expect(words).toHaveText("A farthing a head.");
+  expect(whole).toBe(1);
+  // And they go on from there.
+  await writeLines(obi.page, ["1958 Half a light"]);
+  await expect(chartButton(nia.page, /Half a light/)).toBeVisible();
+});
+
 test("two people set one title at once: the later stands, the earlier is shown and can be put back", async ({
   browser,
 }) => {

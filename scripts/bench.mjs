@@ -182,6 +182,47 @@ await run(async () => {
       6,
       `${other.toFixed(1)} ms against ${ack.toFixed(1)} ms`,
     );
+
+    say("\nA long history (24 events, whose titles were changed 100 and 10,000 times)");
+    const [{ author }] = await sql`select account_id as author from editor where timeline_id = ${id}`;
+    const grown = async (changes) => {
+      const made = await ask("POST", "/api/timelines", { title: "Long", subject: "" });
+      const events = core.seededEvents(24, 1);
+      await ask("POST", `/api/timelines/${made.id}/changes`, {
+        id: "start",
+        base: 0,
+        ops: events.map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
+      });
+      await sql.begin(async (tx) => {
+        const [{ seq }] = await tx`select seq from timeline where id = ${made.id}`;
+        await tx`
+          insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
+          select ${made.id}, ${seq} + n, 'n' || n, ${author}, ${seq}, jsonb_build_array(jsonb_build_object(
+              'kind', 'set_event', 'id', ${events[0].id}::text, 'field', 'title', 'value', 'Title ' || n)), '[{"value": ""}]', ''::bytea
+          from generate_series(1, ${changes}::int) n`;
+        await tx`update timeline set seq = ${seq} + ${changes}::int where id = ${made.id}`;
+      });
+      await sql`analyze change`;
+      return { id: made.id };
+    };
+    const whole = async (at) => (await fetch(`${base}/api/timelines/${at}`, { headers: { cookie } })).arrayBuffer();
+    const ways = {
+      "opening it": (t) => whole(t.id),
+      "catching up from its beginning, as a browser does": async (t) => {
+        const { changes, seq } = await ask("GET", `/api/timelines/${t.id}/changes?after=1`);
+        if (changes.at(-1).seq === seq) return;
+        await whole(t.id);
+        await ask("GET", `/api/timelines/${t.id}/changes?after=${seq}`);
+      },
+      "looking back": (t) => ask("GET", `/api/timelines/${t.id}/history`),
+      "looking back at its beginning": (t) => ask("GET", `/api/timelines/${t.id}/history?before=60`),
+    };
+    const [short, long] = [await grown(100), await grown(10_000)];
+    for (const [what, way] of Object.entries(ways)) {
+      await time(5, () => way(long));
+      const [a, b] = [await time(40, () => way(short)), await time(40, () => way(long))];
+      report(`${what}: 10,000 changes / 100`, b / a, 4, `${b.toFixed(1)} ms against ${a.toFixed(1)} ms`);
+    }
     await sql.end();
 
     say("\nDrawing (core, one thread)");

@@ -13,8 +13,12 @@ export interface Editor {
   role: Role;
 }
 
-/** An answer holds so many bytes of changes, but always one whole change; the rest is asked for with the next number. */
+/**
+ * An answer holds so many bytes and so many changes, but always one whole change; the rest is asked for with the next number, or
+ * the timeline as it stands is: what an answer costs does not grow with the log.
+ */
 const MOST_ANSWER = 2_000_000;
+export const MOST_CHANGES = 200;
 
 /** The confirmed changes after a number, in their order, as many as one answer holds. */
 export async function changesAfter(sql: Sql, timeline: string, seq: number): Promise<ConfirmedChange[]> {
@@ -24,7 +28,7 @@ export async function changesAfter(sql: Sql, timeline: string, seq: number): Pro
       select coalesce(max(seq) filter (where before < ${MOST_ANSWER}), ${seq}) from (
         select seq, sum(bytes) over (order by seq) - bytes as before from (
           select seq, octet_length(ops::text) as bytes from change
-          where timeline_id = ${timeline} and seq > ${seq} order by seq limit 2000) sizes) sums)
+          where timeline_id = ${timeline} and seq > ${seq} order by seq limit ${MOST_CHANGES}) sizes) sums)
     order by seq`;
   return rows.map(({ authorId, at, ...r }) => ({ ...r, author: authorId, at: at.toISOString() }));
 }

@@ -48,6 +48,14 @@ export class DescriptionDocs {
     return made;
   }
 
+  /** The timeline as it stands now, into the documents that are open. */
+  renew(t: Timeline): void {
+    for (const [of, { doc }] of this.docs) {
+      const state = of === "introduction" ? t.introduction : t.events.get(of)?.description;
+      if (state && state.length > 0) Y.applyUpdate(doc, state, this);
+    }
+  }
+
   /** What others wrote, into the documents that are open. */
   feed(ops: readonly Op[]): void {
     for (const op of ops) {

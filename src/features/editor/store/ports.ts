@@ -1,7 +1,8 @@
 import { nanoid } from "nanoid";
 import type { Change, ConfirmedChange } from "@/core/change/change";
+import type { Snapshot } from "@/core/formats/snapshot";
 import type { OwnWork } from "@/core/check/own-work";
-import { type Answer, askServer } from "@/ui/ask-server";
+import { type Answer, askPacked, askServer } from "@/ui/ask-server";
 import { type LiveMessage, listenLive } from "@/ui/live";
 import { PendingDb, type SetAside } from "./pending-db";
 
@@ -55,7 +56,10 @@ export interface Ports {
     change: Omit<Change, "author"> & { known: number },
     patienceMs: number,
   ): Promise<Answer<{ seq: number; changes: ConfirmedChange[] }>>;
+  /** The changes after a number, as many as one answer holds. */
   catchUp(after: number): Promise<Answer<CaughtUp>>;
+  /** The timeline as it stands. */
+  readWhole(): Promise<Answer<Snapshot>>;
   /** What is heard of others; gives the way to stop. */
   listen(onMessage: (m: LiveMessage) => void): () => void;
   pending: PendingChanges;
@@ -74,6 +78,7 @@ export function browserPorts(account: string, timeline: string): Ports {
   return {
     send: (change, patienceMs) => askServer("POST", `/api/timelines/${timeline}/changes`, change, patienceMs),
     catchUp: (after) => askServer("GET", `/api/timelines/${timeline}/changes?after=${after}`, undefined, CATCH_UP_MS),
+    readWhole: () => askPacked(`/api/timelines/${timeline}`),
     listen: listenLive,
     pending: new PendingDb(account, timeline, nanoid(8)),
     newId: () => nanoid(),

@@ -1,215 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { apply } from "@/core/change/apply";
-import type { Change, ConfirmedChange, Op } from "@/core/change/change";
-import { toSnapshot } from "@/core/formats/snapshot";
-import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
-import type { Answer } from "@/ui/ask-server";
-import type { LiveMessage } from "@/ui/live";
-import type { CaughtUp, PendingChanges, Ports } from "./ports";
-import type { SetAside } from "./pending-db";
-import { TimelineStore } from "./timeline-store";
-
-/** Numbers by chance that are the same each time. */
-function chance(seed: number): () => number {
-  let a = seed;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-/** Lets everything happen that waits for nothing but its turn. */
-const turns = () => new Promise<void>((resolve) => setImmediate(resolve));
-
-/** Time that passes when it is told to. */
-class Time {
-  now = 0;
-  private waiting: { at: number; run: () => void }[] = [];
-
-  after(ms: number, run: () => void): () => void {
-    const entry = { at: this.now + ms, run };
-    this.waiting.push(entry);
-    return () => {
-      this.waiting = this.waiting.filter((w) => w !== entry);
-    };
-  }
-  every(ms: number, run: () => void): () => void {
-    let stop = () => {};
-    const again = () => {
-      stop = this.after(ms, () => {
-        again();
-        run();
-      });
-    };
-    again();
-    return () => stop();
-  }
-  async pass(ms: number): Promise<void> {
-    const end = this.now + ms;
-    for (;;) {
-      await turns();
-      const next = this.waiting.filter((w) => w.at <= end).sort((a, b) => a.at - b.at)[0];
-      if (!next) break;
-      this.now = next.at;
-      this.waiting = this.waiting.filter((w) => w !== next);
-      next.run();
-    }
-    this.now = end;
-    await turns();
-  }
-}
-
-type Fault = "none" | "lost" | "answer_lost" | "proxy" | "broken" | "refused" | "signed_out";
-const no = <T>(failed: string, status: number): Answer<T> => ({ ok: false, failed, status, sentence: `${failed}.` });
-
-/** A server as Fastigo's is: one number a change, the same id again gets its first answer. */
-class Server {
-  timeline: Timeline = emptyTimeline("t");
-  log: ConfirmedChange[] = [];
-  readonly fresh = emptyTimeline("t");
-
-  take(change: Omit<Change, "author">, author: string): { seq: number } {
-    const known = this.log.find((c) => c.id === change.id);
-    if (known) return { seq: known.seq };
-    const seq = this.log.length + 1;
-    this.log.push({ ...change, author, seq, at: "2026-11-26T00:00:00Z" });
-    this.timeline = apply(this.timeline, change.ops).timeline;
-    return { seq };
-  }
-  after(seq: number): ConfirmedChange[] {
-    return this.log.slice(seq);
-  }
-}
-
-/** What is kept on one device, by account: outlives tabs. */
-class Disk {
-  pending = new Map<string, { tab: string; change: Change }>();
-  aside: SetAside[] = [];
-  tabs = new Set<string>();
-  private n = 0;
-
-  tab(name: string): PendingChanges {
-    this.tabs.add(name);
-    const keys = new Map<string, string>();
-    const put = async (change: Change) => {
-      const key = keys.get(change.id) ?? `${String(this.n++).padStart(6, "0")}`;
-      keys.set(change.id, key);
-      this.pending.set(key, { tab: name, change });
-    };
-    const remove = async (id: string) => {
-      const key = keys.get(id);
-      if (key) this.pending.delete(key);
-      keys.delete(id);
-    };
-    return {
-      put,
-      remove,
-      takeOver: async () => {
-        const taken: Change[] = [];
-        for (const [key, s] of [...this.pending].sort((a, b) => (a[0] < b[0] ? -1 : 1))) {
-          if (s.tab !== name && this.tabs.has(s.tab)) continue;
-          this.pending.delete(key);
-          await put(s.change);
-          taken.push(s.change);
-        }
-        return taken;
-      },
-      refuse: async (change, sentence) => {
-        this.aside.push({ key: change.id, sentence, change });
-        await remove(change.id);
-      },
-      setAside: async () => this.aside,
-      forget: async (key) => {
-        this.aside = this.aside.filter((a) => a.key !== key);
-      },
-      leave: () => {
-        this.tabs.delete(name);
-      },
-    };
-  }
-}
-
-class World {
-  readonly time = new Time();
-  readonly server = new Server();
-  /** What goes wrong with the next request, asked for each. */
-  fault: (path: "send" | "catch_up") => Fault = () => "none";
-  private ids = 0;
-  private readonly ears = new Set<(m: LiveMessage) => void>();
-  deaf = false;
-
-  tell(): void {
-    if (!this.deaf) this.say({ kind: "changed", timeline: "t", seq: this.server.log.length });
-  }
-
-  say(message: LiveMessage): void {
-    for (const e of this.ears) e(message);
-  }
-
-  ports(account: string, disk: Disk): Ports {
-    const answer = async <T>(path: "send" | "catch_up", ms: number, real: () => T): Promise<Answer<T>> => {
-      const fault = this.fault(path);
-      await new Promise<void>((resolve) => this.time.after(ms, resolve));
-      switch (fault) {
-        case "lost":
-          return no("no_answer", 0);
-        case "proxy":
-          return no("no_answer", 403);
-        case "broken":
-          return no("broken", 500);
-        case "refused":
-          return no("text_long", 400);
-        case "signed_out":
-          return no("sign_in_first", 401);
-        case "answer_lost":
-          real();
-          return no("no_answer", 0);
-        default:
-          return { ok: true, value: real() };
-      }
-    };
-    return {
-      send: (change, _patience) =>
-        answer("send", 40, () => {
-          const { known, ...body } = change;
-          const { seq } = this.server.take(body, account);
-          this.tell();
-          return { seq, changes: this.server.after(known) };
-        }),
-      catchUp: (after) =>
-        answer(
-          "catch_up",
-          30,
-          (): CaughtUp => ({
-            changes: this.server.after(after).slice(0, 50),
-            seq: this.server.log.length,
-            editors: [],
-            publication: null,
-            work: null,
-          }),
-        ),
-      listen: (hear) => {
-        this.ears.add(hear);
-        return () => this.ears.delete(hear);
-      },
-      pending: disk.tab(`tab${this.ids++}`),
-      newId: () => `id${this.ids++}`,
-      after: (ms, run) => this.time.after(ms, run),
-      every: (ms, run) => this.time.every(ms, run),
-      watchPage: () => () => {},
-    };
-  }
-
-  open(account: string, disk: Disk): { store: TimelineStore; close: () => void } {
-    const snapshot = toSnapshot(this.server.timeline, this.server.log.length);
-    const around = { editors: [], publication: null, work: null };
-    const store = new TimelineStore(account, snapshot, around, this.ports(account, disk));
-    const close = store.start();
-    return { store, close };
-  }
-}
+import type { Op } from "@/core/change/change";
+import { toBase64 } from "@/core/text/base64";
+import { descriptionFrom, FRAGMENT } from "@/core/text/description";
+import type { Timeline } from "@/core/timeline/timeline";
+import { chance, Disk, type Fault, type Path, World } from "./testing/world";
 
 const add = (id: string, title = ""): Op => ({ kind: "add_event", id, fields: { title } });
 const title = (id: string, value: string): Op => ({ kind: "set_event", id, field: "title", value });
@@ -309,6 +104,31 @@ describe("an editor's traffic", () => {
     expect(nia.store.getState().hearing).toBe(true);
   });
 
+  it("asks again for what it was told of and could not get", async () => {
+    const w = new World();
+    const { store, close } = w.open("nia", new Disk());
+    await w.time.pass(100);
+    for (const [n, fault] of (["lost", "proxy", "broken"] as const).entries()) {
+      let left = 3;
+      w.fault = () => (left-- > 0 ? fault : "none");
+      w.server.take({ id: `c${n}`, base: 0, ops: [add(`e${n}`)] }, "obi");
+      w.tell();
+      await w.time.pass(20_000);
+      expect([fault, store.getState().timeline.events.size]).toEqual([fault, n + 1]);
+    }
+    // And no more once it is closed.
+    let asked = 0;
+    w.fault = () => {
+      asked += 1;
+      return "lost";
+    };
+    w.server.take({ id: "late", base: 0, ops: [add("late")] }, "obi");
+    w.tell();
+    close();
+    await w.time.pass(100_000);
+    expect(asked).toBe(1);
+  });
+
   it("ends at once when the right is gone or nobody is signed in, and keeps what was not sent", async () => {
     const w = new World();
     const disk = new Disk();
@@ -319,6 +139,77 @@ describe("an editor's traffic", () => {
     await w.time.pass(60_000);
     expect(store.getState()).toMatchObject({ saving: "signed_out", waiting: 1 });
     expect(disk.pending.size).toBe(1);
+  });
+});
+
+describe("an editor far behind", () => {
+  const DESCRIBED = "The ferryman's hut, and what is left of it.";
+  /** A world in which nia's tab has missed `n` changes of obi's. */
+  async function behind(n: number) {
+    const w = new World();
+    const disk = new Disk();
+    w.server.take({ id: "first", base: 0, ops: [add("a", "Flood")] }, "obi");
+    const { store } = w.open("nia", disk);
+    await w.time.pass(100);
+    const asked: Path[] = [];
+    w.fault = (path) => {
+      asked.push(path);
+      return "none";
+    };
+    for (let i = 0; i < n; i++) w.server.take({ id: `c${i}`, base: 1, ops: [title("a", `Flood ${i}`)] }, "obi");
+    return { w, disk, store, asked };
+  }
+
+  it("reads the timeline as it stands once, however much was changed", async () => {
+    for (const n of [1_000, 5_000]) {
+      const { w, store, asked } = await behind(n);
+      w.server.take(
+        {
+          id: "words",
+          base: 1,
+          ops: [{ kind: "describe", of: "a", update: toBase64(descriptionFrom([DESCRIBED], 7)) }],
+        },
+        "obi",
+      );
+      const open = store.docOf("a").doc;
+      w.tell();
+      await w.time.pass(10_000);
+      expect([n, asked]).toEqual([n, ["catch_up", "whole", "catch_up"]]);
+      expect(store.getState().timeline.events).toEqual(w.server.timeline.events);
+      // A description that is open gets its words too.
+      expect(open.getXmlFragment(FRAGMENT).toString()).toContain(DESCRIBED);
+      store.edit([title("a", "Mine")]);
+      await w.time.pass(1_000);
+      expect(w.server.timeline.events.get("a")!.title).toBe("Mine");
+    }
+  });
+
+  it("reads every change while something of its own is on its way, and says who else changed the same", async () => {
+    const { w, store, asked } = await behind(1_000);
+    store.edit([title("a", "Mine")]);
+    await w.time.pass(10_000);
+    expect(asked).not.toContain("whole");
+    expect(store.getState().timeline.events).toEqual(w.server.timeline.events);
+    expect(store.getState().overlaps).toMatchObject([{ key: "event:a:title", earlierAuthor: "obi", later: "Mine" }]);
+  });
+
+  it("keeps what is written while the whole is being read", async () => {
+    const { w, store } = await behind(1_000);
+    w.tell();
+    await w.time.pass(50);
+    store.edit([add("b", "Ferry")]);
+    await w.time.pass(10_000);
+    expect(titles(w.server.timeline)).toContain("Ferry");
+    expect(store.getState().timeline.events).toEqual(w.server.timeline.events);
+    expect(store.getState()).toMatchObject({ saving: "saved", waiting: 0 });
+  });
+
+  it("goes on change by change where the whole cannot be had", async () => {
+    const { w, store } = await behind(1_000);
+    w.fault = (path) => (path === "whole" ? "broken" : "none");
+    w.tell();
+    await w.time.pass(10_000);
+    expect(store.getState().timeline.events).toEqual(w.server.timeline.events);
   });
 });
 

@@ -8,6 +8,7 @@ import { tooMuch } from "@/core/change/too-much";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
 import { cleanValue } from "@/core/text/clean";
 import type { Timeline } from "@/core/timeline/timeline";
+import { CatchUp } from "./catch-up";
 import { type DescriptionDoc, DescriptionDocs } from "./description-docs";
 import { joinOps } from "./join-ops";
 import { Outbox } from "./outbox";
@@ -38,10 +39,9 @@ export class TimelineStore {
   private readonly history = new UndoHistory();
   private readonly docs: DescriptionDocs;
   private readonly outbox: Outbox;
+  private readonly catching: CatchUp;
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; stop: () => void } | null = null;
-  private fetching = false;
-  private fetchAgain = false;
   private stopPolling: (() => void) | null = null;
 
   constructor(account: string, snapshot: Snapshot, around: Surroundings, ports?: Ports) {
@@ -64,7 +64,7 @@ export class TimelineStore {
       confirmed: async (change, answer) => {
         this.take(answer.changes);
         // Where something in between is missing here, the rest is asked for.
-        if (this.replica.seq < answer.seq) await this.catchUp();
+        if (this.replica.seq < answer.seq) await this.catching.ask();
         if (answer.seq <= this.replica.seq) await this.known(change);
       },
       renamed: (change, to) => this.rename(change, to),
@@ -72,6 +72,19 @@ export class TimelineStore {
       says: (saving) => {
         if (saving !== "saving" || this.state.saving === "offline") this.set({ saving });
       },
+    });
+    this.catching = new CatchUp(this.ports, {
+      known: () => this.replica.seq,
+      waiting: () => this.replica.pending.length > 0,
+      around: (now) => this.set(now),
+      take: (changes) => this.take(changes),
+      takeWhole: (whole) => {
+        this.replica = startReplica(fromSnapshot(whole), whole.seq);
+        this.docs.renew(this.replica.current);
+        this.publish();
+      },
+      reached: () => this.outbox.pump(this.state.saving === "offline"),
+      ended: (saving) => this.set({ saving }),
     });
     this.state = {
       timeline: this.replica.current,
@@ -89,19 +102,19 @@ export class TimelineStore {
 
   /** Takes up what an earlier tab left, and begins to listen. Gives the way to end. */
   start(): () => void {
-    const stopPage = this.ports.watchPage({ online: () => this.outbox.pump(true), hidden: () => this.seal() });
+    const stopPage = this.ports.watchPage({ online: () => this.online(), hidden: () => this.seal() });
     const stopLive = this.ports.listen((m) => {
       if (m.kind === "signed_out") this.set({ saving: "signed_out" });
       else if (m.kind === "hearing") this.setHearing(m.hearing);
-      else if (m.kind === "catch_up") void this.catchUp();
+      else if (m.kind === "catch_up") void this.catching.ask();
       else if (m.timeline === this.timelineId) {
         if (m.kind === "right_lost") this.set({ saving: "right_lost" });
-        else if (m.kind === "work") void this.catchUp();
-        else if (m.seq > this.replica.seq) void this.catchUp();
+        else if (m.kind === "work") void this.catching.ask();
+        else if (m.seq > this.replica.seq) void this.catching.ask();
       }
     });
     // What happened between the timeline's reading and now was heard by nobody here.
-    void this.catchUp();
+    void this.catching.ask();
     void this.takeUp();
     return () => {
       this.seal();
@@ -109,6 +122,7 @@ export class TimelineStore {
       stopLive();
       this.stopPolling?.();
       this.stopPolling = null;
+      this.catching.stop();
       this.outbox.stop();
       // Whoever opens the timeline next, here or in another tab, takes up what is not sent.
       this.ports.pending.leave();
@@ -147,7 +161,7 @@ export class TimelineStore {
       this.stopPolling = null;
       this.set({ hearing });
     } else if (!this.stopPolling) {
-      const stopAsking = this.ports.every(POLL_MS, () => void this.catchUp());
+      const stopAsking = this.ports.every(POLL_MS, () => void this.catching.ask());
       // A moment without the stream is nothing to be told of.
       const stopWord = this.ports.after(QUIET_MS, () => this.set({ hearing }));
       this.stopPolling = () => {
@@ -224,6 +238,11 @@ export class TimelineStore {
     this.ports.pending.put(change).catch(() => {});
   }
 
+  private online(): void {
+    this.outbox.pump(true);
+    void this.catching.ask();
+  }
+
   /** No more keystrokes join the last change: it may be sent. */
   private seal(): void {
     this.open?.stop();
@@ -273,7 +292,7 @@ export class TimelineStore {
 
   /** Asks for the present state of the work, after submitting or taking back. */
   async refresh(): Promise<void> {
-    await this.catchUp();
+    await this.catching.ask();
   }
 
   setPublication(publication: Publication | null): void {
@@ -339,29 +358,5 @@ export class TimelineStore {
   async forget(key: string): Promise<void> {
     await this.ports.pending.forget(key).catch(() => {});
     this.set({ setAside: this.state.setAside.filter((s) => s.key !== key) });
-  }
-
-  /** Asks for everything after what is known here. */
-  private async catchUp(): Promise<void> {
-    if (this.fetching) {
-      this.fetchAgain = true;
-      return;
-    }
-    this.fetching = true;
-    do {
-      this.fetchAgain = false;
-      const answer = await this.ports.catchUp(this.replica.seq);
-      if (answer.ok) {
-        const { changes, seq, ...around } = answer.value;
-        this.set(around);
-        const known = this.replica.seq;
-        this.take(changes);
-        // An answer holds only so much: the rest is asked for, as long as something comes.
-        if (this.replica.seq < seq && this.replica.seq > known) this.fetchAgain = true;
-        this.outbox.pump(this.state.saving === "offline");
-      } else if (answer.failed === "not_found") this.set({ saving: "right_lost" });
-      else if (answer.failed === "sign_in_first") this.set({ saving: "signed_out" });
-    } while (this.fetchAgain);
-    this.fetching = false;
   }
 }
