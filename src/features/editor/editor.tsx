@@ -16,12 +16,12 @@ import { Ledger } from "./ledger/ledger";
 import { KeysDialog, singleKeys } from "./keys-dialog";
 import { LedgerLine } from "./ledger/ledger-line";
 import { Notices } from "./notices";
-import { ReadyCheck } from "./work/ready-check";
+import { ReadyCheck } from "./class-work/ready-check";
 import { SettingsSheet } from "./about/about-sheet";
 import { ShareDialog } from "./share/share-dialog";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
-import { WorkPanel } from "./work/work-panel";
+import { WorkPanel } from "./class-work/work-panel";
 import type { EditorPerson, Publication } from "./store/ports";
 import { TimelineStore } from "./store/timeline-store";
 
