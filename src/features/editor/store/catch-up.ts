@@ -36,6 +36,12 @@ export class CatchUp {
     this.holder = holder;
   }
 
+  /** Asks from now on, also after a stop. */
+  start(): void {
+    this.stopped = false;
+    void this.ask();
+  }
+
   stop(): void {
     this.stopped = true;
     this.stopRetry?.();

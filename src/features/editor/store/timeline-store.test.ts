@@ -127,6 +127,12 @@ describe("an editor's traffic", () => {
     close();
     await w.time.pass(100_000);
     expect(asked).toBe(1);
+    // Begun again, it asks again.
+    store.start();
+    await w.time.pass(2_000);
+    w.fault = () => "none";
+    await w.time.pass(10_000);
+    expect(store.getState().timeline.events.has("late")).toBe(true);
   });
 
   it("ends at once when the right is gone or nobody is signed in, and keeps what was not sent", async () => {

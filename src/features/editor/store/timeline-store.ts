@@ -114,7 +114,7 @@ export class TimelineStore {
       }
     });
     // What happened between the timeline's reading and now was heard by nobody here.
-    void this.catching.ask();
+    this.catching.start();
     void this.takeUp();
     return () => {
       this.seal();
