@@ -2,9 +2,11 @@
 // An advisory lock lets only one process at a time do it; the others wait and then find nothing left to do.
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import { Logger, runMigrations } from "graphile-worker";
 import postgres from "postgres";
 
 const LOCK = 7_102_026;
+const SILENT = new Logger(() => () => {});
 
 /** Returns the names of the files that were applied. A file that was altered after it was applied is an error. */
 export async function migrate(url, folder = join(import.meta.dirname, "migrations")) {
@@ -31,6 +33,8 @@ export async function migrate(url, folder = join(import.meta.dirname, "migration
       });
       applied.push(name);
     }
+    // The queue of jobs brings tables of its own, in a schema of its own.
+    await runMigrations({ connectionString: url, logger: SILENT });
   } finally {
     await sql.end();
   }

@@ -80,6 +80,9 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
   "POST /api/timelines/[id]/pictures": EDITORS,
+  "GET /api/timelines/[id]/addresses": EDITORS,
+  "POST /api/timelines/[id]/addresses": EDITORS,
+  "DELETE /api/timelines/[id]/addresses": EDITORS,
   "GET /api/timelines/[id]/media/[media]/[size]": GROUP_AND_TEACHER,
   // The table's timeline is a group's work: its link is for classmates.
   "POST /api/join/[token]": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing"],

@@ -71,16 +71,17 @@ export function hashOf(paths) {
   return hash.digest("hex");
 }
 
+/** The name of the build these sources give: pages and drawings are stored under it. */
+export function nameOfBuild() {
+  return hashOf(["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"]).slice(
+    0,
+    16,
+  );
+}
+
 /** Builds the application when its sources changed since the last build; returns the build's name. */
 export async function ensureBuilt() {
-  const build = hashOf([
-    "src",
-    "public",
-    "package-lock.json",
-    "next.config.ts",
-    "postcss.config.mjs",
-    "tsconfig.json",
-  ]).slice(0, 16);
+  const build = nameOfBuild();
   const stamp = join(ROOT, ".next", "fastigo-build");
   const there =
     existsSync(stamp) &&
@@ -120,6 +121,11 @@ export async function bundleForReaders() {
 /** Bundles what the server's threads do, into dist. */
 export function bundleForThreads() {
   return bundle("src/threads/deeds.ts", "work");
+}
+
+/** Bundles what does jobs in a process of its own. */
+export function bundleForJobs() {
+  return bundle("src/threads/jobs-process.ts", "jobs");
 }
 
 /** Bundles a TypeScript entry for Node; returns the bundle's path. */

@@ -1,7 +1,5 @@
-import { isFailure } from "@/server/http/failure";
-import type { TimelineCard } from "@/server/timelines/queries";
-import { inThread } from "@/threads/in-thread";
-import { BUILD } from "./reader-response";
+import { doneJob } from "@/server/jobs/queue";
+import { findThumbnail, type TimelineCard } from "@/server/timelines/queries";
 
 const LIMIT_MS = 15_000;
 const FRAME = "h-[104px] overflow-hidden border-b border-line";
@@ -10,9 +8,10 @@ export function NoThumb({ text = "" }: { text?: string }) {
   return <p className={`${FRAME} bg-panel px-3 py-2 text-[14px] text-quiet`}>{text}</p>;
 }
 
-/** The chart in small, for a card: as it was stored, or drawn now in a thread. The page does not wait for it. */
+/** The chart in small, for a card: as it was stored, or as the job that draws it now does. The page does not wait for it. */
 export async function ChartThumb({ card, of }: { card: TimelineCard; of: string }) {
   const svg = card.thumbnail === undefined ? await draw(card.id, of) : card.thumbnail;
+  if (svg === undefined) return <NoThumb text="The drawing takes longer than usual. Reload this page to see it." />;
   if (svg === null)
     return <NoThumb text="This timeline could not be drawn. Its events are kept: open it to see them." />;
   // The SVG comes from our own painter, which escapes every text.
@@ -25,17 +24,14 @@ export async function ChartThumb({ card, of }: { card: TimelineCard; of: string 
   );
 }
 
-async function draw(id: string, of: string): Promise<string | null> {
+/** Null: it cannot be drawn; undefined: not yet. */
+async function draw(id: string, by: string): Promise<string | null | undefined> {
   try {
-    const done = await inThread("thumbnail", [id, BUILD], {
-      in: "drawings",
-      key: of,
-      what: `thumbnail of ${id}`,
-      limitMs: LIMIT_MS,
-    });
-    return isFailure(done) ? null : done.svg;
+    const failed = await doneJob("thumbnail", id, { timeline: id }, { by, lane: by, limitMs: LIMIT_MS });
+    if (failed) return failed.failed === "too_slow" ? null : undefined;
+    return await findThumbnail(id);
   } catch (error) {
     console.error(error);
-    return null;
+    return undefined;
   }
 }

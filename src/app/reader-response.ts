@@ -1,43 +1,39 @@
 import "server-only";
-import type { ReaderPage } from "@/features/reader/reader-page";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
+import { db } from "@/server/db/pool";
+import { addJob, doneJob } from "@/server/jobs/queue";
 import { inThread } from "@/threads/in-thread";
+import type { PageOptions } from "@/threads/make-page";
 
 export const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 /** A page of 20,000 events, drawn for four widths, on a busy machine. */
 const LIMIT_MS = 45_000;
 
-const making = new Map<string, Promise<StoredPage | null | Failure>>();
-
-/** The stored page of a version; made in a thread when it is not there yet, once however many ask. */
+/** The stored page of a version; where it is not there yet, the job that makes it is waited for. */
 export async function pageOfVersion(
   version: string,
   name: string,
-  options: Omit<ReaderPage, "chartScript" | "frozen">,
+  options: PageOptions,
 ): Promise<StoredPage | Failure> {
   const known = await findPage(version, name);
   if (known) return known;
-  const key = `${version} ${name}`;
-  let made = making.get(key);
-  if (!made) {
-    made = inThread("versionPage", [version, name, options, BUILD], {
-      in: "drawings",
-      key: version,
-      what: key,
-      limitMs: LIMIT_MS,
-    }).finally(() => making.delete(key));
-    making.set(key, made);
-  }
-  return (await made) ?? { failed: "not_found" };
+  const failed = await doneJob(
+    "reader_page",
+    `${version} ${name}`,
+    { version, name, options },
+    { lane: version, limitMs: LIMIT_MS },
+  );
+  return failed ?? (await findPage(version, name)) ?? { failed: "not_found" };
+}
+
+/** Has the page of a version made before anybody asks for it. */
+export async function preparePage(version: string, name: string, options: PageOptions): Promise<void> {
+  await addJob(db(), "reader_page", `${version} ${name}`, { version, name, options }, { lane: version });
 }
 
 /** The page of a draft, for one of its editors. */
-export async function pageOfDraft(
-  timeline: string,
-  by: string,
-  options: Omit<ReaderPage, "chartScript" | "frozen">,
-): Promise<StoredPage | Failure> {
+export async function pageOfDraft(timeline: string, by: string, options: PageOptions): Promise<StoredPage | Failure> {
   const made = await inThread("draftPage", [timeline, options, BUILD], {
     in: "drawings",
     key: by,

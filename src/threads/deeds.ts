@@ -8,7 +8,6 @@ import type { Change } from "@/core/change/change";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { toFrozen } from "@/core/formats/frozen";
 import { toSnapshot } from "@/core/formats/snapshot";
-import type { ReaderPage } from "@/features/reader/reader-page";
 import { exportOf } from "@/server/accounts/account";
 import type { DeskSubmission } from "@/features/marking/desk-submission";
 import { findSubmission } from "@/server/classes/marking";
@@ -20,8 +19,8 @@ import { findVersion, publish as publishNow, type StoredPage, storePage } from "
 import type { Visibility } from "@/core/timeline/visibility";
 import { findTimeline } from "@/server/timelines/queries";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
-import { deskSubmission } from "./desk-submission";
-import { makePage } from "./make-page";
+import { deskSubmission, drawingsOf } from "./desk-submission";
+import { makePage, type PageOptions } from "./make-page";
 
 /** A thread is called with one list of what a deed takes. */
 export async function takeChange([timeline, change, known]: [string, Change, number]): Promise<Failure | Taken> {
@@ -67,6 +66,14 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
   return { svg };
 }
 
+/** The drawings of a submission, alone and beside another, made once; null when it is not there. */
+export async function drawSubmission([id]: [string]): Promise<true | null> {
+  const found = await findSubmission(id);
+  if (!found) return null;
+  await drawingsOf(id, found.frozen);
+  return true;
+}
+
 /** A submission for its marking; null when it is not there. */
 export async function submission([id]: [string]): Promise<DeskSubmission | null> {
   const found = await findSubmission(id);
@@ -85,8 +92,6 @@ export async function checks([id, requirements]: [string, Requirement[]]): Promi
     set seq = excluded.seq, requirements = excluded.requirements, checks = excluded.checks`;
   return { checks: made };
 }
-
-type PageOptions = Omit<ReaderPage, "chartScript" | "frozen">;
 
 /** The draft as its reader will see it; null when it is gone. */
 export async function draftPage([id, options, build]: [string, PageOptions, string]): Promise<StoredPage | null> {

@@ -8,10 +8,13 @@ import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
 import type { OpenSubmission } from "@/server/classes/marking";
+import { db } from "@/server/db/pool";
 
 /** A submission as the desk shows it: words made, descriptions as HTML, and what is different from the time before. */
-export function deskSubmission(s: OpenSubmission): DeskSubmission {
+export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission> {
   const manner = mannerOf(s.frozen);
+  const drawings = await drawingsOf(s.id, s.frozen);
+  const before = s.before && (await drawingsOf(s.before.id, s.before.frozen));
   return {
     id: s.id,
     assignment: s.assignmentId,
@@ -25,8 +28,8 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
       result: g.result,
       override: s.overrides[n] ?? null,
     })),
-    // Two beside each other are drawn for the room there is; one alone is shown as it was drawn when it was handed in.
-    drawing: s.before ? smaller(s.frozen, "n") : s.content.drawing,
+    // Two beside each other are drawn for the room there is; what was drawn when it was handed in is shown as it was.
+    drawing: before ? drawings.beside : (s.content.drawing ?? drawings.alone),
     hash: s.hash,
     submittedAt: s.submittedAt.toISOString(),
     late: s.late,
@@ -40,7 +43,7 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
     before: s.before && {
       id: s.before.id,
       submittedAt: s.before.submittedAt.toISOString(),
-      drawing: smaller(s.before.frozen, "b"),
+      drawing: before!.beside,
       points: s.before.points,
       comment: s.before.comment,
       comments: s.before.comments,
@@ -51,12 +54,32 @@ export function deskSubmission(s: OpenSubmission): DeskSubmission {
   };
 }
 
-function smaller(frozen: Frozen, prefix: string): string {
-  const scene = drawChart(
-    { ...timelineFromFrozen(frozen), items: new Map() },
-    { width: 440, height: 420 },
-    { fit: true },
-  );
+const ALONE = { width: 880, height: 460 };
+const BESIDE = { width: 440, height: 420 };
+
+interface Drawings {
+  alone: string;
+  beside: string;
+}
+
+/** The drawings of a submission, as SVG without pictures: as they were stored, or made now and stored. */
+export async function drawingsOf(id: string, frozen: Frozen): Promise<Drawings> {
+  const rows = await db()<{ kind: keyof Drawings; svg: string }[]>`
+    select kind, svg from submission_drawing where submission_id = ${id}`;
+  const stored = Object.fromEntries(rows.map((r) => [r.kind, r.svg])) as Partial<Drawings>;
+  const made = {
+    alone: stored.alone ?? drawn(frozen, ALONE, `a${id}`),
+    beside: stored.beside ?? drawn(frozen, BESIDE, `b${id}`),
+  };
+  for (const kind of ["alone", "beside"] as const)
+    if (stored[kind] === undefined)
+      await db()`
+        insert into submission_drawing (submission_id, kind, svg) values (${id}, ${kind}, ${made[kind]}) on conflict do nothing`;
+  return made;
+}
+
+function drawn(frozen: Frozen, frame: { width: number; height: number }, prefix: string): string {
+  const scene = drawChart({ ...timelineFromFrozen(frozen), items: new Map() }, frame, { fit: true });
   return toSvg(scene, { pictureUrl: () => null, prefix, label: "Chart as submitted" });
 }
 

@@ -4,6 +4,9 @@ import { type ReaderPage, renderReaderPage } from "@/features/reader/reader-page
 import { sha256 } from "@/server/http/plain-page";
 import type { StoredPage } from "@/server/timelines/publish";
 
+/** What the door of a page says about it. */
+export type PageOptions = Omit<ReaderPage, "chartScript" | "frozen">;
+
 /** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
 export function makePage(p: Omit<ReaderPage, "chartScript">, build: string): StoredPage {
   const { html, style, script } = renderReaderPage({ ...p, chartScript: `/reader/chart.js?${build}` });

@@ -10,6 +10,16 @@ export function zonedText(at: Date, zone: string, short = false): string {
   }
 }
 
+/** A day in a time zone: "26 November 2026". */
+export function dayText(at: Date, zone: string): string {
+  const day = { day: "numeric", month: "long", year: "numeric" } as const;
+  try {
+    return at.toLocaleDateString("en-GB", { ...day, timeZone: zone });
+  } catch {
+    return at.toLocaleDateString("en-GB", { ...day, timeZone: "UTC" });
+  }
+}
+
 function format(at: Date, timeZone: string, short: boolean): string {
   return at
     .toLocaleString("en-GB", {

@@ -1,15 +1,14 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
-import { drawChart } from "@/core/chart/draw/draw-chart";
-import { toSvg } from "@/core/chart/draw/to-svg";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
 import type { OwnWork } from "@/core/check/own-work";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
-import { canonicalJson, timelineFromFrozen } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/formats/frozen";
 import { UNDATED, type When } from "@/core/time/when";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";
+import { addJob } from "../jobs/queue";
 import { workChanged } from "../live/notify";
 import { requireRight } from "../timelines/access";
 import { overridesOf } from "./overrides";
@@ -33,8 +32,8 @@ export interface SubmissionContent {
   checks: Check[];
   given: GivenAnswer[];
   total: number;
-  /** The chart as submitted, as SVG without pictures. */
-  drawing: string;
+  /** The chart as submitted, as SVG: earlier ones were hashed with it, and keep it. Now a job makes it from the frozen version. */
+  drawing?: string;
 }
 
 interface Work {
@@ -53,7 +52,7 @@ async function findWork(timeline: string): Promise<Work | null> {
   return row ?? null;
 }
 
-/** Hands the timeline in as it stands: a frozen version with requirements, right dates and drawing. */
+/** Hands the timeline in as it stands: a frozen version with requirements and right dates. Its drawing is asked for. */
 export async function submit(
   timeline: string,
   by: string,
@@ -77,7 +76,6 @@ export async function submit(
       const version = await freeze(tx, timeline, by, "submission");
       const living = await readTimeline(tx, timeline);
       if (!version || !living || version.frozen.events.length === 0) throw new Error("nothing");
-      const frozen = timelineFromFrozen(version.frozen, timeline);
       const content: SubmissionContent = {
         title: work.title,
         requirements: work.requirements,
@@ -95,11 +93,6 @@ export async function submit(
           };
         }),
         total: work.total,
-        drawing: toSvg(drawChart({ ...frozen, items: new Map() }, { width: 880, height: 460 }, { fit: true }), {
-          pictureUrl: () => null,
-          prefix: "s",
-          label: "Chart as submitted",
-        }),
       };
       const text = canonicalJson(content);
       const id = nanoid(12);
@@ -110,6 +103,7 @@ export async function submit(
         ${text}, ${hash}, ${members.map((m) => m.displayName)}) returning submitted_at`;
       // What came back to be improved stays beside what is handed in again; that is not late.
       if (open) await tx`update submission set replaced_by = ${id} where id = ${open.id}`;
+      await addJob(tx, "submission_drawing", id, { submission: id });
       return { receipt: { at: row!.submittedAt.toISOString(), hash } };
     })
     .catch((error: unknown) => {

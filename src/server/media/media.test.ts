@@ -7,7 +7,8 @@ import { isFailure } from "../http/failure";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { blankPosition } from "./blank-position";
 import { blobResponse, PIECE } from "./blobs";
-import { fetchPicture, isPublicAddress } from "./fetch-picture";
+import { fetchPicture } from "./fetch-picture";
+import { isPublicAddress } from "./guarded-get";
 import { arrivedPieces, beginUpload, findDraftFile, finishUpload, putPiece } from "./uploads";
 
 withTestDatabase("media");

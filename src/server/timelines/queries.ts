@@ -131,6 +131,12 @@ export async function timelinesOf(account: string, build: string): Promise<Timel
   return rows.map(({ drawn, svg, ...card }) => (drawn ? { ...card, thumbnail: svg } : card));
 }
 
+/** The chart in small as it was drawn last; null where it cannot be drawn; undefined where it never was. */
+export async function findThumbnail(timeline: string): Promise<string | null | undefined> {
+  const [row] = await db()<{ svg: string | null }[]>`select svg from thumbnail where timeline_id = ${timeline}`;
+  return row?.svg;
+}
+
 export interface HistoryRow {
   seq: number;
   at: Date;

@@ -1,9 +1,9 @@
-import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
 import { plainPage } from "@/server/http/plain-page";
 import { canSee, findPublished } from "@/server/timelines/publish";
-import { BUILD, pageOfVersion, sendPage } from "../../reader-response";
+import { publishedPage } from "../../published-page";
+import { pageOfVersion, sendPage } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -28,13 +28,6 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
         ? "Sign in as somebody of the class it was published to, or ask its author to open it."
         : "Sign in as one of its editors, or ask its author to open it.",
     );
-  // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
-  const listed = published.visibility === "everybody";
-  const page = await pageOfVersion(published.version, `${BUILD}${listed ? "-listed" : ""}`, {
-    mediaPath: `/t/${params.address}/media`,
-    note: null,
-    listed,
-    published: zonedText(published.at, published.zone),
-  });
+  const page = await pageOfVersion(...publishedPage(published, params.address!));
   return sendPage(request, page, open ? "no-cache" : "private, no-cache");
 });

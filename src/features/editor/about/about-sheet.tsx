@@ -10,6 +10,7 @@ import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/lo
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { AddressCheck } from "./address-check";
 import { ChartSettings } from "./chart-settings";
 import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -159,6 +160,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             <Plus size={15} /> Add a category
           </Button>
         </section>
+        <AddressCheck />
         {found.length > 0 ? (
           <section aria-label="Findings">
             <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Worth a look</h3>

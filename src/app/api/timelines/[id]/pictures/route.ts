@@ -1,7 +1,8 @@
 import { db } from "@/server/db/pool";
 import { isFailure } from "@/server/http/failure";
 import { memberRoute, stringsOf } from "@/server/http/route";
-import { allowedHosts, fetchPicture } from "@/server/media/fetch-picture";
+import { fetchPicture } from "@/server/media/fetch-picture";
+import { allowedHosts } from "@/server/media/guarded-get";
 import { makePicture } from "@/server/media/uploads";
 import { requireRight } from "@/server/timelines/access";
 

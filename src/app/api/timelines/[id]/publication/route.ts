@@ -1,9 +1,11 @@
 import type { ValidateFunction } from "ajv";
 import { ajv, memberRoute } from "@/server/http/route";
-import { takeBack } from "@/server/timelines/publish";
+import { findPublished, takeBack } from "@/server/timelines/publish";
 import type { Visibility } from "@/core/timeline/visibility";
 import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
+import { publishedPage } from "../../../../published-page";
+import { preparePage } from "../../../../reader-response";
 
 const readPublish = ajv.compile({
   type: "object",
@@ -23,7 +25,11 @@ export const PUT = memberRoute({ body: readPublish }, async ({ user, params, bod
     [params.id!, user.id, body.visibility, body.fresh, body.class ?? null, body.zone ?? "UTC"],
     freezing(user.id),
   );
-  return "failed" in done ? done : { publication: done.publication };
+  if ("failed" in done) return done;
+  // Made while its author still reads that it was published.
+  const shown = await findPublished(done.publication.address);
+  if (shown && !shown.gone) await preparePage(...publishedPage(shown, done.publication.address));
+  return { publication: done.publication };
 });
 
 export const DELETE = memberRoute({}, async ({ user, params }) => {

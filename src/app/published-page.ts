@@ -1,0 +1,21 @@
+import "server-only";
+import { zonedText } from "@/core/time/zoned";
+import type { Published } from "@/server/timelines/publish";
+import type { PageOptions } from "@/threads/make-page";
+import { BUILD } from "./reader-response";
+
+/** The stored page of what is published at an address: its version, its name, and what is said on it. */
+export function publishedPage(published: Published, address: string): [string, string, PageOptions] {
+  // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
+  const listed = published.visibility === "everybody";
+  return [
+    published.version,
+    `${BUILD}${listed ? "-listed" : ""}`,
+    {
+      mediaPath: `/t/${address}/media`,
+      note: null,
+      listed,
+      published: zonedText(published.at, published.zone),
+    },
+  ];
+}

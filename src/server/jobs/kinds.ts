@@ -1,0 +1,29 @@
+/** What each kind of job is told. All of it is JSON, and small: a job reads what it works on itself. */
+export interface Inputs {
+  /** The chart in small, of a timeline. */
+  thumbnail: { timeline: string };
+  /** Thumbnails of what was altered and left alone for a minute. */
+  thumbnails: Record<string, never>;
+  /** The page of a version, stored under a name, with what its door says about it. */
+  reader_page: { version: string; name: string; options: object };
+  /** The drawings of a submission. */
+  submission_drawing: { submission: string };
+  /** Removes what is over. */
+  prune: Record<string, never>;
+  /** Asks every web address of a timeline whether it still answers. */
+  addresses: { timeline: string };
+  /** The same for what is published, a few at a time. */
+  published_addresses: Record<string, never>;
+}
+
+export type Kind = keyof Inputs;
+
+/** How a job ended, or how far it is. */
+export interface JobState {
+  id: number;
+  state: "waiting" | "running" | "done" | "failed" | "stopped";
+  done: number;
+  /** Null while nobody knows how much there is. */
+  total: number | null;
+  failed: string | null;
+}

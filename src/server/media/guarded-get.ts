@@ -1,0 +1,113 @@
+import "server-only";
+import { lookup as resolve } from "node:dns/promises";
+import http from "node:http";
+import https from "node:https";
+import ipaddr from "ipaddr.js";
+import { type Failure, fail, isFailure } from "../http/failure";
+
+export interface GuardOptions {
+  /** Hosts ("name:port") in a private network that may be asked all the same: PRIVATE_PICTURE_HOSTS. */
+  allowed?: readonly string[] | undefined;
+  /** Of the content; 0: only whether it answers. */
+  mostBytes: number;
+  /** Media types, as HTTP writes them. */
+  accept: string;
+  /** Ends it before an answer, as if there were none. */
+  signal?: AbortSignal | undefined;
+}
+/** Where it leads; or its status with the content, which is empty unless the status is 200. */
+export type GuardedAnswer = { redirect: string } | { status: number; bytes: Buffer };
+
+export function allowedHosts(): string[] {
+  return (process.env.PRIVATE_PICTURE_HOSTS ?? "")
+    .split(",")
+    .map((h) => h.trim())
+    .filter(Boolean);
+}
+
+/** An address of the web, or null. */
+export function parseAddress(text: string, base?: URL): URL | null {
+  try {
+    const url = new URL(text.trim(), base);
+    return url.protocol === "http:" || url.protocol === "https:" ? url : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Whether an address of the internet protocol belongs to the public internet. */
+export function isPublicAddress(text: string): boolean {
+  try {
+    const address = ipaddr.process(text);
+    // ::127.0.0.1 and the like, an old way of writing IPv4 in IPv6 (RFC 4291, 2.5.5.1), leads where the IPv4 address does.
+    if (address.kind() === "ipv6" && (address as ipaddr.IPv6).parts.slice(0, 6).every((p) => p === 0)) return false;
+    return address.range() === "unicast";
+  } catch {
+    return false;
+  }
+}
+
+async function publicAddressOf(
+  url: URL,
+  options: GuardOptions,
+): Promise<Failure | { address: string; family: number }> {
+  const host = url.hostname.replace(/^\[|\]$/g, "");
+  let found: { address: string; family: number }[];
+  try {
+    found = await resolve(host, { all: true });
+  } catch {
+    return fail("address_unreachable");
+  }
+  const port = url.port || (url.protocol === "https:" ? "443" : "80");
+  if (!options.allowed?.includes(`${host}:${port}`) && !found.every((f) => isPublicAddress(f.address)))
+    return fail("address_private");
+  return found[0] ?? fail("address_unreachable");
+}
+
+/**
+ * Asks one address, and follows nothing. Only public addresses are asked, and the very address that was checked is the one
+ * connected to. Endless and huge answers are cut off. Failures: `address_unreachable`, `address_private`, `address_slow` (after
+ * the deadline, ms since 1970), `address_large`.
+ */
+export async function guardedGet(url: URL, deadline: number, options: GuardOptions): Promise<Failure | GuardedAnswer> {
+  const target = await publicAddressOf(url, options);
+  if (isFailure(target)) return target;
+  return new Promise((done) => {
+    const give = (value: Failure | GuardedAnswer) => {
+      clearTimeout(timer);
+      request.destroy();
+      done(value);
+    };
+    const timer = setTimeout(() => give(fail("address_slow")), Math.max(1, deadline - Date.now()));
+    const request = (url.protocol === "https:" ? https : http).get(
+      url,
+      {
+        // Connects to the address that was checked, whatever the name resolves to a moment later.
+        lookup: (_name, opts, callback) =>
+          opts.all
+            ? (callback as unknown as (e: null, a: object[]) => void)(null, [target])
+            : callback(null, target.address, target.family),
+        headers: { "User-Agent": "Fastigo", Accept: options.accept },
+        agent: false,
+      },
+      (response) => {
+        const status = response.statusCode ?? 0;
+        if (status >= 300 && status < 400 && response.headers.location)
+          return give({ redirect: response.headers.location });
+        if (status !== 200 || options.mostBytes === 0) return give({ status, bytes: Buffer.alloc(0) });
+        if (Number(response.headers["content-length"] ?? 0) > options.mostBytes) return give(fail("address_large"));
+        const parts: Buffer[] = [];
+        let size = 0;
+        response.on("data", (part: Buffer) => {
+          size += part.length;
+          if (size > options.mostBytes) return give(fail("address_large"));
+          parts.push(part);
+        });
+        response.on("end", () => give({ status, bytes: Buffer.concat(parts) }));
+        response.on("error", () => give(fail("address_unreachable")));
+      },
+    );
+    request.on("error", () => give(fail("address_unreachable")));
+    options.signal?.addEventListener("abort", () => give(fail("address_unreachable")), { once: true });
+  });
+}

@@ -1,0 +1,96 @@
+// What each kind of job does. Drawings and pages are made in threads, under a time limit; the rest is light, and waits for
+// the database and the network only.
+import "server-only";
+import { db } from "@/server/db/pool";
+import { isFailure } from "@/server/http/failure";
+import { addJob } from "@/server/jobs/queue";
+import { beginRunner, cleanQueue, type Running, type Works } from "@/server/jobs/runner";
+import { addressesOf, checkAddresses, dueAddresses } from "@/server/media/check-addresses";
+import { tidy } from "@/server/tidy";
+import { inThread } from "./in-thread";
+import type { PageOptions } from "./make-page";
+
+const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
+/** A page of 20,000 events, drawn for four widths, on a busy machine. */
+const PAGE_MS = 45_000;
+const DRAWING_MS = 15_000;
+/** Thumbnails made in one go of what nobody has looked at yet. */
+const THUMBNAILS = 20;
+const AGAIN_MS = 5_000;
+
+const WORKS: Works = {
+  thumbnail: async ({ timeline }) => {
+    const done = await inThread("thumbnail", [timeline, BUILD], {
+      in: "drawings",
+      key: timeline,
+      what: `thumbnail of ${timeline}`,
+      limitMs: DRAWING_MS,
+    });
+    return isFailure(done) ? done : null;
+  },
+  thumbnails: async () => {
+    const due = await db()<{ id: string }[]>`
+      select t.id from timeline t left join thumbnail h on h.timeline_id = t.id and h.seq = t.seq and h.build = ${BUILD}
+      where h.timeline_id is null and t.deleted_at is null
+        and t.altered_at between now() - interval '30 days' and now() - interval '1 minute'
+      order by t.altered_at desc limit ${THUMBNAILS}`;
+    for (const { id } of due) await addJob(db(), "thumbnail", id, { timeline: id });
+    return null;
+  },
+  reader_page: async ({ version, name, options }) => {
+    const done = await inThread("versionPage", [version, name, options as PageOptions, BUILD], {
+      in: "drawings",
+      key: version,
+      what: `${version} ${name}`,
+      limitMs: PAGE_MS,
+    });
+    return isFailure(done) ? done : null;
+  },
+  submission_drawing: async ({ submission }) => {
+    const done = await inThread("drawSubmission", [submission], {
+      in: "drawings",
+      key: submission,
+      what: `drawing of ${submission}`,
+      limitMs: DRAWING_MS,
+    });
+    return isFailure(done) ? done : null;
+  },
+  prune: async () => {
+    await tidy(BUILD);
+    await cleanQueue();
+    return null;
+  },
+  addresses: async ({ timeline }, { signal, askedAt, report }) => {
+    const addresses = (await addressesOf(timeline)).map((a) => a.address);
+    await checkAddresses(addresses, { signal, since: askedAt, report });
+    return null;
+  },
+  published_addresses: async (_, { signal, askedAt, report }) => {
+    await checkAddresses(await dueAddresses(), { signal, since: askedAt, report });
+    return null;
+  },
+};
+
+/** Does jobs in this process until it is told to stop, and `stopped`; what is over is removed now, and then once an hour. */
+export function beginJobs(stopped: () => void = () => {}): void {
+  let running: Running | null = null;
+  let stopping = false;
+  for (const signal of ["SIGTERM", "SIGINT"] as const)
+    process.on(signal, () => {
+      stopping = true;
+      void Promise.resolve(running?.stop()).finally(stopped);
+    });
+  const again = async () => {
+    try {
+      running = await beginRunner(WORKS);
+      await addJob(db(), "prune", "regular", {}, { lane: "prune" });
+      await running.ended;
+    } catch (error) {
+      if (!stopping) console.error("Jobs are not done just now; it is tried again in a few seconds.", error);
+    }
+    await running?.stop();
+    running = null;
+    if (!stopping) setTimeout(again, AGAIN_MS);
+  };
+  void again();
+}
