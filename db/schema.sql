@@ -71,6 +71,14 @@ ALTER TABLE public.account_notice ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTI
     CACHE 1
 );
 
+CREATE TABLE public.address_check (
+    address text NOT NULL,
+    state text NOT NULL,
+    status integer,
+    checked_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT address_check_state_known CHECK ((state = ANY (ARRAY['answers'::text, 'gone'::text, 'refuses'::text, 'silent'::text, 'private'::text])))
+);
+
 CREATE TABLE public.assignment (
     id text NOT NULL,
     class_id text NOT NULL,
@@ -287,6 +295,47 @@ CREATE TABLE public.item (
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 
+CREATE TABLE public.job (
+    id bigint NOT NULL,
+    kind text NOT NULL,
+    about text NOT NULL,
+    input jsonb NOT NULL,
+    state text DEFAULT 'waiting'::text NOT NULL,
+    done integer DEFAULT 0 NOT NULL,
+    total integer,
+    failed text,
+    asked_by text,
+    asked_at timestamp with time zone DEFAULT now() NOT NULL,
+    begun_at timestamp with time zone,
+    ended_at timestamp with time zone,
+    stop boolean DEFAULT false NOT NULL,
+    CONSTRAINT job_state_known CHECK ((state = ANY (ARRAY['waiting'::text, 'running'::text, 'done'::text, 'failed'::text, 'stopped'::text])))
+);
+
+ALTER TABLE public.job ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.job_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
+CREATE TABLE public.job_runner (
+    id integer NOT NULL,
+    workers text[] DEFAULT '{}'::text[] NOT NULL,
+    begun_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+ALTER TABLE public.job_runner ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.job_runner_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
 CREATE TABLE public.known_browser (
     token_hash bytea NOT NULL,
     account_id text NOT NULL,
@@ -410,6 +459,13 @@ CREATE TABLE public.sign_in_attempt (
     last_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.submission_drawing (
+    submission_id text NOT NULL,
+    kind text NOT NULL,
+    svg text NOT NULL,
+    CONSTRAINT submission_drawing_kind_known CHECK ((kind = ANY (ARRAY['alone'::text, 'beside'::text])))
+);
+
 CREATE TABLE public.thumbnail (
     timeline_id text NOT NULL,
     seq integer NOT NULL,
@@ -495,6 +551,9 @@ ALTER TABLE ONLY public.account_notice
 ALTER TABLE ONLY public.account
     ADD CONSTRAINT account_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.address_check
+    ADD CONSTRAINT address_check_pkey PRIMARY KEY (address);
+
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_pkey PRIMARY KEY (id);
 
@@ -555,6 +614,12 @@ ALTER TABLE ONLY public.group_work
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_pkey PRIMARY KEY (timeline_id, id);
 
+ALTER TABLE ONLY public.job
+    ADD CONSTRAINT job_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.job_runner
+    ADD CONSTRAINT job_runner_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_pkey PRIMARY KEY (token_hash);
 
@@ -596,6 +661,9 @@ ALTER TABLE ONLY public.session
 
 ALTER TABLE ONLY public.sign_in_attempt
     ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.submission_drawing
+    ADD CONSTRAINT submission_drawing_pkey PRIMARY KEY (submission_id, kind);
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_pkey PRIMARY KEY (id);
@@ -649,6 +717,12 @@ CREATE INDEX group_member_group ON public.group_member USING btree (group_id);
 CREATE INDEX group_work_assignment ON public.group_work USING btree (assignment_id);
 
 CREATE INDEX item_of ON public.item USING btree (timeline_id, of);
+
+CREATE INDEX job_about ON public.job USING btree (kind, about, id DESC);
+
+CREATE INDEX job_ended ON public.job USING btree (ended_at) WHERE (ended_at IS NOT NULL);
+
+CREATE UNIQUE INDEX job_waiting ON public.job USING btree (kind, about) WHERE (state = 'waiting'::text);
 
 CREATE INDEX known_browser_account ON public.known_browser USING btree (account_id);
 
@@ -762,6 +836,9 @@ ALTER TABLE ONLY public.group_work
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.job
+    ADD CONSTRAINT job_asked_by_fkey FOREIGN KEY (asked_by) REFERENCES public.account(id) ON DELETE SET NULL;
+
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -810,6 +887,9 @@ ALTER TABLE ONLY public.removed_editor
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.submission_drawing
+    ADD CONSTRAINT submission_drawing_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_group_id_fkey FOREIGN KEY (group_id) REFERENCES public.group_work(id);
 
@@ -848,5 +928,4 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
-
 
