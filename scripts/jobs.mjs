@@ -1,10 +1,18 @@
 // npm run jobs: does the jobs of a database in a process of its own, so that several machines can share them. Those that serve
 // pages are started with JOBS=0 then.
 import { spawn } from "node:child_process";
-import { bundleForThreads, bundleForJobs, ensureDependencies, nameOfBuild, ROOT } from "./lib/machine.mjs";
+import {
+  bundleForThreads,
+  bundleForJobs,
+  ensureDependencies,
+  ensureMediaStore,
+  nameOfBuild,
+  ROOT,
+} from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 
 await run(async () => {
+  ensureMediaStore();
   ensureDependencies();
   const url = process.env.DATABASE_URL;
   if (!url)

@@ -4,7 +4,15 @@ import { spawnSync } from "node:child_process";
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
-import { bundle, bundleForReaders, bundleForThreads, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import {
+  bundle,
+  bundleForReaders,
+  bundleForThreads,
+  ensureBuilt,
+  ensureDependencies,
+  ensureMediaStore,
+  ROOT,
+} from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 import { watch } from "./lib/watch.mjs";
 
@@ -83,6 +91,7 @@ await run(async () => {
     throw new Stop(
       `Port ${port} on ${host} is taken by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`,
     );
+  ensureMediaStore();
   ensureDependencies();
 
   let cluster = null;

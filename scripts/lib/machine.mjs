@@ -71,6 +71,19 @@ export function hashOf(paths) {
   return hash.digest("hex");
 }
 
+/** Stops where files are to be kept in a store of which something needed is not said. */
+export function ensureMediaStore() {
+  const { MEDIA_STORE } = process.env;
+  if (MEDIA_STORE !== undefined && !["database", "s3"].includes(MEDIA_STORE))
+    throw new Stop(`MEDIA_STORE must be database or s3, not "${MEDIA_STORE}".`);
+  if (MEDIA_STORE !== "s3") return;
+  const missing = ["S3_ENDPOINT", "S3_BUCKET", "S3_ACCESS_KEY", "S3_SECRET_KEY"].filter((name) => !process.env[name]);
+  if (missing.length > 0)
+    throw new Stop(
+      `MEDIA_STORE=s3 needs ${missing.join(", ")}. Set them, or leave MEDIA_STORE away to keep files in the database.`,
+    );
+}
+
 /** The name of the build these sources give: pages and drawings are stored under it. */
 export function nameOfBuild() {
   return hashOf(["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"]).slice(
@@ -85,7 +98,7 @@ export async function ensureBuilt() {
   const stamp = join(ROOT, ".next", "fastigo-build");
   const there =
     existsSync(stamp) &&
-    existsSync(join(ROOT, "public", "reader", "chart.js")) &&
+    existsSync(join(ROOT, "public", "reader", "views.js")) &&
     existsSync(join(ROOT, "dist", "work.mjs"));
   if (there && readFileSync(stamp, "utf8") === build) return build;
   say("Building (under a minute) ...");
@@ -104,14 +117,18 @@ export async function ensureBuilt() {
 /** Bundles what a reader's page loads, into public/reader. */
 export async function bundleForReaders() {
   const { build } = await import("esbuild");
-  const entries = { chart: "src/features/reader/reader-chart.ts", "chart-worker": "src/workers/chart.worker.ts" };
+  const entries = {
+    chart: "src/features/reader/reader-chart.ts",
+    "chart-worker": "src/workers/chart.worker.ts",
+    views: "src/features/reader/reader-views.ts",
+  };
   for (const [name, entry] of Object.entries(entries))
     await build({
       entryPoints: [join(ROOT, entry)],
       outfile: join(ROOT, "public", "reader", `${name}.js`),
       bundle: true,
       minify: true,
-      format: name === "chart" ? "iife" : "esm",
+      format: name === "chart-worker" ? "esm" : "iife",
       target: "es2022",
       alias: { "@": join(ROOT, "src") },
       logLevel: "error",

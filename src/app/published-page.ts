@@ -1,17 +1,23 @@
 import "server-only";
 import { zonedText } from "@/core/time/zoned";
+import type { Variant } from "@/features/reader/reader-page";
 import type { Published } from "@/server/timelines/publish";
 import type { PageOptions } from "@/threads/make-page";
-import { BUILD } from "./reader-response";
+import { pageName } from "./reader-response";
 
 /** The stored page of what is published at an address: its version, its name, and what is said on it. */
-export function publishedPage(published: Published, address: string): [string, string, PageOptions] {
+export function publishedPage(
+  published: Published,
+  address: string,
+  variant: Variant = "page",
+): [string, string, PageOptions] {
   // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
   const listed = published.visibility === "everybody";
   return [
     published.version,
-    `${BUILD}${listed ? "-listed" : ""}`,
+    pageName(listed ? "listed" : "", variant),
     {
+      variant,
       mediaPath: `/t/${address}/media`,
       note: null,
       listed,

@@ -1,4 +1,5 @@
 import "server-only";
+import { type Variant, VARIANTS } from "@/features/reader/reader-page";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
 import { db } from "@/server/db/pool";
@@ -9,6 +10,17 @@ import type { PageOptions } from "@/threads/make-page";
 export const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 /** A page of 20,000 events, drawn for four widths, on a busy machine. */
 const LIMIT_MS = 45_000;
+
+/** Which variant of a page is asked for: `?as=print`, `?as=embed`, else the page itself. */
+export function variantOf(request: Request): Variant {
+  const asked = new URL(request.url).searchParams.get("as");
+  return VARIANTS.find((v) => v === asked) ?? "page";
+}
+
+/** The name a page is stored under, of this build: its door, and the variant. */
+export function pageName(door: "" | "listed" | "copy" | "submission", variant: Variant): string {
+  return [BUILD, door, variant === "page" ? "" : variant].filter(Boolean).join("-");
+}
 
 /** The stored page of a version; where it is not there yet, the job that makes it is waited for. */
 export async function pageOfVersion(

@@ -1,18 +1,31 @@
 import "server-only";
 import { createHash } from "node:crypto";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import { type ReaderPage, renderReaderPage } from "@/features/reader/reader-page";
 import { sha256 } from "@/server/http/plain-page";
 import type { StoredPage } from "@/server/timelines/publish";
 
 /** What the door of a page says about it. */
-export type PageOptions = Omit<ReaderPage, "chartScript" | "frozen">;
+export type PageOptions = Omit<ReaderPage, "chartScript" | "viewsScript" | "frozen">;
+
+let views: string | null = null;
+/** The bundle of `features/reader/reader-views`, read once; it is made with the build. */
+function viewsScript(): string {
+  const root = process.env.FASTIGO_ROOT ?? process.cwd();
+  return (views ??= readFileSync(join(root, "public", "reader", "views.js"), "utf8").trim());
+}
 
 /** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
-export function makePage(p: Omit<ReaderPage, "chartScript">, build: string): StoredPage {
-  const { html, style, script } = renderReaderPage({ ...p, chartScript: `/reader/chart.js?${build}` });
+export function makePage(p: Omit<ReaderPage, "chartScript" | "viewsScript">, build: string): StoredPage {
+  const { html, style, script } = renderReaderPage({
+    ...p,
+    chartScript: `/reader/chart.js?${build}`,
+    viewsScript: viewsScript(),
+  });
   const policy = [
     "default-src 'none'",
-    `script-src 'self' ${sha256(script)}`,
+    script ? `script-src 'self' ${sha256(script)}` : "script-src 'none'",
     "worker-src 'self'",
     `style-src ${sha256(style)}`,
     "img-src 'self'",

@@ -5,6 +5,7 @@ import { db } from "@/server/db/pool";
 import { isFailure } from "@/server/http/failure";
 import { addJob } from "@/server/jobs/queue";
 import { beginRunner, cleanQueue, type Running, type Works } from "@/server/jobs/runner";
+import { moveBlobs } from "@/server/media/blobs";
 import { addressesOf, checkAddresses, dueAddresses } from "@/server/media/check-addresses";
 import { tidy } from "@/server/tidy";
 import { inThread } from "./in-thread";
@@ -16,6 +17,8 @@ const PAGE_MS = 45_000;
 const DRAWING_MS = 15_000;
 /** Thumbnails made in one go of what nobody has looked at yet. */
 const THUMBNAILS = 20;
+/** Files moved in one go. */
+const FILES = 200;
 const AGAIN_MS = 5_000;
 
 const WORKS: Works = {
@@ -58,6 +61,10 @@ const WORKS: Works = {
   prune: async () => {
     await tidy(BUILD);
     await cleanQueue();
+    return null;
+  },
+  move_files: async (_, { signal }) => {
+    await moveBlobs(FILES, signal);
     return null;
   },
   addresses: async ({ timeline }, { signal, askedAt, report }) => {

@@ -56,6 +56,8 @@ const page = (more: Partial<ReaderPage> = {}) =>
     listed: false,
     published: null,
     chartScript: "/reader/chart.js?1",
+    viewsScript: "show()",
+    variant: "page",
     ...more,
   }).html;
 
@@ -78,7 +80,7 @@ describe("the reader's page", () => {
     expect(html.match(/<\/script>/g)).toHaveLength(3);
     expect(html.match(/<style/g)).toHaveLength(1);
     const loaded = [...html.matchAll(/(?:src|href)="([^"]+)"/g)].map((m) => m[1]!).filter((u) => !u.startsWith("#"));
-    expect(loaded.filter((u) => !u.startsWith("/") && u !== "https://archive.example/")).toEqual([]);
+    expect(loaded.filter((u) => !/^[/?]|^https:\/\/archive\.example\/$/.test(u))).toEqual([]);
     expect(html).not.toMatch(/ style="| on[a-z]+="/);
   });
 
@@ -111,6 +113,33 @@ describe("the reader's page", () => {
     expect(page({ listed: true })).not.toContain("noindex");
   });
 
+  it("on paper has one drawing for it, no script, and says where a video or a sound is", () => {
+    const film = {
+      ...emptyItem("f"),
+      of: "b",
+      list: "media" as const,
+      kind: "video" as const,
+      media: "m2",
+      text: "Ice",
+    };
+    const frozen = toFrozen({ ...timeline, items: new Map(timeline.items).set("f", film) });
+    const html = page({ variant: "print", frozen });
+    expect(html).not.toContain("<script");
+    expect(html).not.toContain("<video");
+    expect(html).toContain("A video, in the page itself: Ice");
+    expect(html.match(/<svg[^>]*aria-label="Chart of/g)).toHaveLength(1);
+    expect(html).not.toContain('loading="lazy"');
+    expect(html).toContain("@page{size:A4 landscape");
+  });
+
+  it("in a frame leads out of it to the whole page, and is listed nowhere", () => {
+    const html = page({ variant: "embed", listed: true });
+    expect(html).toContain('<a href="?" target="_blank" rel="noopener">');
+    expect(html).not.toContain('href="/"');
+    expect(html).toContain("noindex");
+    expect(page()).toContain('<a href="?as=print">');
+  });
+
   it("of an empty timeline is a page all the same", () => {
     const html = renderReaderPage({
       frozen: toFrozen(emptyTimeline("t")),
@@ -119,6 +148,8 @@ describe("the reader's page", () => {
       listed: false,
       published: null,
       chartScript: "/reader/chart.js?1",
+      viewsScript: "show()",
+      variant: "page",
     }).html;
     expect(html).toContain("Nothing has been written in this timeline yet.");
     expect(html).toContain("Untitled");

@@ -13,13 +13,17 @@ import { blocksHtml } from "./blocks-html";
 import type { Item, Timeline } from "@/core/timeline/timeline";
 import { COLOURS } from "@/core/timeline/looks";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
-import { READER_SCRIPT } from "./reader-script";
-import { READER_STYLE } from "./reader-style";
+import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 
+/** The whole page; to stand in a frame of another page; or on paper, without scripts and with everything that can be printed. */
+export const VARIANTS = ["page", "embed", "print"] as const;
+export type Variant = (typeof VARIANTS)[number];
+
 export interface ReaderPage {
   frozen: Frozen;
+  variant: Variant;
   /** Where a media file is: `${mediaPath}/${media}/${size}`. */
   mediaPath: string;
   /** A sentence over the page, such as that it is a draft; null for none. */
@@ -28,21 +32,37 @@ export interface ReaderPage {
   listed: boolean;
   /** The address of the script that makes the chart movable. */
   chartScript: string;
+  /** The script that shows one view at a time (`reader-views.ts`, bundled); it stands in the page. */
+  viewsScript: string;
   /** The day it was published, in words; null for a draft. */
   published: string | null;
 }
 
 type FrozenItem = Frozen["items"][number];
 
-/** Widths the chart is drawn for; the page shows the one that fits, without a script. */
-const WIDTHS = [
-  { width: 1240, height: 720 },
-  { width: 1000, height: 760 },
-  { width: 700, height: 860 },
-  { width: 380, height: 0 },
-];
+interface Frame {
+  width: number;
+  /** 0: upright, as long as its labels need. */
+  height: number;
+}
+/** Frames the chart is drawn for; the page shows the one that fits, without a script. On paper: A4 lying, less its margins. */
+const FRAMES: Record<Variant, readonly Frame[]> = {
+  page: [
+    { width: 1240, height: 720 },
+    { width: 1000, height: 760 },
+    { width: 700, height: 860 },
+    { width: 380, height: 0 },
+  ],
+  embed: [
+    { width: 1240, height: 620 },
+    { width: 1000, height: 620 },
+    { width: 700, height: 620 },
+    { width: 380, height: 0 },
+  ],
+  print: [{ width: 1030, height: 600 }],
+};
 
-/** The whole page of a timeline as a reader sees it: one document, readable without a script. */
+/** A timeline as a reader sees it: one document, readable without a script. */
 export function renderReaderPage(p: ReaderPage): { html: string; style: string; script: string } {
   const { frozen } = p;
   const timeline = timelineFromFrozen(frozen);
@@ -50,21 +70,46 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
   const count = `${frozen.events.length} ${frozen.events.length === 1 ? "event" : "events"}`;
   const facts = [count, period].filter(Boolean).join(", ");
+  const style = READER_STYLE + VARIANT_STYLE[p.variant];
+  const script = p.variant === "print" ? "" : p.viewsScript;
   const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
-    p.listed ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline ? `By ${frozen.byline}.` : ""}`)}"><link rel="icon" href="/favicon.svg"><style>${READER_STYLE}</style></head>
-<body>
-<header class="bar"><a href="/" aria-label="Fastigo">${LOGO}</a><div><h1>${escapeXml(title)}</h1><p>${frozen.byline ? `by ${escapeXml(frozen.byline)} · ` : ""}${escapeXml(facts)}</p></div><nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav></header>
-${p.note ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>` : ""}
+    p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline ? `By ${frozen.byline}.` : ""}`)}"><link rel="icon" href="/favicon.svg"><style>${style}</style></head>
+<body class="${p.variant}">
+${head(p, title, facts)}
 <main>
 <section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
-<section id="read" aria-label="Read">${opening(p, facts)}${stripSection(timeline)}${eventsSection(p, timeline)}</section>
+<section id="read" aria-label="Read">${opening(p, facts)}${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
 </main>
-<footer class="foot">${p.published ? `Published ${escapeXml(p.published)} with` : "Made with"} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server.</footer>
-${frozen.events.length === 0 ? "" : `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>`}<script>${READER_SCRIPT}</script>
+${foot(p)}
+${p.variant === "print" || frozen.events.length === 0 ? "" : `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>`}${script && `<script>${script}</script>`}
 </body></html>`;
-  return { html, style: READER_STYLE, script: READER_SCRIPT };
+  return { html, style, script };
+}
+
+/** The bar on top with the two views, and a note where there is one; in a frame the title leads to the whole page. */
+function head(p: ReaderPage, title: string, facts: string): string {
+  const embed = p.variant === "embed";
+  const logo = embed ? "" : `<a href="/" aria-label="Fastigo">${LOGO}</a>`;
+  const name = embed ? `<a href="?" target="_blank" rel="noopener">${escapeXml(title)}</a>` : escapeXml(title);
+  const views =
+    p.variant === "print"
+      ? ""
+      : `<nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav>`;
+  const note = p.note
+    ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
+    : "";
+  return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `by ${escapeXml(p.frozen.byline)} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
+${note}`;
+}
+
+function foot(p: ReaderPage): string {
+  const made = p.published ? `Published ${escapeXml(p.published)} with` : "Made with";
+  if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
+  if (p.variant === "embed")
+    return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;
+  return `<footer class="foot">${made} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server. <a href="?as=print">For printing</a></footer>`;
 }
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
@@ -95,7 +140,7 @@ function indexOf(f: Frozen): Index {
 function chartSection(p: ReaderPage, timeline: Timeline): string {
   if (p.frozen.events.length === 0) return `<p class="empty">Nothing has been written in this timeline yet.</p>`;
   const items = new Map(p.frozen.items.map((i) => [i.id, i]));
-  const drawings = WIDTHS.map(({ width, height }) => {
+  const drawings = FRAMES[p.variant].map(({ width, height }) => {
     // On a phone the ridge runs down, as long as its labels need.
     const upright = height === 0;
     const moments = p.frozen.events.filter((e) => e.when.readAs.kind !== "span").length;
@@ -130,9 +175,9 @@ function opening(p: ReaderPage, facts: string): string {
   return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, p.frozen.byline && `by ${p.frozen.byline}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
 }
 
-function stripSection(timeline: Timeline): string {
+function stripSection(p: ReaderPage, timeline: Timeline): string {
   if (timeline.events.size === 0) return "";
-  const strips = WIDTHS.map(({ width }) => {
+  const strips = FRAMES[p.variant].map(({ width }) => {
     const scene = drawChart(timeline, { width, height: 60 }, { strip: true });
     return `<div class="w${width}">${toSvg(scene, { pictureUrl: () => null, prefix: `s${width}`, label: "Where you are in the timeline" })}</div>`;
   });
@@ -218,9 +263,12 @@ function figure(p: ReaderPage, m: FrozenItem): string {
   ]
     .filter(Boolean)
     .join(". ");
+  const onPaper = p.variant === "print";
+  if (onPaper && m.kind !== "picture")
+    return `<figure><figcaption>${m.kind === "video" ? "A video" : "A sound"}, in the page itself${caption ? `: ${caption}` : ""}</figcaption></figure>`;
   const body =
     m.kind === "picture"
-      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}" loading="lazy"${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
+      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
       : m.kind === "video"
         ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Video")}"></video>`
         : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Sound")}"></audio>`;

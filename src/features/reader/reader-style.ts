@@ -81,3 +81,18 @@ ${Object.entries(COLOURS)
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
 @media print{.chart-live,.zoom{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
 `;
+
+/** What is different where a page stands in a frame, or on paper. */
+export const VARIANT_STYLE = {
+  page: "",
+  embed: `.bar{min-height:44px;padding:4px 12px}.bar h1{font-size:16px}.bar h1 a{color:#fff}.opening{padding:16px}.key{padding:6px 16px}.foot{padding:6px 16px;font-size:13px}.zoom{padding:6px 16px 10px}`,
+  print: `@page{size:A4 landscape;margin:12mm}
+.bar{background:none;color:#16323A;padding:6px 0;min-height:0}.bar svg path:first-child{stroke:#8A6400}.bar h1{font-size:24px}.bar p{color:#4A6572}
+.w1030 svg{width:100%}.chart{padding:6px 0}.key{padding:6px 0}#chart{break-after:page}
+.opening{padding:0 0 14px;max-width:none}.opening h2{font-size:28px}.events{padding:0;max-width:none}
+.event{break-inside:avoid;grid-template-columns:150px minmax(0,1fr) minmax(0,230px);gap:0 28px;padding:12px 0;border-top:1px solid #D5DEDC}
+.story .text{font-size:15px}.story h3{font-size:20px}.when .year{font-size:26px}.when .year.long{font-size:19px}
+figure img{width:auto;max-height:240px}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
+.foot{background:none;padding:10px 0}
+@media screen{body.print{max-width:1100px;margin:0 auto;padding:24px}}`,
+};

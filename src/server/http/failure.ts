@@ -77,6 +77,7 @@ const STATUS: Record<FailureCode, number> = {
   returned_needs_points: 409,
   reason_missing: 400,
   not_marked_yet: 409,
+  no_store: 503,
   job_stopped: 409,
   broken: 500,
 };

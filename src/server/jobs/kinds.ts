@@ -10,6 +10,8 @@ export interface Inputs {
   submission_drawing: { submission: string };
   /** Removes what is over. */
   prune: Record<string, never>;
+  /** Moves files to where files are kept now, after that was changed. */
+  move_files: Record<string, never>;
   /** Asks every web address of a timeline whether it still answers. */
   addresses: { timeline: string };
   /** The same for what is published, a few at a time. */

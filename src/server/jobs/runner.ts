@@ -30,6 +30,7 @@ export type Works = { [K in Kind]: (input: Inputs[K], at: AtWork) => Promise<Fai
 const REGULAR: { kind: Kind; when: string }[] = [
   { kind: "thumbnails", when: "* * * * *" },
   { kind: "prune", when: "17 * * * *" },
+  { kind: "move_files", when: "*/5 * * * *" },
   { kind: "published_addresses", when: "43 3 * * *" },
 ];
 const AT_ONCE = 4;

@@ -1,5 +1,9 @@
 import "server-only";
 import { db } from "../db/pool";
+import { removeLoose } from "./blobs";
+
+/** Files that are removed from the outside store at a time. */
+const MOST_LOOSE = 500;
 
 /**
  * Removes what nothing refers to: uploads left for a week, media of a week ago that neither a timeline's items nor a
@@ -14,7 +18,12 @@ export async function collectMedia(now = new Date()): Promise<{ media: number; b
       and not exists (select from item i where i.timeline_id = m.timeline_id and i.media = m.id)
       and not exists (select from version_media v where v.media_id = m.id)
     returning id`;
-  const blobs =
-    await db()`delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash`;
+  const blobs = await db()`
+    with gone as (
+      delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash, store),
+    outside as (
+      insert into blob_loose (hash, at) select hash, 'epoch' from gone where store = 's3' on conflict (hash) do update set at = 'epoch')
+    select hash from gone`;
+  await removeLoose(now, MOST_LOOSE);
   return { media: media.length, blobs: blobs.length };
 }

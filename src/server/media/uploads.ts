@@ -8,9 +8,10 @@ import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { Lane } from "../lane";
 import { hasRight, requireRight } from "../timelines/access";
 import { blankPosition, type PatchableFile } from "./blank-position";
-import { type BlobInfo, PIECE, storeBlob } from "./blobs";
+import { keepBlob, storeBlob } from "./blobs";
 import { kindOf } from "./kinds";
 import { encodePicture, type EncodedPicture } from "./pictures";
+import { type BlobInfo, PIECE } from "./stores";
 
 export const MOST_PICTURE = 20 * PIECE;
 export const MOST_VIDEO = 200 * PIECE;
@@ -215,18 +216,18 @@ async function storeFile(
   u: Upload,
   found: { kind: MediaKind; type: string },
 ): Promise<string> {
+  const pieces = async function* () {
+    for (let n = 0; n * PIECE < u.size; n++) {
+      const [piece] = await tx<
+        { bytes: Uint8Array }[]
+      >`select bytes from upload_piece where upload_id = ${u.id} and n = ${n}`;
+      yield piece!.bytes;
+    }
+  };
   const hash = createHash("sha256");
-  for (let n = 0; n * PIECE < u.size; n++) {
-    const [piece] = await tx<
-      { bytes: Uint8Array }[]
-    >`select bytes from upload_piece where upload_id = ${u.id} and n = ${n}`;
-    hash.update(piece!.bytes);
-  }
+  for await (const bytes of pieces()) hash.update(bytes);
   const digest = hash.digest("hex");
-  const made =
-    await tx`insert into blob (hash, size, type) values (${digest}, ${u.size}, ${found.type}) on conflict do nothing returning hash`;
-  if (made.length > 0)
-    await tx`insert into blob_piece (hash, n, bytes) select ${digest}, n, bytes from upload_piece where upload_id = ${u.id}`;
+  await keepBlob(tx, { hash: digest, size: u.size, type: found.type }, pieces);
   const media = await insertMedia(tx, timeline, account, { kind: found.kind, name: u.name, width: null, height: null });
   await tx`insert into media_file (media_id, size, hash) values (${media}, 'whole', ${digest})`;
   return media;
@@ -282,7 +283,7 @@ async function findMedia(sql: Sql, id: string): Promise<Media | null> {
 /** A file of a timeline's media, for its editors. */
 export async function findDraftFile(timeline: string, media: string, size: string): Promise<BlobInfo | null> {
   const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
-    select b.hash, b.size, b.type from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash
+    select b.hash, b.size, b.type, b.store from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash
     where m.id = ${media} and m.timeline_id = ${timeline} and f.size in (${size}, 'whole')`;
   return row ? { ...row, size: Number(row.size) } : null;
 }
@@ -290,7 +291,7 @@ export async function findDraftFile(timeline: string, media: string, size: strin
 /** A file of media that a frozen version shows; what the draft holds beside it is not reached this way. */
 export async function findFrozenFile(version: string, media: string, size: string): Promise<BlobInfo | null> {
   const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
-    select b.hash, b.size, b.type from version_media v join media_file f on f.media_id = v.media_id join blob b on b.hash = f.hash
+    select b.hash, b.size, b.type, b.store from version_media v join media_file f on f.media_id = v.media_id join blob b on b.hash = f.hash
     where v.version_id = ${version} and v.media_id = ${media} and f.size in (${size}, 'whole')`;
   return row ? { ...row, size: Number(row.size) } : null;
 }

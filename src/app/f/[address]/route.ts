@@ -2,7 +2,7 @@ import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
 import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
 import { plainPage } from "@/server/http/plain-page";
-import { BUILD, pageOfVersion, sendPage } from "../../reader-response";
+import { pageName, pageOfVersion, sendPage, variantOf } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -20,7 +20,9 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       "There is nothing here that you may see",
       "The class it was made in lets its work be seen only so far. Sign in as somebody of that class, or ask its author.",
     );
-  const page = await pageOfVersion(copy.version, `${BUILD}-copy`, {
+  const variant = variantOf(request);
+  const page = await pageOfVersion(copy.version, pageName("copy", variant), {
+    variant,
     mediaPath: `/f/${params.address}/media`,
     note: {
       text: `A frozen copy of ${copy.at.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short", timeZone: "UTC" })} UTC; later changes are not in it. Fingerprint ${copy.hash.slice(0, 16)}.`,

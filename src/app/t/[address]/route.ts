@@ -3,7 +3,7 @@ import { openRoute } from "@/server/http/route";
 import { plainPage } from "@/server/http/plain-page";
 import { canSee, findPublished } from "@/server/timelines/publish";
 import { publishedPage } from "../../published-page";
-import { pageOfVersion, sendPage } from "../../reader-response";
+import { pageOfVersion, sendPage, variantOf } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -28,6 +28,6 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
         ? "Sign in as somebody of the class it was published to, or ask its author to open it."
         : "Sign in as one of its editors, or ask its author to open it.",
     );
-  const page = await pageOfVersion(...publishedPage(published, params.address!));
+  const page = await pageOfVersion(...publishedPage(published, params.address!, variantOf(request)));
   return sendPage(request, page, open ? "no-cache" : "private, no-cache");
 });

@@ -91,6 +91,8 @@ export const FAILURES = {
     "This has been returned with points, so it needs points. Give others instead; nothing of this was saved yet.",
   reason_missing: "Say in a word why it counts otherwise; the group reads it. Nothing was changed.",
   not_marked_yet: "It has no points yet. Give a mark, then return it.",
+  no_store:
+    "Fastigo does not reach the place where files are kept just now. What was sent is kept; try again in a minute.",
   job_stopped: "This was stopped before it was done. Nothing was lost; ask again when you want it.",
   broken: "Something went wrong here, not with you. What you typed is kept in this browser; try again in a moment.",
 } as const;

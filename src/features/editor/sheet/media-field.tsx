@@ -137,7 +137,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
               </button>
             </div>
             {r.problem ? (
-              <p className="mt-1 font-bold text-copper-dark">{r.problem}</p>
+              <Problem text={r.problem} className="mt-1" />
             ) : (
               <progress className="mt-1.5 h-2 w-full" value={r.share} max={1} aria-label={`${r.name} on its way`} />
             )}

@@ -5,7 +5,7 @@ import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
 import { openRoute } from "@/server/http/route";
 import { isFailure } from "@/server/http/failure";
 import { escaped, plainPage } from "@/server/http/plain-page";
-import { BUILD, pageOfVersion, sendPage } from "../../../reader-response";
+import { pageName, pageOfVersion, sendPage, variantOf } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -21,7 +21,9 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     );
   // The stored page has no names in it: they stand beside, and may go.
   const place = `members-of-${s.versionId}`;
-  const page = await pageOfVersion(s.versionId, `${BUILD}-submission`, {
+  const variant = variantOf(request);
+  const page = await pageOfVersion(s.versionId, pageName("submission", variant), {
+    variant,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
       text: `As submitted by ${place} on ${zonedText(s.submittedAt, s.zone)}.`,

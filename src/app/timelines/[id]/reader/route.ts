@@ -4,7 +4,7 @@ import { openRoute } from "@/server/http/route";
 import { findRight, holds } from "@/server/timelines/access";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
-import { pageOfDraft, sendPage } from "../../../reader-response";
+import { pageOfDraft, sendPage, variantOf } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -22,6 +22,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       "Ask its owner for a link, or sign in as somebody else.",
     );
   const page = await pageOfDraft(id, user.id, {
+    variant: variantOf(request),
     mediaPath: `/api/timelines/${id}/media`,
     note: holds(right, "edit")
       ? {

@@ -1,7 +1,7 @@
 import { fail } from "@/server/http/failure";
 import { readBytes, wholeNumber } from "@/server/http/read-body";
 import { memberRoute } from "@/server/http/route";
-import { PIECE } from "@/server/media/blobs";
+import { PIECE } from "@/server/media/stores";
 import { MOST_PIECES, putPiece } from "@/server/media/uploads";
 
 export const PUT = memberRoute({}, async ({ request, user, params }) => {
