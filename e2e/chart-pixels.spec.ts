@@ -52,7 +52,7 @@ function caseOf(n: number): Case {
   const chart = chartOf(timeline, { width, height: 480 });
   const g = groundOf(chart.laid.axis, chart.laid.layout);
   const view = n % 3 === 2 ? zoomed(g, wholeView(g), width * 0.6, 5) : wholeView(g);
-  const { scene } = drawView(chart, view, "settle", null);
+  const { scene } = drawView(chart, view, "at rest", null);
   const { rest, labels } = labelsOf(scene);
   const svg = (shapes: Shape[]) => toSvg({ ...scene, shapes }, { pictureUrl: () => null, paper: PAPER, style: "FONT" });
   // What the words look like with nothing but their own grounds: in two orders, so that one label over another shows.

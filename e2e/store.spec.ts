@@ -39,7 +39,7 @@ test("files kept in a store outside are added, seen and published like any other
   const pictures = sheet.getByRole("region", { name: "Pictures, video, sound" });
   await pictures.getByRole("button", { name: "Close" }).click();
   await file.setInputFiles({ name: "ferry.png", mimeType: "image/png", buffer: png });
-  const picture = sheet.getByRole("img").first();
+  const picture = sheet.locator("img").first();
   await expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0);
   expect(store.objects.size).toBeGreaterThan(0);
   expect(store.refused).toEqual([]);

@@ -66,7 +66,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const chart = chartOf(timeline, frame, { upright: o.upright ?? false, rows, closeUps: o.closeUps ?? "auto" });
   const record = new Map(frozen.events.map((e, i) => [e.id, i + 1]));
   const window = windowOf(chart, o);
-  const { scene, parts } = drawView(chart, viewFor(chart, window), "settle", null);
+  const { scene, parts } = drawView(chart, viewFor(chart, window), "at rest", null);
   const found = parts.map((part) => partOf(part, window, record));
   const onMain = found.filter((_, k) => parts[k]!.closeUp < 0);
   const all = <K extends keyof (typeof found)[number]>(k: K) =>

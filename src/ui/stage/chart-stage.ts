@@ -448,7 +448,7 @@ export class ChartStage {
     const { view } = this.motion;
     if (!chart || !view) return;
     const begun = performance.now();
-    const { scene, parts } = drawView(chart, view, this.motion.moving ? this.extras : "settle", this.selected);
+    const { scene, parts } = drawView(chart, view, this.motion.moving ? this.extras : "at rest", this.selected);
     this.extras = parts.map((p) => p.content.extras);
     this.parts = parts;
     this.fitSheet(scene);

@@ -1,28 +1,27 @@
 import type { Manner } from "../../time/write-when";
-import { OUTER_END, OUTER_START, SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
+import { pairAt } from "./axis";
+import { INNER_START, OUTER_END, OUTER_START, SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import { dateAt } from "../ticks/date-at";
 import type { Laid } from "../frame/layout";
 import { minus, type Pair } from "./pair";
 import { centred, fitScale, type Ground, largestScale, uAt, type View, viewOf, xOf } from "./view";
 
 /** Where an event stands: a span's beginning, a moment's apex. */
-const standing = (laid: Laid, i: number) => i * 4 + (laid.data.kind[i] === SPAN_KIND ? OUTER_START : 1);
+const standing = (laid: Laid, i: number) => (laid.data.kind[i] === SPAN_KIND ? OUTER_START : INNER_START);
 
-function uOf({ p }: Laid, i: number, point: number): Pair {
-  return { hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! };
-}
+const uOf = ({ p }: Laid, i: number, point: number): Pair => pairAt(p, i, point);
 
 /** From where to where an event stands in a view, px. */
 export function placeInView(laid: Laid, g: Ground, v: View, i: number): [number, number] {
   const x = (point: number) => xOf(g, v, uOf(laid, i, point));
-  return laid.data.kind[i] === SPAN_KIND ? [x(OUTER_START), x(OUTER_END)] : [x(1), x(1)];
+  return laid.data.kind[i] === SPAN_KIND ? [x(OUTER_START), x(OUTER_END)] : [x(INNER_START), x(INNER_START)];
 }
 
 /** The view moved, if need be, so that an event is in it. */
 export function withEvent(laid: Laid, g: Ground, v: View, i: number): View {
   const [a, b] = placeInView(laid, g, v, i);
   if (b >= g.pad && a <= g.size - g.pad) return v;
-  return centred(g, uOf(laid, i, laid.data.kind[i] === SPAN_KIND ? OUTER_START : 1), v.scale);
+  return centred(g, uOf(laid, i, standing(laid, i)), v.scale);
 }
 
 /** The view to look at one event: a span with a little on either side, a moment near enough for its label. */
@@ -33,12 +32,12 @@ export function viewOfEvent(laid: Laid, g: Ground, v: View, i: number): View {
     return around(g, uOf(laid, i, OUTER_START), uOf(laid, i, OUTER_END), 0.15);
   const z = layout.z[layout.byApex.indexOf(i)] ?? 0;
   const near = Math.max(fitScale(g) * 4, Number.isFinite(z) ? z : 0, v.scale);
-  return centred(g, uOf(laid, i, 1), Math.min(largestScale(g), near));
+  return centred(g, uOf(laid, i, INNER_START), Math.min(largestScale(g), near));
 }
 
 /** The view from the first to the last of some events; null when they stand at one instant and never come apart. */
 export function viewOfEvents(laid: Laid, g: Ground, events: readonly number[]): View | null {
-  const at = events.map((i) => uOf(laid, i, 1));
+  const at = events.map((i) => uOf(laid, i, INNER_START));
   const first = at.reduce((a, b) => (minus(b, a) < 0 ? b : a));
   const last = at.reduce((a, b) => (minus(b, a) > 0 ? b : a));
   return minus(last, first) > 0 ? around(g, first, last, 0.08) : null;
@@ -63,8 +62,7 @@ export function pointedAt(laid: Laid, g: Ground, v: View, x: number, manner: Man
   const u = uAt(g, v, x);
   let [before, after] = [-1, -1];
   for (let i = 0; i < data.count; i++) {
-    const k = standing(laid, i);
-    if (p.hi[k]! - u.hi + (p.lo[k]! - u.lo) <= 0) before = i;
+    if (minus(pairAt(p, i, standing(laid, i)), u) <= 0) before = i;
     else if (after < 0) after = i;
   }
   const isUndated = (i: number) => i < 0 || data.kind[i] === UNDATED_KIND;

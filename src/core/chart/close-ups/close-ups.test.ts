@@ -166,7 +166,7 @@ describe("close-ups", () => {
     const g = groundOf(c.laid.axis, c.laid.layout);
     const inside = (view: ReturnType<typeof wholeView>) => {
       const { x, y, w, h } = c.closeUps[0]!;
-      return targetsOf(c, drawView(c, view, "settle", null).parts).filter(
+      return targetsOf(c, drawView(c, view, "at rest", null).parts).filter(
         (t) => t.x >= x && t.x + t.w <= x + w && t.y >= y && t.y + t.h <= y + h,
       );
     };
@@ -185,7 +185,7 @@ describe("close-ups", () => {
       const t = withParts(NESTED);
       const frame = upright ? { width: 390, height: 900 } : FRAME;
       const c = chartOf(t, frame, { closeUps: "all", upright });
-      const targets = targetsOf(c, drawView(c, wholeView(groundOf(c.laid.axis, c.laid.layout)), "settle", null).parts);
+      const targets = targetsOf(c, drawView(c, wholeView(groundOf(c.laid.axis, c.laid.layout)), "at rest", null).parts);
       const events = targets.filter((x) => x.kind === "event").flatMap((x) => x.ids);
       expect(new Set(events).size).toBe(events.length);
       const counted = targets.filter((x) => x.kind === "more").flatMap((x) => x.ids);
@@ -201,7 +201,7 @@ describe("close-ups", () => {
     const t = withParts([...many, ...NIGHT], "true", { Night: { closeUp: "open" } });
     const c = chartOf(t, FRAME);
     const view = wholeView(groundOf(c.laid.axis, c.laid.layout));
-    const targets = targetsOf(c, drawView(c, view, "settle", null).parts, true);
+    const targets = targetsOf(c, drawView(c, view, "at rest", null).parts, true);
     for (const title of ["Rain", "Quay", "Boats"])
       expect(targets.some((x) => x.kind === "event" && x.name.includes(`, ${title}, event`))).toBe(true);
     expect(targets.filter((x) => x.kind === "event").length).toBeLessThanOrEqual(150);

@@ -1,6 +1,6 @@
 import type { When } from "../../time/when";
 import type { Scale } from "../../timeline/fields";
-import { makeAxis, positions } from "../axis/axis";
+import { makeAxis, plainAt, positions } from "../axis/axis";
 import { type ChartData, OUTER_END, OUTER_START, SPAN_KIND } from "../data/chart-data";
 import { usedHeight } from "../frame/lanes";
 import { type Frame, type Laid, layoutChart, uprightLength } from "../frame/layout";
@@ -110,7 +110,7 @@ function spreadOn(data: ChartData, o: Opening): (on: number, whole: number) => n
     const axis = makeAxis({ scale: o.scale, period: on < 0 ? o.period : o.whenOf(on) }, own);
     const p = positions(own, axis);
     const px = (o.upright ? o.frame.height : o.frame.width) / axis.length;
-    const at = (k: number, point: number) => (p.hi[k * 4 + point]! + p.lo[k * 4 + point]!) * px;
+    const at = (k: number, point: number) => plainAt(p, k, point) * px;
     known = new Map(
       index.map((i, k) => {
         const [a, b] = own.kind[k] === SPAN_KIND ? [OUTER_START, OUTER_END] : [1, 1];

@@ -34,7 +34,7 @@ export function drawChart(timeline: Timeline, frame: Frame, options: DrawOptions
   const chart = chartOf(timeline, frame, options);
   const ground = groundOf(chart.laid.axis, chart.laid.layout);
   const view = options.view ? readView(ground, options.view) : wholeView(ground);
-  const { scene, parts } = drawView(chart, view, "settle", options.selected ?? null);
+  const { scene, parts } = drawView(chart, view, "at rest", options.selected ?? null);
   scene.targets = targetsOf(chart, parts);
   if (options.fit && !options.strip && !options.upright && !chart.lanes) scene.height = neededHeight(chart, scene);
   return scene;
@@ -54,7 +54,7 @@ function neededHeight({ laid: { layout }, top }: Chart, scene: Scene): number {
 const CROWD = 200;
 
 /** Labels that were added to the placed ones, for each part of a chart. */
-export type Extras = readonly (readonly Extra[])[] | "settle";
+export type Extras = readonly (readonly Extra[])[] | "at rest";
 
 /**
  * Draws one view. `extras`: see `frameContent`; the ones shown are given back in the parts. What can be pointed at is left
@@ -71,7 +71,7 @@ export function drawView(
   const shapes: Shape[] = [];
   const parts: Part[] = [];
   const add = (of: Laid, seen: View, at: Pick<Part, "left" | "top" | "of" | "closeUp">) => {
-    const known = extras === "settle" ? "settle" : (extras[parts.length] ?? []);
+    const known = extras === "at rest" ? "at rest" : (extras[parts.length] ?? []);
     const part: Part = { laid: of, content: frameContent(of, seen, known), ...at };
     parts.push(part);
     return part;

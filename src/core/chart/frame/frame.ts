@@ -1,7 +1,7 @@
 import { counts } from "../labels/counts";
 import { groundOf, type Laid } from "./layout";
 import { INSET, LEAST_CUT } from "../roofs/roof-titles";
-import { settle } from "../labels/fill-gaps";
+import { fillGaps } from "../labels/fill-gaps";
 import { type Extra, firstRank, labelAt, type ShownCount, type ShownLabel, type ShownRoof } from "./shown";
 import { shownRoofs } from "../roofs/shown-roofs";
 import { fitScale, type Ground, type View } from "../axis/view";
@@ -91,14 +91,14 @@ function letTitlePass({ titles }: Laid["layout"], r: ShownRoof, hands: readonly 
 }
 
 /**
- * What a view shows, in px. At rest (`extras` "settle") labels are added where there is room; while it moves the given
+ * What a view shows, in px. At rest (`extras` "at rest") labels are added where there is room; while it moves the given
  * ones stay as long as they meet none of the placed ones.
  */
-export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | "settle"): FrameContent {
+export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | "at rest"): FrameContent {
   const { layout } = laid;
   const ground = groundOf(laid.axis, layout);
   const labels = layout.strip ? [] : placedLabels(laid, ground, view);
-  const kept = layout.strip ? { labels: [], extras: [] } : settle(laid, ground, view, labels, extras);
+  const kept = layout.strip ? { labels: [], extras: [] } : fillGaps(laid, ground, view, labels, extras);
   labels.push(...kept.labels);
   labels.sort((a, b) => a.rank - b.rank);
   const hands = labels.filter((l) => !Number.isNaN(layout.handY[l.rank]!));

@@ -1,4 +1,4 @@
-import { type AxisSettings, makeAxis, type Positions, positions } from "../axis/axis";
+import { type AxisSettings, makeAxis, pickPositions, positions } from "../axis/axis";
 import { type ChartData, pickData } from "../data/chart-data";
 import { FOOT } from "../style/house-style";
 import { type Frame, type Laid, layOut } from "./layout";
@@ -59,12 +59,6 @@ export function layoutLanes(settings: AxisSettings, data: ChartData, frame: Fram
   });
   laid.layout.across = Math.max(frame.height, top);
   return { laid, lanes };
-}
-
-function pickPositions(p: Positions, index: readonly number[]): Positions {
-  const pick = (a: Float64Array) =>
-    Float64Array.from({ length: index.length * 4 }, (_, k) => a[index[Math.floor(k / 4)]! * 4 + (k % 4)]!);
-  return { hi: pick(p.hi), lo: pick(p.lo) };
 }
 
 export function usedHeight(layout: Laid["layout"]): number {

@@ -1,7 +1,16 @@
-import { type Axis, type AxisSettings, makeAxis, type Positions, positions } from "../axis/axis";
-import { type ChartData, INNER_START, pickData, SPAN_KIND } from "../data/chart-data";
+import {
+  type Axis,
+  type AxisSettings,
+  lengthBetween,
+  makeAxis,
+  pairAt,
+  plainAt,
+  type Positions,
+  positions,
+} from "../axis/axis";
+import { type ChartData, INNER_START, OUTER_START, pickData, SPAN_KIND } from "../data/chart-data";
 import { COUNT_COLUMN } from "../style/house-style";
-import { hangFew, hangMany } from "../labels/place-labels";
+import { placeFew, placeMany } from "../labels/place-labels";
 import {
   BOB,
   CAP,
@@ -17,8 +26,9 @@ import {
   UPRIGHT_RIDGE,
 } from "../style/house-style";
 import { DENSE, type Setting } from "../labels/label-text";
-import type { Hangs, Ranks } from "../labels/hanging";
-import { type Hung, liftFor, placeByHand } from "../labels/place-by-hand";
+import { type Earlier, liftFor, placeByHand } from "../labels/place-by-hand";
+import { noPlaces, type Places } from "../labels/places";
+import type { Ranks } from "../labels/ranks";
 import { arrangeRoofs } from "../roofs/arrange-roofs";
 import type { RoofTitles } from "../roofs/roof-titles";
 import { fitScale, type Ground } from "../axis/view";
@@ -53,7 +63,7 @@ export interface RoofMeasures {
  * Where everything of a chart stands at every zoom: a function of events, frame, scale and font tables. Offsets in px from
  * a moment's apex do not change with the zoom; `z` is the scale (px per u) from which on something is shown.
  */
-export interface ChartLayout extends Ranks, Hangs {
+export interface ChartLayout extends Ranks, Places {
   frame: Frame;
   /** The ridge runs down, roofs on its left. */
   upright: boolean;
@@ -83,8 +93,8 @@ export interface ChartLayout extends Ranks, Hangs {
   handY: Float32Array;
   /** How far all moved down for labels placed over the ridge, px. */
   lift: number;
-  /** How labels hung that stand elsewhere for one that was placed by hand. */
-  before: Hung[];
+  /** Where labels stood that stand elsewhere for one that was placed by hand. */
+  before: Earlier[];
   /** Ranks in the order they come into view when zooming in, an octave at a time; each octave's by u. */
   octaves: { start: Int32Array; ranks: Int32Array; of: Int8Array };
   /** Spans by row, each row's by u. */
@@ -161,16 +171,16 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const depthLeft = across - labelsTop - FOOT;
 
   // What hangs below, by u.
-  const hanging: number[] = [];
-  for (let i = 0; i < data.count && !options.bare; i++) if (data.kind[i] !== SPAN_KIND) hanging.push(i);
-  const at = (i: number) => i * 4 + INNER_START;
-  hanging.sort((a, b) => p.hi[at(a)]! - p.hi[at(b)]! + (p.lo[at(a)]! - p.lo[at(b)]!) || a - b);
-  const m = hanging.length;
-  const byApex = Int32Array.from(hanging);
-  const hi = Float64Array.from(hanging, (i) => p.hi[at(i)]!);
-  const lo = Float64Array.from(hanging, (i) => p.lo[at(i)]!);
+  const below: number[] = [];
+  for (let i = 0; i < data.count && !options.bare; i++) if (data.kind[i] !== SPAN_KIND) below.push(i);
+  below.sort((a, b) => lengthBetween(p, b, INNER_START, a, INNER_START) || a - b);
+  const m = below.length;
+  const byApex = Int32Array.from(below);
+  const apexes = below.map((i) => pairAt(p, i, INNER_START));
+  const hi = Float64Array.from(apexes, (u) => u.hi);
+  const lo = Float64Array.from(apexes, (u) => u.lo);
   const order = Int32Array.from({ length: m }, (_, k) => k);
-  const weight = Float64Array.from(hanging, (i) => data.importance[i]!);
+  const weight = Float64Array.from(below, (i) => data.importance[i]!);
   order.sort((a, b) => weight[b]! - weight[a]! || a - b);
 
   const base = {
@@ -195,26 +205,20 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     ...spansByRow(options.bare ? pickData(data, []) : data, p, roofRow, depth),
   };
   const none = {
-    z: new Float64Array(m).fill(Number.POSITIVE_INFINITY),
-    row: new Int16Array(m).fill(-1),
-    side: new Int8Array(m).fill(1),
-    shift: new Float32Array(m),
-    from: new Float32Array(m),
-    to: new Float32Array(m),
-    h: new Float32Array(m),
+    ...noPlaces(m),
     handY: new Float32Array(m).fill(Number.NaN),
     before: [],
   };
-  const below = { data, byApex, hi, lo, order, ground, depth: depthLeft };
-  let hung: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
-  if (strip) hung = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
-  else if (small) hung = hangFew(below, none);
-  else hung = hangMany(below, none);
-  const plain: ChartLayout = { ...base, ...hung, octaves: octavesOf(hung.z, fit) };
+  const room = { data, byApex, hi, lo, order, ground, depth: depthLeft };
+  let places: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
+  if (strip) places = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
+  else if (small) places = placeFew(room, none);
+  else places = placeMany(room, none);
+  const plain: ChartLayout = { ...base, ...places, octaves: octavesOf(places.z, fit) };
   if (options.lean || strip || options.bare) return plain;
   let layout = plain;
   // Where labels find no place, the roofs' titles give way before them.
-  if (small && hung.counted && depth > 1) {
+  if (small && places.counted && depth > 1) {
     const lean = layOut(data, axis, p, frame, { ...options, lean: true });
     if (lean.roofRows < depth && missing(lean, fit) < missing(plain, fit)) layout = lean;
   }
@@ -239,7 +243,7 @@ function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boole
   const has = placeByHand({ ...layout, data, ground, ridgeMiddle }, layout);
   if (was.length === 0 && !has) return false;
   const of = layout.octaves.of.slice();
-  for (const { r } of [...was, ...layout.before]) of[r] = octave(layout.z[r]!, fitScale(ground));
+  for (const { rank } of [...was, ...layout.before]) of[rank] = octave(layout.z[rank]!, fitScale(ground));
   layout.octaves = inOctaves(of);
   return has;
 }
@@ -296,7 +300,7 @@ function inOctaves(of: Int8Array): ChartLayout["octaves"] {
 function spansByRow(data: ChartData, p: Positions, row: Int32Array, rows: number) {
   const lists: number[][] = Array.from({ length: rows }, () => []);
   for (let i = 0; i < data.count; i++) if (data.kind[i] === SPAN_KIND) lists[row[i]!]!.push(i);
-  const u = (i: number) => p.hi[i * 4]! + p.lo[i * 4]!;
+  const u = (i: number) => plainAt(p, i, OUTER_START);
   for (const list of lists) list.sort((a, b) => u(a) - u(b) || a - b);
   const spanStart = new Int32Array(rows + 1);
   for (const [k, list] of lists.entries()) spanStart[k + 1] = spanStart[k]! + list.length;

@@ -1,5 +1,5 @@
 import type { Timeline } from "../../timeline/timeline";
-import { makeAxis, positions } from "../axis/axis";
+import { makeAxis, plainAt, positions } from "../axis/axis";
 import { chartData, INNER_START, OUTER_START, shownEvents, SPAN_KIND } from "../data/chart-data";
 
 /** Where each event stands along the whole ridge, from 0 to 1: a moment's apex, a span's beginning. */
@@ -8,9 +8,6 @@ export function placesAlong(timeline: Timeline): Map<string, number> {
   const axis = makeAxis(timeline, data);
   const p = positions(data, axis);
   return new Map(
-    data.ids.map((id, i) => {
-      const k = i * 4 + (data.kind[i] === SPAN_KIND ? OUTER_START : INNER_START);
-      return [id, (p.hi[k]! + p.lo[k]!) / axis.length];
-    }),
+    data.ids.map((id, i) => [id, plainAt(p, i, data.kind[i] === SPAN_KIND ? OUTER_START : INNER_START) / axis.length]),
   );
 }

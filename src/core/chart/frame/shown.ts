@@ -1,4 +1,6 @@
+import { pairAt } from "../axis/axis";
 import type { Laid } from "./layout";
+import type { Place } from "../labels/places";
 import { type Ground, type View, xOf } from "../axis/view";
 
 /**
@@ -45,15 +47,13 @@ export interface ShownCount {
 }
 
 /** An added label of a view at rest, kept while the view moves on. */
-export interface Extra {
+export interface Extra extends Pick<Place, "row" | "side"> {
   rank: number;
-  row: number;
-  side: number;
 }
 
 /** u of an event's point in px. */
 export function pointX({ p }: Laid, g: Ground, v: View, i: number, point: number): number {
-  return xOf(g, v, { hi: p.hi[i * 4 + point]!, lo: p.lo[i * 4 + point]! });
+  return xOf(g, v, pairAt(p, i, point));
 }
 
 export function rankX({ layout }: Laid, g: Ground, v: View, rank: number): number {

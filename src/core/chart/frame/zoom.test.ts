@@ -67,7 +67,7 @@ describe.each(SETS)("zooming in on %s", (_, chart) => {
   it("never lets labels, titles or counts meet, moving or at rest", { timeout: PATIENCE }, () => {
     for (const rank of ranks)
       for (const { view, g } of zoomIn(chart, rank))
-        for (const extras of [[], "settle"] as const)
+        for (const extras of [[], "at rest"] as const)
           expect(overlap(frameContent(chart.laid, view, extras), g.size)).toBeNull();
   });
 
@@ -96,7 +96,7 @@ describe.each(SETS)("zooming in on %s", (_, chart) => {
   it("shows or counts every event below the ridge that is in view, exactly once", { timeout: PATIENCE }, () => {
     for (const rank of ranks)
       for (const { view, g } of zoomIn(chart, rank))
-        for (const extras of [[], "settle"] as const) {
+        for (const extras of [[], "at rest"] as const) {
           const c = frameContent(chart.laid, view, extras);
           const shown = new Set(c.labels.map((l) => l.rank));
           expect(shown.size).toBe(c.labels.length);
@@ -143,7 +143,7 @@ describe("a small chart", () => {
         for (const scale of SCALES) {
           const chart = chartOf(seededTimeline(40, seed, kind, scale), { width: 900, height: 460 });
           for (const { view } of zoomIn(chart, 17))
-            for (const extras of [[], "settle"] as const) {
+            for (const extras of [[], "at rest"] as const) {
               const { labels } = frameContent(chart.laid, view, extras);
               for (const l of labels) {
                 const [x, top, foot] = [l.anchor, chart.laid.layout.labelsTop, l.y + l.h];
@@ -162,7 +162,7 @@ describe("a small chart", () => {
       for (const seed of [1, 2, 3]) {
         const chart = chartOf(seededTimeline(30, seed, "mixed", "balanced"), { width, height: 700 });
         const g = groundOf(chart.laid.axis, chart.laid.layout);
-        for (const b of boxesOf(frameContent(chart.laid, wholeView(g), "settle"))) {
+        for (const b of boxesOf(frameContent(chart.laid, wholeView(g), "at rest"))) {
           expect(b.x, `${b.name} at ${width}`).toBeGreaterThanOrEqual(-0.5);
           expect(b.x + b.w, `${b.name} at ${width}`).toBeLessThanOrEqual(width + 0.5);
         }
@@ -203,7 +203,7 @@ describe("an upright chart", () => {
         const { small, upright } = chart.laid.layout;
         expect(upright).toBe(true);
         for (const { view, g } of zoomIn(chart, 11))
-          for (const extras of [[], "settle"] as const) {
+          for (const extras of [[], "at rest"] as const) {
             const c = frameContent(chart.laid, view, extras);
             expect(overlap(c, g.size)).toBeNull();
             for (const l of c.labels) {
@@ -236,7 +236,7 @@ describe("how much is shown", () => {
       if (name.includes("same")) continue;
       for (const { view, g } of zoomIn(chart, Math.floor(chart.laid.layout.byApex.length / 3))) {
         moving += frameContent(chart.laid, view, []).labels.length;
-        rest += frameContent(chart.laid, view, "settle").labels.length;
+        rest += frameContent(chart.laid, view, "at rest").labels.length;
         most += greedy(chart, view, g);
       }
     }
@@ -259,8 +259,8 @@ describe("a view", () => {
       expect(Math.abs(v.scale / start.scale - 1)).toBeLessThan(1e-9);
       const back = zoomed(g, v, 500, 1e-12);
       expect(back).toEqual(wholeView(g));
-      expect(frameContent(chart.laid, back, "settle").labels).toEqual(
-        frameContent(chart.laid, wholeView(g), "settle").labels,
+      expect(frameContent(chart.laid, back, "at rest").labels).toEqual(
+        frameContent(chart.laid, wholeView(g), "at rest").labels,
       );
     }
   });

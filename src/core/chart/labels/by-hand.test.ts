@@ -90,7 +90,7 @@ describe("a label placed by hand", () => {
         const hand = (i: number) => i >= 0 && data.spots.has(i);
         let view = wholeView(g);
         for (let k = 0; k < 40 && view.scale < largestScale(g); k++) {
-          for (const extras of [[], "settle"] as const)
+          for (const extras of [[], "at rest"] as const)
             expect(meeting(frameContent(chart.laid, view, extras), hand)).toEqual([]);
           view = zoomed(g, view, rankX(chart.laid, g, view, Math.floor(layout.byApex.length / 2)), 1.5);
         }

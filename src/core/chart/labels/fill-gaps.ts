@@ -1,22 +1,22 @@
-import { CLEARANCE, hangFrom, sidesOf } from "./whole-search";
+import { CLEARANCE, labelStart, sidesOf } from "./whole-search";
 import { type Extra, firstRank, labelAt, rankX, type ShownLabel } from "../frame/shown";
 import type { Laid } from "../frame/layout";
-import { type Place, apartFrom } from "./place-rest";
+import { type Standing, apartFrom } from "./place-rest";
 import type { Ground, View } from "../axis/view";
 
 /** Of the labels that have no place at this scale, so many are tried: the most important in view. */
 const MOST_TRIED = 500;
 
 /**
- * What is added to the placed labels of a view: at rest ("settle") whatever still finds room, the important first, all
- * within the frame; while it moves, those of before that meet none of the placed ones. Placed labels never move for it.
+ * What is added to the placed labels of a view: at rest ("at rest") whatever still finds room, the important first, all
+ * within the frame; while it moves, those of before that meet none of the placed ones. Standingd labels never move for it.
  */
-export function settle(
+export function fillGaps(
   laid: Laid,
   g: Ground,
   v: View,
   placed: readonly ShownLabel[],
-  extras: readonly Extra[] | "settle",
+  extras: readonly Extra[] | "at rest",
 ): { labels: ShownLabel[]; extras: Extra[] } {
   const { layout } = laid;
   const board = new Board(laid, g);
@@ -28,15 +28,15 @@ export function settle(
   const there = new Set(placed.map((l) => l.rank));
   const take = (rank: number, row: number, side: number): boolean => {
     const w = layout.to[rank]! - layout.from[rank]!;
-    const label = labelAt(laid, g, v, rank, row, side, 0, hangFrom(side, w, layout.upright));
-    if (extras === "settle" && (label.x < 4 || label.x + label.w > g.size - 4)) return false;
+    const label = labelAt(laid, g, v, rank, row, side, 0, labelStart(side, w, layout.upright));
+    if (extras === "at rest" && (label.x < 4 || label.x + label.w > g.size - 4)) return false;
     if (!board.free(label, row)) return false;
     board.put(label, row);
     labels.push(label);
     kept.push({ rank, row, side });
     return true;
   };
-  if (extras !== "settle") {
+  if (extras !== "at rest") {
     for (const e of extras) if (!there.has(e.rank)) take(e.rank, e.row, e.side);
     return { labels, extras: kept };
   }
@@ -84,7 +84,7 @@ class Board {
     for (let row = 0; row < this.rows.length; row++)
       for (const side of sidesOf(this.laid.layout.upright)) {
         // A glance first: most rows are taken right there.
-        const x = apex + hangFrom(side, w, this.laid.layout.upright);
+        const x = apex + labelStart(side, w, this.laid.layout.upright);
         if (x < 0 || x + w > this.g.size) continue;
         if (take(rank, row, side)) return true;
       }
@@ -115,7 +115,7 @@ class Board {
     return true;
   }
 
-  private place(l: ShownLabel, row: number): Place {
+  private place(l: ShownLabel, row: number): Standing {
     return { row, shift: l.anchor - l.apex, from: l.x - l.apex, to: l.x - l.apex + l.w };
   }
 }

@@ -1,9 +1,10 @@
 import type { Spot } from "../../timeline/fields";
 import type { ChartData } from "../data/chart-data";
-import { CLEARANCE, hangFrom, sidesOf } from "./whole-search";
+import { CLEARANCE, labelStart, sidesOf } from "./whole-search";
 import { BOB } from "../style/house-style";
-import type { Hangs, Ranks } from "./hanging";
-import { apartFrom, type Place } from "./place-rest";
+import { apartFrom } from "./place-rest";
+import { type Place, type Places, placeOf, setPlace } from "./places";
+import type { Ranks } from "./ranks";
 import { fitScale, type Ground, largestScale } from "../axis/view";
 
 export interface Hand extends Ranks {
@@ -17,39 +18,19 @@ export interface Hand extends Ranks {
   labelsTop: number;
 }
 
-/** The labels as they hang without anything placed by hand; changed in place. */
-export interface Placed extends Hangs {
+/** The labels as they stand without anything placed by hand; changed in place. */
+export interface Placed extends Places {
   handY: Float32Array;
   /** What the labels that stand elsewhere now were without anything placed by hand. */
-  before: Hung[];
+  before: Earlier[];
   pitch: number;
   rows: number;
 }
 
-/** How one label hangs. */
-export interface Hung {
-  r: number;
-  z: number;
-  row: number;
-  side: number;
-  shift: number;
-  from: number;
-  to: number;
-}
-
-function stateOf(h: Placed, r: number): Hung {
-  const [z, row, side, shift] = [h.z[r]!, h.row[r]!, h.side[r]!, h.shift[r]!];
-  return { r, z, row, side, shift, from: h.from[r]!, to: h.to[r]! };
-}
-
-function putBack(h: Placed, b: Hung): void {
-  h.z[b.r] = b.z;
-  h.row[b.r] = b.row;
-  h.side[b.r] = b.side;
-  h.shift[b.r] = b.shift;
-  h.from[b.r] = b.from;
-  h.to[b.r] = b.to;
-  h.handY[b.r] = Number.NaN;
+/** Where a label stood. */
+export interface Earlier {
+  rank: number;
+  place: Place;
 }
 
 /** A label may lie so far over the ridge where no roofs are, px. */
@@ -68,11 +49,14 @@ const PER_ROW = 0.15;
 export function placeByHand(q: Hand, h: Placed): boolean {
   const hands: number[] = [];
   const fit = fitScale(q.ground);
-  for (const b of h.before) putBack(h, b);
+  for (const { rank, place } of h.before) {
+    setPlace(h, rank, place);
+    h.handY[rank] = Number.NaN;
+  }
   h.before = [];
   for (const [r, { along, across }] of handsOf(q)) {
     hands.push(r);
-    h.before.push(stateOf(h, r));
+    h.before.push({ rank: r, place: placeOf(h, r) });
     const size = h.to[r]! - h.from[r]!;
     const x = q.ground.pad + (q.hi[r]! + q.lo[r]!) * fit;
     const left = Math.max(4, Math.min(x + along, q.ground.size - 4 - size));
@@ -99,7 +83,7 @@ export function placeByHand(q: Hand, h: Placed): boolean {
   const weight = (r: number) => q.data.importance[q.byApex[r]!]!;
   met.sort((a, b) => weight(b) - weight(a) || a - b);
   for (const i of met) {
-    h.before.push(stateOf(h, i));
+    h.before.push({ rank: i, place: placeOf(h, i) });
     h.row[i] = -1;
     h.z[i] = NEVER;
     h.shift[i] = 0;
@@ -180,13 +164,13 @@ function makeWay(q: Hand, h: Placed, i: number, block: Hands, others: Others, fi
   let found: { row: number; side: number; from: number; z: number } | null = null;
   for (let row = 0; row < h.rows; row++)
     for (const side of sidesOf(upright)) {
-      const from = hangFrom(side, size, upright);
+      const from = labelStart(side, size, upright);
       const inFrame = x + from >= 4 && x + from + size <= q.ground.size - 4;
       const extra = PER_ROW * row + (side < 0 ? 0.02 : 0);
       // Beyond this scale another place is better already.
       const bound = Math.min(most, fit * 2 ** (best - extra));
       const least = Math.max(inFrame ? fit : fit * (1 + 1e-6), block.clearFrom(i, row, from, from + size));
-      const z = others.freeFrom(i, { row, shift: 0, from, to: from + size }, least, bound);
+      const z = others.freeFrom(i, { row, side, shift: 0, from, to: from + size, z: 0 }, least, bound);
       if (z > most) continue;
       const cost = Math.log2(z / fit) + extra;
       if (cost >= best) continue;
@@ -264,18 +248,14 @@ class Others {
     return hi[j]! - hi[i]! + (lo[j]! - lo[i]!);
   }
 
-  private other: Place = { row: 0, shift: 0, from: 0, to: 0 };
+  private other: Place = { row: 0, side: 1, shift: 0, from: 0, to: 0, z: 0 };
   /** z, or the greater scale from which on a label in a place is clear of another. */
   private apart(i: number, j: number, me: Place, z: number): number {
-    const { h, other } = this;
     const d = this.distance(i, j);
-    other.row = h.row[j]!;
-    other.shift = h.shift[j]!;
-    other.from = h.from[j]!;
-    other.to = h.to[j]!;
+    const other = placeOf(this.h, j, this.other);
     const { upright } = this.q.ground;
     const s = d > 0 || (d === 0 && j > i) ? apartFrom(me, other, d, upright) : apartFrom(other, me, -d, upright);
-    return s > h.z[j]! && s > z ? s : z;
+    return s > other.z && s > z ? s : z;
   }
 }
 

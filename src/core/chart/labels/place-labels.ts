@@ -1,7 +1,8 @@
 import { COUNT_COLUMN } from "../style/house-style";
-import { hangFrom } from "./whole-search";
+import { labelStart } from "./whole-search";
 import { LINE, MORE_ROW } from "../style/house-style";
-import type { Hanging, Hangs } from "./hanging";
+import type { Places } from "./places";
+import type { BelowRidge } from "./ranks";
 import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./label-text";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
@@ -18,7 +19,7 @@ function widthForWords(depth: number): number {
 }
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
-export function hangFew<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+export function placeFew<T extends Places>({ data, byApex, hi, lo, order, ground, depth }: BelowRidge, none: T) {
   const fit = fitScale(ground);
   const m = byApex.length;
   // Moments at different instants keep their order on paper, however close they are.
@@ -50,31 +51,33 @@ export function hangFew<T extends Hangs>({ data, byApex, hi, lo, order, ground, 
     found = search(how);
   }
   const counted = found.placed.length < m;
-  const hung = { ...none };
+  const places = { ...none };
   for (const [r, t] of found.texts.entries()) {
-    hung.to[r] = extent(t).along;
-    hung.h[r] = extent(t).across;
+    places.to[r] = extent(t).along;
+    places.h[r] = extent(t).across;
   }
-  const along = Float32Array.from(hung.to);
+  const along = Float32Array.from(places.to);
   for (const p of found.placed) {
     const r = Number(p.id);
-    hung.z[r] = fit;
-    hung.row[r] = p.row;
-    hung.side[r] = p.side;
-    hung.shift[r] = p.anchor - apex[r]!;
-    hung.from[r] = hung.shift[r]! + hangFrom(p.side, along[r]!, upright);
-    hung.to[r] = hung.from[r]! + along[r]!;
+    places.z[r] = fit;
+    places.row[r] = p.row;
+    places.side[r] = p.side;
+    places.shift[r] = p.shift;
+    places.from[r] = places.shift[r]! + labelStart(p.side, along[r]!, upright);
+    places.to[r] = places.from[r]! + along[r]!;
   }
-  const tallest = Math.max(LINE + 2, ...hung.h);
+  const tallest = Math.max(LINE + 2, ...places.h);
   const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
   if (counted)
-    placeRest(
-      { count: m, hi, lo, along, order },
-      { ...hung, missing: (r) => hung.row[r]! < 0 },
-      { rows, perRow: PER_ROW_REST, least: fit, most: largestScale(ground), centred: upright },
-    );
+    placeRest({ count: m, hi, lo, along, order }, places, {
+      rows,
+      perRow: PER_ROW_REST,
+      least: fit,
+      most: largestScale(ground),
+      centred: upright,
+    });
   return {
-    ...hung,
+    ...places,
     pitch: found.pitch,
     rows,
     setting: found.setting,
@@ -84,7 +87,7 @@ export function hangFew<T extends Hangs>({ data, byApex, hi, lo, order, ground, 
 }
 
 /** More than SMALL events: placed once for all zooms, lines behind labels. */
-export function hangMany<T extends Hangs>({ data, byApex, hi, lo, order, ground, depth }: Hanging, none: T) {
+export function placeMany<T extends Places>({ data, byApex, hi, lo, order, ground, depth }: BelowRidge, none: T) {
   const fit = fitScale(ground);
   const m = byApex.length;
   const { upright } = ground;

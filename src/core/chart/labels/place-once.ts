@@ -1,4 +1,5 @@
-import { CLEARANCE, FLAG_GAP, hangFrom, sidesOf } from "./whole-search";
+import { CLEARANCE, FLAG_GAP, labelStart, sidesOf } from "./whole-search";
+import { noPlaces, type Places } from "./places";
 import { RowIndex } from "./row-index";
 
 /** Labels to be placed, by their rank along the ridge. */
@@ -11,15 +12,6 @@ export interface Ranked {
   along: Float32Array;
   /** Ranks, the most important first. */
   order: ArrayLike<number>;
-}
-
-/** Where a label stands at every zoom, by rank: in `row`, `from` to `to` px from its moment, when scale >= z. */
-export interface PlacedOnce {
-  z: Float64Array;
-  row: Int16Array;
-  side: Int8Array;
-  from: Float32Array;
-  to: Float32Array;
 }
 
 export interface Rows {
@@ -44,15 +36,9 @@ const OTHER_SIDE = 0.02;
  * one with the least `log2 z + perRow * row` is taken. Labels that would need more than the largest scale get z = Infinity.
  * O(n log n): neighbours come from a tree of bitmaps per row.
  */
-export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
+export function placeOnce(q: Ranked, rows: Rows): Places {
   const n = q.count;
-  const placed: PlacedOnce = {
-    z: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
-    row: new Int16Array(n).fill(-1),
-    side: new Int8Array(n),
-    from: new Float32Array(n),
-    to: new Float32Array(n),
-  };
+  const placed = noPlaces(n);
   let reach = 0;
   for (let i = 0; i < n; i++) reach = Math.max(reach, q.along[i]!);
   reach += FLAG_GAP + CLEARANCE;
@@ -109,7 +95,7 @@ export function placeOnce(q: Ranked, rows: Rows): PlacedOnce {
       for (const side of sidesOf(rows.centred)) {
         const extra = rows.perRow * row + (side < 0 ? OTHER_SIDE : 0);
         if (extra >= cost) continue;
-        const a = hangFrom(side, w, rows.centred);
+        const a = labelStart(side, w, rows.centred);
         const limit = Math.min(rows.most, rows.least * 2 ** (cost - extra));
         const s = scaleFor(i, index[row]!, a, a + w, limit);
         const c = Math.log2(s / rows.least) + extra;

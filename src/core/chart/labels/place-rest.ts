@@ -1,62 +1,49 @@
-import { CLEARANCE, hangFrom, sidesOf } from "./whole-search";
-import type { Hangs } from "./hanging";
+import { CLEARANCE, labelStart, sidesOf } from "./whole-search";
+import { type Place, type Places, placeOf, setPlace } from "./places";
 import type { Ranked } from "./place-once";
-
-export interface Hangings extends Hangs {
-  missing: (rank: number) => boolean;
-}
 
 /**
  * Gives the labels of a small timeline that found no place in the whole the smallest scale from which on they have one,
- * where they meet no label and no line passes through any. Changes `h`.
+ * where they meet no label and no line passes through any. Changes `places`.
  */
 export function placeRest(
   q: Ranked,
-  h: Hangings,
+  places: Places,
   rows: { rows: number; perRow: number; least: number; most: number; centred: boolean },
 ): void {
-  for (const i of Array.from(q.order).filter(h.missing)) {
+  for (const i of Array.from(q.order).filter((r) => places.row[r]! < 0)) {
     let best = Number.POSITIVE_INFINITY;
     for (let row = 0; row < rows.rows; row++)
       for (const side of sidesOf(rows.centred)) {
-        const from = hangFrom(side, q.along[i]!, rows.centred);
-        const place = { row, shift: 0, from, to: from + q.along[i]! };
-        const z = freeFrom(q, h, i, place, rows.least * (1 + 1e-6), rows.centred);
-        const cost = Math.log2(z / rows.least) + rows.perRow * row + (side < 0 ? 0.02 : 0);
-        if (z > rows.most || cost >= best) continue;
+        const from = labelStart(side, q.along[i]!, rows.centred);
+        const place = { row, side, shift: 0, from, to: from + q.along[i]!, z: 0 };
+        place.z = freeFrom(q, places, i, place, rows.least * (1 + 1e-6), rows.centred);
+        const cost = Math.log2(place.z / rows.least) + rows.perRow * row + (side < 0 ? 0.02 : 0);
+        if (place.z > rows.most || cost >= best) continue;
         best = cost;
-        h.z[i] = z;
-        h.row[i] = row;
-        h.side[i] = side;
-        h.shift[i] = 0;
-        h.from[i] = place.from;
-        h.to[i] = place.to;
+        setPlace(places, i, place);
       }
   }
 }
 
-export interface Place {
-  row: number;
-  shift: number;
-  from: number;
-  to: number;
-}
+/** What of a place says whether two labels meet. */
+export type Standing = Pick<Place, "row" | "shift" | "from" | "to">;
 
 /** The scale from which on a label may stand somewhere: clear of all that are there by then, and of their lines. */
-function freeFrom(q: Ranked, h: Hangings, i: number, me: Place, least: number, centred: boolean): number {
+function freeFrom(q: Ranked, places: Places, i: number, me: Place, least: number, centred: boolean): number {
   let z = least;
   for (let j = 0; j < q.count; j++) {
-    if (j === i || h.row[j]! < 0) continue;
+    if (j === i || places.row[j]! < 0) continue;
     const d = q.hi[j]! - q.hi[i]! + (q.lo[j]! - q.lo[i]!);
-    const other = { row: h.row[j]!, shift: h.shift[j]!, from: h.from[j]!, to: h.to[j]! };
+    const other = placeOf(places, j);
     const s = d >= 0 ? apartFrom(me, other, d, centred) : apartFrom(other, me, -d, centred);
-    if (s > h.z[j]! && s > z) z = s;
+    if (s > other.z && s > z) z = s;
   }
   return z;
 }
 
 /** The scale from which on two labels are clear of each other, `a` standing before `b` by d units of u. */
-export function apartFrom(a: Place, b: Place, d: number, centred: boolean): number {
+export function apartFrom(a: Standing, b: Standing, d: number, centred: boolean): number {
   if (d === 0) return clearTogether(a, b, centred) ? 0 : Number.POSITIVE_INFINITY;
   let need = 0;
   if (a.row === b.row) need = a.to - b.from + CLEARANCE;
@@ -67,7 +54,7 @@ export function apartFrom(a: Place, b: Place, d: number, centred: boolean): numb
 }
 
 /** Whether two labels of one instant are clear of each other, at every scale. */
-function clearTogether(a: Place, b: Place, centred: boolean): boolean {
+function clearTogether(a: Standing, b: Standing, centred: boolean): boolean {
   if (a.row === b.row) return a.to + CLEARANCE <= b.from || b.to + CLEARANCE <= a.from;
   const [near, far] = a.row < b.row ? [a, b] : [b, a];
   // Two that hang on one line, one under the other; where labels stand at its end, it would run through the nearer.

@@ -1,4 +1,4 @@
-import { awayCost, type Hanging, type Placed, placeLabels } from "./whole-search";
+import { awayCost, type Unplaced, type Placed, placeLabels } from "./whole-search";
 import { LINE } from "../style/house-style";
 import { type LabelText, type Setting, SETTINGS } from "./label-text";
 
@@ -57,7 +57,7 @@ export function searchLabels(
     // Even perfectly placed, a tighter setting would cost more than what has been found.
     if (bestCost <= tightness * TIGHTER) break;
     const texts = apex.map((_, rank) => textOf(rank, setting));
-    const labels = texts.map((t, rank): Hanging => {
+    const labels = texts.map((t, rank): Unplaced => {
       const { along, across } = room.extent(t);
       return { id: String(rank).padStart(6, "0"), apex: apex[rank]!, w: along, h: across };
     });
@@ -69,7 +69,7 @@ export function searchLabels(
     const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
     if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
     const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch, centred: room.centred }, EFFORT[how]);
-    const away = placed.reduce((sum, p) => sum + awayCost(p.anchor - apex[Number(p.id)]!), 0);
+    const away = placed.reduce((sum, p) => sum + awayCost(p.shift), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),
       0,

@@ -1,6 +1,8 @@
 // Long because the board and the moves on it share one working state, and run at every keystroke.
-/** A label that hangs on a plumb line at `anchor`, `w` along and `h` across. */
-export interface Hanging {
+import type { Place } from "./places";
+
+/** A label that wants a place, `w` along and `h` across, px. */
+export interface Unplaced {
   id: string;
   /** Where its moment stands along the ridge, px. */
   apex: number;
@@ -8,12 +10,9 @@ export interface Hanging {
   h: number;
 }
 
-export interface Placed {
+/** Where it stands; its line is shifted where neighbours are spread out. */
+export interface Placed extends Pick<Place, "row" | "side" | "shift"> {
   id: string;
-  /** Where the plumb line runs, px along; differs from the apex where neighbours are spread out. */
-  anchor: number;
-  side: 1 | -1;
-  row: number;
 }
 
 export interface Room {
@@ -27,7 +26,7 @@ export interface Room {
 }
 
 /** Where a label begins, px from its line. */
-export function hangFrom(side: number, along: number, centred: boolean): number {
+export function labelStart(side: number, along: number, centred: boolean): number {
   if (centred) return -along / 2;
   return side > 0 ? FLAG_GAP : -FLAG_GAP - along;
 }
@@ -46,7 +45,7 @@ export const CLEARANCE = 7;
  * one shows every label; "most" shows as many as it can.
  */
 export function placeLabels(
-  labels: readonly Hanging[],
+  labels: readonly Unplaced[],
   room: Room,
   effort: "quick" | "most" | "all" = "quick",
 ): Placed[] {
@@ -131,10 +130,10 @@ class Board {
   private h: Float64Array;
   /** Labels whose lines are further apart than this have nothing to do with each other. */
   private reach: number;
-  private labels: readonly Hanging[];
+  private labels: readonly Unplaced[];
   private room: Room;
 
-  constructor(labels: readonly Hanging[], anchors: readonly number[], room: Room) {
+  constructor(labels: readonly Unplaced[], anchors: readonly number[], room: Room) {
     this.labels = labels;
     this.room = room;
     this.n = labels.length;
@@ -148,11 +147,11 @@ class Board {
   }
 
   place(order: readonly number[]): void {
-    for (const i of order) this.settle(i);
+    for (const i of order) this.placeOne(i);
   }
 
   /** Hangs one label where it is best now, if anywhere. */
-  private settle(i: number): boolean {
+  private placeOne(i: number): boolean {
     const { rows } = this.room;
     const shut = [0, this.shut(i, 1), this.shut(i, -1)];
     for (let row = 0; row < rows; row++)
@@ -160,13 +159,13 @@ class Board {
         if (!this.inside(i, side)) continue;
         if (row < rows - 1 && row < shut[side > 0 ? 1 : 2]!) continue;
         if (this.clashes(i, row, side, 1) > 0) continue;
-        this.hang(i, row, side);
+        this.put(i, row, side);
         return true;
       }
     return false;
   }
 
-  private hang(i: number, row: number, side: number): void {
+  private put(i: number, row: number, side: number): void {
     this.row[i] = row;
     this.side[i] = side;
     this.missing--;
@@ -178,7 +177,7 @@ class Board {
   }
 
   private left(i: number, side: number): number {
-    return this.anchor[i]! + hangFrom(side, this.w[i]!, this.room.centred);
+    return this.anchor[i]! + labelStart(side, this.w[i]!, this.room.centred);
   }
 
   private inside(i: number, side: number): boolean {
@@ -253,11 +252,11 @@ class Board {
         if (this.clashes(i, row, side, 4, out) > 3) continue;
         const before = out.map((j) => [j, this.row[j]!, this.side[j]!] as const);
         for (const j of out) this.take(j);
-        this.hang(i, row, side);
-        if (out.every((j) => this.settle(j))) return;
+        this.put(i, row, side);
+        if (out.every((j) => this.placeOne(j))) return;
         for (const j of out) if (this.row[j]! >= 0) this.take(j);
         this.take(i);
-        for (const was of before) this.hang(...was);
+        for (const was of before) this.put(...was);
       }
   }
 
@@ -268,7 +267,7 @@ class Board {
       for (let i = 0; i < this.n; i++) {
         const [row, side] = [this.row[i]!, this.side[i]!];
         if (row >= 0) this.take(i);
-        if (!this.settle(i) && row >= 0) this.hang(i, row, side);
+        if (!this.placeOne(i) && row >= 0) this.put(i, row, side);
         if (this.row[i] !== row || this.side[i] !== side) changed = true;
       }
       if (!changed) return;
@@ -316,7 +315,7 @@ class Board {
             }
         }
         this.anchor[i] = found.anchor;
-        this.hang(i, found.row, found.side);
+        this.put(i, found.row, found.side);
       }
       if (!changed) return;
     }
@@ -342,7 +341,7 @@ class Board {
       if (this.row[i]! >= 0)
         placed.push({
           id: this.labels[i]!.id,
-          anchor: this.anchor[i]!,
+          shift: this.anchor[i]! - this.labels[i]!.apex,
           side: this.side[i]! > 0 ? 1 : -1,
           row: this.row[i]!,
         });
@@ -359,13 +358,13 @@ const STEPS = [13, 6];
  * they are to be `squeezed` into it.
  */
 function inColumns(
-  sorted: readonly Hanging[],
+  sorted: readonly Unplaced[],
   most: number,
   step: number,
   room: Room,
   squeezed: boolean,
 ): number[] | null {
-  const columns: { first: number; labels: Hanging[]; w: number; wanted: number }[] = [];
+  const columns: { first: number; labels: Unplaced[]; w: number; wanted: number }[] = [];
   for (const [i, l] of sorted.entries()) {
     const last = columns.at(-1);
     // A label that is clear of the column begins a column of its own.
@@ -408,7 +407,7 @@ function inColumns(
 }
 
 /** The least movement that keeps lines so far apart, and in their order (pool adjacent violators). */
-function spreadOut(sorted: readonly Hanging[], apart: (a: Hanging, b: Hanging) => number, room: Room): number[] {
+function spreadOut(sorted: readonly Unplaced[], apart: (a: Unplaced, b: Unplaced) => number, room: Room): number[] {
   const offset = [0];
   for (let i = 1; i < sorted.length; i++) offset.push(offset[i - 1]! + apart(sorted[i - 1]!, sorted[i]!));
   const blocks: { sum: number; n: number }[] = [];
@@ -420,7 +419,7 @@ function spreadOut(sorted: readonly Hanging[], apart: (a: Hanging, b: Hanging) =
       blocks.splice(-2, 2, { sum: a.sum + b.sum, n: a.n + b.n });
     }
   }
-  const inset = (l: Hanging | undefined) => (room.centred && l ? l.w / 2 : 0);
+  const inset = (l: Unplaced | undefined) => (room.centred && l ? l.w / 2 : 0);
   const least = room.from + inset(sorted[0]);
   const most = Math.max(least, room.to - inset(sorted.at(-1)) - (offset.at(-1) ?? 0));
   return blocks

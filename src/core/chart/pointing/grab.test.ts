@@ -117,7 +117,7 @@ describe("labels placed by hand", () => {
         let laid = start.laid;
         let now = t;
         const drawn = (c: Chart) =>
-          JSON.stringify(drawView(c, wholeView(groundOf(c.laid.axis, c.laid.layout)), "settle", null).scene);
+          JSON.stringify(drawView(c, wholeView(groundOf(c.laid.axis, c.laid.layout)), "at rest", null).scene);
         const was = drawn(start);
         const moves: [number, Spot | null][] = [
           [0, { along: -80, across: -60 }],

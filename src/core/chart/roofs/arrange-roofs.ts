@@ -1,4 +1,4 @@
-import type { Axis, Positions } from "../axis/axis";
+import { type Axis, plainAt, type Positions } from "../axis/axis";
 import { type ChartData, SPAN_KIND } from "../data/chart-data";
 import { roofRows } from "./roof-rows";
 import { placeTitles, type RoofGround, type RoofTitles, titlesShown } from "./roof-titles";
@@ -41,7 +41,7 @@ function searchRows(
   row: Int32Array,
   depth: number,
 ): Arranged {
-  const u = (i: number, k: number) => p.hi[i * 4 + k]! + p.lo[i * 4 + k]!;
+  const u = (i: number, k: number) => plainAt(p, i, k);
   const meet = (i: number, j: number) => (u(i, 0) < u(j, 3) && u(j, 0) < u(i, 3)) || (u(i, 0) === u(j, 0) && i !== j);
   let titles = placeTitles(data, p, row, depth, g, true);
   let best = titlesShown(data, titles, g.fit);

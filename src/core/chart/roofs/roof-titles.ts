@@ -1,5 +1,5 @@
 import { textWidth } from "../../text/measure";
-import type { Positions } from "../axis/axis";
+import { lengthBetween, plainAt, type Positions } from "../axis/axis";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
 import { SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
@@ -73,10 +73,8 @@ function placeInRow(
   cutOnes: boolean,
   t: RoofTitles,
 ): void {
-  const u = (i: number, k: number) => p.hi[i * 4 + k]! + p.lo[i * 4 + k]!;
-  /** u from one point to another, exact where they are close. */
-  const from = (i: number, a: number, j: number, b: number) =>
-    p.hi[j * 4 + b]! - p.hi[i * 4 + a]! + (p.lo[j * 4 + b]! - p.lo[i * 4 + a]!);
+  const u = (i: number, point: number) => plainAt(p, i, point);
+  const from = (i: number, a: number, j: number, b: number) => lengthBetween(p, i, a, j, b);
   list.sort((a, b) => u(a, 0) - u(b, 0) || a - b);
   /** What titles already take of the room before each roof of the row, and after the last; px at the whole. */
   const taken = new Float64Array(list.length + 1);

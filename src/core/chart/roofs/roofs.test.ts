@@ -28,7 +28,7 @@ function depthOf({ laid: { data, p } }: Chart): number {
 
 function content(chart: Chart, factor = 1) {
   const g = groundOf(chart.laid.axis, chart.laid.layout);
-  return frameContent(chart.laid, factor === 1 ? wholeView(g) : zoomed(g, wholeView(g), 600, factor), "settle");
+  return frameContent(chart.laid, factor === 1 ? wholeView(g) : zoomed(g, wholeView(g), 600, factor), "at rest");
 }
 
 describe("roofs", () => {
