@@ -13,6 +13,7 @@ type Row = [
 ];
 
 const EVERYBODY: Row = ["yes", "yes", "yes", "yes", "yes", "yes", "yes"];
+const NOWHERE: Row = ["nothing", "nothing", "nothing", "nothing", "nothing", "nothing", "nothing"];
 const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes", "yes", "yes", "yes"];
 const EDITORS: Row = ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"];
 const OWNER: Row = ["sign in", "not yours", "not yours", "yes", "not yours", "not yours", "not yours"];
@@ -30,6 +31,8 @@ const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "
 export const ACCESS: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
+  // In development only; here it is nowhere.
+  "PAGE /catalogue": NOWHERE,
   "PAGE /sign-in": EVERYBODY,
   "PAGE /sign-up": EVERYBODY,
   "PAGE /sign-in/code": EVERYBODY,

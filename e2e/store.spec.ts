@@ -49,7 +49,9 @@ test("files kept in a store outside are added, seen and published like any other
   await dialog.getByLabel(/Anyone with the link/).check();
   await dialog.getByRole("button", { name: "Publish" }).click();
   await expect(dialog.getByText(/^Published – version of/)).toBeVisible();
-  await page.goto((await dialog.getByRole("link", { name: /\/t\// }).getAttribute("href"))!);
+  await dialog.getByRole("button", { name: "Copy link" }).click();
+  await page.goto(await page.evaluate(() => navigator.clipboard.readText()));
+  await page.getByRole("link", { name: "Read", exact: true }).click();
   const shown = page.locator("#read figure img").first();
   await shown.scrollIntoViewIfNeeded();
   await expect.poll(() => shown.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0);

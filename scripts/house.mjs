@@ -15,6 +15,7 @@ const FLOORS = [
     "features/classes",
     "features/accounts",
     "features/home",
+    "features/catalogue",
     "threads",
     "cli",
   ],

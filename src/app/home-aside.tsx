@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { lateText } from "@/core/words/en/late";
 import type { ClassCard } from "@/server/classes/class";
@@ -20,10 +21,10 @@ export function HomeAside({
   const link = (w: StudentWork) => (w.timeline ? `/timelines/${w.timeline}` : `/assignments/${w.assignment}`);
   return (
     <aside
-      aria-label="Classes and work"
+      aria-label={WORDS.classesAndWork}
       className="w-[340px] shrink-0 border-l border-line bg-panel px-5 py-6 max-lg:w-full max-lg:border-t max-lg:border-l-0"
     >
-      {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">Waiting for you</h2> : null}
+      {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.waitingForYou}</h2> : null}
       {teaching.map((t) => (
         <Card key={t.assignment} colour="border-l-sun">
           <Link
@@ -35,16 +36,16 @@ export function HomeAside({
           <p className="text-[14px]">{t.className}</p>
           <p className="text-[14px]">
             {[
-              t.toMark > 0 ? `${t.toMark} to mark` : "",
-              t.again > 0 ? `${t.again} of them handed in again` : "",
-              t.toReturn > 0 ? `${t.toReturn} marked, to return` : "",
+              t.toMark > 0 ? WORDS.toMark(t.toMark) : "",
+              t.again > 0 ? WORDS.ofThemHandedInAgain(t.again) : "",
+              t.toReturn > 0 ? WORDS.markedToReturn(t.toReturn) : "",
             ]
               .filter(Boolean)
               .join(" · ")}
           </p>
         </Card>
       ))}
-      {due.length > 0 ? <h2 className="mb-2 text-[20px]">Due</h2> : null}
+      {due.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.due3}</h2> : null}
       {due.map((w) => (
         <Card key={w.assignment} colour="border-l-sun">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
@@ -55,11 +56,11 @@ export function HomeAside({
           </p>
           <p className="text-[14px]">
             {w.toImprove ? (
-              <strong>returned to improve{w.points === null ? "" : `, ${w.points} of ${w.total}`}</strong>
+              <strong>{WORDS.returnedToImprove(w.points === null ? "" : WORDS.of(w.points, w.total))}</strong>
             ) : w.timeline ? (
-              "begun"
+              WORDS.begun
             ) : (
-              "not begun"
+              WORDS.notBegun
             )}
             {w.dueAt.getTime() < Date.now() && !w.toImprove ? (
               <strong className="text-copper-dark"> · {lateText((Date.now() - w.dueAt.getTime()) / 1000)}</strong>
@@ -67,7 +68,7 @@ export function HomeAside({
           </p>
         </Card>
       ))}
-      {waiting.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">Submitted</h2> : null}
+      {waiting.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.submitted}</h2> : null}
       {waiting.map((w) => (
         <Card key={w.assignment} colour="border-l-verdigris-light">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
@@ -78,19 +79,19 @@ export function HomeAside({
           </p>
         </Card>
       ))}
-      {returned.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">Returned</h2> : null}
+      {returned.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.returned}</h2> : null}
       {returned.map((w) => (
         <Card key={w.assignment} colour="border-l-verdigris">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
           </Link>
           <p className="text-[14px]">
-            {w.points === null ? "no points yet" : `${w.points} of ${w.total}`}
+            {w.points === null ? WORDS.noPointsYet : WORDS.of2(w.points, w.total)}
             {w.comment ? ` · “${w.comment}”` : ""}
           </p>
         </Card>
       ))}
-      <h2 className="mt-5 mb-2 text-[20px] first:mt-0">Classes</h2>
+      <h2 className="mt-5 mb-2 text-[20px] first:mt-0">{WORDS.classes}</h2>
       <ul>
         {classes.map((c) => (
           <li key={c.id} className="py-0.5">
@@ -98,7 +99,7 @@ export function HomeAside({
               {c.name}
             </Link>
             <span className="ml-2 text-[14px] text-quiet">
-              {c.role === "teacher" ? `${c.members} ${c.members === 1 ? "student" : "students"}` : "student"}
+              {c.role === "teacher" ? `${c.members} ${c.members === 1 ? "student" : "students"}` : WORDS.student}
             </span>
           </li>
         ))}

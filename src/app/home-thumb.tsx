@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { doneJob } from "@/server/jobs/queue";
 import { findThumbnail, type TimelineCard } from "@/server/timelines/queries";
 
@@ -11,9 +12,8 @@ export function NoThumb({ text = "" }: { text?: string }) {
 /** The chart in small, for a card: as it was stored, or as the job that draws it now does. The page does not wait for it. */
 export async function ChartThumb({ card, of }: { card: TimelineCard; of: string }) {
   const svg = card.thumbnail === undefined ? await draw(card.id, of) : card.thumbnail;
-  if (svg === undefined) return <NoThumb text="The drawing takes longer than usual. Reload this page to see it." />;
-  if (svg === null)
-    return <NoThumb text="This timeline could not be drawn. Its events are kept: open it to see them." />;
+  if (svg === undefined) return <NoThumb text={WORDS.theDrawingTakesLongerThan} />;
+  if (svg === null) return <NoThumb text={WORDS.thisTimelineCouldNotBe} />;
   // The SVG comes from our own painter, which escapes every text.
   return (
     <div

@@ -1,10 +1,11 @@
+import { WORDS } from "@/core/words/en/pages";
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import "./globals.css";
 
 export const metadata: Metadata = {
-  title: { default: "Fastigo", template: "%s - Fastigo" },
-  description: "Build a chronological timeline of events, publish it, share it, hand it in.",
+  title: { default: WORDS.fastigo, template: "%s - Fastigo" },
+  description: WORDS.buildAChronologicalTimelineOf,
   icons: { icon: "/favicon.svg" },
 };
 export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#16323A" };

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
@@ -7,13 +8,10 @@ export default function NotFound() {
     <>
       <PlainBar />
       <main className="mx-auto max-w-[560px] px-5 py-12">
-        <h1 className="text-[26px]">There is nothing here that you may see</h1>
-        <p className="mt-3">
-          The address may be mistyped, or its owner has not shared it with the account you are signed in with. Ask them
-          for a link, or sign in as somebody else.
-        </p>
+        <h1 className="text-[26px]">{WORDS.thereIsNothingHereThat}</h1>
+        <p className="mt-3">{WORDS.theAddressMayBeMistyped2}</p>
         <Link href="/" className={`${buttonLook("main")} mt-6`}>
-          Go to the start
+          {WORDS.goToTheStart}
         </Link>
       </main>
     </>

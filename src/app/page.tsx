@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
@@ -33,25 +34,25 @@ async function YourTimelines({ id }: { id: string }) {
       <AccountNotices notices={notices.map((n) => ({ ...n, at: n.at.toISOString() }))} />
       <div className="mx-auto flex min-h-[calc(100dvh-56px)] max-w-[1280px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
-          <h1 className="text-[23px]">Your timelines</h1>
+          <h1 className="text-[23px]">{WORDS.yourTimelines}</h1>
           <div className="mt-3 mb-6">
             <Link href="/new" className={buttonLook("main")}>
-              New timeline
+              {WORDS.newTimeline}
             </Link>
             <Link href="/join-class" className={`${buttonLook("plain")} ml-2`}>
-              Join a class
+              {WORDS.joinAClass}
             </Link>
             <Link href="/classes" className={`${buttonLook("plain")} ml-2`}>
-              New class
+              {WORDS.newClass}
             </Link>
           </div>
           {cards.length === 0 ? (
             <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">
-              <p>Nothing here yet. A new timeline starts empty: give it a title, then write its events one a line.</p>
+              <p>{WORDS.nothingHereYetANew}</p>
               <p className="mt-2">
-                To see a finished one first, open one that{" "}
+                {WORDS.toSeeAFinishedOne}{" "}
                 <Link href="/published" className="font-bold text-verdigris underline">
-                  others have published
+                  {WORDS.othersHavePublished}
                 </Link>
                 .
               </p>
@@ -74,19 +75,19 @@ async function YourTimelines({ id }: { id: string }) {
                           href={`/timelines/${card.id}`}
                           className="rounded after:absolute after:inset-0 after:content-['']"
                         >
-                          {card.title || "Untitled"}
+                          {card.title || WORDS.untitled}
                         </Link>
                       </h2>
                       <p className="mt-0.5 text-[14px]">
-                        {card.events} {card.events === 1 ? "event" : "events"}
-                        {card.others.length > 0 ? ` · with ${card.others.join(", ")}` : " · only you"}
+                        {card.events} {card.events === 1 ? WORDS.event : WORDS.events}
+                        {card.others.length > 0 ? WORDS.with(card.others.join(", ")) : WORDS.onlyYou}
                       </p>
                       <StateOf card={card} />
                     </div>
                     <div className="relative z-[1]">
                       <TimelineMenu
                         id={card.id}
-                        title={card.title || "Untitled"}
+                        title={card.title || WORDS.untitled}
                         owner={card.role === "owner"}
                         me={id}
                       />
@@ -106,14 +107,14 @@ async function YourTimelines({ id }: { id: string }) {
 function StateOf({ card }: { card: TimelineCard }) {
   const live = card.visibility && !card.takenBackAt;
   const words = !card.visibility
-    ? "Draft – only its editors can see this"
+    ? WORDS.draftOnlyItsEditorsCan
     : !live
-      ? "Taken back – only its editors can see this"
+      ? WORDS.takenBackOnlyItsEditors
       : {
-          only_me: "Published – only its editors",
-          class: "Published – the class",
-          link: "Published – anyone with the link",
-          everybody: "Published – everybody",
+          only_me: WORDS.publishedOnlyItsEditors,
+          class: WORDS.publishedTheClass,
+          link: WORDS.publishedAnyoneWithTheLink,
+          everybody: WORDS.publishedEverybody,
         }[card.visibility];
   return (
     <p className={`mt-0.5 text-[14px] ${live ? "text-verdigris" : "text-quiet"}`}>
@@ -134,27 +135,24 @@ async function FrontPage() {
     <>
       <PlainBar>
         <Link href="/sign-in" className={buttonLook("dark")}>
-          Sign in
+          {WORDS.signIn}
         </Link>
       </PlainBar>
       <main className="mx-auto max-w-[880px] px-5 py-12">
-        <h1 className="text-[38px] leading-[1.1] max-sm:text-[29px]">Put what happened in order, and show it</h1>
-        <p className="mt-4 max-w-[620px] text-[18px]">
-          Write events one a line, with the dates the way you know them – 14 Nov 1872, about 1604, 310 BC. Fastigo draws
-          the timeline as you type, keeps every word, and publishes it when you say so.
-        </p>
+        <h1 className="text-[38px] leading-[1.1] max-sm:text-[29px]">{WORDS.putWhatHappenedInOrder}</h1>
+        <p className="mt-4 max-w-[620px] text-[18px]">{WORDS.writeEventsOneALine}</p>
         <div className="mt-6 flex flex-wrap gap-3">
           <Link href="/sign-up" className={buttonLook("sun")}>
-            Sign up
+            {WORDS.signUp}
           </Link>
           <Link href="/sign-in" className={buttonLook("plain")}>
-            Sign in
+            {WORDS.signIn}
           </Link>
           <Link href="/join-class" className={buttonLook("plain")}>
-            Join a class
+            {WORDS.joinAClass}
           </Link>
         </div>
-        <ListOf listed={listed} heading="Published for everybody" />
+        <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
       </main>
     </>
   );

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import type { ListedTimeline } from "@/server/timelines/publish";
 
 export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?: string }) {
@@ -9,12 +10,9 @@ export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?
         {listed.map((t) => (
           <li key={t.address} className="py-2.5">
             <a href={`/t/${t.address}`} className="text-[16px] font-bold text-verdigris underline">
-              {t.title || "Untitled"}
+              {t.title || WORDS.untitled}
             </a>
-            <span className="ml-3 text-[14px] text-quiet">
-              {t.by ? `by ${t.by} · ` : ""}
-              {t.events} events
-            </span>
+            <span className="ml-3 text-[14px] text-quiet">{WORDS.events2(t.by ? WORDS.by(t.by) : "", t.events)}</span>
           </li>
         ))}
       </ul>

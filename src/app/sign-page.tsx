@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { isClean } from "@/core/text/clean";
 import { SignForm } from "@/features/accounts/sign-form";
 import { PlainBar } from "@/ui/plain-bar";
@@ -21,7 +22,7 @@ export function SignPage({ mode, to }: { mode: "up" | "in"; to: string }) {
     <>
       <PlainBar />
       <main className="mx-auto max-w-[400px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">{mode === "up" ? "Sign up" : "Sign in"}</h1>
+        <h1 className="mb-5 text-[26px]">{mode === "up" ? WORDS.signUp : WORDS.signIn}</h1>
         <SignForm mode={mode} to={to} />
       </main>
     </>

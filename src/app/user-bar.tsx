@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { findPageUser } from "@/server/http/page-user";
@@ -11,7 +12,7 @@ export async function UserBar() {
       {user ? (
         <>
           <Link href="/account" className="rounded-md px-1 underline">
-            <span className="sr-only">Your account, </span>
+            <span className="sr-only">{WORDS.yourAccount2} </span>
             {user.displayName}
           </Link>
           <SignOutButton />

@@ -1,10 +1,10 @@
+import { WORDS } from "@/core/words/en/controls";
 import { cleanValue } from "@/core/text/clean";
 
 /** What a route answered: its value, a failure with a sentence to show, or no answer at all. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; failed: string; sentence: string; status: number };
 
-const NO_ANSWER =
-  "The server does not answer. What you typed is kept in this browser; it is sent as soon as the server is back.";
+const NO_ANSWER = WORDS.theServerDoesNotAnswer;
 
 /** A connection may hang without ever ending; no answer for so long counts as none, ms. */
 const PATIENCE_MS = 120_000;

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/controls";
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { Logo } from "./logo";
@@ -8,7 +9,7 @@ export function PlainBar({ children }: { children?: ReactNode }) {
     <header className="flex h-14 items-center gap-3 bg-slate px-[18px] text-white">
       <Link href="/" className="flex items-center gap-3.5 rounded-md">
         <Logo />
-        <span className="font-head text-[20px] font-[650]">Fastigo</span>
+        <span className="font-head text-[20px] font-[650]">{WORDS.fastigo}</span>
       </Link>
       <div className="ml-auto flex items-center gap-3">{children}</div>
     </header>

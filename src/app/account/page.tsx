@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { AccountForms } from "@/features/accounts/account-forms";
 import { binOf, findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
@@ -6,7 +7,7 @@ import { UserBar } from "../user-bar";
 import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 
-export const metadata = { title: "Your account" };
+export const metadata = { title: WORDS.yourAccount };
 
 export default async function AccountPage() {
   const user = await requirePageUser("/account");
@@ -19,7 +20,7 @@ export default async function AccountPage() {
     <>
       <UserBar />
       <main className="mx-auto max-w-[640px] px-5 py-8">
-        <h1 className="mb-5 text-[26px]">Your account</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.yourAccount}</h1>
         <AccountForms
           displayName={own.displayName}
           email={own.email}

@@ -1,8 +1,9 @@
+import { WORDS } from "@/core/words/en/pages";
 import { NewClassForm } from "@/features/classes/class-forms";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: "New class" };
+export const metadata = { title: WORDS.newClass };
 
 export default async function NewClassPage() {
   await requirePageUser("/classes");
@@ -10,7 +11,7 @@ export default async function NewClassPage() {
     <>
       <UserBar />
       <main className="mx-auto max-w-[520px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">New class</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.newClass}</h1>
         <NewClassForm />
       </main>
     </>

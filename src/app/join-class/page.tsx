@@ -1,9 +1,10 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { JoinClassForm } from "@/features/classes/class-forms";
 import { findPageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: "Join a class" };
+export const metadata = { title: WORDS.joinAClass };
 
 export default async function JoinClassPage({ searchParams }: { searchParams: Promise<{ code?: string }> }) {
   const { code } = await searchParams;
@@ -12,15 +13,15 @@ export default async function JoinClassPage({ searchParams }: { searchParams: Pr
     <>
       <UserBar />
       <main className="mx-auto max-w-[420px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">Join a class</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.joinAClass}</h1>
         <JoinClassForm signedIn={user !== null} code={typeof code === "string" ? code.slice(0, 12) : ""} />
         {user ? null : (
           <p className="mt-4 text-[14px]">
-            You have joined before?{" "}
+            {WORDS.youHaveJoinedBefore}{" "}
             <Link href="/sign-in" className="font-bold text-verdigris underline">
-              Sign in
+              {WORDS.signIn}
             </Link>{" "}
-            with your sign-in name.
+            {WORDS.withYourSignInName}
           </p>
         )}
       </main>

@@ -1,8 +1,9 @@
+import { WORDS } from "@/core/words/en/pages";
 import { NewForm } from "@/features/home/new-form";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: "New timeline" };
+export const metadata = { title: WORDS.newTimeline };
 
 export default async function NewPage() {
   await requirePageUser("/new");
@@ -10,7 +11,7 @@ export default async function NewPage() {
     <>
       <UserBar />
       <main className="mx-auto max-w-[480px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">New timeline</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.newTimeline}</h1>
         <NewForm />
       </main>
     </>

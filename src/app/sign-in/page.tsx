@@ -1,6 +1,7 @@
+import { WORDS } from "@/core/words/en/pages";
 import { ownPath, SignPage } from "../sign-page";
 
-export const metadata = { title: "Sign in" };
+export const metadata = { title: WORDS.signIn };
 
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   return <SignPage mode="in" to={ownPath((await searchParams).to)} />;

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/accounts";
 import { useRouter } from "next/navigation";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -24,10 +25,10 @@ export function AccountForms(props: AccountProps) {
     <div className="flex flex-col gap-9">
       <NameForm displayName={props.displayName} />
       {props.signInName ? (
-        <Part title="Sign-in name">
+        <Part title={WORDS.signInName}>
           <p>
-            You sign in as <strong>{props.signInName}</strong>. If you lose your password, the teacher of the class in
-            which you made this account can give you a code for a new one.
+            {WORDS.youSignInAs} <strong>{props.signInName}</strong>
+            {WORDS.ifYouLoseYourPassword}
           </p>
         </Part>
       ) : null}
@@ -36,10 +37,10 @@ export function AccountForms(props: AccountProps) {
       <Sessions sessions={props.sessions} />
       <Copies copies={props.copies} />
       <Bin bin={props.bin} />
-      <Part title="Everything of yours as a file">
-        <p>Your account, your timelines in the open format, and what you have handed in, as one JSON file.</p>
+      <Part title={WORDS.everythingOfYoursAsA}>
+        <p>{WORDS.yourAccountYourTimelinesIn}</p>
         <a href="/api/account/file" download className={`${buttonLook("plain")} mt-3`}>
-          Download everything
+          {WORDS.downloadEverything}
         </a>
       </Part>
       <Deletion />
@@ -59,7 +60,7 @@ function NameForm({ displayName }: { displayName: string }) {
         () => router.refresh(),
       )}
     >
-      <Field label="Display name" hint="What others see. Not your first and last name.">
+      <Field label={WORDS.displayName} hint={WORDS.whatOthersSeeNotYour}>
         {(ids) => (
           <input
             id={ids.id}
@@ -72,7 +73,7 @@ function NameForm({ displayName }: { displayName: string }) {
         )}
       </Field>
       <Button type="submit" className="mt-3" disabled={form.disabled}>
-        Save the name
+        {WORDS.saveTheName}
       </Button>
       <Said outcome={form.outcome} />
     </form>
@@ -83,16 +84,16 @@ function EmailForm({ email }: { email: string | null }) {
   const router = useRouter();
   const form = useForm({ email: email ?? "", password: "" });
   return (
-    <Part title="E-mail">
+    <Part title={WORDS.eMail}>
       <form
         noValidate
         onSubmit={form.send(
           (v) => askServer("PATCH", "/api/account", v),
-          "Saved. Sign in with this address from now on.",
+          WORDS.savedSignInWithThis,
           () => router.refresh(),
         )}
       >
-        <Field label="E-mail address" hint={email ? undefined : "You have none, and need none."}>
+        <Field label={WORDS.eMailAddress} hint={email ? undefined : WORDS.youHaveNoneAndNeed}>
           {(ids) => (
             <input
               id={ids.id}
@@ -106,13 +107,13 @@ function EmailForm({ email }: { email: string | null }) {
           )}
         </Field>
         <Secret
-          label="Your password, for this"
+          label={WORDS.yourPasswordForThis}
           value={form.values.password}
           onChange={form.set("password")}
           auto="current-password"
         />
         <Button type="submit" className="mt-3" disabled={form.disabled}>
-          Save the address
+          {WORDS.saveTheAddress}
         </Button>
         <Said outcome={form.outcome} />
       </form>
@@ -124,12 +125,12 @@ function PasswordForm({ own }: { own: string[] }) {
   const router = useRouter();
   const form = useForm({ password: "", next: "" });
   return (
-    <Part title="Password">
+    <Part title={WORDS.password}>
       <form
         noValidate
         onSubmit={form.send(
           (v) => askServer("PUT", "/api/account/password", v),
-          "The new password is set, and all your other sessions have ended.",
+          WORDS.theNewPasswordIsSet,
           () => {
             form.clear();
             router.refresh();
@@ -137,20 +138,20 @@ function PasswordForm({ own }: { own: string[] }) {
         )}
       >
         <Secret
-          label="Present password"
+          label={WORDS.presentPassword}
           value={form.values.password}
           onChange={form.set("password")}
           auto="current-password"
         />
         <Secret
-          label="New password"
+          label={WORDS.newPassword}
           value={form.values.next}
           onChange={form.set("next")}
           auto="new-password"
           hint={<PasswordMeter password={form.values.next} own={own} />}
         />
         <Button type="submit" className="mt-3" disabled={form.disabled}>
-          Set the new password
+          {WORDS.setTheNewPassword}
         </Button>
         <Said outcome={form.outcome} />
       </form>
@@ -161,28 +162,24 @@ function PasswordForm({ own }: { own: string[] }) {
 function Deletion() {
   const form = useForm({ password: "" });
   return (
-    <Part title="Delete the account">
-      <p>
-        Timelines that only you edit are destroyed with their pages and files, and this cannot be undone. Those you
-        share pass to whoever has worked on them with you the longest. What you have handed in stays with the class for
-        as long as it keeps it, without your name. Classes you teach are closed.
-      </p>
+    <Part title={WORDS.deleteTheAccount}>
+      <p>{WORDS.timelinesThatOnlyYouEdit}</p>
       <form
         noValidate
         onSubmit={form.send(
           (v) => askServer("DELETE", "/api/account", v),
-          "Your account is deleted.",
+          WORDS.yourAccountIsDeleted,
           () => window.location.assign("/"),
         )}
       >
         <Secret
-          label="Your password, to delete it"
+          label={WORDS.yourPasswordToDeleteIt}
           value={form.values.password}
           onChange={form.set("password")}
           auto="current-password"
         />
         <Button type="submit" className="mt-3" disabled={form.disabled || form.values.password === ""}>
-          Delete my account
+          {WORDS.deleteMyAccount}
         </Button>
         <Said outcome={form.outcome} />
       </form>

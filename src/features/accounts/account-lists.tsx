@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/accounts";
 import { Button } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 
@@ -30,16 +31,16 @@ export function Sessions({ sessions }: { sessions: OpenSession[] }) {
   const { ready, outcome, run } = useDeed();
   const end = (path: string) => void run("DELETE", path, "Ended.");
   return (
-    <Part title="Where you are signed in">
+    <Part title={WORDS.whereYouAreSignedIn}>
       <ul className="divide-y divide-line border-y border-line">
         {sessions.map((s) => (
           <li key={s.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
             <span>
-              {s.browser || "A browser"}
-              {s.own ? <strong> – here</strong> : null}
+              {s.browser || WORDS.aBrowser}
+              {s.own ? <strong> {WORDS.here}</strong> : null}
             </span>
             <span className="text-[14px] text-quiet">
-              last seen <LocalTime at={s.seenAt} />
+              {WORDS.lastSeen} <LocalTime at={s.seenAt} />
             </span>
             {s.own ? null : (
               <Button
@@ -48,7 +49,7 @@ export function Sessions({ sessions }: { sessions: OpenSession[] }) {
                 disabled={!ready}
                 onClick={() => end(`/api/account/sessions/${s.id}`)}
               >
-                End it
+                {WORDS.endIt}
               </Button>
             )}
           </li>
@@ -56,7 +57,7 @@ export function Sessions({ sessions }: { sessions: OpenSession[] }) {
       </ul>
       {sessions.length > 1 ? (
         <Button size="small" className="mt-3" disabled={!ready} onClick={() => end("/api/account/sessions")}>
-          End all others
+          {WORDS.endAllOthers}
         </Button>
       ) : null}
       <Said outcome={outcome} />
@@ -68,30 +69,27 @@ export function Copies({ copies }: { copies: OpenCopy[] }) {
   const { ready, outcome, run } = useDeed();
   if (copies.length === 0) return null;
   return (
-    <Part title="Frozen copies">
-      <p className="mb-2 text-[14px] text-quiet">
-        A frozen copy stays at its link when its timeline is deleted, until you close it or the timeline has been
-        deleted for 30 days.
-      </p>
+    <Part title={WORDS.frozenCopies}>
+      <p className="mb-2 text-[14px] text-quiet">{WORDS.aFrozenCopyStaysAt}</p>
       <ul className="divide-y divide-line border-y border-line">
         {copies.map((c) => (
           <li key={c.address} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
             <a href={`/f/${c.address}`} className="font-bold text-verdigris underline">
-              {c.title || "Untitled"}
+              {c.title || WORDS.untitled}
             </a>
             <span className="text-[14px] text-quiet">
               <LocalTime at={c.createdAt} />
-              {c.deleted ? " · the timeline is deleted" : ""}
+              {c.deleted ? WORDS.theTimelineIsDeleted : ""}
             </span>
             <Button
               size="small"
               className="ml-auto"
               disabled={!ready}
               onClick={() =>
-                void run("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`, "Its link is closed.")
+                void run("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`, WORDS.itsLinkIsClosed)
               }
             >
-              Close its link
+              {WORDS.closeItsLink}
             </Button>
           </li>
         ))}
@@ -105,31 +103,26 @@ export function Bin({ bin }: { bin: Deleted[] }) {
   const { ready, outcome, run } = useDeed();
   if (bin.length === 0 && !outcome) return null;
   return (
-    <Part title="Bin">
-      <p className="mb-2 text-[14px] text-quiet">Deleted timelines are kept for 30 days, then destroyed for good.</p>
+    <Part title={WORDS.bin}>
+      <p className="mb-2 text-[14px] text-quiet">{WORDS.deletedTimelinesAreKeptFor}</p>
       <ul className="divide-y divide-line border-y border-line">
         {bin.map((b) => (
           <li key={b.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
-            <strong>{b.title || "Untitled"}</strong>
+            <strong>{b.title || WORDS.untitled}</strong>
             <span className="text-[14px] text-quiet">
-              deleted <LocalTime at={b.deletedAt} />
+              {WORDS.deleted} <LocalTime at={b.deletedAt} />
             </span>
             <Button
               size="small"
               className="ml-auto"
               disabled={!ready}
               onClick={() =>
-                void run(
-                  "PATCH",
-                  `/api/timelines/${b.id}`,
-                  `“${b.title || "Untitled"}” is back among your timelines.`,
-                  {
-                    deleted: false,
-                  },
-                )
+                void run("PATCH", `/api/timelines/${b.id}`, WORDS.isBackAmongYourTimelines(b.title || WORDS.untitled), {
+                  deleted: false,
+                })
               }
             >
-              Put back
+              {WORDS.putBack}
             </Button>
           </li>
         ))}

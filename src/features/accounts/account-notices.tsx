@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/accounts";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -12,7 +13,10 @@ export function AccountNotices({ notices }: { notices: { id: string; text: strin
   const ready = useReady();
   if (read || notices.length === 0) return null;
   return (
-    <section aria-label="About your account" className="border-b border-line bg-sun-wash px-[26px] py-3 max-sm:px-4">
+    <section
+      aria-label={WORDS.aboutYourAccount}
+      className="border-b border-line bg-sun-wash px-[26px] py-3 max-sm:px-4"
+    >
       <ul className="flex flex-col gap-1.5">
         {notices.map((n) => (
           <li key={n.id}>
@@ -31,7 +35,7 @@ export function AccountNotices({ notices }: { notices: { id: string; text: strin
           if ((await askServer("DELETE", "/api/account/notices")).ok) setRead(true);
         }}
       >
-        I have read this
+        {WORDS.iHaveReadThis}
       </Button>
     </section>
   );

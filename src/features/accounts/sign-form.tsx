@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/accounts";
 import Link from "next/link";
 import { useForm } from "react-hook-form";
 import { askServer } from "@/ui/ask-server";
@@ -46,11 +47,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       {mode === "up" ? (
-        <Field
-          label="Display name"
-          hint="What others see. Take a short or made-up name: not your first and last name."
-          problem={errors.displayName?.message}
-        >
+        <Field label={WORDS.displayName} hint={WORDS.whatOthersSeeTakeA} problem={errors.displayName?.message}>
           {(ids) => (
             <input
               id={ids.id}
@@ -62,7 +59,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
           )}
         </Field>
       ) : null}
-      <Field label={mode === "up" ? "E-mail" : "E-mail or sign-in name"} problem={errors.email?.message}>
+      <Field label={mode === "up" ? WORDS.eMail : WORDS.eMailOrSignIn} problem={errors.email?.message}>
         {(ids) => (
           <input
             id={ids.id}
@@ -75,7 +72,7 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
         )}
       </Field>
       <Field
-        label="Password"
+        label={WORDS.password}
         hint={mode === "up" ? <PasswordMeter password={password} own={[displayName, email]} /> : undefined}
         problem={errors.password?.message}
       >
@@ -92,23 +89,23 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       </Field>
       <Problem text={errors.root?.message} framed />
       <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
-        {mode === "up" ? "Sign up" : "Sign in"}
+        {mode === "up" ? WORDS.signUp : WORDS.signIn}
       </Button>
       {mode === "in" ? (
         <p className="text-[14px]">
-          Your teacher gave you a code?{" "}
+          {WORDS.yourTeacherGaveYouA}{" "}
           <Link className="font-bold text-verdigris underline" href="/sign-in/code">
-            Set a new password
+            {WORDS.setANewPassword}
           </Link>
         </p>
       ) : null}
       <p className="text-[14px]">
-        {mode === "up" ? "You have an account? " : "New here? "}
+        {mode === "up" ? WORDS.youHaveAnAccount : WORDS.newHere}
         <Link
           className="font-bold text-verdigris underline"
           href={`${mode === "up" ? "/sign-in" : "/sign-up"}?to=${encodeURIComponent(to)}`}
         >
-          {mode === "up" ? "Sign in" : "Sign up"}
+          {mode === "up" ? WORDS.signIn : WORDS.signUp}
         </Link>
       </p>
     </form>

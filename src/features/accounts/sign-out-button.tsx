@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/accounts";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useReady } from "@/ui/use-ready";
@@ -15,7 +16,7 @@ export function SignOutButton() {
         window.location.assign("/");
       }}
     >
-      Sign out
+      {WORDS.signOut}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/classes";
 import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import type { Requirement } from "@/core/check/requirements";
@@ -116,18 +117,18 @@ export function AssignmentForm({
     <form onSubmit={submit} noValidate className="grid gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
       <fieldset disabled={!ready} className="contents">
         <div className="flex flex-col gap-4">
-          <Field label="Title">
+          <Field label={WORDS.title}>
             {(ids) => (
               <input
                 id={ids.id}
                 className={INPUT}
                 value={v.title}
                 onChange={set("title")}
-                placeholder="Crossing project"
+                placeholder={WORDS.crossingProject}
               />
             )}
           </Field>
-          <Field label="Instructions">
+          <Field label={WORDS.instructions}>
             {(ids) => (
               <textarea
                 id={ids.id}
@@ -139,7 +140,7 @@ export function AssignmentForm({
             )}
           </Field>
           <div className="grid gap-4 sm:grid-cols-2">
-            <Field label="Due" hint={`In the time of the class, ${zone.replaceAll("_", " ")}.`}>
+            <Field label={WORDS.due} hint={WORDS.inTheTimeOfThe(zone.replaceAll("_", " "))}>
               {(ids) => (
                 <input
                   id={ids.id}
@@ -151,47 +152,43 @@ export function AssignmentForm({
                 />
               )}
             </Field>
-            <Field label="Total mark">
+            <Field label={WORDS.totalMark}>
               {(ids) => (
                 <input id={ids.id} inputMode="numeric" className={INPUT} value={v.total} onChange={set("total")} />
               )}
             </Field>
           </div>
           <Field
-            label="Period"
-            hint={
-              v.period
-                ? whenLabel(readWhen(v.period, { order }))
-                : "Such as 1600 - 1931. Events outside it are pointed out, not forbidden."
-            }
+            label={WORDS.period}
+            hint={v.period ? whenLabel(readWhen(v.period, { order })) : WORDS.suchAs16001931Events}
           >
             {(ids) => <input id={ids.id} className={INPUT} value={v.period} onChange={set("period")} />}
           </Field>
           <fieldset className="grid gap-4 sm:grid-cols-2">
-            <legend className="mb-2 font-head text-[18px] font-[650]">Requirements</legend>
-            <Field label="Events, at least">
+            <legend className="mb-2 font-head text-[18px] font-[650]">{WORDS.requirements}</legend>
+            <Field label={WORDS.eventsAtLeast}>
               {(ids) => (
                 <input id={ids.id} inputMode="numeric" className={INPUT} value={v.events} onChange={set("events")} />
               )}
             </Field>
-            <Field label="Pictures or videos, at least">
+            <Field label={WORDS.picturesOrVideosAtLeast}>
               {(ids) => (
                 <input id={ids.id} inputMode="numeric" className={INPUT} value={v.media} onChange={set("media")} />
               )}
             </Field>
-            <Field label="Words in a description, at most">
+            <Field label={WORDS.wordsInADescriptionAt}>
               {(ids) => (
                 <input id={ids.id} inputMode="numeric" className={INPUT} value={v.words} onChange={set("words")} />
               )}
             </Field>
-            <Field label="Categories, commas between">
+            <Field label={WORDS.categoriesCommasBetween}>
               {(ids) => (
                 <input
                   id={ids.id}
                   className={INPUT}
                   value={v.categories}
                   onChange={set("categories")}
-                  placeholder="Crossing, Trade"
+                  placeholder={WORDS.crossingTrade}
                 />
               )}
             </Field>
@@ -202,14 +199,13 @@ export function AssignmentForm({
                 checked={v.sources}
                 onChange={(e) => setV({ ...v, sources: e.target.checked })}
               />
-              Every event with a source
+              {WORDS.everyEventWithASource}
             </label>
           </fieldset>
           <fieldset disabled={known?.begun ?? false}>
-            <legend className="mb-1 font-head text-[18px] font-[650]">Given events</legend>
+            <legend className="mb-1 font-head text-[18px] font-[650]">{WORDS.givenEvents}</legend>
             <p className="mb-2 text-[14px] text-quiet">
-              Events you supply with their right date. To be dated by the students, or given with the date and locked.
-              {known?.begun ? " Some have begun, so these stay as they are." : ""}
+              {WORDS.eventsYouSupplyWithTheir(known?.begun ? WORDS.someHaveBegunSoThese : "")}
             </p>
             <div className="flex flex-col gap-2">
               {given.map((g, i) => {
@@ -220,18 +216,18 @@ export function AssignmentForm({
                     className="grid items-start gap-2 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_150px_36px]"
                   >
                     <input
-                      aria-label={`Given event ${i + 1}: title`}
+                      aria-label={WORDS.givenEventTitle(i + 1)}
                       className={INPUT}
                       value={g.title}
-                      placeholder="Title"
+                      placeholder={WORDS.title}
                       onChange={(e) => alter(g.key, { title: e.target.value })}
                     />
                     <div>
                       <input
-                        aria-label={`Given event ${i + 1}: right date`}
+                        aria-label={WORDS.givenEventRightDate(i + 1)}
                         className={INPUT}
                         value={g.typed}
-                        placeholder="14 Nov 1872"
+                        placeholder={WORDS.n14Nov1872}
                         onChange={(e) => alter(g.key, { typed: e.target.value })}
                       />
                       <p className="mt-0.5 text-[13px] text-verdigris">
@@ -244,7 +240,7 @@ export function AssignmentForm({
                                   <Button
                                     key={o}
                                     size="small"
-                                    title={`${o === "dmy" ? "Day" : "Month"} first, in all dates of this assignment`}
+                                    title={WORDS.firstInAllDatesOf(o === "dmy" ? WORDS.day : WORDS.month)}
                                     onClick={() => setOrder(o)}
                                   >
                                     {
@@ -263,17 +259,17 @@ export function AssignmentForm({
                       </p>
                     </div>
                     <select
-                      aria-label={`Given event ${i + 1}: how it is given`}
+                      aria-label={WORDS.givenEventHowItIs(i + 1)}
                       className={INPUT}
                       value={g.locked ? "locked" : "date"}
                       onChange={(e) => alter(g.key, { locked: e.target.value === "locked" })}
                     >
-                      <option value="date">to be dated</option>
-                      <option value="locked">with its date</option>
+                      <option value="date">{WORDS.toBeDated}</option>
+                      <option value="locked">{WORDS.withItsDate}</option>
                     </select>
                     <button
                       type="button"
-                      aria-label={`Remove given event ${i + 1}`}
+                      aria-label={WORDS.removeGivenEvent(i + 1)}
                       className="rounded-md p-2 hover:bg-verdigris-wash"
                       onClick={() => setGiven(given.filter((x) => x.key !== g.key))}
                     >
@@ -294,23 +290,21 @@ export function AssignmentForm({
                 ])
               }
             >
-              <Plus size={15} /> Add a given event
+              <Plus size={15} /> {WORDS.addAGivenEvent}
             </Button>
           </fieldset>
           <Problem text={problem} framed />
           <div>
             <Button kind="main" type="submit" disabled={!ready}>
-              {known ? "Save the changes" : "Set the assignment"}
+              {known ? WORDS.saveTheChanges : WORDS.setTheAssignment}
             </Button>
-            {known?.begun ? (
-              <p className="mt-2 text-[14px] text-quiet">Those who have begun are told what is different.</p>
-            ) : null}
+            {known?.begun ? <p className="mt-2 text-[14px] text-quiet">{WORDS.thoseWhoHaveBegunAre}</p> : null}
           </div>
         </div>
-        <aside aria-label="As a student sees it" className="h-fit rounded-lg border border-line bg-panel p-4">
-          <h2 className="mb-2 text-[16px]">As a student sees it</h2>
+        <aside aria-label={WORDS.asAStudentSeesIt} className="h-fit rounded-lg border border-line bg-panel p-4">
+          <h2 className="mb-2 text-[16px]">{WORDS.asAStudentSeesIt}</h2>
           <AssignmentCard
-            title={v.title || "Untitled"}
+            title={v.title || WORDS.untitled}
             instructions={v.instructions}
             requirements={requirements}
             given={given.map((g) => ({
@@ -349,13 +343,13 @@ export function AssignmentCard({
       ) : null}
       {given.length > 0 ? (
         <>
-          <h3 className="mt-3 font-sans text-[14px] font-bold">Given events</h3>
+          <h3 className="mt-3 font-sans text-[14px] font-bold">{WORDS.givenEvents}</h3>
           <ul className="list-disc pl-5">
             {given.map((g, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: titles may repeat and the list is only read
               <li key={i}>
                 {g.title}
-                {g.when ? ` (${g.when})` : " – find its date"}
+                {g.when ? ` (${g.when})` : WORDS.findItsDate}
               </li>
             ))}
           </ul>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/classes";
 import { useState } from "react";
 import { INPUT } from "@/ui/controls/field";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
@@ -10,15 +11,13 @@ export function BeginAssignment({ id, usable }: { id: string; usable: readonly {
   const path = `/api/assignments/${id}/group`;
   return (
     <>
-      <OpenTimelineButton path={path} label="Begin" />
+      <OpenTimelineButton path={path} label={WORDS.begin} />
       {usable.length > 0 ? (
         <div className="mt-5 rounded-lg border border-line p-4">
           <label htmlFor="use-timeline" className="font-bold">
-            Or use a timeline you have
+            {WORDS.orUseATimelineYou}
           </label>
-          <p className="mb-2 text-[14px] text-quiet">
-            What you have written stays. The given events and the categories that are asked for are added to it.
-          </p>
+          <p className="mb-2 text-[14px] text-quiet">{WORDS.whatYouHaveWrittenStays}</p>
           <div className="flex flex-wrap gap-2">
             <select
               id="use-timeline"
@@ -26,10 +25,10 @@ export function BeginAssignment({ id, usable }: { id: string; usable: readonly {
               value={chosen}
               onChange={(e) => setChosen(e.target.value)}
             >
-              <option value="">Choose a timeline</option>
+              <option value="">{WORDS.chooseATimeline}</option>
               {usable.map((t) => (
                 <option key={t.id} value={t.id}>
-                  {t.title || "Untitled"}
+                  {t.title || WORDS.untitled}
                 </option>
               ))}
             </select>
@@ -38,7 +37,7 @@ export function BeginAssignment({ id, usable }: { id: string; usable: readonly {
               method="PUT"
               path={path}
               body={{ timeline: chosen }}
-              label="Use it"
+              label={WORDS.useIt}
               disabled={chosen === ""}
             />
           </div>

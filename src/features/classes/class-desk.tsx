@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/classes";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
@@ -59,31 +60,29 @@ export function ClassDesk({
   };
   return (
     <>
-      <section aria-label="Join code" className="rounded-lg border border-line p-4">
-        <h2 className="text-[18px]">Join code</h2>
+      <section aria-label={WORDS.joinCode} className="rounded-lg border border-line p-4">
+        <h2 className="text-[18px]">{WORDS.joinCode}</h2>
         {joinCode ? (
           <>
             <p className="my-2 font-head text-[38px] font-[650] tracking-[0.12em]" data-testid="join-code">
               {joinCode}
             </p>
-            <p className="text-[14px] text-quiet">
-              Students go to “Join a class” on the front page and type it. They need no e-mail.
-            </p>
+            <p className="text-[14px] text-quiet">{WORDS.studentsGoToJoinA}</p>
           </>
         ) : (
-          <p className="my-2">Closed: nobody new can join.</p>
+          <p className="my-2">{WORDS.closedNobodyNewCanJoin}</p>
         )}
         <div className="mt-3 flex gap-2">
           <Button size="small" disabled={!ready} onClick={() => void alter({ code: "renew" })}>
-            {joinCode ? "Renew the code" : "Open with a new code"}
+            {joinCode ? WORDS.renewTheCode : WORDS.openWithANewCode}
           </Button>
           {joinCode ? (
             <Button size="small" disabled={!ready} onClick={() => void alter({ code: "close" })}>
-              Close it
+              {WORDS.closeIt}
             </Button>
           ) : null}
         </div>
-        <Field label="Students may publish their work" className="mt-4">
+        <Field label={WORDS.studentsMayPublishTheirWork} className="mt-4">
           {(ids) => (
             <select
               id={ids.id}
@@ -99,11 +98,7 @@ export function ClassDesk({
             </select>
           )}
         </Field>
-        <Field
-          label="What is handed in is kept for"
-          hint="Then it is destroyed, with marks and comments. Students are told how long."
-          className="mt-4"
-        >
+        <Field label={WORDS.whatIsHandedInIs} hint={WORDS.thenItIsDestroyedWith} className="mt-4">
           {(ids) => (
             <select
               id={ids.id}
@@ -123,11 +118,11 @@ export function ClassDesk({
         <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
         <Problem text={problem} className="mt-2" />
       </section>
-      <section aria-label="Students" className="mt-5">
+      <section aria-label={WORDS.students} className="mt-5">
         <h2 className="mb-2 text-[18px]">
-          {members.length} {members.length === 1 ? "student" : "students"}
+          {members.length} {members.length === 1 ? WORDS.student : WORDS.students2}
         </h2>
-        {members.length === 0 ? <p className="text-quiet">Nobody has joined yet.</p> : null}
+        {members.length === 0 ? <p className="text-quiet">{WORDS.nobodyHasJoinedYet}</p> : null}
         <ul className="divide-y divide-line border-y border-line">
           {members.map((m) => (
             <StudentRow key={m.id} classId={id} member={m} members={members} />
@@ -144,7 +139,7 @@ function ZoneField({ zone, onZone }: { zone: string; onZone: (zone: string) => v
   // The browser knows the names there are; until it has woken up the present one is enough.
   const zones = ready ? Intl.supportedValuesOf("timeZone") : [];
   return (
-    <Field label="Times are those of" hint="Due times are said in this time zone, to everybody." className="mt-4">
+    <Field label={WORDS.timesAreThoseOf} hint={WORDS.dueTimesAreSaidIn} className="mt-4">
       {(ids) => (
         <select
           id={ids.id}
@@ -190,14 +185,14 @@ function StudentRow({
     <li className="flex min-h-10 flex-wrap items-center gap-x-3 gap-y-1 py-1">
       <strong>{m.displayName}</strong>
       <span className="text-[14px] text-quiet">
-        {m.signInName ?? (m.madeElsewhere ? "has an account from another class" : "signs in with e-mail")}
+        {m.signInName ?? (m.madeElsewhere ? WORDS.hasAnAccountFromAnother : WORDS.signsInWithEMail)}
       </span>
       {alike || m.note ? (
         <input
-          aria-label={`Note to tell ${m.displayName} ${m.signInName ?? ""} from others`}
-          title="Only you see this, on the desk and in the table of marks"
+          aria-label={WORDS.noteToTellFromOthers(m.displayName, m.signInName ?? "")}
+          title={WORDS.onlyYouSeeThisOn}
           className={`${INPUT} h-8 w-36`}
-          placeholder="which one?"
+          placeholder={WORDS.whichOne}
           maxLength={40}
           value={note}
           disabled={!ready}
@@ -210,7 +205,8 @@ function StudentRow({
       <span className="ml-auto flex gap-1">
         {code ? (
           <span role="status" className="text-[14px]">
-            One-time code <strong>{code}</strong>, for a day
+            {WORDS.oneTimeCode} <strong>{code}</strong>
+            {WORDS.forADay}
           </span>
         ) : m.signInName ? (
           <Button
@@ -223,19 +219,16 @@ function StudentRow({
               if (answer.ok) setCode(answer.value.code);
             }}
           >
-            Password lost
+            {WORDS.passwordLost}
           </Button>
         ) : null}
         <Button size="small" kind="quiet" disabled={!ready} onClick={() => setRemoving(true)}>
-          Remove
+          {WORDS.remove}
         </Button>
       </span>
       <Problem text={problem} className="w-full" />
-      <Modal title={`Take ${m.displayName} out of the class?`} open={removing} onOpenChange={setRemoving}>
-        <p>
-          They no longer see the class and its assignments, and are told so. Their timelines stay theirs; what they have
-          handed in stays on your desk. With the join code they can come back.
-        </p>
+      <Modal title={WORDS.takeOutOfTheClass(m.displayName)} open={removing} onOpenChange={setRemoving}>
+        <p>{WORDS.theyNoLongerSeeThe}</p>
         <div className="mt-4 flex gap-2">
           <Button
             kind="main"
@@ -244,9 +237,9 @@ function StudentRow({
               done(await askServer("DELETE", path));
             }}
           >
-            Take out of the class
+            {WORDS.takeOutOfTheClass2}
           </Button>
-          <Button onClick={() => setRemoving(false)}>Leave it</Button>
+          <Button onClick={() => setRemoving(false)}>{WORDS.leaveIt}</Button>
         </div>
       </Modal>
     </li>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/classes";
 import { type FormEvent, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -22,20 +23,20 @@ export function NewClassForm() {
   return (
     <form onSubmit={submit} className="flex items-end gap-2" noValidate>
       <fieldset disabled={!ready} className="contents">
-        <Field label="Name of the class" problem={problem} className="flex-1">
+        <Field label={WORDS.nameOfTheClass} problem={problem} className="flex-1">
           {(ids) => (
             <input
               id={ids.id}
               aria-describedby={ids.describedBy}
               className={INPUT}
               value={name}
-              placeholder="History 8B"
+              placeholder={WORDS.history8b}
               onChange={(e) => setName(e.target.value)}
             />
           )}
         </Field>
         <Button kind="main" type="submit" disabled={!ready}>
-          Make the class
+          {WORDS.makeTheClass}
         </Button>
       </fieldset>
     </form>
@@ -69,13 +70,13 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
   if (joined)
     return (
       <div role="status">
-        <p>You are in. Your sign-in name is</p>
+        <p>{WORDS.youAreInYourSign}</p>
         <p className="my-3 rounded-md bg-sun-wash px-4 py-3 text-[24px] font-bold" data-testid="sign-in-name">
           {joined.signInName}
         </p>
-        <p>Write it down: with it and your password you sign in next time. Your teacher can see it too.</p>
+        <p>{WORDS.writeItDownWithIt}</p>
         <Button kind="main" className="mt-4" onClick={() => window.location.assign(`/classes/${joined.class}`)}>
-          I have written it down
+          {WORDS.iHaveWrittenItDown}
         </Button>
       </div>
     );
@@ -94,7 +95,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
   return (
     <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
       <fieldset disabled={!ready} className="contents">
-        <Field label="Code of the class" problem={about("code")}>
+        <Field label={WORDS.codeOfTheClass} problem={about("code")}>
           {(ids) => (
             <input
               id={ids.id}
@@ -108,11 +109,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
         </Field>
         {signedIn ? null : (
           <>
-            <Field
-              label="Display name"
-              hint="What your class sees. Take a short or made-up name: not your first and last name."
-              problem={about("name")}
-            >
+            <Field label={WORDS.displayName} hint={WORDS.whatYourClassSeesTake} problem={about("name")}>
               {(ids) => (
                 <input
                   id={ids.id}
@@ -125,7 +122,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
               )}
             </Field>
             <Field
-              label="Password"
+              label={WORDS.password}
               hint={<PasswordMeter password={password} own={[displayName, code]} />}
               problem={about("password")}
             >
@@ -144,7 +141,7 @@ export function JoinClassForm({ signedIn, code: given }: { signedIn: boolean; co
           </>
         )}
         <Button kind="main" type="submit" disabled={!ready}>
-          Join the class
+          {WORDS.joinTheClass}
         </Button>
       </fieldset>
     </form>
@@ -167,7 +164,7 @@ export function OneTimeCodeForm() {
   return (
     <form onSubmit={submit} className="flex flex-col gap-4" noValidate>
       <fieldset disabled={!ready} className="contents">
-        <Field label="Sign-in name">
+        <Field label={WORDS.signInName}>
           {(ids) => (
             <input
               id={ids.id}
@@ -178,7 +175,7 @@ export function OneTimeCodeForm() {
             />
           )}
         </Field>
-        <Field label="Code from your teacher">
+        <Field label={WORDS.codeFromYourTeacher}>
           {(ids) => (
             <input
               id={ids.id}
@@ -189,7 +186,7 @@ export function OneTimeCodeForm() {
             />
           )}
         </Field>
-        <Field label="New password" hint={<PasswordMeter password={password} own={[name]} />} problem={problem}>
+        <Field label={WORDS.newPassword} hint={<PasswordMeter password={password} own={[name]} />} problem={problem}>
           {(ids) => (
             <input
               id={ids.id}
@@ -203,7 +200,7 @@ export function OneTimeCodeForm() {
           )}
         </Field>
         <Button kind="main" type="submit" disabled={!ready}>
-          Set the password
+          {WORDS.setThePassword}
         </Button>
       </fieldset>
     </form>

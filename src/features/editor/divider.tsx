@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import { ChevronDown, ChevronUp } from "lucide-react";
 import type { PointerEvent } from "react";
 
@@ -23,7 +24,7 @@ export function Divider({
     <div className="relative z-[3] flex h-2 shrink-0 items-center border-y border-line bg-panel">
       <div
         role="separator"
-        aria-label="Between chart and ledger"
+        aria-label={WORDS.betweenChartAndLedger}
         aria-orientation="horizontal"
         aria-valuenow={Math.round(split * 100)}
         aria-valuemin={0}
@@ -40,7 +41,7 @@ export function Divider({
       <div className="absolute left-1/2 flex -translate-x-1/2 max-sm:left-[80px] rounded-md border border-edge bg-white">
         <button
           type="button"
-          aria-label={folded === "ledger" ? "Show the ledger" : "Fold the chart away"}
+          aria-label={folded === "ledger" ? WORDS.showTheLedger : WORDS.foldTheChartAway}
           disabled={folded === "chart"}
           className="flex h-6 min-w-7 items-center justify-center disabled:opacity-30 max-sm:h-8 max-sm:min-w-9"
           onClick={() => setSplit(folded === "ledger" ? 0.6 : 0)}
@@ -49,7 +50,7 @@ export function Divider({
         </button>
         <button
           type="button"
-          aria-label={folded === "chart" ? "Show the chart" : "Fold the ledger away"}
+          aria-label={folded === "chart" ? WORDS.showTheChart : WORDS.foldTheLedgerAway}
           disabled={folded === "ledger"}
           className="flex h-6 min-w-7 items-center justify-center disabled:opacity-30 max-sm:h-8 max-sm:min-w-9"
           onClick={() => setSplit(folded === "chart" ? 0.6 : 1)}

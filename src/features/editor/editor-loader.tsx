@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { Snapshot } from "@/core/formats/snapshot";
@@ -31,10 +32,10 @@ export function EditorLoader({ timeline, title, ...props }: LoaderProps) {
   return (
     <div className="flex h-dvh flex-col">
       <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white">
-        <Link href="/" aria-label="Your timelines" className="rounded-md">
+        <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
           <Logo />
         </Link>
-        <h1 className="truncate font-head text-[19px] font-[650]">{title || "Untitled"}</h1>
+        <h1 className="truncate font-head text-[19px] font-[650]">{title || WORDS.untitled}</h1>
       </header>
       <div className="h-9 shrink-0 border-b border-line bg-panel" />
       <main className="p-5">
@@ -49,12 +50,12 @@ export function EditorLoader({ timeline, title, ...props }: LoaderProps) {
                 setRound(round + 1);
               }}
             >
-              Open it again
+              {WORDS.openItAgain}
             </Button>
           </div>
         ) : (
           <p role="status" className="text-quiet">
-            Opening the timeline …
+            {WORDS.openingTheTimeline}
           </p>
         )}
       </main>

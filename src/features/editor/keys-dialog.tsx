@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import { useState } from "react";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Modal } from "@/ui/controls/modal";
@@ -16,34 +17,31 @@ export function singleKeys(): boolean {
 }
 
 const KEYS: [string, string][] = [
-  ["N", "Write the next event"],
-  ["Enter", "Add the line; in the ledger, go to the next row"],
-  ["Arrow keys", "On the chart: walk the events in time order. In the ledger: move between rows"],
-  ["Home, End", "On the chart: the first event, the last event"],
-  ["Enter on an event", "Open its sheet"],
-  ["+, -, 0", "On the chart: zoom in, zoom out, see the whole"],
-  ["Z", "On the chart: zoom to the selected event"],
-  ["Shift Arrow, Page Up, Page Down", "On the chart: move along"],
-  ["Alt Arrow keys", "On the chart: move the event's label by hand"],
-  ["Alt Backspace", "On the chart: put the label back"],
-  [
-    "Alt Shift Left, Right",
-    "On the chart: move the date, or the place of an event without one; of a span its beginning",
-  ],
-  ["Alt Shift Up, Down", "On the chart: move the end of a span"],
-  ["Alt Up, Down", "In the ledger: move an event without a date. On the name of a row of the chart: move the row"],
-  ["Alt Right, Left", "In the ledger: make it part of what holds it, take it out"],
-  ["Esc", "Close the sheet"],
-  ["Alt B, Alt A", "Insert before, insert after the selected event"],
-  ["Delete", "Delete the selected event"],
-  ["Ctrl Z, Ctrl Shift Z", "Undo, redo"],
-  ["?", "This list"],
+  ["N", WORDS.writeTheNextEvent],
+  ["Enter", WORDS.addTheLineInThe],
+  [WORDS.arrowKeys, WORDS.onTheChartWalkThe],
+  [WORDS.homeEnd, WORDS.onTheChartTheFirst],
+  [WORDS.enterOnAnEvent, WORDS.openItsSheet],
+  ["+, -, 0", WORDS.onTheChartZoomIn],
+  ["Z", WORDS.onTheChartZoomTo],
+  [WORDS.shiftArrowPageUpPage, WORDS.onTheChartMoveAlong],
+  [WORDS.altArrowKeys, WORDS.onTheChartMoveThe],
+  [WORDS.altBackspace, WORDS.onTheChartPutThe],
+  [WORDS.altShiftLeftRight, WORDS.onTheChartMoveThe2],
+  [WORDS.altShiftUpDown, WORDS.onTheChartMoveThe3],
+  [WORDS.altUpDown, WORDS.inTheLedgerMoveAn],
+  [WORDS.altRightLeft, WORDS.inTheLedgerMakeIt],
+  ["Esc", WORDS.closeTheSheet],
+  [WORDS.altBAltA, WORDS.insertBeforeInsertAfterThe],
+  ["Delete", WORDS.deleteTheSelectedEvent],
+  [WORDS.ctrlZCtrlShiftZ, WORDS.undoRedo],
+  ["?", WORDS.thisList],
 ];
 
 export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const [single, setSingle] = useState(singleKeys);
   return (
-    <Modal title="Keys" open={open} onOpenChange={onOpenChange}>
+    <Modal title={WORDS.keys} open={open} onOpenChange={onOpenChange}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         {KEYS.map(([key, what]) => (
           <div key={key} className="contents">
@@ -54,7 +52,7 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
       </dl>
       <div className="mt-4 border-t border-line pt-3">
         <CheckRow
-          label="N, ? and Delete are commands by themselves"
+          label={WORDS.nAndDeleteAreCommands}
           checked={single}
           onChange={(on) => {
             setSingle(on);

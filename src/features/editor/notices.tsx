@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import { useState } from "react";
 import type { Op } from "@/core/change/change";
 import { fromBase64 } from "@/core/text/base64";
@@ -16,29 +17,23 @@ export function Notices() {
   if (saving === "signed_out")
     return (
       <Banner>
-        You are signed out.{" "}
-        {waiting > 0
-          ? `${waiting} ${waiting === 1 ? "change is" : "changes are"} kept in this browser and sent when you have signed in again.`
-          : ""}{" "}
+        {WORDS.youAreSignedOut(
+          waiting > 0 ? WORDS.keptInThisBrowserAnd(waiting, waiting === 1 ? WORDS.changeIs : WORDS.changesAre) : "",
+        )}{" "}
         <a className="font-bold underline" href={`/sign-in?to=${encodeURIComponent(`/timelines/${store.timelineId}`)}`}>
-          Sign in
+          {WORDS.signIn}
         </a>
       </Banner>
     );
   if (saving === "right_lost")
-    return (
-      <Banner>
-        You can no longer edit this timeline: it was deleted, or its owner has taken the right away.{" "}
-        {waiting > 0 ? "What was not sent is kept in this browser; copy what you need." : ""}
-      </Banner>
-    );
+    return <Banner>{WORDS.youCanNoLongerEdit(waiting > 0 ? WORDS.whatWasNotSentIs : "")}</Banner>;
   return (
     <>
       {notice ? (
         <Banner>
           {notice}
           <button type="button" className="ml-3 font-bold underline" onClick={() => store.dismissNotice()}>
-            Close
+            {WORDS.close}
           </button>
         </Banner>
       ) : null}
@@ -55,12 +50,11 @@ function SetAsideNotice() {
   if (setAside.length === 0) return null;
   return (
     <Banner>
-      {setAside.length === 1 ? "One change was" : `${setAside.length} changes were`} not taken by the server and set
-      aside on this device; all later ones are saved.
+      {WORDS.notTakenByTheServer(setAside.length === 1 ? WORDS.oneChangeWas : WORDS.changesWere(setAside.length))}
       <button type="button" className="ml-3 font-bold underline" onClick={() => setShown(true)}>
-        Show what was set aside
+        {WORDS.showWhatWasSetAside}
       </button>
-      <Modal title="Set aside" open={shown} onOpenChange={setShown}>
+      <Modal title={WORDS.setAside} open={shown} onOpenChange={setShown}>
         <ul className="flex flex-col gap-4">
           {setAside.map((s) => {
             const texts = textsOf(s.change.ops);
@@ -68,11 +62,11 @@ function SetAsideNotice() {
               <li key={s.key} className="border-b border-line pb-3">
                 <p className="text-[14px] text-copper-dark">{s.sentence}</p>
                 {texts.length === 0 ? (
-                  <p className="mt-2 text-[14px] text-quiet">It holds no words.</p>
+                  <p className="mt-2 text-[14px] text-quiet">{WORDS.itHoldsNoWords}</p>
                 ) : (
                   <textarea
                     readOnly
-                    aria-label="What was written"
+                    aria-label={WORDS.whatWasWritten}
                     className="mt-2 w-full rounded-md border border-edge p-2"
                     rows={Math.min(8, texts.length + 1)}
                     value={texts.join("\n")}
@@ -81,11 +75,11 @@ function SetAsideNotice() {
                 <span className="mt-2 flex gap-2">
                   {texts.length > 0 ? (
                     <Button size="small" onClick={() => void navigator.clipboard?.writeText(texts.join("\n"))}>
-                      Copy the words
+                      {WORDS.copyTheWords}
                     </Button>
                   ) : null}
                   <Button size="small" onClick={() => void store.forget(s.key)}>
-                    Throw it away
+                    {WORDS.throwItAway}
                   </Button>
                 </span>
               </li>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import { History, Presentation, Redo2, Settings2, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import { inOrder } from "@/core/timeline/order";
@@ -38,7 +39,7 @@ export function ToolBar({
     "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";
   return (
     <section
-      aria-label="Tools"
+      aria-label={WORDS.tools}
       className="flex min-h-9 shrink-0 items-center gap-x-3 gap-y-0.5 border-b max-sm:gap-x-1 border-line bg-panel px-[14px] text-[14px] max-sm:px-1.5"
     >
       <div className="flex items-center">
@@ -47,8 +48,8 @@ export function ToolBar({
           className={tool}
           disabled={!canUndo}
           onClick={() => store.undo()}
-          aria-label="Undo"
-          title="Undo (Ctrl+Z)"
+          aria-label={WORDS.undo}
+          title={WORDS.undoCtrlZ}
         >
           <Undo2 size={17} />
         </button>
@@ -57,17 +58,17 @@ export function ToolBar({
           className={tool}
           disabled={!canRedo}
           onClick={() => store.redo()}
-          aria-label="Redo"
-          title="Redo (Ctrl+Shift+Z)"
+          aria-label={WORDS.redo}
+          title={WORDS.redoCtrlShiftZ}
         >
           <Redo2 size={17} />
         </button>
       </div>
       <span className="whitespace-nowrap text-quiet max-sm:hidden">
-        {count} {count === 1 ? "event" : "events"}
+        {count} {count === 1 ? WORDS.event : WORDS.events}
       </span>
       {/* Where there is little room the key scrolls by itself; what is beside it stays. */}
-      <ul aria-label="Categories shown" className="mx-auto flex min-w-0 items-center gap-1 overflow-x-auto">
+      <ul aria-label={WORDS.categoriesShown} className="mx-auto flex min-w-0 items-center gap-1 overflow-x-auto">
         {categories.map((c) => {
           const on = !hidden.has(c.id);
           return (
@@ -75,7 +76,7 @@ export function ToolBar({
               <button
                 type="button"
                 aria-pressed={on}
-                title={on ? `Hide ${c.name} on the chart` : `Show ${c.name} on the chart`}
+                title={on ? WORDS.hideOnTheChart(c.name) : WORDS.showOnTheChart(c.name)}
                 className={classes(
                   "flex items-center gap-1.5 rounded-md px-1.5 py-1 whitespace-nowrap hover:bg-verdigris-wash max-sm:h-11",
                   !on && "text-quiet line-through",
@@ -102,7 +103,7 @@ export function ToolBar({
           disabled={!ready}
           onClick={() => setPanel(panel === "settings" ? null : "settings")}
         >
-          <Settings2 size={16} /> <span className="max-sm:sr-only">About</span>
+          <Settings2 size={16} /> <span className="max-sm:sr-only">{WORDS.about}</span>
         </button>
         <button
           type="button"
@@ -111,18 +112,18 @@ export function ToolBar({
           disabled={!ready}
           onClick={() => setPanel(panel === "history" ? null : "history")}
         >
-          <History size={16} /> <span className="max-sm:sr-only">History</span>
+          <History size={16} /> <span className="max-sm:sr-only">{WORDS.history}</span>
         </button>
         <button
           type="button"
           className={classes(tool, "max-md:hidden")}
           disabled={!ready}
           onClick={onBoard}
-          title="Large, for an interactive whiteboard"
+          title={WORDS.largeForAnInteractiveWhiteboard}
         >
-          <Presentation size={16} /> Board
+          <Presentation size={16} /> {WORDS.board}
         </button>
-        <button type="button" className={tool} onClick={onKeys} aria-label="Keys" title="Keys (?)">
+        <button type="button" className={tool} onClick={onKeys} aria-label={WORDS.keys} title={WORDS.keys2}>
           ?
         </button>
       </div>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor";
 import Link from "next/link";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -13,11 +14,11 @@ export function TitleText() {
 }
 
 export const SAVING: Record<Saving, string> = {
-  saved: "Saved",
-  saving: "Saving",
-  offline: "Not connected – kept on this device",
-  signed_out: "Signed out – kept on this device",
-  right_lost: "You can no longer edit this",
+  saved: WORDS.saved,
+  saving: WORDS.saving,
+  offline: WORDS.notConnectedKeptOnThis,
+  signed_out: WORDS.signedOutKeptOnThis,
+  right_lost: WORDS.youCanNoLongerEdit2,
 };
 
 export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void }) {
@@ -30,20 +31,23 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
   const state = !publication
     ? "Draft"
     : publication.takenBack
-      ? "Taken back"
+      ? WORDS.takenBack
       : publication.laterChanges > 0
-        ? `Published, ${publication.laterChanges} later ${publication.laterChanges === 1 ? "change" : "changes"} not shown`
+        ? WORDS.publishedLaterNotShown(
+            publication.laterChanges,
+            publication.laterChanges === 1 ? WORDS.change : WORDS.changes,
+          )
         : "Published";
   return (
     <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
-      <Link href="/" aria-label="Your timelines" className="rounded-md">
+      <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
         <Logo />
       </Link>
       <div className="min-w-0">
         <button
           type="button"
           onClick={onTitle}
-          title="About this timeline"
+          title={WORDS.aboutThisTimeline}
           className="block min-h-6 max-w-full truncate rounded font-head text-[19px] leading-tight font-[650] hover:underline max-sm:text-[16px]"
         >
           <TitleText />
@@ -61,11 +65,11 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
         >
           {SAVING[saving]}
           {saving === "saved" && !hearing ? (
-            <span className="font-bold text-sun"> – others’ changes come every 15 s</span>
+            <span className="font-bold text-sun"> {WORDS.othersChangesComeEvery15}</span>
           ) : null}
         </span>
         {editors.length > 1 ? (
-          <ul className="flex max-md:hidden" aria-label="Who can edit">
+          <ul className="flex max-md:hidden" aria-label={WORDS.whoCanEdit}>
             {editors.slice(0, 5).map((e) => (
               <li
                 key={e.id}
@@ -84,11 +88,11 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
           rel="noreferrer"
           className={classes(buttonLook("dark"), "max-sm:px-2")}
         >
-          <span className="max-sm:hidden">See it as a reader</span>
-          <span className="sm:hidden">Read</span>
+          <span className="max-sm:hidden">{WORDS.seeItAsAReader}</span>
+          <span className="sm:hidden">{WORDS.read}</span>
         </a>
         <Button kind="sun" onClick={onShare} disabled={!ready} className="max-sm:px-2.5">
-          Share
+          {WORDS.share}
         </Button>
       </div>
     </header>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/home";
 import { MoreHorizontal } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
@@ -27,7 +28,7 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
   return (
     <>
       <DropdownMenu.Root>
-        <DropdownMenu.Trigger aria-label={`More about ${title}`} className="rounded-md p-1.5 hover:bg-verdigris-wash">
+        <DropdownMenu.Trigger aria-label={WORDS.moreAbout(title)} className="rounded-md p-1.5 hover:bg-verdigris-wash">
           <MoreHorizontal size={18} />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
@@ -37,14 +38,14 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
                 className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
                 onSelect={() => void set(true)}
               >
-                Delete
+                {WORDS.delete}
               </DropdownMenu.Item>
             ) : (
               <DropdownMenu.Item
                 className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
                 onSelect={() => void leave()}
               >
-                Leave this timeline
+                {WORDS.leaveThisTimeline}
               </DropdownMenu.Item>
             )}
           </DropdownMenu.Content>
@@ -55,16 +56,13 @@ export function TimelineMenu({ id, title, owner, me }: { id: string; title: stri
           role="status"
           className="absolute inset-0 z-10 flex flex-col items-center justify-center gap-3 rounded-lg bg-white/95 p-3 text-center"
         >
-          <span>
-            {problem ??
-              "Deleted. Its page, if it was published, is gone with it. For 30 days it lies in the bin on your account page."}
-          </span>
+          <span>{problem ?? WORDS.deletedItsPageIfIt}</span>
           {deleted ? (
             <Button kind="main" onClick={() => void set(false)}>
-              Put back
+              {WORDS.putBack}
             </Button>
           ) : (
-            <Button onClick={() => setProblem(null)}>Close</Button>
+            <Button onClick={() => setProblem(null)}>{WORDS.close}</Button>
           )}
         </div>
       ) : null}

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/home";
 import { useForm } from "react-hook-form";
 import { LIMITS } from "@/core/change/limits";
 import { askServer } from "@/ui/ask-server";
@@ -20,7 +21,7 @@ export function NewForm() {
   });
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
-      <Field label="Title" hint="You can leave it empty and find one later." problem={errors.title?.message}>
+      <Field label={WORDS.title} hint={WORDS.youCanLeaveItEmpty} problem={errors.title?.message}>
         {(ids) => (
           <input
             id={ids.id}
@@ -33,7 +34,7 @@ export function NewForm() {
           />
         )}
       </Field>
-      <Field label="Subject" hint="What it is about, in a word or two. Optional.">
+      <Field label={WORDS.subject} hint={WORDS.whatItIsAboutIn}>
         {(ids) => (
           <>
             <input
@@ -47,13 +48,13 @@ export function NewForm() {
             <datalist id="subjects">
               {[
                 "History",
-                "Local history",
-                "Family history",
+                WORDS.localHistory,
+                WORDS.familyHistory,
                 "Science",
                 "Literature",
                 "Art",
-                "A project",
-                "A journey",
+                WORDS.aProject,
+                WORDS.aJourney,
               ].map((s) => (
                 <option key={s} value={s} />
               ))}
@@ -64,7 +65,7 @@ export function NewForm() {
       <Problem text={errors.root?.message} framed />
       <div>
         <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
-          Make it
+          {WORDS.makeIt}
         </Button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/marking";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { GivenResult } from "@/core/check/given-dates";
@@ -37,25 +38,25 @@ export function GivenLine({
     <li className="border-b border-line py-1">
       {g.title}:{" "}
       <strong className={counts === "right" ? "text-verdigris" : "text-copper-dark"}>
-        {g.locked ? "given with its date" : GIVEN_WORDS[counts]}
+        {g.locked ? WORDS.givenWithItsDate : GIVEN_WORDS[counts]}
       </strong>
       {g.locked ? null : (
         <span className="block text-quiet">
-          {g.answer || "nothing"} {g.result === "right" ? "" : `– right is ${g.right}`}
+          {g.answer || WORDS.nothing} {g.result === "right" ? "" : WORDS.rightIs(g.right)}
         </span>
       )}
       {g.override ? (
         <span className="block">
-          Set by you: {g.override.reason}{" "}
+          {WORDS.setByYou(g.override.reason)}{" "}
           <button type="button" className="font-bold underline" onClick={() => void set("DELETE")}>
-            Take it back
+            {WORDS.takeItBack}
           </button>
         </span>
       ) : null}
       {g.locked ? null : asking ? (
         <span className="mt-1 flex flex-col gap-1.5">
           <select
-            aria-label={`${g.title}: counts as`}
+            aria-label={WORDS.countsAs(g.title)}
             className={INPUT}
             value={result}
             onChange={(e) => setResult(e.target.value as GivenResult)}
@@ -67,18 +68,18 @@ export function GivenLine({
             ))}
           </select>
           <input
-            aria-label={`${g.title}: why`}
+            aria-label={WORDS.why(g.title)}
             className={INPUT}
-            placeholder="Why – the group reads it"
+            placeholder={WORDS.whyTheGroupReadsIt}
             value={reason}
             onChange={(e) => setReason(e.target.value)}
           />
           <span className="flex gap-1.5">
             <Button size="small" kind="main" onClick={() => void set("PUT", { result, reason })}>
-              Let it count so
+              {WORDS.letItCountSo}
             </Button>
             <Button size="small" onClick={() => setAsking(false)}>
-              Cancel
+              {WORDS.cancel}
             </Button>
           </span>
           {problem ? <span className="font-bold text-copper-dark">{problem}</span> : null}
@@ -89,7 +90,7 @@ export function GivenLine({
           className="text-[13px] font-bold text-verdigris underline"
           onClick={() => setAsking(true)}
         >
-          Let it count otherwise
+          {WORDS.letItCountOtherwise}
         </button>
       )}
     </li>

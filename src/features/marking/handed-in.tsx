@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/marking";
 import { Field, INPUT } from "@/ui/controls/field";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskEvent, DeskMedium, DeskSubmission } from "./desk-submission";
@@ -9,10 +10,10 @@ import { useMark } from "./use-mark";
 export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: number; zone: string }) {
   const { before } = open;
   return (
-    <section aria-label="As submitted" className="mt-5 rounded-lg border border-line">
+    <section aria-label={WORDS.asSubmitted} className="mt-5 rounded-lg border border-line">
       <div className={before ? "grid gap-2 lg:grid-cols-2" : ""}>
-        {before ? <Drawing heading="Before" at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
-        <Drawing heading={before ? "Now" : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
+        {before ? <Drawing heading={WORDS.before} at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
+        <Drawing heading={before ? WORDS.now : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
       </div>
       <p className="flex flex-wrap gap-x-4 border-t border-line px-3 py-2 text-[14px]">
         <a
@@ -21,7 +22,7 @@ export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: n
           target="_blank"
           rel="noreferrer"
         >
-          Chart and read view as submitted
+          {WORDS.chartAndReadViewAs}
         </a>
         {before ? (
           <a
@@ -30,12 +31,12 @@ export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: n
             target="_blank"
             rel="noreferrer"
           >
-            As submitted before
+            {WORDS.asSubmittedBefore}
           </a>
         ) : null}
-        {before && before.gone.length > 0 ? <span>No longer there: {before.gone.join(", ")}</span> : null}
+        {before && before.gone.length > 0 ? <span>{WORDS.noLongerThere(before.gone.join(", "))}</span> : null}
       </p>
-      <ol aria-label="Events" className="divide-y divide-line border-t border-line">
+      <ol aria-label={WORDS.events} className="divide-y divide-line border-t border-line">
         {open.events.map((e) => (
           <EventRow key={e.id} event={e} open={open} total={total} />
         ))}
@@ -69,15 +70,15 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
     <li className="grid gap-x-5 gap-y-2 px-3 py-3 [contain-intrinsic-size:auto_140px] [content-visibility:auto] md:grid-cols-[minmax(0,1fr)_minmax(200px,280px)]">
       <div className="min-w-0">
         <p className="text-[14px]">
-          <strong className="text-verdigris">{e.when || "No date"}</strong>
+          <strong className="text-verdigris">{e.when || WORDS.noDate}</strong>
           {e.category ? <span className="text-quiet"> · {e.category}</span> : null}
           {e.since ? (
             <strong className="ml-2 rounded-sm bg-sun px-1.5 text-[12px] text-slate">
-              {e.since === "new" ? "new" : "changed"}
+              {e.since === "new" ? WORDS.new : WORDS.changed}
             </strong>
           ) : null}
         </p>
-        <h3 className="text-[17px]">{e.title || "Untitled"}</h3>
+        <h3 className="text-[17px]">{e.title || WORDS.untitled}</h3>
         {e.html ? (
           <div
             className="mt-1 max-w-[62ch] text-[15px] [&_a]:underline [&_blockquote]:border-l-2 [&_blockquote]:border-line [&_blockquote]:pl-3 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mb-1.5 [&_ul]:list-disc [&_ul]:pl-5"
@@ -85,7 +86,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
             dangerouslySetInnerHTML={{ __html: e.html }}
           />
         ) : (
-          <p className="mt-1 text-[14px] text-quiet">No description.</p>
+          <p className="mt-1 text-[14px] text-quiet">{WORDS.noDescription}</p>
         )}
         {e.media.length > 0 ? (
           <div className="mt-2 flex flex-wrap gap-2">
@@ -95,7 +96,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
           </div>
         ) : null}
         <p className="mt-1.5 text-[13px] text-quiet">
-          {e.sources.length === 0 ? "No source." : "Source: "}
+          {e.sources.length === 0 ? WORDS.noSource : WORDS.source}
           {e.sources.map((s, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a frozen list
             <span key={i}>
@@ -111,7 +112,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
           ))}
         </p>
       </div>
-      <Field label={`Comment on ${e.title || "Untitled"}`} hint={earlier ? `Before: “${earlier}”` : null}>
+      <Field label={WORDS.commentOn(e.title || WORDS.untitled)} hint={earlier ? WORDS.before2(earlier) : null}>
         {(ids) => (
           <textarea
             id={ids.id}
@@ -140,14 +141,20 @@ function Medium({ medium: m }: { medium: DeskMedium }) {
           src={`${m.path}/whole`}
           controls
           preload="metadata"
-          aria-label={m.text || "Video"}
+          aria-label={m.text || WORDS.video}
           className="max-h-40"
         />
       ) : (
         // biome-ignore lint/a11y/useMediaCaption: a student's own recording
-        <audio src={`${m.path}/whole`} controls preload="metadata" aria-label={m.text || "Sound"} className="w-60" />
+        <audio
+          src={`${m.path}/whole`}
+          controls
+          preload="metadata"
+          aria-label={m.text || WORDS.sound}
+          className="w-60"
+        />
       )}
-      <figcaption className="text-[12px] text-quiet">{m.credit || "No credit"}</figcaption>
+      <figcaption className="text-[12px] text-quiet">{m.credit || WORDS.noCredit}</figcaption>
     </figure>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/marking";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { requirementName } from "@/core/words/en/class-work";
@@ -37,36 +38,36 @@ export function MarkPanel({
   };
   return (
     <aside
-      aria-label="Marking"
+      aria-label={WORDS.marking}
       // Where both do not stand beside each other, what is being marked comes first.
       className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
     >
       <div className="flex items-center gap-2">
         <h2 className="text-[20px]">{open.members.join(", ")}</h2>
         <span className="ml-auto flex gap-1">
-          <Button size="small" onClick={() => onStep(-1)} title="Alt and the up arrow">
-            Previous
+          <Button size="small" onClick={() => onStep(-1)} title={WORDS.altAndTheUpArrow}>
+            {WORDS.previous}
           </Button>
-          <Button size="small" onClick={() => onStep(1)} title="Alt and the down arrow">
-            Next
+          <Button size="small" onClick={() => onStep(1)} title={WORDS.altAndTheDownArrow}>
+            {WORDS.next}
           </Button>
         </span>
       </div>
       <p className="mt-1 text-[14px] text-quiet">
-        Kept as submitted, <ZonedTime at={open.submittedAt} zone={zone} />
-        {open.late > 0 ? <strong className="text-copper-dark"> · {lateText(open.late)}</strong> : null} · edited since:{" "}
-        {open.editedSince ? "yes" : "no"}
+        {WORDS.keptAsSubmitted} <ZonedTime at={open.submittedAt} zone={zone} />
+        {open.late > 0 ? <strong className="text-copper-dark"> · {lateText(open.late)}</strong> : null}{" "}
+        {WORDS.editedSince(open.editedSince ? WORDS.yes : WORDS.no)}
       </p>
       {open.before ? (
         <p className="mt-2 rounded-md bg-sun-wash px-2.5 py-2 text-[14px]">
-          Handed in again. Before, on <ZonedTime at={open.before.submittedAt} zone={zone} />:{" "}
-          <strong>{open.before.points === null ? "no points" : `${open.before.points} of ${total}`}</strong>
+          {WORDS.handedInAgainBeforeOn} <ZonedTime at={open.before.submittedAt} zone={zone} />:{" "}
+          <strong>{open.before.points === null ? WORDS.noPoints : WORDS.of(open.before.points, total)}</strong>
           {open.before.comment ? <span className="block whitespace-pre-line">“{open.before.comment}”</span> : null}
         </p>
       ) : null}
       <div className="mt-4 flex items-end gap-2">
         <Field
-          label={`Points of ${total}`}
+          label={WORDS.pointsOf(total)}
           problem={failed ?? (state.kind === "refused" || state.kind === "waiting" ? state.sentence : null)}
           className="w-full"
         >
@@ -82,7 +83,7 @@ export function MarkPanel({
           )}
         </Field>
       </div>
-      <Field label="Comment on the whole" className="mt-3">
+      <Field label={WORDS.commentOnTheWhole} className="mt-3">
         {(ids) => (
           <textarea
             id={ids.id}
@@ -97,34 +98,34 @@ export function MarkPanel({
         {open.returnedAt ? (
           <>
             <span className="text-[14px]">
-              Returned <ZonedTime at={open.returnedAt} zone={zone} />
-              {open.toImprove ? ", to improve: it can be handed in again." : "."}
+              {WORDS.returned} <ZonedTime at={open.returnedAt} zone={zone} />
+              {open.toImprove ? WORDS.toImproveItCanBe : "."}
             </span>
             <Button size="small" disabled={!ready} onClick={() => void giveBack(!open.toImprove)}>
-              {open.toImprove ? "It stands as it is" : "Let it be handed in again"}
+              {open.toImprove ? WORDS.itStandsAsItIs : WORDS.letItBeHandedIn}
             </Button>
           </>
         ) : (
           <>
             <Button kind="main" disabled={!ready || values.points.trim() === ""} onClick={() => void giveBack(false)}>
-              Return this
+              {WORDS.returnThis}
             </Button>
             <Button
               disabled={!ready || values.points.trim() === ""}
-              title="Its group can hand it in again"
+              title={WORDS.itsGroupCanHandIt}
               onClick={() => void giveBack(true)}
             >
-              Return to improve
+              {WORDS.returnToImprove}
             </Button>
           </>
         )}
         <span role="status" className="text-[14px] text-verdigris">
-          {state.kind === "saved" ? "Saved" : state.kind === "saving" ? "Saving" : ""}
+          {state.kind === "saved" ? WORDS.saved : state.kind === "saving" ? WORDS.saving : ""}
         </span>
       </div>
       {open.given.length > 0 ? (
-        <section aria-label="Given dates" className="mt-4 border-t border-line pt-3">
-          <h3 className="font-sans text-[14px] font-bold">Given dates</h3>
+        <section aria-label={WORDS.givenDates} className="mt-4 border-t border-line pt-3">
+          <h3 className="font-sans text-[14px] font-bold">{WORDS.givenDates}</h3>
           <ul className="mt-1 text-[14px]">
             {open.given.map((g, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a frozen list
@@ -133,18 +134,17 @@ export function MarkPanel({
           </ul>
         </section>
       ) : null}
-      <section aria-label="Requirements" className="mt-4">
-        <h3 className="font-sans text-[14px] font-bold">Requirements</h3>
+      <section aria-label={WORDS.requirements} className="mt-4">
+        <h3 className="font-sans text-[14px] font-bold">{WORDS.requirements}</h3>
         <ul className="mt-1 text-[14px]">
           {open.checks.map((c) => (
             <li key={c.requirement.kind} className={c.met ? "" : "font-bold text-copper-dark"}>
-              {requirementName(c.requirement)}: {c.have} of {c.need}
-              {c.met ? "" : ` – ${c.missing}`}
+              {WORDS.of2(requirementName(c.requirement), c.have, c.need, c.met ? "" : ` – ${c.missing}`)}
             </li>
           ))}
         </ul>
       </section>
-      <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">Fingerprint {open.hash}</p>
+      <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">{WORDS.fingerprint(open.hash)}</p>
     </aside>
   );
 }

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/marking";
 import { askServer } from "@/ui/ask-server";
 
 export interface MarkValues {
@@ -85,7 +86,7 @@ export class MarkSaver {
     if (points !== null && !(points >= 0 && points <= this.total))
       return this.say({
         kind: "refused",
-        sentence: `The points must lie between 0 and ${this.total}. Nothing of this is saved yet, and all of it is kept here.`,
+        sentence: WORDS.thePointsMustLieBetween(this.total),
       });
     const answer = await askServer("PUT", `/api/submissions/${this.submission}/mark`, {
       points,
@@ -102,7 +103,7 @@ export class MarkSaver {
     const again = answer.status === 0 || answer.status >= 500 || answer.status === 429 || answer.failed === "no_answer";
     this.say(
       again
-        ? { kind: "waiting", sentence: "Not saved yet: the server does not answer. It is tried again, and kept here." }
+        ? { kind: "waiting", sentence: WORDS.notSavedYetTheServer }
         : { kind: "refused", sentence: answer.sentence },
     );
     if (!again) return;

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/marking";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
@@ -38,11 +39,11 @@ export interface DeskRow {
 }
 
 const STATE: Record<DeskRow["state"], string> = {
-  not_begun: "Not begun",
-  working: "Working",
-  submitted: "Submitted",
-  marked: "Marked",
-  returned: "Returned",
+  not_begun: WORDS.notBegun,
+  working: WORDS.working,
+  submitted: WORDS.submitted,
+  marked: WORDS.marked,
+  returned: WORDS.returned,
 };
 
 /** Where every group stands, and one submission beside it for marking. */
@@ -116,14 +117,17 @@ export function MarkingDesk({
     <div className="flex min-h-0 flex-1 max-lg:flex-col">
       <main className="min-w-0 flex-1 overflow-y-auto p-5 max-sm:p-3">
         <div className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-2">
-          <h2 className="text-[22px]">Where every group stands</h2>
+          <h2 className="text-[22px]">{WORDS.whereEveryGroupStands}</h2>
           <span className="text-[14px] text-quiet" role="status">
-            {count("submitted") + count("marked") + count("returned")} submitted · {count("working")} working ·{" "}
-            {count("not_begun")} not begun
+            {WORDS.submittedWorkingNotBegun(
+              count("submitted") + count("marked") + count("returned"),
+              count("working"),
+              count("not_begun"),
+            )}
           </span>
           <span className="ml-auto flex gap-2">
             <a href={`/api/assignments/${assignment}/marks`} className={buttonLook("plain", "small")}>
-              Marks as a spreadsheet
+              {WORDS.marksAsASpreadsheet}
             </a>
             <Button
               size="small"
@@ -131,11 +135,11 @@ export function MarkingDesk({
               disabled={!ready || count("marked") === 0}
               onClick={async () => {
                 const answer = await askServer<{ returned: number }>("POST", `/api/assignments/${assignment}/return`);
-                setSaid(answer.ok ? `${answer.value.returned} returned` : answer.sentence);
+                setSaid(answer.ok ? WORDS.returned2(answer.value.returned) : answer.sentence);
                 router.refresh();
               }}
             >
-              Return all marked
+              {WORDS.returnAllMarked}
             </Button>
           </span>
           {said ? (
@@ -148,17 +152,17 @@ export function MarkingDesk({
           <table className="w-full border-collapse text-[14px]" data-testid="groups">
             <thead>
               <tr className="border-b border-line text-left text-[13px] text-quiet">
-                <th className="py-1.5 pr-3 font-normal">Group</th>
+                <th className="py-1.5 pr-3 font-normal">{WORDS.group}</th>
                 {columns.map((c) => (
                   <th key={c.requirement.kind} className="py-1.5 pr-3 font-normal">
                     {requirementName(c.requirement)}
                   </th>
                 ))}
                 {rows.some((r) => r.given.of > 0) ? (
-                  <th className="py-1.5 pr-3 font-normal">Given dates right</th>
+                  <th className="py-1.5 pr-3 font-normal">{WORDS.givenDatesRight}</th>
                 ) : null}
-                <th className="py-1.5 pr-3 font-normal">State</th>
-                <th className="py-1.5 font-normal">Mark</th>
+                <th className="py-1.5 pr-3 font-normal">{WORDS.state}</th>
+                <th className="py-1.5 font-normal">{WORDS.mark}</th>
               </tr>
             </thead>
             <tbody>
@@ -190,12 +194,12 @@ export function MarkingDesk({
                         rel="noreferrer"
                         className="block w-fit text-[13px] font-normal text-verdigris underline"
                       >
-                        Look at the draft
+                        {WORDS.lookAtTheDraft}
                       </a>
                     ) : null}
                     {r.checked ? null : (
                       <span className="block text-[13px] font-normal text-copper-dark">
-                        This timeline could not be checked. Its events are kept.
+                        {WORDS.thisTimelineCouldNotBe}
                       </span>
                     )}
                   </td>
@@ -206,12 +210,12 @@ export function MarkingDesk({
                   ))}
                   {rows.some((x) => x.given.of > 0) ? (
                     <td className="py-2 pr-3 whitespace-nowrap">
-                      {r.submission ? `${r.given.right} of ${r.given.of}` : "–"}
+                      {r.submission ? WORDS.of3(r.given.right, r.given.of) : "–"}
                     </td>
                   ) : null}
                   <td className="py-2 pr-3 whitespace-nowrap">
-                    {r.before > 0 && r.state === "submitted" ? "Submitted again" : STATE[r.state]}
-                    {r.toImprove ? " to improve" : ""}
+                    {r.before > 0 && r.state === "submitted" ? WORDS.submittedAgain : STATE[r.state]}
+                    {r.toImprove ? WORDS.toImprove : ""}
                     {r.submittedAt ? (
                       <>
                         {" "}
@@ -226,7 +230,7 @@ export function MarkingDesk({
             </tbody>
           </table>
         </div>
-        {rows.length === 0 ? <p className="mt-4">Nobody has joined the class yet.</p> : null}
+        {rows.length === 0 ? <p className="mt-4">{WORDS.nobodyHasJoinedTheClass}</p> : null}
         {shown ? <HandedIn open={shown} total={total} zone={zone} /> : null}
       </main>
       {shown ? <MarkPanel key={shown.id} open={shown} total={total} zone={zone} onStep={step} /> : null}
@@ -242,7 +246,7 @@ function Meter({ check }: { check: Check }) {
         <polygon points="3,0 49,0 52,9 0,9" fill="#D5DEDC" />
         <polygon points={`3,0 ${3 + 46 * share},0 ${52 * share},9 0,9`} fill={check.met ? "#0B6E69" : "#B4481E"} />
       </svg>
-      {check.have} of {check.need}
+      {WORDS.of4(check.have, check.need)}
     </span>
   );
 }

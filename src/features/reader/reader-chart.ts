@@ -2,6 +2,7 @@
  * The chart of a reader's page that can be moved: takes the place of the drawings that need no script. Bundled into
  * public/reader/chart.js.
  */
+import { WORDS } from "@/core/words/en/reader";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
@@ -28,7 +29,7 @@ function start(): void {
   const bar = document.createElement("div");
   bar.className = "zoom";
   bar.setAttribute("role", "group");
-  bar.setAttribute("aria-label", "How the chart is seen");
+  bar.setAttribute("aria-label", WORDS.howTheChartIsSeen);
   const button = (text: string, name: string, act: () => void) => {
     const b = document.createElement("button");
     b.type = "button";
@@ -89,9 +90,9 @@ function start(): void {
     },
     () => new Worker("/reader/chart-worker.js", { type: "module" }),
   );
-  const out = button("–", "Zoom out", () => stage.zoomBy(-1));
-  button("+", "Zoom in", () => stage.zoomBy(1));
-  const all = button("Whole timeline", "Whole timeline", () => stage.whole());
+  const out = button("–", WORDS.zoomOut, () => stage.zoomBy(-1));
+  button("+", WORDS.zoomIn, () => stage.zoomBy(1));
+  const all = button(WORDS.wholeTimeline, WORDS.wholeTimeline, () => stage.whole());
   out.disabled = true;
   all.disabled = true;
   stage.lookAtText(addressed() ?? timeline.firstView);

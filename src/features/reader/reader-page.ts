@@ -14,6 +14,7 @@ import type { Item, Timeline } from "@/core/timeline/timeline";
 import { COLOURS } from "@/core/timeline/looks";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
+import { WORDS } from "@/core/words/en/reader";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 
@@ -66,21 +67,21 @@ const FRAMES: Record<Variant, readonly Frame[]> = {
 export function renderReaderPage(p: ReaderPage): { html: string; style: string; script: string } {
   const { frozen } = p;
   const timeline = timelineFromFrozen(frozen);
-  const title = frozen.title || "Untitled";
+  const title = frozen.title || WORDS.untitled;
   const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
-  const count = `${frozen.events.length} ${frozen.events.length === 1 ? "event" : "events"}`;
+  const count = WORDS.events(frozen.events.length);
   const facts = [count, period].filter(Boolean).join(", ");
   const style = READER_STYLE + VARIANT_STYLE[p.variant];
   const script = p.variant === "print" ? "" : p.viewsScript;
   const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline ? `By ${frozen.byline}.` : ""}`)}"><link rel="icon" href="/favicon.svg"><style>${style}</style></head>
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}"><link rel="icon" href="/favicon.svg"><style>${style}</style></head>
 <body class="${p.variant}">
 ${head(p, title, facts)}
 <main>
-<section id="chart" aria-label="Chart">${chartSection(p, timeline)}</section>
-<section id="read" aria-label="Read">${opening(p, facts)}${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
+<section id="chart" aria-label="${WORDS.chart}">${chartSection(p, timeline)}</section>
+<section id="read" aria-label="${WORDS.read}">${opening(p, facts)}${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
 </main>
 ${foot(p)}
 ${p.variant === "print" || frozen.events.length === 0 ? "" : `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>`}${script && `<script>${script}</script>`}
@@ -96,20 +97,20 @@ function head(p: ReaderPage, title: string, facts: string): string {
   const views =
     p.variant === "print"
       ? ""
-      : `<nav aria-label="Views"><a href="#chart" data-to="chart">Chart</a><a href="#read" data-to="read">Read</a></nav>`;
+      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a></nav>`;
   const note = p.note
-    ? `<aside class="note" aria-label="About this page">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
+    ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
     : "";
-  return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `by ${escapeXml(p.frozen.byline)} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
+  return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `${escapeXml(WORDS.by(p.frozen.byline))} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
 ${note}`;
 }
 
 function foot(p: ReaderPage): string {
-  const made = p.published ? `Published ${escapeXml(p.published)} with` : "Made with";
+  const made = escapeXml(p.published ? WORDS.publishedWith(p.published) : WORDS.madeWith);
   if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
   if (p.variant === "embed")
     return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;
-  return `<footer class="foot">${made} <a href="/">Fastigo</a>. Nothing on this page is loaded from anybody else's server. <a href="?as=print">For printing</a></footer>`;
+  return `<footer class="foot">${made} <a href="/">Fastigo</a>. ${WORDS.nothingFromElsewhere} <a href="?as=print">${WORDS.forPrinting}</a></footer>`;
 }
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
@@ -138,7 +139,7 @@ function indexOf(f: Frozen): Index {
 }
 
 function chartSection(p: ReaderPage, timeline: Timeline): string {
-  if (p.frozen.events.length === 0) return `<p class="empty">Nothing has been written in this timeline yet.</p>`;
+  if (p.frozen.events.length === 0) return `<p class="empty">${WORDS.nothingWritten}</p>`;
   const items = new Map(p.frozen.items.map((i) => [i.id, i]));
   const drawings = FRAMES[p.variant].map(({ width, height }) => {
     // On a phone the ridge runs down, as long as its labels need.
@@ -149,14 +150,14 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
       pictureUrl: (id) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/small` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,
-      label: `Chart of ${p.frozen.title || "the timeline"}`,
+      label: WORDS.chartOf(p.frozen.title),
     });
     return `<div class="w${width}">${svg}</div>`;
   });
   const key =
     p.frozen.categories.length === 0
       ? ""
-      : `<ul class="key" aria-label="Categories">${p.frozen.categories.map((c) => `<li data-category="${escapeXml(c.id)}">${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
+      : `<ul class="key" aria-label="${WORDS.categories}">${p.frozen.categories.map((c) => `<li data-category="${escapeXml(c.id)}">${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
   return `${key}<div class="chart">${drawings.join("")}</div>`;
 }
 
@@ -172,14 +173,14 @@ function mark(c: Frozen["categories"][number]): string {
 
 function opening(p: ReaderPage, facts: string): string {
   const cover = p.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
-  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || "Untitled")}</h2><p class="facts">${escapeXml([p.frozen.subject, p.frozen.byline && `by ${p.frozen.byline}`, facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
+  return `<div class="opening${cover ? "" : " alone"}"><div><h2>${escapeXml(p.frozen.title || WORDS.untitled)}</h2><p class="facts">${escapeXml([p.frozen.subject, p.frozen.byline && WORDS.by(p.frozen.byline), facts].filter(Boolean).join(" · "))}</p><div class="text">${blocksHtml(p.frozen.introduction)}</div></div>${cover ? figure(p, cover) : ""}</div>`;
 }
 
 function stripSection(p: ReaderPage, timeline: Timeline): string {
   if (timeline.events.size === 0) return "";
   const strips = FRAMES[p.variant].map(({ width }) => {
     const scene = drawChart(timeline, { width, height: 60 }, { strip: true });
-    return `<div class="w${width}">${toSvg(scene, { pictureUrl: () => null, prefix: `s${width}`, label: "Where you are in the timeline" })}</div>`;
+    return `<div class="w${width}">${toSvg(scene, { pictureUrl: () => null, prefix: `s${width}`, label: WORDS.whereYouAre })}</div>`;
   });
   return `<div class="strip"><div class="hold">${strips.join("")}<div class="line"></div></div></div>`;
 }
@@ -239,10 +240,10 @@ function eventHtml(
   const beside = (heading: string, list: readonly FrozenItem[]) =>
     list.length === 0 ? "" : `<div><h4>${heading}</h4>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
-${gap ? `<div class="gap">${escapeXml(gap)} later</div>` : ""}
-<div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>Event ${index + 1} of ${frozen.events.length}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">Part of <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || "Untitled")}</a></p>` : ""}</div>
-<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, mannerOf(frozen)))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || "Untitled")}</h3><div class="text">${blocksHtml(e.description)}</div></div>
-<div class="beside">${beside(sources.length > 1 ? "Sources" : "Source", sources)}${beside("Find out more", links)}</div>
+${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
+<div class="when"><p class="year${head.length > 6 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
+<div class="story">${media.map((m) => figure(p, m)).join("")}<p class="date ${colour}">${escapeXml(whenLongLabel(e.when, mannerOf(frozen)))}</p><h3${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || WORDS.untitled)}</h3><div class="text">${blocksHtml(e.description)}</div></div>
+<div class="beside">${beside(sources.length > 1 ? WORDS.sources : WORDS.source, sources)}${beside(WORDS.findOutMore, links)}</div>
 </li>`;
 }
 
@@ -259,18 +260,18 @@ function figure(p: ReaderPage, m: FrozenItem): string {
   const caption = [
     m.text && m.kind !== "picture" ? escapeXml(m.text) : "",
     credit ? escapeXml(credit) : "",
-    address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">found here</a>` : "",
+    address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">${WORDS.foundHere}</a>` : "",
   ]
     .filter(Boolean)
     .join(". ");
   const onPaper = p.variant === "print";
   if (onPaper && m.kind !== "picture")
-    return `<figure><figcaption>${m.kind === "video" ? "A video" : "A sound"}, in the page itself${caption ? `: ${caption}` : ""}</figcaption></figure>`;
+    return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption></figure>`;
   const body =
     m.kind === "picture"
       ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${m.width && m.height ? ` width="${m.width}" height="${m.height}"` : ""}></a>`
       : m.kind === "video"
-        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Video")}"></video>`
-        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || "Sound")}"></audio>`;
+        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
+        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;
   return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/controls";
 import { X } from "lucide-react";
 import { type ReactNode, useEffect, useState } from "react";
 import { classes } from "../classes";
@@ -20,8 +21,8 @@ export function Hint({ name, children, large }: { name: string; children: ReactN
       <span>{children}</span>
       <button
         type="button"
-        aria-label="Close this hint for good"
-        title="Close this hint for good"
+        aria-label={WORDS.closeThisHintForGood}
+        title={WORDS.closeThisHintForGood}
         className={classes(
           "pointer-events-auto flex shrink-0 items-center justify-center rounded-md hover:bg-verdigris-wash",
           large ? "size-14" : "size-6 max-sm:size-11",

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/controls";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
@@ -28,7 +29,7 @@ export function Modal({
         >
           <div className="flex items-center justify-between border-b border-line px-5 py-3">
             <Dialog.Title className="text-[19px]">{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close" className="rounded-md p-1.5 hover:bg-verdigris-wash">
+            <Dialog.Close aria-label={WORDS.close} className="rounded-md p-1.5 hover:bg-verdigris-wash">
               <X size={18} />
             </Dialog.Close>
           </div>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/controls";
 import { useEffect, useState } from "react";
 import { classes } from "../classes";
 
@@ -16,12 +17,12 @@ function loadJudge(): Promise<Judge> {
 }
 
 const SHORTEST = 8;
-const WORDS = [
-  "Guessed at once",
-  "Easy to guess",
-  "Could be better: one more word helps",
-  "Good",
-  "Very good",
+const STRENGTHS = [
+  WORDS.guessedAtOnce,
+  WORDS.easyToGuess,
+  WORDS.couldBeBetterOneMore,
+  WORDS.good,
+  WORDS.veryGood,
 ] as const;
 
 /** How good a password is, in words and as a bar; before anything is typed, what makes a good one. */
@@ -38,8 +39,7 @@ export function PasswordMeter({ password, own }: { password: string; own: readon
       wanted = false;
     };
   }, [password, mine]);
-  if (password.length < SHORTEST)
-    return <span>At least 8 characters. Three or four words that do not belong together are best.</span>;
+  if (password.length < SHORTEST) return <span>{WORDS.atLeast8CharactersThree}</span>;
   if (score === null) return <span>&nbsp;</span>;
   return (
     <span className="flex items-center gap-2" data-testid="password-score">
@@ -54,7 +54,7 @@ export function PasswordMeter({ password, own }: { password: string; own: readon
           />
         ))}
       </span>
-      {WORDS[score]}
+      {STRENGTHS[score]}
     </span>
   );
 }

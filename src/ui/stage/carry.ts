@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/stage";
 import type { Chart } from "@/core/chart/frame/chart";
 import { timeNear } from "@/core/chart/ticks/date-at";
 import { textOfLabel } from "@/core/chart/draw/draw-labels";
@@ -32,12 +33,12 @@ export interface Carried {
 
 /** The part of a row it is dragged by, px. */
 const LANE_NAME = { w: 170, h: 24 };
-const LOCKED = "It was given with its date by your teacher, so the date stays.";
-const NO_TIME = "The even scale has no time between events. Choose the true or the balanced scale to move a date.";
+const LOCKED = WORDS.itWasGivenWithIts;
+const NO_TIME = WORDS.theEvenScaleHasNo;
 const REFUSED = {
-  start: "It cannot begin after its end.",
-  end: "It cannot end before its beginning.",
-  moment: "No date can be told here. Its date stays as it was.",
+  start: WORDS.itCannotBeginAfterIts,
+  end: WORDS.itCannotEndBeforeIts,
+  moment: WORDS.noDateCanBeTold,
 };
 /** A label is moved by so many px at a press of a key. */
 const STEP = 8;
@@ -226,7 +227,7 @@ export class Carry {
     const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] ?? [0, 0];
     if (e.key === "Backspace" || e.key === "Delete") {
       this.moves.spot(id, null);
-      this.say("The label is where there is room for it.");
+      this.say(WORDS.theLabelIsWhereThere);
       return true;
     }
     if (dx === 0 && dy === 0) return false;
@@ -245,7 +246,7 @@ export class Carry {
     const to = at + step;
     if (at < 0 || to < 0 || to >= looks.length) return true;
     this.moves.lane(look, looks[step < 0 ? to : to + 1] ?? null);
-    this.say(`${s.chart.names[look]} is row ${to + 1} of ${looks.length}.`);
+    this.say(WORDS.isRowOf(s.chart.names[look] ?? "", to + 1, looks.length));
     return true;
   }
 
@@ -258,10 +259,10 @@ export class Carry {
         if (grab?.kind !== "label" || grab.id !== id) continue;
         const spot = spotAt(grab, box.x + dx, box.y + dy);
         this.moves.spot(id, spot);
-        this.say(`Label moved, ${Math.abs(spot.across)} pixels ${spot.across < 0 ? "above" : "below"} the ridge.`);
+        this.say(WORDS.labelMovedPixelsTheRidge(Math.abs(spot.across), spot.across < 0 ? WORDS.above : WORDS.below));
         return;
       }
-    this.say("Its label is not shown here. Zoom in until it is.");
+    this.say(WORDS.itsLabelIsNotShown);
   }
 
   private dateByKey(s: Carried, id: string, dx: number, dy: number): void {
@@ -275,7 +276,7 @@ export class Carry {
       const at = this.neighbourOf(s, id, dx + dy);
       if (at) {
         this.moves.place(id, at.id, at.side);
-        this.say(`Now ${at.side} ${s.event(at.id)?.title || "Untitled"}.`);
+        this.say(WORDS.now(at.side, s.event(at.id)?.title || WORDS.untitled));
       }
       return;
     }

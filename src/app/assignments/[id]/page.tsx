@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
@@ -14,7 +15,7 @@ import { ZonedTime } from "@/ui/zoned-time";
 import { Logo } from "@/ui/logo";
 import { checkDraft, openSubmission } from "../../desk-work";
 
-export const metadata = { title: "Assignment" };
+export const metadata = { title: WORDS.assignment };
 
 export default async function AssignmentPage({
   params,
@@ -44,7 +45,7 @@ export default async function AssignmentPage({
   const asStudent = role === "student" || as === "student";
   const bar = (
     <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-3.5 gap-y-1.5 bg-slate px-[18px] py-1.5 text-white max-sm:px-3">
-      <Link href="/" aria-label="Your timelines" className="rounded-md">
+      <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
         <Logo />
       </Link>
       <div className="min-w-0 flex-1 max-sm:basis-[70%]">
@@ -53,19 +54,20 @@ export default async function AssignmentPage({
           <Link href={`/classes/${assignment.classId}`} className="underline">
             {assignment.className}
           </Link>{" "}
-          · due <ZonedTime at={assignment.dueAt.toISOString()} zone={assignment.zone} /> · {assignment.total} points
+          {WORDS.due} <ZonedTime at={assignment.dueAt.toISOString()} zone={assignment.zone} />{" "}
+          {WORDS.points(assignment.total)}
         </p>
       </div>
       {role === "teacher" ? (
         <span className="ml-auto flex gap-2">
           <Link href={`/assignments/${id}/edit`} className={buttonLook("dark")}>
-            Edit
+            {WORDS.edit}
           </Link>
           <Link
             href={asStudent ? `/assignments/${id}` : `/assignments/${id}?as=student`}
             className={buttonLook("dark")}
           >
-            {asStudent ? "Back to the groups" : "As a student sees it"}
+            {asStudent ? WORDS.backToTheGroups : WORDS.asAStudentSeesIt}
           </Link>
         </span>
       ) : null}
@@ -81,7 +83,7 @@ export default async function AssignmentPage({
           <div className="mt-6">
             {role === "teacher" ? null : own ? (
               <Link href={`/timelines/${own}`} className={buttonLook("main")}>
-                Open your timeline
+                {WORDS.openYourTimeline}
               </Link>
             ) : (
               <BeginAssignment id={id} usable={await usableFor(user.id)} />
@@ -89,10 +91,7 @@ export default async function AssignmentPage({
           </div>
           {role === "student" ? (
             <p className="mt-3 text-[14px] text-quiet">
-              {own
-                ? ""
-                : "Whoever begins can take classmates into the group. If a classmate has begun already, ask them to add you. "}
-              Your teacher can look at your draft at any time, and sees how much of what is asked is there.
+              {WORDS.yourTeacherCanLookAt(own ? "" : WORDS.whoeverBeginsCanTakeClassmates)}
             </p>
           ) : null}
         </main>

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { ClassDesk } from "@/features/classes/class-desk";
@@ -12,7 +13,7 @@ import { ZonedTime } from "@/ui/zoned-time";
 import { UserBar } from "../../user-bar";
 import { ListOf } from "../../published-list";
 
-export const metadata = { title: "Class" };
+export const metadata = { title: WORDS.class };
 
 export default async function ClassPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
@@ -30,17 +31,15 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
         <div>
           <h1 className="text-[26px]">{found.name}</h1>
           {role === "student" ? (
-            <p className="text-quiet">
-              with {found.teacher} · what you hand in is kept for {found.retentionMonths} months
-            </p>
+            <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
           ) : null}
-          <h2 className="mt-5 mb-2 text-[18px]">Assignments</h2>
+          <h2 className="mt-5 mb-2 text-[18px]">{WORDS.assignments}</h2>
           {role === "teacher" ? (
             <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
-              New assignment
+              {WORDS.newAssignment}
             </Link>
           ) : null}
-          {assignments.length === 0 ? <p className="text-quiet">None yet.</p> : null}
+          {assignments.length === 0 ? <p className="text-quiet">{WORDS.noneYet}</p> : null}
           <ul className="divide-y divide-line border-y border-line">
             {assignments.map((a) => {
               const work = own.find((w) => w.assignment === a.id);
@@ -50,7 +49,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
                     {a.title}
                   </Link>
                   <span className="ml-3 text-[14px] text-quiet">
-                    due <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
+                    {WORDS.due2} <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
                     {work
                       ? ` · ${work.returnedAt ? (work.points === null ? "returned" : `returned${work.toImprove ? " to improve" : ""}, ${work.points} of ${work.total}`) : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
                       : ""}
@@ -61,7 +60,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
           </ul>
           {published.length > 0 ? (
             <>
-              <h2 className="mt-6 mb-2 text-[18px]">Published to the class</h2>
+              <h2 className="mt-6 mb-2 text-[18px]">{WORDS.publishedToTheClass}</h2>
               <ListOf listed={published} />
             </>
           ) : null}

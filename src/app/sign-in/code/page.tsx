@@ -1,14 +1,15 @@
+import { WORDS } from "@/core/words/en/pages";
 import { OneTimeCodeForm } from "@/features/classes/class-forms";
 import { PlainBar } from "@/ui/plain-bar";
 
-export const metadata = { title: "New password" };
+export const metadata = { title: WORDS.newPassword };
 
 export default function CodePage() {
   return (
     <>
       <PlainBar />
       <main className="mx-auto max-w-[400px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">New password</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.newPassword}</h1>
         <OneTimeCodeForm />
       </main>
     </>

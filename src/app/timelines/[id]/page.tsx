@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { EditorLoader } from "@/features/editor/editor-loader";
 import { classesOf } from "@/server/classes/class";
@@ -8,7 +9,7 @@ import { hasRight } from "@/server/timelines/access";
 import { publicationOf } from "@/server/timelines/publish";
 import { editorsOf, readFields } from "@/server/timelines/queries";
 
-export const metadata = { title: "Editor" };
+export const metadata = { title: WORDS.editor };
 
 /** The frame only: the timeline itself is fetched once, packed, so that a large one is not sent as HTML. */
 export default async function EditorPage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,5 +1,5 @@
 import type { Manner } from "../../time/write-when";
-import { pairAt } from "./axis";
+import { pairAt } from "./positions";
 import { INNER_START, OUTER_END, OUTER_START, SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import { dateAt } from "../ticks/date-at";
 import type { Laid } from "../frame/layout";

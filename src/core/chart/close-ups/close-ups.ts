@@ -1,6 +1,7 @@
 import type { When } from "../../time/when";
 import type { Scale } from "../../timeline/fields";
-import { makeAxis, plainAt, positions } from "../axis/axis";
+import { makeAxis } from "../axis/axis";
+import { plainAt, positions } from "../axis/positions";
 import { type ChartData, OUTER_END, OUTER_START, SPAN_KIND } from "../data/chart-data";
 import { usedHeight } from "../frame/lanes";
 import { type Frame, type Laid, layoutChart, uprightLength } from "../frame/layout";

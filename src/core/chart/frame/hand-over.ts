@@ -1,5 +1,6 @@
 import type { Pattern, Sign } from "../../timeline/looks";
-import { type AxisNumbers, type AxisSettings, axisFrom, axisNumbers, type Positions } from "../axis/axis";
+import { type AxisNumbers, type AxisSettings, axisFrom, axisNumbers } from "../axis/axis";
+import type { Positions } from "../axis/positions";
 import type { ChartData } from "../data/chart-data";
 import { type ChartLayout, type Frame, type Laid, type LayoutOptions, layoutChart } from "./layout";
 

@@ -1,4 +1,5 @@
-import { type AxisSettings, makeAxis, pickPositions, positions } from "../axis/axis";
+import { type AxisSettings, makeAxis } from "../axis/axis";
+import { pickPositions, positions } from "../axis/positions";
 import { type ChartData, pickData } from "../data/chart-data";
 import { FOOT } from "../style/house-style";
 import { type Frame, type Laid, layOut } from "./layout";

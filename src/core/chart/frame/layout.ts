@@ -1,13 +1,5 @@
-import {
-  type Axis,
-  type AxisSettings,
-  lengthBetween,
-  makeAxis,
-  pairAt,
-  plainAt,
-  type Positions,
-  positions,
-} from "../axis/axis";
+import { type Axis, type AxisSettings, makeAxis } from "../axis/axis";
+import { lengthBetween, pairAt, plainAt, type Positions, positions } from "../axis/positions";
 import { type ChartData, INNER_START, OUTER_START, pickData, SPAN_KIND } from "../data/chart-data";
 import { COUNT_COLUMN } from "../style/house-style";
 import { placeFew, placeMany } from "../labels/place-labels";

@@ -1,5 +1,6 @@
 import type { Timeline } from "../../timeline/timeline";
-import { makeAxis, plainAt, positions } from "../axis/axis";
+import { makeAxis } from "../axis/axis";
+import { plainAt, positions } from "../axis/positions";
 import { chartData, INNER_START, OUTER_START, shownEvents, SPAN_KIND } from "../data/chart-data";
 
 /** Where each event stands along the whole ridge, from 0 to 1: a moment's apex, a span's beginning. */

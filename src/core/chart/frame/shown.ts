@@ -1,4 +1,4 @@
-import { pairAt } from "../axis/axis";
+import { pairAt } from "../axis/positions";
 import type { Laid } from "./layout";
 import type { Place } from "../labels/places";
 import { type Ground, type View, xOf } from "../axis/view";

@@ -1,4 +1,5 @@
-import { type Axis, plainAt, type Positions } from "../axis/axis";
+import type { Axis } from "../axis/axis";
+import { plainAt, type Positions } from "../axis/positions";
 import { type ChartData, SPAN_KIND } from "../data/chart-data";
 import { roofRows } from "./roof-rows";
 import { placeTitles, type RoofGround, type RoofTitles, titlesShown } from "./roof-titles";

@@ -1,5 +1,5 @@
 import { textWidth } from "../../text/measure";
-import { lengthBetween, plainAt, type Positions } from "../axis/axis";
+import { lengthBetween, plainAt, type Positions } from "../axis/positions";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
 import { SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { between } from "@/core/timeline/place";
@@ -35,36 +36,35 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
   const dated = inOrder(timeline.events.values()).filter((e) => isDated(e.when));
   const found = problems(timeline).filter((p) => p.code !== "no_credit");
   return (
-    <Frame title="About this timeline" onClose={onClose}>
+    <Frame title={WORDS.aboutThisTimeline} onClose={onClose}>
       <div className="flex flex-col gap-3.5">
-        <TextField label="Title" strong value={timeline.title} onChange={set("title")} />
-        <LazyDescription of="introduction" label="Introduction" words={wordsIn(timeline.introduction)} />
-        <TextField label="Subject" value={timeline.subject} onChange={set("subject")} />
+        <TextField label={WORDS.title} strong value={timeline.title} onChange={set("title")} />
+        <LazyDescription of="introduction" label={WORDS.introduction} words={wordsIn(timeline.introduction)} />
+        <TextField label={WORDS.subject} value={timeline.subject} onChange={set("subject")} />
         <TextField
-          label="By-line"
+          label={WORDS.byLine}
           value={timeline.byline}
-          hint="Who stands as its author on the published page. Empty: nobody."
+          hint={WORDS.whoStandsAsItsAuthor}
           onChange={set("byline")}
         />
-        <MediaField of="timeline" label="Cover picture" most={1} />
+        <MediaField of="timeline" label={WORDS.coverPicture} most={1} />
         <WhenField
-          label="Period"
+          label={WORDS.period}
           value={timeline.period}
           hint={
             dated.length > 0
-              ? `Worked out from the events: ${workedOutText(dated, mannerOf(timeline))}. Type another, such as 1600 - 1931, to set it.`
-              : "Worked out from the events, or type it: 1600 - 1931."
+              ? WORDS.workedOutFromTheEvents(workedOutText(dated, mannerOf(timeline)))
+              : WORDS.workedOutFromTheEvents2
           }
           onChange={(value) => store.edit([{ kind: "set_timeline", field: "period", value }])}
         />
         <Field
-          label="Scale"
+          label={WORDS.scale}
           hint={
             {
-              balanced:
-                "In date order; busy stretches get more room. Copper-yellow notches on the ridge say where time changes pace.",
-              true: "By date alone: equal times are equally wide.",
-              even: "One step an event, whatever the time between.",
+              balanced: WORDS.inDateOrderBusyStretches,
+              true: WORDS.byDateAloneEqualTimes,
+              even: WORDS.oneStepAnEventWhatever,
             }[timeline.scale]
           }
         >
@@ -75,16 +75,16 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
               value={timeline.scale}
               onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
             >
-              <option value="balanced">Balanced</option>
-              <option value="true">True</option>
-              <option value="even">Even</option>
+              <option value="balanced">{WORDS.balanced}</option>
+              <option value="true">{WORDS.true}</option>
+              <option value="even">{WORDS.even}</option>
             </select>
           )}
         </Field>
         <ChartSettings />
         <DateSettings />
-        <section aria-label="Categories">
-          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Categories</h3>
+        <section aria-label={WORDS.categories}>
+          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.categories}</h3>
           <ul className="flex flex-col gap-2">
             {categories.map((c, i) => {
               const move = (to: number) => {
@@ -101,7 +101,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                       <button
                         key={way}
                         type="button"
-                        aria-label={`Move ${c.name} ${way < 0 ? "up" : "down"}`}
+                        aria-label={WORDS.move(c.name, way < 0 ? WORDS.up : WORDS.down)}
                         disabled={i + way < 0 || i + way >= categories.length}
                         className="flex h-6 w-6 items-center justify-center rounded hover:bg-verdigris-wash disabled:opacity-25"
                         onClick={() => move(i + way)}
@@ -112,14 +112,14 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                   </span>
                   <CategoryMark colour={c.colour} pattern={c.pattern} />
                   <input
-                    aria-label="Name of the category"
+                    aria-label={WORDS.nameOfTheCategory}
                     className={INPUT}
                     value={c.name}
                     maxLength={60}
                     onChange={(e) => change("name", e.target.value)}
                   />
                   <select
-                    aria-label={`Colour of ${c.name}`}
+                    aria-label={WORDS.colourOf(c.name)}
                     className={INPUT}
                     value={c.colour}
                     onChange={(e) => change("colour", e.target.value as Colour)}
@@ -129,7 +129,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                     ))}
                   </select>
                   <select
-                    aria-label={`Pattern of ${c.name}`}
+                    aria-label={WORDS.patternOf(c.name)}
                     className={INPUT}
                     value={c.pattern}
                     onChange={(e) => change("pattern", e.target.value as Pattern)}
@@ -140,8 +140,8 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                   </select>
                   <button
                     type="button"
-                    aria-label={`Delete ${c.name}`}
-                    title="Delete (its events stay; undo puts it back)"
+                    aria-label={WORDS.delete(c.name)}
+                    title={WORDS.deleteItsEventsStayUndo}
                     className="rounded-md p-1.5 hover:bg-verdigris-wash"
                     onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
                   >
@@ -155,15 +155,15 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             size="small"
             kind="quiet"
             className="mt-1.5"
-            onClick={() => store.edit(newCategory(timeline, `Category ${categories.length + 1}`).ops)}
+            onClick={() => store.edit(newCategory(timeline, WORDS.category(categories.length + 1)).ops)}
           >
-            <Plus size={15} /> Add a category
+            <Plus size={15} /> {WORDS.addACategory}
           </Button>
         </section>
         <AddressCheck />
         {found.length > 0 ? (
-          <section aria-label="Findings">
-            <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Worth a look</h3>
+          <section aria-label={WORDS.findings}>
+            <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.worthALook}</h3>
             <ul className="flex flex-col gap-1.5">
               {found.map((p) => (
                 <li key={`${p.code}${p.event}`}>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-about";
 import { useEffect, useState } from "react";
 import { addressText } from "@/core/words/en/addresses";
 import { dayText } from "@/core/time/zoned";
@@ -45,26 +46,26 @@ export function AddressCheck() {
   const faulty = asked.filter((a) => a.state !== "answers");
   const { done = 0, total = null } = known?.job ?? {};
   return (
-    <section aria-label="Web addresses">
-      <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Web addresses</h3>
+    <section aria-label={WORDS.webAddresses}>
+      <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.webAddresses}</h3>
       {running ? (
         <div className="flex items-center gap-2.5">
           <progress
-            aria-label="Addresses asked"
+            aria-label={WORDS.addressesAsked}
             className="h-2.5 min-w-0 flex-1 accent-verdigris"
             {...(total === null ? {} : { value: done, max: total })}
           />
           <span role="status" className="text-[13px] text-quiet">
-            {total === null ? "Waiting to begin" : `${done} of ${total} asked`}
+            {total === null ? WORDS.waitingToBegin : WORDS.ofAsked(done, total)}
           </span>
           <Button size="small" onClick={() => void ask("DELETE")}>
-            Stop
+            {WORDS.stop}
           </Button>
         </div>
       ) : (
         <div className="flex flex-wrap items-center gap-2.5">
           <Button size="small" disabled={known === null} onClick={() => void ask("POST")}>
-            Ask whether they answer
+            {WORDS.askWhetherTheyAnswer}
           </Button>
           <span role="status" className="text-[13px] text-quiet">
             {known === null ? "" : summary(known.addresses.length, asked.length, faulty.length)}
@@ -80,7 +81,7 @@ export function AddressCheck() {
             <span className="mt-1 flex flex-wrap gap-x-3">
               {eventsWith(items, a.address).map((id) => (
                 <button key={id} type="button" className="underline" onClick={() => select(id, true)}>
-                  {timeline.events.get(id)?.title || "Untitled"}
+                  {timeline.events.get(id)?.title || WORDS.untitled}
                 </button>
               ))}
             </span>
@@ -93,11 +94,11 @@ export function AddressCheck() {
 
 /** How things stand, of so many addresses. */
 function summary(all: number, asked: number, faulty: number): string {
-  if (all === 0) return "None of them is an address of the web.";
-  if (asked === 0) return `${all === 1 ? "1 address has" : `${all} addresses have`} not been asked yet.`;
-  const rest = asked < all ? ` ${all - asked} not asked yet.` : "";
+  if (all === 0) return WORDS.noneOfThemIsAn;
+  if (asked === 0) return WORDS.notBeenAskedYet(all === 1 ? WORDS.n1AddressHas : WORDS.addressesHave(all));
+  const rest = asked < all ? WORDS.notAskedYet(all - asked) : "";
   return faulty === 0
-    ? `${asked === 1 ? "It answers." : `All ${asked} that were asked answer.`}${rest}`
+    ? `${asked === 1 ? WORDS.itAnswers : WORDS.allThatWereAskedAnswer(asked)}${rest}`
     : `${faulty} of ${asked} did not show a page.${rest}`;
 }
 

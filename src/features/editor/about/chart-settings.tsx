@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-about";
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/axis/view-words";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -27,8 +28,8 @@ export function ChartSettings() {
   const setMarks = (value: Marks | null, group?: string) =>
     store.edit([{ kind: "set_timeline", field: "marks", value }], group ?? null);
   return (
-    <section aria-label="Chart" className="flex flex-col gap-3">
-      <Field label="Marks on the ridge">
+    <section aria-label={WORDS.chart} className="flex flex-col gap-3">
+      <Field label={WORDS.marksOnTheRidge}>
         {(ids) => (
           <select
             id={ids.id}
@@ -39,15 +40,15 @@ export function ChartSettings() {
               else setMarks(e.target.value === "list" ? { kind: "list", text: "" } : null);
             }}
           >
-            <option value="">as there is room</option>
-            <option value="step">every so many years, months ...</option>
-            <option value="list">dates of my own</option>
+            <option value="">{WORDS.asThereIsRoom}</option>
+            <option value="step">{WORDS.everySoManyYearsMonths}</option>
+            <option value="list">{WORDS.datesOfMyOwn}</option>
           </select>
         )}
       </Field>
       {marks?.kind === "step" ? (
         <div className="grid grid-cols-2 gap-3">
-          <Field label="A mark every">
+          <Field label={WORDS.aMarkEvery}>
             {(ids) => (
               <input
                 id={ids.id}
@@ -64,7 +65,7 @@ export function ChartSettings() {
               />
             )}
           </Field>
-          <Field label="Unit">
+          <Field label={WORDS.unit}>
             {(ids) => (
               <select
                 id={ids.id}
@@ -82,21 +83,19 @@ export function ChartSettings() {
       ) : null}
       {marks?.kind === "list" ? (
         <TextField
-          label="Dates to mark"
+          label={WORDS.datesToMark}
           value={marks.text}
-          hint="Written as anywhere, with a semicolon between: 1631; 14 Nov 1872; 1931. What is no date is passed over."
+          hint={WORDS.writtenAsAnywhereWithA}
           onChange={(text) =>
-            text.length > 4_000
-              ? "Up to 4,000 characters fit here."
-              : setMarks({ kind: "list", text }, "timeline:marks")
+            text.length > 4_000 ? WORDS.upTo4000Characters : setMarks({ kind: "list", text }, "timeline:marks")
           }
         />
       ) : null}
       {(
         [
-          ["gridlines", gridlines, "Lines across the chart at the marks"],
-          ["lengths", lengths, "Say how long spans last"],
-          ["today", today, "Today as a line"],
+          ["gridlines", gridlines, WORDS.linesAcrossTheChartAt],
+          ["lengths", lengths, WORDS.sayHowLongSpansLast],
+          ["today", today, WORDS.todayAsALine],
         ] as const
       ).map(([field, checked, label]) => (
         <CheckRow
@@ -108,31 +107,28 @@ export function ChartSettings() {
       ))}
       {placed > 0 ? (
         <div>
-          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">Labels placed by hand</h3>
+          <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.labelsPlacedByHand}</h3>
           <div className="flex items-center gap-2">
-            <span>{placed === 1 ? "1 label" : `${placed} labels`}</span>
+            <span>{placed === 1 ? WORDS.n1Label : WORDS.labels(placed)}</span>
             <Button size="small" onClick={() => putLabelsBack(store)}>
-              Put all labels back
+              {WORDS.putAllLabelsBack}
             </Button>
           </div>
         </div>
       ) : null}
       <div>
-        <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">What a reader sees first</h3>
+        <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.whatAReaderSeesFirst}</h3>
         <p className="mb-1.5">{viewWords(firstView, manner)}</p>
         <div className="flex flex-wrap gap-2">
           <Button
             size="small"
             onClick={() => {
               const view = new URLSearchParams(window.location.hash.slice(1)).get("view") ?? "";
-              if (view === "")
-                store.say(
-                  "You see the whole timeline now, and so will a reader. Zoom in on the chart first to set another view.",
-                );
+              if (view === "") store.say(WORDS.youSeeTheWholeTimeline);
               store.edit([{ kind: "set_timeline", field: "firstView", value: view }]);
             }}
           >
-            Set what I see now
+            {WORDS.setWhatISeeNow}
           </Button>
           {firstView ? (
             <Button
@@ -140,7 +136,7 @@ export function ChartSettings() {
               kind="quiet"
               onClick={() => store.edit([{ kind: "set_timeline", field: "firstView", value: "" }])}
             >
-              Show the whole
+              {WORDS.showTheWhole}
             </Button>
           ) : null}
         </div>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-about";
 import { useState } from "react";
 import { isDated, type Margins } from "@/core/time/when";
 import { type Manner, USUAL_MANNER, whenLabel } from "@/core/time/write-when";
@@ -10,9 +11,9 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 const WIDTHS: [keyof Margins, string, string, number, "day" | "year"][] = [
-  ["day", "About a day reaches", "days", 3, "day"],
-  ["year", "About a year reaches", "years", 5, "year"],
-  ["decade", "About a decade reaches", "years", 10, "year"],
+  ["day", WORDS.aboutADayReaches, "days", 3, "day"],
+  ["year", WORDS.aboutAYearReaches, "years", 5, "year"],
+  ["decade", WORDS.aboutADecadeReaches, "years", 10, "year"],
 ];
 
 /** How the timeline reads dates (order, hemisphere, widths of "about") and how it writes them. */
@@ -25,10 +26,10 @@ export function DateSettings() {
   const read = (part: Parameters<typeof setReading>[1]) => store.edit(setReading(timeline, part));
   const example = whenLabel(readWhen("14 Nov 1872"), manner);
   return (
-    <section aria-label="Dates" className="flex flex-col gap-3">
-      <h3 className="font-sans text-[13px] font-normal text-quiet">Dates, written like {example}</h3>
+    <section aria-label={WORDS.dates} className="flex flex-col gap-3">
+      <h3 className="font-sans text-[13px] font-normal text-quiet">{WORDS.datesWrittenLike(example)}</h3>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="03/04/1872 means">
+        <Field label={WORDS.n03041872Means}>
           {(ids) => (
             <select
               id={ids.id}
@@ -36,13 +37,13 @@ export function DateSettings() {
               value={timeline.dateOrder ?? ""}
               onChange={(e) => read({ dateOrder: (e.target.value || null) as "dmy" | "mdy" | null })}
             >
-              <option value="">not said yet: ask</option>
-              <option value="dmy">3 April (day first)</option>
-              <option value="mdy">4 March (month first)</option>
+              <option value="">{WORDS.notSaidYetAsk}</option>
+              <option value="dmy">{WORDS.n3AprilDayFirst}</option>
+              <option value="mdy">{WORDS.n4MarchMonthFirst}</option>
             </select>
           )}
         </Field>
-        <Field label="Write first">
+        <Field label={WORDS.writeFirst}>
           {(ids) => (
             <select
               id={ids.id}
@@ -50,12 +51,12 @@ export function DateSettings() {
               value={manner.order}
               onChange={(e) => write({ order: e.target.value as Manner["order"] })}
             >
-              <option value="dmy">the day</option>
-              <option value="mdy">the month</option>
+              <option value="dmy">{WORDS.theDay}</option>
+              <option value="mdy">{WORDS.theMonth}</option>
             </select>
           )}
         </Field>
-        <Field label="Write months as">
+        <Field label={WORDS.writeMonthsAs}>
           {(ids) => (
             <select
               id={ids.id}
@@ -63,12 +64,12 @@ export function DateSettings() {
               value={manner.months}
               onChange={(e) => write({ months: e.target.value as Manner["months"] })}
             >
-              <option value="names">names</option>
-              <option value="numbers">numbers</option>
+              <option value="names">{WORDS.names}</option>
+              <option value="numbers">{WORDS.numbers}</option>
             </select>
           )}
         </Field>
-        <Field label="As exact as">
+        <Field label={WORDS.asExactAs}>
           {(ids) => (
             <select
               id={ids.id}
@@ -79,12 +80,12 @@ export function DateSettings() {
                 set(e.target.value ? { ...rest, finest: "month" } : rest);
               }}
             >
-              <option value="">it is known</option>
-              <option value="month">month and year</option>
+              <option value="">{WORDS.itIsKnown}</option>
+              <option value="month">{WORDS.monthAndYear}</option>
             </select>
           )}
         </Field>
-        <Field label="Write times by">
+        <Field label={WORDS.writeTimesBy}>
           {(ids) => (
             <select
               id={ids.id}
@@ -92,14 +93,14 @@ export function DateSettings() {
               value={manner.clock ?? ""}
               onChange={(e) => write({ clock: e.target.value as "24" | "12" })}
             >
-              {manner.clock ? null : <option value="">what is typed first</option>}
-              <option value="24">24 hours: 22:10</option>
-              <option value="12">am and pm: 10:10 pm</option>
+              {manner.clock ? null : <option value="">{WORDS.whatIsTypedFirst}</option>}
+              <option value="24">{WORDS.n24Hours2210}</option>
+              <option value="12">{WORDS.amAndPm1010}</option>
             </select>
           )}
         </Field>
         <TimesOn />
-        <Field label="Before the year 1">
+        <Field label={WORDS.beforeTheYear1}>
           {(ids) => (
             <select
               id={ids.id}
@@ -107,12 +108,12 @@ export function DateSettings() {
               value={manner.era}
               onChange={(e) => write({ era: e.target.value as Manner["era"] })}
             >
-              <option value="BC">310 BC</option>
-              <option value="BCE">310 BCE</option>
+              <option value="BC">{WORDS.n310Bc}</option>
+              <option value="BCE">{WORDS.n310Bce}</option>
             </select>
           )}
         </Field>
-        <Field label="Weekdays">
+        <Field label={WORDS.weekdays}>
           {(ids) => (
             <select
               id={ids.id}
@@ -120,12 +121,12 @@ export function DateSettings() {
               value={manner.weekdays ? "yes" : ""}
               onChange={(e) => write({ weekdays: e.target.value === "yes" })}
             >
-              <option value="">only in the read view</option>
-              <option value="yes">everywhere</option>
+              <option value="">{WORDS.onlyInTheReadView}</option>
+              <option value="yes">{WORDS.everywhere}</option>
             </select>
           )}
         </Field>
-        <Field label="Julian dates">
+        <Field label={WORDS.julianDates}>
           {(ids) => (
             <select
               id={ids.id}
@@ -133,12 +134,12 @@ export function DateSettings() {
               value={manner.julian ? "yes" : ""}
               onChange={(e) => write({ julian: e.target.value === "yes" })}
             >
-              <option value="yes">in their own calendar</option>
-              <option value="">as the Gregorian day</option>
+              <option value="yes">{WORDS.inTheirOwnCalendar}</option>
+              <option value="">{WORDS.asTheGregorianDay}</option>
             </select>
           )}
         </Field>
-        <Field label="Seasons">
+        <Field label={WORDS.seasons}>
           {(ids) => (
             <select
               id={ids.id}
@@ -146,13 +147,13 @@ export function DateSettings() {
               value={timeline.hemisphere}
               onChange={(e) => read({ hemisphere: e.target.value as "north" | "south" })}
             >
-              <option value="north">of the north</option>
-              <option value="south">of the south</option>
+              <option value="north">{WORDS.ofTheNorth}</option>
+              <option value="south">{WORDS.ofTheSouth}</option>
             </select>
           )}
         </Field>
         {WIDTHS.map(([key, label, unitWord, usual, unit]) => (
-          <Field key={key} label={label} hint={`${unitWord} either way`}>
+          <Field key={key} label={label} hint={WORDS.eitherWay(unitWord)}>
             {(ids) => (
               <input
                 id={ids.id}
@@ -187,13 +188,13 @@ function TimesOn() {
   const commit = (text: string) => {
     const day = readWhen(text, { ...readOptionsOf(store.getState().timeline), day: null, sentence: false });
     const isDay = day.readAs.kind === "moment" && day.readAs.at.precision === "day";
-    if (!isDay && text.trim() !== "") return setProblem("This is not a day Fastigo can read. Try 14 Nov 1872.");
+    if (!isDay && text.trim() !== "") return setProblem(WORDS.thisIsNotADay);
     setProblem(null);
     if (text.trim() !== "") store.edit(timesOnOps(store.getState().timeline, text));
     setTyped(null);
   };
   return (
-    <Field label="Times alone, such as 5:40" problem={problem}>
+    <Field label={WORDS.timesAloneSuchAs5} problem={problem}>
       {(ids) => (
         <>
           <select
@@ -208,16 +209,16 @@ function TimesOn() {
               if (e.target.value === "unnamed") store.edit(timesOnOps(t, ""));
             }}
           >
-            <option value="ask">need their day</option>
-            <option value="unnamed">are on one day, not named</option>
-            <option value="day">are all on one day:</option>
+            <option value="ask">{WORDS.needTheirDay}</option>
+            <option value="unnamed">{WORDS.areOnOneDayNot}</option>
+            <option value="day">{WORDS.areAllOnOneDay}</option>
           </select>
           {kind !== "day" && typed === null ? null : (
             <input
-              aria-label="The day of all times"
+              aria-label={WORDS.theDayOfAllTimes}
               aria-describedby={ids.describedBy}
               className={`${INPUT} mt-1`}
-              placeholder="14 Nov 1872"
+              placeholder={WORDS.n14Nov1872}
               value={typed ?? timesOn?.typed ?? ""}
               onChange={(e) => setTyped(e.target.value)}
               onBlur={(e) => commit(e.target.value)}

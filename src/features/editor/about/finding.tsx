@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-about";
 import type { Problem } from "@/core/timeline/problems";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -15,7 +16,7 @@ export function Finding({ problem: p, named = false }: { problem: Problem; named
       {named ? (
         <>
           <button type="button" className="font-bold underline" onClick={() => select(p.event, true)}>
-            {timeline.events.get(p.event)?.title || "Untitled"}
+            {timeline.events.get(p.event)?.title || WORDS.untitled}
           </button>
           :{" "}
         </>

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/editor-about";
 import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
 import { readWhen } from "@/core/time/read/read-when";
@@ -13,13 +14,13 @@ import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[] {
   switch (p.code) {
     case "time_without_day":
-      return p.days.map((day) => ({ words: `All times are on ${day}`, ops: timesOnOps(t, day) }));
+      return p.days.map((day) => ({ words: WORDS.allTimesAreOn(day), ops: timesOnOps(t, day) }));
     case "other_order": {
       const event = t.events.get(p.event);
       if (!event || event.locked) return [];
       const when = readWhen(p.words, readOptionsOf(t));
       const value = event.when.place ? { ...when, place: event.when.place } : when;
-      return [{ words: `It is ${p.words}`, ops: [{ kind: "set_event", id: p.event, field: "when", value }] }];
+      return [{ words: WORDS.itIs(p.words), ops: [{ kind: "set_event", id: p.event, field: "when", value }] }];
     }
     case "outside_period": {
       const event = t.events.get(p.event);
@@ -32,17 +33,17 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
       if (!ends[0] || !ends[1])
         return [
           {
-            words: "Work the period out from the events",
+            words: WORDS.workThePeriodOutFrom,
             ops: [{ kind: "set_timeline", field: "period", value: readWhen("") }],
           },
         ];
       const text = `${ends[0]} - ${ends[1]}`;
       return [
         {
-          words: `Widen the period to ${text}`,
+          words: WORDS.widenThePeriodTo(text),
           ops: [{ kind: "set_timeline", field: "period", value: readWhen(text) }],
         },
-        { words: "Work it out from the events", ops: [{ kind: "set_timeline", field: "period", value: readWhen("") }] },
+        { words: WORDS.workItOutFromThe, ops: [{ kind: "set_timeline", field: "period", value: readWhen("") }] },
       ];
     }
     case "part_outside_whole": {
@@ -56,7 +57,7 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
         ...(widened
           ? [
               {
-                words: `Let ${name(whole)} go ${whenLabel(widened, mannerOf(t))}`,
+                words: WORDS.letGo(name(whole), whenLabel(widened, mannerOf(t))),
                 ops: [{ kind: "set_event", id: p.whole, field: "when", value: widened } as Op],
               },
             ]
@@ -64,19 +65,19 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
         ...(better
           ? [
               {
-                words: `Make it part of ${name(better)}`,
+                words: WORDS.makeItPartOf(name(better)),
                 ops: [{ kind: "set_event", id: p.event, field: "partOf", value: better.id } as Op],
               },
             ]
           : []),
         {
-          words: `Take it out of ${name(whole)}`,
+          words: WORDS.takeItOutOf(name(whole)),
           ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }],
         },
       ];
     }
     case "part_of_itself":
-      return [{ words: "Leave it so", ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }] }];
+      return [{ words: WORDS.leaveItSo, ops: [{ kind: "set_event", id: p.event, field: "partOf", value: null }] }];
     default:
       return [];
   }

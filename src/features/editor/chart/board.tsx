@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-chart";
 import { ArrowLeft, ArrowRight, LogOut, PencilLine, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
@@ -52,29 +53,41 @@ export function Board({
       </main>
       {chosen ? <Chosen key={chosen.id} event={chosen} /> : null}
       <section
-        aria-label="Board"
+        aria-label={WORDS.board}
         className="flex shrink-0 flex-wrap items-center gap-3 border-t border-line bg-panel p-2"
       >
-        <button type="button" className={LARGE} disabled={!canUndo} aria-label="Undo" onClick={() => store.undo()}>
+        <button
+          type="button"
+          className={LARGE}
+          disabled={!canUndo}
+          aria-label={WORDS.undo}
+          onClick={() => store.undo()}
+        >
           <Undo2 size={28} />
         </button>
-        <button type="button" className={LARGE} disabled={!canRedo} aria-label="Redo" onClick={() => store.redo()}>
+        <button
+          type="button"
+          className={LARGE}
+          disabled={!canRedo}
+          aria-label={WORDS.redo}
+          onClick={() => store.redo()}
+        >
           <Redo2 size={28} />
         </button>
         <div className="min-w-0 flex-1">
           {chosen ? null : (
             <Hint name="board" large>
-              Tap where an event belongs. Drag one to move it.
+              {WORDS.tapWhereAnEventBelongs}
             </Hint>
           )}
         </div>
         {chosen ? (
           <button type="button" className={LARGE} onClick={() => select(null)}>
-            Done
+            {WORDS.done}
           </button>
         ) : null}
         <button type="button" className={LARGE} onClick={onLeave}>
-          <LogOut size={26} /> Leave the board
+          <LogOut size={26} /> {WORDS.leaveTheBoard}
         </button>
         {chosen && !chosen.given ? (
           <button
@@ -82,7 +95,7 @@ export function Board({
             className={classes(LARGE, "border-copper text-copper-dark")}
             onClick={() => store.edit([{ kind: "delete_event", id: chosen.id }])}
           >
-            <Trash2 size={26} /> Delete
+            <Trash2 size={26} /> {WORDS.delete}
           </button>
         ) : null}
       </section>
@@ -108,27 +121,27 @@ function Chosen({ event }: { event: TimelineEvent }) {
   const undated = isWithoutDate(store, event.id);
   return (
     <section
-      aria-label="Chosen event"
+      aria-label={WORDS.chosenEvent}
       className="flex shrink-0 flex-wrap items-center gap-3 border-t border-line bg-sun-wash p-2"
     >
       <PencilLine size={26} aria-hidden className="text-quiet" />
       <input
-        aria-label="Title"
+        aria-label={WORDS.title}
         ref={title}
         className={classes(LARGE_FIELD, "flex-[2] font-bold")}
         value={event.title}
         readOnly={event.locked}
-        placeholder="What happened?"
+        placeholder={WORDS.whatHappened}
         onChange={(e) =>
           store.edit([{ kind: "set_event", id: event.id, field: "title", value: e.target.value }], `title:${event.id}`)
         }
       />
       <input
-        aria-label="When"
+        aria-label={WORDS.when}
         className={classes(LARGE_FIELD, "flex-1")}
         value={typed ?? (whenLabel(event.when, manner) || event.when.typed)}
         readOnly={event.locked}
-        placeholder="no date yet"
+        placeholder={WORDS.noDateYet}
         onFocus={() => setTyped(event.when.typed)}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={(e) => commit(e.target.value)}
@@ -139,10 +152,10 @@ function Chosen({ event }: { event: TimelineEvent }) {
       {undated ? (
         <>
           <button type="button" className={LARGE} onClick={() => moveByKey(store, event.id, "ArrowUp")}>
-            <ArrowLeft size={28} /> Earlier
+            <ArrowLeft size={28} /> {WORDS.earlier}
           </button>
           <button type="button" className={LARGE} onClick={() => moveByKey(store, event.id, "ArrowDown")}>
-            Later <ArrowRight size={28} />
+            {WORDS.later} <ArrowRight size={28} />
           </button>
         </>
       ) : null}

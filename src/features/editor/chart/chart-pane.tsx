@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-chart";
 import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
@@ -173,15 +174,15 @@ export function ChartPane({
         <p className="pointer-events-none absolute inset-x-0 top-4 z-[1] mx-auto w-fit max-w-[46ch] px-4 text-center max-sm:top-2 max-sm:px-3 max-sm:text-[14px]">
           <span className="inline-block rounded-md bg-panel/95 px-3 py-2 text-slate empty:hidden">
             <Hint name="empty-chart">
-              The chart draws itself as you write events below – for example{" "}
-              <strong>about 1840 - 1852 Steam mill #trade</strong>. Or tap it where an event belongs.
+              {WORDS.theChartDrawsItselfAs} <strong>{WORDS.about18401852SteamMill}</strong>
+              {WORDS.orTapItWhereAn}
             </Hint>
           </span>
         </p>
       ) : null}
       <div
         role="group"
-        aria-label="How the chart is seen"
+        aria-label={WORDS.howTheChartIsSeen}
         className={classes(
           "absolute right-0 bottom-0 z-[3] flex items-center border-line bg-panel",
           board
@@ -190,7 +191,7 @@ export function ChartPane({
         )}
       >
         <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
-          Scale
+          {WORDS.scale}
           <select
             className={classes(
               "rounded-md border border-edge bg-white px-1 font-bold",
@@ -210,9 +211,9 @@ export function ChartPane({
         <button
           type="button"
           className={tool}
-          aria-label="Rows by category"
+          aria-label={WORDS.rowsByCategory}
           aria-pressed={rows !== null}
-          title="A row for each category"
+          title={WORDS.aRowForEachCategory}
           onClick={() => look(rows === null ? { rows: true, upright: false } : {})}
         >
           <Rows3 size={icon(15)} />
@@ -220,9 +221,9 @@ export function ChartPane({
         <button
           type="button"
           className={tool}
-          aria-label="Upright chart"
+          aria-label={WORDS.uprightChart}
           aria-pressed={upright ?? narrow}
-          title="The ridge runs down"
+          title={WORDS.theRidgeRunsDown}
           onClick={() => look({ upright: !(upright ?? narrow) })}
         >
           <ArrowDownUp size={icon(15)} />
@@ -231,8 +232,8 @@ export function ChartPane({
           type="button"
           className={tool}
           disabled={seen.whole}
-          aria-label="Zoom out"
-          title="Zoom out (-)"
+          aria-label={WORDS.zoomOut}
+          title={WORDS.zoomOut2}
           onClick={() => stage.current?.zoomBy(-1)}
         >
           <Minus size={icon(16)} />
@@ -240,8 +241,8 @@ export function ChartPane({
         <button
           type="button"
           className={tool}
-          aria-label="Zoom in"
-          title="Zoom in (+)"
+          aria-label={WORDS.zoomIn}
+          title={WORDS.zoomIn2}
           onClick={() => stage.current?.zoomBy(1)}
         >
           <Plus size={icon(16)} />
@@ -250,26 +251,26 @@ export function ChartPane({
           type="button"
           className={`${tool} gap-1 px-1`}
           disabled={seen.whole}
-          aria-label="Whole timeline"
-          title="Whole timeline (0)"
+          aria-label={WORDS.wholeTimeline}
+          title={WORDS.wholeTimeline0}
           onClick={() => stage.current?.whole()}
         >
           <Maximize2 size={icon(14)} />
-          <span className="max-sm:hidden">whole</span>
+          <span className="max-sm:hidden">{WORDS.whole}</span>
         </button>
         <button
           type="button"
           className={tool}
           disabled={selected === null}
-          aria-label="Zoom to the selected event"
-          title="Zoom to the selected event (Z)"
+          aria-label={WORDS.zoomToTheSelectedEvent}
+          title={WORDS.zoomToTheSelectedEvent2}
           onClick={() => stage.current?.toSelected()}
         >
           <Crosshair size={icon(15)} />
         </button>
       </div>
       <Modal
-        title={`${list?.length ?? 0} ${list?.length === 1 ? "event" : "events"} here`}
+        title={WORDS.here(list?.length ?? 0, list?.length === 1 ? WORDS.event : WORDS.events)}
         open={list !== null}
         onOpenChange={() => setList(null)}
       >
@@ -287,15 +288,13 @@ export function ChartPane({
                   }}
                 >
                   <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when, mannerOf(timeline))}</span>
-                  {e.title || "Untitled"}
+                  {e.title || WORDS.untitled}
                 </button>
               </li>
             ) : null;
           })}
         </ul>
-        {(list?.length ?? 0) > 500 ? (
-          <p className="mt-2 text-quiet">The first 500. The ledger has all of them.</p>
-        ) : null}
+        {(list?.length ?? 0) > 500 ? <p className="mt-2 text-quiet">{WORDS.theFirst500TheLedger}</p> : null}
       </Modal>
     </div>
   );

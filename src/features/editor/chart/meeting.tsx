@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-chart";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
 
@@ -16,14 +17,17 @@ export function Meeting({ pairs }: { pairs: [string, string][] }) {
       className="absolute top-1 left-1/2 z-[3] flex max-w-[94%] -translate-x-1/2 flex-wrap items-center gap-2 rounded-md border border-sun bg-sun-wash px-3 py-1 text-[14px]"
     >
       <span>
-        The labels of {name(a)} and {name(b)}, placed by hand, lie on each other
-        {rest > 0 ? `, and ${rest} more ${rest === 1 ? "pair" : "pairs"}` : ""}. Both are kept.
+        {WORDS.theLabelsOfAndPlaced(
+          name(a),
+          name(b),
+          rest > 0 ? WORDS.andMore(rest, rest === 1 ? WORDS.pair : WORDS.pairs) : "",
+        )}
       </span>
       <Button size="small" onClick={() => select(a)}>
-        Show {name(a)}
+        {WORDS.show(name(a))}
       </Button>
       <Button size="small" onClick={() => store.edit([{ kind: "set_event", id: a, field: "spot", value: null }])}>
-        Put {name(a)} back
+        {WORDS.putBack(name(a))}
       </Button>
     </div>
   );

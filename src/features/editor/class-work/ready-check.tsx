@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-class-work";
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { checkRequirements } from "@/core/check/requirements";
@@ -36,8 +37,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   const asked = work && JSON.stringify(work.assignment);
   const before = useRef(asked);
   useEffect(() => {
-    if (asked && before.current && before.current !== asked)
-      store.say("Your teacher has changed the assignment. What is asked now stands under “The task”.");
+    if (asked && before.current && before.current !== asked) store.say(WORDS.yourTeacherHasChangedThe);
     before.current = asked;
   }, [asked, store]);
   if (!work) return null;
@@ -57,13 +57,13 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   };
   return (
     <section
-      aria-label="Ready check"
+      aria-label={WORDS.readyCheck}
       className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-t border-line bg-verdigris-wash px-[18px] py-1 text-[14px] max-sm:px-3"
     >
       <Button size="small" className="max-sm:h-11" onClick={onWork}>
-        <ClipboardList size={15} aria-hidden /> The task
+        <ClipboardList size={15} aria-hidden /> {WORDS.theTask}
       </Button>
-      <strong className="max-sm:hidden">Ready check</strong>
+      <strong className="max-sm:hidden">{WORDS.readyCheck}</strong>
       {/* On a phone it is one line that opens. */}
       <button
         type="button"
@@ -71,9 +71,9 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         aria-expanded={unfolded}
         onClick={() => setUnfolded(!unfolded)}
       >
-        <strong>Ready check</strong>
+        <strong>{WORDS.readyCheck}</strong>
         <span className={missing.length > 0 ? "text-copper-dark" : ""}>
-          {checks.length - missing.length} of {checks.length} met
+          {WORDS.ofMet(checks.length - missing.length, checks.length)}
         </span>
         <ChevronDown size={16} aria-hidden className={unfolded ? "rotate-180" : ""} />
       </button>
@@ -99,25 +99,20 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         >
           {requirementName(c.requirement)}
           <Roofs have={c.have} need={c.need} met={c.met} />
-          {c.met ? (
-            <span>
-              {c.have} of {c.need}
-            </span>
-          ) : (
-            <strong className="text-copper-dark">{c.missing}</strong>
-          )}
+          {c.met ? <span>{WORDS.of(c.have, c.need)}</span> : <strong className="text-copper-dark">{c.missing}</strong>}
         </button>
       ))}
       <span className={classes("ml-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
         {returned ? (
           <button type="button" className="min-h-7 font-bold text-verdigris underline" onClick={onWork}>
-            Returned{returned.toImprove ? " to improve" : ""}: {returned.points} of {work.assignment.total}
+            {WORDS.returned(returned.toImprove ? WORDS.toImprove : "")} {returned.points}{" "}
+            {WORDS.of2(work.assignment.total)}
           </button>
         ) : null}
         {mayHandIn || returned ? null : submission ? (
           <>
             <span>
-              Submitted <ZonedTime at={submission.at} zone={zone} />
+              {WORDS.submitted} <ZonedTime at={submission.at} zone={zone} />
               {submission.late > 0 ? (
                 <strong className="text-copper-dark"> · {lateText(submission.late)}</strong>
               ) : null}
@@ -131,7 +126,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
                   await store.refresh();
                 }}
               >
-                Take it back
+                {WORDS.takeItBack}
               </Button>
             ) : null}
           </>
@@ -140,7 +135,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           <>
             {returned ? null : (
               <button type="button" className="min-h-7 underline" onClick={onWork}>
-                Due <ZonedTime at={work.assignment.dueAt} zone={zone} short />
+                {WORDS.due} <ZonedTime at={work.assignment.dueAt} zone={zone} short />
               </button>
             )}
             <Button
@@ -149,13 +144,13 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
               disabled={!ready || waiting > 0}
               onClick={() => (missing.length > 0 ? setAsking(true) : void submit())}
             >
-              {returned ? "Submit again" : "Submit"}
+              {returned ? WORDS.submitAgain : WORDS.submit}
             </Button>
           </>
         ) : null}
       </span>
       <Problem text={problem} className="w-full" />
-      <Modal title="Not everything is met" open={asking} onOpenChange={setAsking}>
+      <Modal title={WORDS.notEverythingIsMet} open={asking} onOpenChange={setAsking}>
         <ul className="list-disc pl-5">
           {missing.map((c) => (
             <li key={c.requirement.kind}>
@@ -163,27 +158,24 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             </li>
           ))}
         </ul>
-        <p className="mt-3">
-          {returned
-            ? "You can submit it again as it is. What you handed in before stays with your teacher beside it."
-            : "You can submit it as it is. Before it is due you can take it back and submit again."}
-        </p>
+        <p className="mt-3">{returned ? WORDS.youCanSubmitItAgain : WORDS.youCanSubmitItAs}</p>
         <div className="mt-4 flex gap-2">
           <Button kind="main" onClick={() => void submit()}>
-            Submit as it is
+            {WORDS.submitAsItIs}
           </Button>
-          <Button onClick={() => setAsking(false)}>Go on working</Button>
+          <Button onClick={() => setAsking(false)}>{WORDS.goOnWorking}</Button>
         </div>
       </Modal>
-      <Modal title="Submitted" open={receipt !== null} onOpenChange={() => setReceipt(null)}>
+      <Modal title={WORDS.submitted} open={receipt !== null} onOpenChange={() => setReceipt(null)}>
         {receipt ? (
           <div data-testid="receipt">
             <p>
-              Your work was handed in on <ZonedTime at={receipt.at} zone={zone} />
-              {submission && submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}. It is kept exactly
-              as it is now; what you change from here on changes your draft only.
+              {WORDS.yourWorkWasHandedIn} <ZonedTime at={receipt.at} zone={zone} />
+              {WORDS.itIsKeptExactlyAs(
+                submission && submission.late > 0 ? `, ${lateText(submission.late)}` : WORDS.inTime,
+              )}
             </p>
-            <p className="mt-3 text-[13px] text-quiet">Fingerprint of what was handed in:</p>
+            <p className="mt-3 text-[13px] text-quiet">{WORDS.fingerprintOfWhatWasHanded}</p>
             <p className="text-[13px] [overflow-wrap:anywhere]">{receipt.hash}</p>
           </div>
         ) : null}

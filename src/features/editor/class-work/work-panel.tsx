@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-class-work";
 import { useState } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import { checkRequirements } from "@/core/check/requirements";
@@ -30,28 +31,29 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
     <Frame title={assignment.title} onClose={onClose}>
       <div className="flex flex-col gap-4">
         <p className="text-[14px] text-quiet">
-          {assignment.className} · due <ZonedTime at={assignment.dueAt} zone={assignment.zone} /> · {assignment.total}{" "}
-          points
+          {WORDS.due2(assignment.className)} <ZonedTime at={assignment.dueAt} zone={assignment.zone} />{" "}
+          {WORDS.points(assignment.total)}
         </p>
         {returned ? (
-          <section aria-label="Returned" className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3">
+          <section
+            aria-label={WORDS.returned2}
+            className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3"
+          >
             <p className="font-head text-[22px] font-[650]">
-              {returned.points === null ? "No points yet" : `${returned.points} of ${assignment.total}`}
+              {returned.points === null ? WORDS.noPointsYet : WORDS.of3(returned.points, assignment.total)}
             </p>
-            {returned.toImprove ? (
-              <p className="font-bold">Returned to improve: go on working on it, and submit it again.</p>
-            ) : null}
+            {returned.toImprove ? <p className="font-bold">{WORDS.returnedToImproveGoOn}</p> : null}
             {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
             {returned.given.some((g) => !g.locked) ? (
               <>
-                <h3 className="mt-3 font-sans text-[14px] font-bold">Given dates</h3>
+                <h3 className="mt-3 font-sans text-[14px] font-bold">{WORDS.givenDates}</h3>
                 <ul>
                   {returned.given
                     .filter((g) => !g.locked)
                     .map((g) => (
                       <li key={g.title}>
                         {g.title}: <strong>{GIVEN_WORDS[g.result]}</strong>
-                        {g.result === "right" ? "" : ` – right is ${whenLabel(g.right, mannerOf(timeline))}`}
+                        {g.result === "right" ? "" : WORDS.rightIs(whenLabel(g.right, mannerOf(timeline)))}
                         {g.reason ? <span className="block text-[13px]">{g.reason}</span> : null}
                       </li>
                     ))}
@@ -60,7 +62,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             ) : null}
             {returned.comments.length > 0 ? (
               <>
-                <h3 className="mt-3 font-sans text-[14px] font-bold">Comments on events</h3>
+                <h3 className="mt-3 font-sans text-[14px] font-bold">{WORDS.commentsOnEvents}</h3>
                 <ul className="flex flex-col gap-1.5">
                   {returned.comments.map((c) => (
                     <li key={c.event}>
@@ -69,7 +71,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                         className="min-h-6 font-bold text-verdigris underline"
                         onClick={() => open(c.event)}
                       >
-                        {timeline.events.get(c.event)?.title || "Untitled"}
+                        {timeline.events.get(c.event)?.title || WORDS.untitled}
                       </button>
                       : {c.text}
                     </li>
@@ -80,8 +82,8 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
           </section>
         ) : null}
         {assignment.instructions ? <p className="whitespace-pre-line">{assignment.instructions}</p> : null}
-        <section aria-label="Requirements">
-          <h3 className="mb-1 font-sans text-[14px] font-bold">What is asked</h3>
+        <section aria-label={WORDS.requirements}>
+          <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.whatIsAsked}</h3>
           <ul className="flex flex-col gap-1.5">
             {checkRequirements(timeline, assignment.requirements).map((c) => (
               <li key={c.requirement.kind}>
@@ -93,7 +95,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                     {c.events.slice(0, 12).map((id) => (
                       <li key={id}>
                         <button type="button" className="min-h-6 text-verdigris underline" onClick={() => open(id)}>
-                          {timeline.events.get(id)?.title || "Untitled"}
+                          {timeline.events.get(id)?.title || WORDS.untitled}
                         </button>
                       </li>
                     ))}
@@ -104,34 +106,37 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
           </ul>
         </section>
         {submission ? (
-          <section aria-label="Receipt" className="text-[14px]">
-            <h3 className="mb-1 font-sans font-bold">Handed in{submission.before > 0 ? " again" : ""}</h3>
+          <section aria-label={WORDS.receipt} className="text-[14px]">
+            <h3 className="mb-1 font-sans font-bold">{WORDS.handedIn(submission.before > 0 ? WORDS.again : "")}</h3>
             <p>
               <ZonedTime at={submission.at} zone={assignment.zone} />
-              {submission.late > 0 ? `, ${lateText(submission.late)}` : ", in time"}.{" "}
+              {submission.late > 0 ? `, ${lateText(submission.late)}` : WORDS.inTime}.{" "}
               <a
                 className="font-bold text-verdigris underline"
                 href={`/submissions/${submission.id}/reader`}
                 target="_blank"
                 rel="noreferrer"
               >
-                See it as handed in
+                {WORDS.seeItAsHandedIn}
               </a>
             </p>
-            <p className="text-[13px] text-quiet [overflow-wrap:anywhere]">Fingerprint {submission.hash}</p>
-            <p className="text-[13px] text-quiet">The class keeps it for {keptMonths} months, then it is destroyed.</p>
+            <p className="text-[13px] text-quiet [overflow-wrap:anywhere]">{WORDS.fingerprint(submission.hash)}</p>
+            <p className="text-[13px] text-quiet">{WORDS.theClassKeepsItFor(keptMonths)}</p>
           </section>
         ) : null}
-        <p className="text-[14px] text-quiet">
-          Your teacher can look at this timeline at any time, as it stands, and sees how much of what is asked is there.
-        </p>
-        <section aria-label="The group">
-          <h3 className="mb-1 font-sans text-[14px] font-bold">The group</h3>
+        <p className="text-[14px] text-quiet">{WORDS.yourTeacherCanLookAt}</p>
+        <section aria-label={WORDS.theGroup}>
+          <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.theGroup}</h3>
           <p>{editors.map((e) => e.displayName).join(", ")}</p>
           {work.classmates.length > 0 && !submission ? (
             <div className="mt-2 flex gap-2">
-              <select aria-label="Classmate" className={INPUT} value={mate} onChange={(e) => setMate(e.target.value)}>
-                <option value="">Choose a classmate</option>
+              <select
+                aria-label={WORDS.classmate}
+                className={INPUT}
+                value={mate}
+                onChange={(e) => setMate(e.target.value)}
+              >
+                <option value="">{WORDS.chooseAClassmate}</option>
                 {work.classmates.map((c) => (
                   <option key={c.id} value={c.id}>
                     {c.displayName}
@@ -149,7 +154,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                   await store.refresh();
                 }}
               >
-                Take into the group
+                {WORDS.takeIntoTheGroup}
               </Button>
             </div>
           ) : null}

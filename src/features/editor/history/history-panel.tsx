@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-history";
 import { useCallback, useEffect, useState } from "react";
 import type { Op, Value } from "@/core/change/change";
 import type { Timeline } from "@/core/timeline/timeline";
@@ -43,9 +44,9 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
     void load();
   }, [load, waiting]);
   return (
-    <Frame title="History" onClose={onClose}>
+    <Frame title={WORDS.history} onClose={onClose}>
       {problem ? <p role="alert">{problem}</p> : null}
-      {rows === null && !problem ? <p>Fetching</p> : null}
+      {rows === null && !problem ? <p>{WORDS.fetching}</p> : null}
       <ol className="flex flex-col divide-y divide-line text-[14px]">
         {(rows ?? []).map((r) => (
           <li key={r.seq} className="py-2">
@@ -65,7 +66,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
               ))}
               {r.steps > r.ops.length ? (
                 <li>
-                  and {r.steps - r.ops.length} more {r.steps - r.ops.length === 1 ? "step" : "steps"}
+                  {WORDS.andMore(r.steps - r.ops.length, r.steps - r.ops.length === 1 ? WORDS.step : WORDS.steps)}
                 </li>
               ) : null}
             </ul>
@@ -74,7 +75,7 @@ export function HistoryPanel({ onClose }: { onClose: () => void }) {
       </ol>
       {more && rows ? (
         <Button className="mt-3" onClick={() => void load(rows.at(-1)!.seq)}>
-          Show earlier ones
+          {WORDS.showEarlierOnes}
         </Button>
       ) : null}
     </Frame>

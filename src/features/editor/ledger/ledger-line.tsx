@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-ledger";
 import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
 import { LIMITS } from "@/core/change/limits";
 import { dateProblemText } from "@/core/words/en/dates";
@@ -47,7 +48,10 @@ export function LedgerLine() {
     const long = all.find((r) => r.title.length > LIMITS.title);
     if (long || text.length > 60_000) {
       setProblem(
-        `A title holds ${LIMITS.title} characters; this ${long ? `one has ${long.title.length.toLocaleString("en")}` : `text has ${text.length.toLocaleString("en")}`}. Nothing was added and the text is still here: shorten it, or put the rest into the description.`,
+        WORDS.aTitleHoldsCharactersThis(
+          LIMITS.title,
+          long ? WORDS.oneHas(long.title.length.toLocaleString("en")) : WORDS.textHas(text.length.toLocaleString("en")),
+        ),
       );
       return;
     }
@@ -71,7 +75,7 @@ export function LedgerLine() {
     <div className="border-t border-line bg-panel px-[18px] py-1.5 max-sm:px-3">
       <div className="flex items-center gap-2">
         <label htmlFor="next-event" className="sr-only">
-          Write the next event on one line
+          {WORDS.writeTheNextEventOn}
         </label>
         <textarea
           id="next-event"
@@ -84,7 +88,7 @@ export function LedgerLine() {
           onChange={(e) => write(e.target.value)}
           onKeyDown={onKeyDown}
           aria-describedby="next-event-read"
-          placeholder="Write the next event on one line – about 1840 - 1852 Steam mill #trade"
+          placeholder={WORDS.writeTheNextEventOn2}
           className="min-h-9 flex-1 resize-none rounded-md border border-edge bg-white px-2.5 py-1.5 text-[15px] placeholder:whitespace-nowrap placeholder:text-[#5d7479]"
         />
         <button
@@ -92,7 +96,7 @@ export function LedgerLine() {
           onClick={add}
           className="h-9 rounded-md border border-edge bg-white px-3 font-bold hover:bg-verdigris-wash"
         >
-          Enter
+          {WORDS.enter}
         </button>
       </div>
       <div
@@ -105,36 +109,34 @@ export function LedgerLine() {
             {problem}
           </span>
         ) : text.trim() === "" ? (
-          <Hint name="ledger-line">
-            Date first or last, # and a category, ! for an important one. Paste a list to add many.
-          </Hint>
+          <Hint name="ledger-line">{WORDS.dateFirstOrLastAnd}</Hint>
         ) : lines.length > 1 ? (
-          <span>{lines.length} lines: Enter adds as many events</span>
+          <span>{WORDS.linesEnterAddsAsMany(lines.length)}</span>
         ) : (
           <>
             <span>
-              Date{" "}
+              {WORDS.date}{" "}
               <strong className={readAs.kind === "not_understood" ? "text-copper-dark" : "text-verdigris"}>
-                {whenLabel(read.when, mannerOf(timeline)) || "none yet"}
+                {whenLabel(read.when, mannerOf(timeline)) || WORDS.noneYet}
               </strong>
             </span>
             <span>
-              Title <strong className="text-slate">{read.title.slice(0, 80) || "none yet"}</strong>
+              {WORDS.title} <strong className="text-slate">{read.title.slice(0, 80) || WORDS.noneYet}</strong>
             </span>
             {read.category ? (
               <span className="inline-flex items-center gap-1.5">
-                Category{" "}
+                {WORDS.category}{" "}
                 {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={18} /> : null}
-                <strong className="text-slate">{category?.name ?? `${read.category} (new)`}</strong>
+                <strong className="text-slate">{category?.name ?? WORDS.new(read.category)}</strong>
               </span>
             ) : null}
-            {read.emphasis ? <strong className="text-slate">Important</strong> : null}
+            {read.emphasis ? <strong className="text-slate">{WORDS.important}</strong> : null}
             {readAs.kind === "not_understood" ? (
               <span className="text-copper-dark">{dateProblemText(readAs.problem)}</span>
             ) : null}
             {whole || read.when.typed ? (
               <button type="button" className="font-bold text-verdigris underline" onClick={() => setWhole(!whole)}>
-                {whole ? "Take the date out of it" : "All of it is the title"}
+                {whole ? WORDS.takeTheDateOutOf : WORDS.allOfItIsThe}
               </button>
             ) : null}
           </>

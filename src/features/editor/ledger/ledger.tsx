@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-ledger";
 import { CornerDownRight, MoreHorizontal, PanelRightOpen } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { memo, type ReactNode, useMemo, useRef, useState } from "react";
@@ -47,7 +48,7 @@ export function Ledger({ selected }: { selected: string | null }) {
         <div
           ref={body}
           role="table"
-          aria-label="Ledger"
+          aria-label={WORDS.ledger}
           aria-rowcount={events.length + 1}
           className="@container text-[14px]"
           data-testid="ledger"
@@ -59,13 +60,13 @@ export function Ledger({ selected }: { selected: string | null }) {
               "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
             )}
           >
-            {["When", "Title", "Category", "Part of", "Media", "Description", "Source"].map((h, i) => (
+            {["When", "Title", "Category", WORDS.partOf, "Media", "Description", "Source"].map((h, i) => (
               <span key={h} role="columnheader" className={classes("px-1", (i === 3 || i > 4) && "@max-5xl:hidden")}>
                 {h}
               </span>
             ))}
             <span role="columnheader" className="sr-only">
-              More
+              {WORDS.more}
             </span>
           </div>
           {rows.shown.map((e, i) =>
@@ -165,12 +166,12 @@ const Row = memo(function Row({
       <Grip id={e.id} name={name} />
       <Cell className="font-bold @max-2xl:col-start-1">
         <CellInput
-          label={`When, ${name}`}
+          label={WORDS.when(name)}
           locked={e.locked}
           value={e.when.typed}
           shown={whenLabel(e.when, manner)}
           className={misread ? "text-copper-dark" : "text-slate"}
-          placeholder="no date yet"
+          placeholder={WORDS.noDateYet}
           onCommit={(typed) => dateEvent(store, e.id, typed)}
         />
         {misread ? (
@@ -179,18 +180,18 @@ const Row = memo(function Row({
             className="ml-1 min-h-6 text-[12px] font-bold text-copper-dark underline"
             onClick={() => select(e.id, true)}
           >
-            not understood
+            {WORDS.notUnderstood}
           </button>
         ) : null}
       </Cell>
       <Cell className={classes("flex items-center font-bold @max-2xl:col-start-1", INDENT[Math.min(depth, 3)])}>
         {depth > 0 ? <CornerDownRight size={13} aria-hidden className="shrink-0 text-quiet" /> : null}
         <CellInput
-          label={`Title, ${whenLabel(e.when, manner) || "no date"}`}
+          label={WORDS.title2(whenLabel(e.when, manner) || WORDS.noDate)}
           value={e.title}
           live
           locked={e.locked}
-          placeholder="Untitled"
+          placeholder={WORDS.untitled}
           onCommit={(title) =>
             store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)
           }
@@ -199,14 +200,14 @@ const Row = memo(function Row({
       <Cell className="flex items-center gap-1.5 @max-2xl:col-start-1">
         {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
         <select
-          aria-label={`Category, ${name}`}
+          aria-label={WORDS.category2(name)}
           value={category?.id ?? ""}
           className={classes(CELL, "max-w-[150px]")}
           onChange={(x) =>
             store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])
           }
         >
-          <option value="">none</option>
+          <option value="">{WORDS.none}</option>
           {categories.map((c) => (
             <option key={c.id} value={c.id}>
               {c.name}
@@ -219,22 +220,22 @@ const Row = memo(function Row({
       </Cell>
       <Cell className="truncate px-1 @max-2xl:hidden">{mediaWords(media)}</Cell>
       <Cell className="px-1 @max-5xl:hidden">
-        {wordsIn(e.description) > 0 ? `${wordsIn(e.description)} words` : "–"}
+        {wordsIn(e.description) > 0 ? WORDS.words(wordsIn(e.description)) : "–"}
       </Cell>
       <Cell className="truncate px-1 @max-5xl:hidden">{source ? source.text || source.address : "–"}</Cell>
       <Cell className="flex items-center gap-1 @max-2xl:col-start-2 @max-2xl:row-span-3 @max-2xl:row-start-1">
         <button
           type="button"
-          aria-label={`Open ${name}`}
-          title="Open the event sheet"
+          aria-label={WORDS.open(name)}
+          title={WORDS.openTheEventSheet}
           className="flex min-h-6 min-w-6 items-center justify-center rounded-md p-1 font-bold hover:bg-verdigris-wash max-sm:min-h-11 max-sm:border max-sm:border-edge max-sm:px-3 max-sm:text-[14px]"
           onClick={() => select(e.id, true)}
         >
           <PanelRightOpen size={16} aria-hidden className="max-sm:hidden" />
-          <span className="sm:hidden">Open</span>
+          <span className="sm:hidden">{WORDS.open2}</span>
         </button>
         <DropdownMenu.Root>
-          <DropdownMenu.Trigger aria-label={`More about ${name}`} className="rounded-md p-1.5 hover:bg-verdigris-wash">
+          <DropdownMenu.Trigger aria-label={WORDS.moreAbout(name)} className="rounded-md p-1.5 hover:bg-verdigris-wash">
             <MoreHorizontal size={18} />
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
@@ -247,11 +248,11 @@ const Row = memo(function Row({
               }}
               className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]"
             >
-              <Choice run={choose(() => select(e.id, true))}>Open the event sheet</Choice>
-              <Choice run={choose(() => begin(insertBeside(store, e.id, "before")))}>Insert before</Choice>
-              <Choice run={choose(() => begin(insertBeside(store, e.id, "after")))}>Insert after</Choice>
+              <Choice run={choose(() => select(e.id, true))}>{WORDS.openTheEventSheet}</Choice>
+              <Choice run={choose(() => begin(insertBeside(store, e.id, "before")))}>{WORDS.insertBefore}</Choice>
+              <Choice run={choose(() => begin(insertBeside(store, e.id, "after")))}>{WORDS.insertAfter}</Choice>
               {e.given ? null : (
-                <Choice run={choose(() => store.edit([{ kind: "delete_event", id: e.id }]))}>Delete</Choice>
+                <Choice run={choose(() => store.edit([{ kind: "delete_event", id: e.id }]))}>{WORDS.delete}</Choice>
               )}
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
@@ -272,7 +273,7 @@ function PartOfCell({ event, name, whole }: { event: TimelineEvent; name: string
   const listed = [...holding, ...others];
   return (
     <select
-      aria-label={`Part of, ${name}`}
+      aria-label={WORDS.partOf2(name)}
       value={now}
       className={classes(CELL, "max-w-[150px]")}
       onFocus={() => setAsked(true)}
@@ -282,11 +283,11 @@ function PartOfCell({ event, name, whole }: { event: TimelineEvent; name: string
         store.edit([{ kind: "set_event", id: event.id, field: "partOf", value: x.target.value || null }])
       }
     >
-      <option value="">nothing</option>
+      <option value="">{WORDS.nothing}</option>
       {now && !listed.some((e) => e.id === now) ? <option value={now}>{whole}</option> : null}
       {listed.map((e) => (
         <option key={e.id} value={e.id}>
-          {e.title || "Untitled"}
+          {e.title || WORDS.untitled}
         </option>
       ))}
     </select>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-ledger";
 import {
   DndContext,
   type DragMoveEvent,
@@ -79,7 +80,7 @@ export function RowDrag({
       <DragOverlay dropAnimation={null}>
         {event ? (
           <div className="w-max max-w-72 truncate rounded-md border-2 border-sun bg-sun-wash px-2 py-1 text-[14px] font-bold">
-            {event.title || "Untitled"}
+            {event.title || WORDS.untitled}
           </div>
         ) : null}
       </DragOverlay>
@@ -94,7 +95,7 @@ export function Grip({ id, name }: { id: string; name: string }) {
     <span
       ref={setNodeRef}
       {...listeners}
-      title={`Drag “${name}” onto what it is part of`}
+      title={WORDS.dragOntoWhatItIs(name)}
       data-grip={id}
       aria-hidden
       className="absolute top-1/2 left-0 flex h-7 w-[15px] -translate-y-1/2 cursor-grab touch-none items-center justify-center rounded text-edge opacity-60 hover:bg-verdigris-wash group-hover/row:opacity-100"

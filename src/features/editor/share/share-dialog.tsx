@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-share";
 import { useEffect, useState } from "react";
 import { ownZone } from "@/ui/own-zone";
 import { zonedText } from "@/core/time/zoned";
@@ -22,10 +23,10 @@ interface Readers {
 }
 
 const WHO: Readers[] = [
-  { value: "only_me", words: "Only its editors", more: "you and those who work on it, signed in" },
-  { value: "class", words: "The class", more: "its teacher and students, signed in" },
-  { value: "link", words: "Anyone with the link", more: "not listed anywhere" },
-  { value: "everybody", words: "Everybody", more: "listed on Fastigo's pages and open to search engines" },
+  { value: "only_me", words: WORDS.onlyItsEditors, more: WORDS.youAndThoseWhoWork },
+  { value: "class", words: WORDS.theClass, more: WORDS.itsTeacherAndStudentsSigned },
+  { value: "link", words: WORDS.anyoneWithTheLink, more: WORDS.notListedAnywhere },
+  { value: "everybody", words: WORDS.everybody, more: WORDS.listedOnFastigosPagesAnd },
 ];
 
 /** Publishing, and inviting others to work on the timeline. */
@@ -52,7 +53,7 @@ export function ShareDialog({
   const offered = WHO.flatMap((w): Readers[] => {
     if (work) return reach.indexOf(w.value) <= reach.indexOf(work.publishLimit as Visibility) ? [w] : [];
     if (w.value !== "class") return [w];
-    return classes.map((c) => ({ ...w, class: c.id, words: c.name, more: "your class: its students, signed in" }));
+    return classes.map((c) => ({ ...w, class: c.id, words: c.name, more: WORDS.yourClassItsStudentsSigned }));
   });
   const [chosen, setChosen] = useState<string | null>(null);
   // What it is now; else the widest of what is offered that is not listed.
@@ -80,15 +81,15 @@ export function ShareDialog({
     if (answer.ok) store.setPublication(answer.value.publication);
   };
   return (
-    <Modal title="Share" open={open} onOpenChange={onOpenChange}>
-      <section aria-label="Publish">
+    <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange}>
+      <section aria-label={WORDS.publish}>
         <p className="mb-3 rounded-md bg-panel px-3 py-2 text-[14px]" role="status">
           {stateInWords(publication)}
         </p>
         {owner ? (
           <>
             <fieldset className="mb-3">
-              <legend className="mb-1 text-[13px] text-quiet">Who may see it</legend>
+              <legend className="mb-1 text-[13px] text-quiet">{WORDS.whoMaySeeIt}</legend>
               {offered.map((w) => (
                 <label key={keyOf(w)} className="flex cursor-pointer items-baseline gap-2 py-1">
                   <input
@@ -114,7 +115,7 @@ export function ShareDialog({
                   disabled={busy || waiting > 0}
                   onClick={() => void act("PUT", asked(readers, true))}
                 >
-                  Publish
+                  {WORDS.publish}
                 </Button>
               ) : (
                 <>
@@ -124,11 +125,11 @@ export function ShareDialog({
                       disabled={busy || waiting > 0}
                       onClick={() => void act("PUT", asked(readers, true))}
                     >
-                      Publish the changes
+                      {WORDS.publishTheChanges}
                     </Button>
                   ) : null}
                   <Button disabled={busy} onClick={() => void act("DELETE")}>
-                    Take it back
+                    {WORDS.takeItBack}
                   </Button>
                 </>
               )}
@@ -136,10 +137,10 @@ export function ShareDialog({
           </>
         ) : (
           <p className="text-[14px]">
-            Only {editors.find((e) => e.role === "owner")?.displayName ?? "its owner"} can publish it.
+            {WORDS.onlyCanPublishIt(editors.find((e) => e.role === "owner")?.displayName ?? WORDS.itsOwner)}
           </p>
         )}
-        {live ? <CopyLine label="Link to the published page" path={`/t/${publication.address}`} open /> : null}
+        {live ? <CopyLine label={WORDS.linkToThePublishedPage} path={`/t/${publication.address}`} open /> : null}
         <Problem text={problem} className="mt-2" />
       </section>
       <Together owner={owner} />
@@ -151,14 +152,14 @@ export function ShareDialog({
 const keyOf = (w: Readers) => `${w.value} ${w.class ?? ""}`;
 
 function stateInWords(p: Publication | null): string {
-  if (!p) return "Draft – only its editors can see this.";
+  if (!p) return WORDS.draftOnlyItsEditorsCan;
   const day = zonedText(new Date(p.publishedAt), p.zone);
-  if (p.takenBack) return "Taken back – its link says so. Publish it again at any time; the link stays the same.";
+  if (p.takenBack) return WORDS.takenBackItsLinkSays;
   const later =
     p.laterChanges === 0
       ? "nothing has changed since"
       : `${p.laterChanges} later ${p.laterChanges === 1 ? "change" : "changes"} not shown yet`;
-  return `Published – version of ${day}; ${later}.`;
+  return WORDS.publishedVersionOf(day, later);
 }
 
 function Together({ owner }: { owner: boolean }) {
@@ -178,18 +179,18 @@ function Together({ owner }: { owner: boolean }) {
     if (answer.ok) store.setEditors(editors.filter((e) => e.id !== account));
   };
   return (
-    <section aria-label="Work on it together" className="mt-5 border-t border-line pt-4">
-      <h3 className="mb-2 text-[16px]">Work on it together</h3>
+    <section aria-label={WORDS.workOnItTogether} className="mt-5 border-t border-line pt-4">
+      <h3 className="mb-2 text-[16px]">{WORDS.workOnItTogether}</h3>
       <ul className="mb-3">
         {editors.map((e) => (
           <li key={e.id} className="flex items-center justify-between py-0.5">
             <span>
               {e.displayName}
-              {e.role === "owner" ? <span className="ml-2 text-[13px] text-quiet">owner</span> : null}
+              {e.role === "owner" ? <span className="ml-2 text-[13px] text-quiet">{WORDS.owner}</span> : null}
             </span>
             {owner && e.role === "editor" ? (
               <Button size="small" kind="quiet" onClick={() => void remove(e.id)}>
-                Take the right away
+                {WORDS.takeTheRightAway}
               </Button>
             ) : null}
           </li>
@@ -198,10 +199,10 @@ function Together({ owner }: { owner: boolean }) {
       {owner ? (
         token ? (
           <>
-            <CopyLine label="Whoever opens this link, signed in, may edit" path={`/join/${token}`} />
+            <CopyLine label={WORDS.whoeverOpensThisLinkSigned} path={`/join/${token}`} />
             <div className="mt-2 flex gap-2">
               <Button size="small" onClick={() => void make(true)}>
-                Renew the link
+                {WORDS.renewTheLink}
               </Button>
               <Button
                 size="small"
@@ -211,12 +212,12 @@ function Together({ owner }: { owner: boolean }) {
                   if (answer.ok) setToken(null);
                 }}
               >
-                Close the link
+                {WORDS.closeTheLink}
               </Button>
             </div>
           </>
         ) : (
-          <Button onClick={() => void make(false)}>Invite by a link</Button>
+          <Button onClick={() => void make(false)}>{WORDS.inviteByALink}</Button>
         )
       ) : null}
       <Problem text={problem} className="mt-2" />
@@ -237,12 +238,9 @@ function FrozenCopies() {
     });
   }, [path]);
   return (
-    <section aria-label="Hand in a frozen copy" className="mt-5 border-t border-line pt-4">
-      <h3 className="mb-1 text-[16px]">Hand in a frozen copy</h3>
-      <p className="mb-2 text-[14px] text-quiet">
-        A dated copy that never changes, with a link of its own and as a file: for a teacher who is not on Fastigo. It
-        does not matter whether the timeline is published.
-      </p>
+    <section aria-label={WORDS.handInAFrozenCopy} className="mt-5 border-t border-line pt-4">
+      <h3 className="mb-1 text-[16px]">{WORDS.handInAFrozenCopy}</h3>
+      <p className="mb-2 text-[14px] text-quiet">{WORDS.aDatedCopyThatNever}</p>
       <Button
         disabled={waiting > 0}
         onClick={async () => {
@@ -251,19 +249,22 @@ function FrozenCopies() {
           if (answer.ok) setCopies([answer.value.copy, ...(copies ?? [])]);
         }}
       >
-        Make a frozen copy
+        {WORDS.makeAFrozenCopy}
       </Button>
       <Problem text={problem} className="mt-2" />
       {(copies ?? []).map((c) => (
         <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
           <CopyLine
-            label={`Frozen ${new Date(c.createdAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}, fingerprint ${c.hash.slice(0, 16)}`}
+            label={WORDS.frozenFingerprint(
+              new Date(c.createdAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" }),
+              c.hash.slice(0, 16),
+            )}
             path={`/f/${c.address}`}
             open
           />
           <div className="mt-1.5 flex gap-2">
             <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file`}>
-              Download the file
+              {WORDS.downloadTheFile}
             </a>
             <Button
               size="small"
@@ -273,7 +274,7 @@ function FrozenCopies() {
                 if (answer.ok) setCopies((copies ?? []).filter((x) => x.address !== c.address));
               }}
             >
-              Close the link
+              {WORDS.closeTheLink}
             </Button>
           </div>
         </div>
@@ -297,17 +298,17 @@ function CopyLine({ label, path, open }: { label: string; path: string; open?: b
           onClick={async () => {
             try {
               await navigator.clipboard.writeText(url);
-              setSaid("Copied");
+              setSaid(WORDS.copied);
             } catch {
-              setSaid("This browser does not let pages copy here: select the link and copy it.");
+              setSaid(WORDS.thisBrowserDoesNotLet);
             }
           }}
         >
-          Copy link
+          {WORDS.copyLink}
         </Button>
         {open ? (
           <a className={buttonLook("plain", "small")} href={path} target="_blank" rel="noreferrer">
-            Open it
+            {WORDS.openIt}
           </a>
         ) : null}
         <span role="status" className="text-[13px] text-verdigris">

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { useId, useMemo, useState } from "react";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -24,11 +25,11 @@ export function PartOfField({
   const { holding, others } = useMemo(() => wholesFor(timeline, event.id), [timeline, event.id]);
   const option = (e: TimelineEvent) => (
     <option key={e.id} value={e.id}>
-      {e.title || "Untitled"} ({whenLabel(e.when, mannerOf(timeline)) || "no date"})
+      {e.title || WORDS.untitled} ({whenLabel(e.when, mannerOf(timeline)) || WORDS.noDate})
     </option>
   );
   return (
-    <Field label="Part of">
+    <Field label={WORDS.partOf}>
       {(ids) => (
         <select
           id={ids.id}
@@ -36,9 +37,9 @@ export function PartOfField({
           value={namedWhole(event) ?? ""}
           onChange={(e) => onChange(e.target.value || null)}
         >
-          <option value="">nothing</option>
-          {holding.length > 0 ? <optgroup label="It lies within">{holding.map(option)}</optgroup> : null}
-          {others.length > 0 ? <optgroup label="Other spans">{others.map(option)}</optgroup> : null}
+          <option value="">{WORDS.nothing}</option>
+          {holding.length > 0 ? <optgroup label={WORDS.itLiesWithin}>{holding.map(option)}</optgroup> : null}
+          {others.length > 0 ? <optgroup label={WORDS.otherSpans}>{others.map(option)}</optgroup> : null}
         </select>
       )}
     </Field>
@@ -62,7 +63,7 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
   return (
     <>
       {parts > 0 ? (
-        <Field label={`Close-up of its ${parts} ${parts === 1 ? "part" : "parts"}`}>
+        <Field label={WORDS.closeUpOfIts(parts, parts === 1 ? WORDS.part : WORDS.parts)}>
           {(ids) => (
             <select
               id={ids.id}
@@ -70,9 +71,9 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
               value={event.closeUp}
               onChange={(e) => set("closeUp", false)(e.target.value)}
             >
-              <option value="">when there is too little room</option>
-              <option value="open">open</option>
-              <option value="closed">closed</option>
+              <option value="">{WORDS.whenThereIsTooLittle}</option>
+              <option value="open">{WORDS.open}</option>
+              <option value="closed">{WORDS.closed}</option>
             </select>
           )}
         </Field>
@@ -83,13 +84,13 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
           className="min-h-6 w-fit text-[13px] font-bold text-verdigris underline"
           onClick={() => setAsked(true)}
         >
-          Say how much of it is done
+          {WORDS.sayHowMuchOfIt}
         </button>
       ) : null}
       {isSpan && (used || asked) ? (
         <div className="flex items-center gap-2">
           <label htmlFor={doneId} className="text-[13px] text-quiet">
-            Done
+            {WORDS.done}
           </label>
           <input
             id={doneId}
@@ -107,14 +108,14 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
               else if (Number.isFinite(n)) set("done")(Math.max(0, Math.min(100, n)));
             }}
           />
-          <span className="text-[13px] text-quiet">percent; empty: not shown on the chart</span>
+          <span className="text-[13px] text-quiet">{WORDS.percentEmptyNotShownOn}</span>
         </div>
       ) : null}
       {event.spot ? (
         <div className="flex items-center gap-2 rounded-md bg-panel px-3 py-1.5 text-[14px]">
-          <span>Its label was placed by hand.</span>
+          <span>{WORDS.itsLabelWasPlacedBy}</span>
           <Button size="small" className="ml-auto" onClick={() => set("spot", false)(null)}>
-            Put the label back
+            {WORDS.putTheLabelBack}
           </Button>
         </div>
       ) : null}

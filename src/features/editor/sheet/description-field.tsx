@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
 import { Extension } from "@tiptap/core";
@@ -120,7 +121,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
     if (!href) {
       setLinking({
         ...linking,
-        problem: "This is not a web or mail address. It looks like https://school.example/page.",
+        problem: WORDS.thisIsNotAWeb,
       });
       return;
     }
@@ -137,60 +138,60 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       <div className="mb-1 flex justify-between text-[13px] text-quiet">
         <span>{label}</span>
         <span>
-          {words} {words === 1 ? "word" : "words"}
+          {words} {words === 1 ? WORDS.word : WORDS.words}
         </span>
       </div>
       <div className="rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun">
         <div
           role="toolbar"
-          aria-label={`${label}: formatting`}
+          aria-label={WORDS.formatting(label)}
           className="flex flex-wrap gap-0.5 border-b border-line px-1.5 py-1"
         >
           <Tool
-            label="Bold"
+            label={WORDS.bold}
             on={marks?.bold}
             run={() => tiptap?.chain().focus().toggleBold().run()}
             icon={<Bold size={16} />}
           />
           <Tool
-            label="Italic"
+            label={WORDS.italic}
             on={marks?.italic}
             run={() => tiptap?.chain().focus().toggleItalic().run()}
             icon={<Italic size={16} />}
           />
           <Tool
-            label="Quote"
+            label={WORDS.quote}
             on={marks?.blockquote}
             run={() => tiptap?.chain().focus().toggleBlockquote().run()}
             icon={<Quote size={16} />}
           />
           <Tool
-            label="List"
+            label={WORDS.list}
             on={marks?.bulletList}
             run={() => tiptap?.chain().focus().toggleBulletList().run()}
             icon={<List size={16} />}
           />
           <Tool
-            label="Numbered list"
+            label={WORDS.numberedList}
             on={marks?.orderedList}
             run={() => tiptap?.chain().focus().toggleOrderedList().run()}
             icon={<ListOrdered size={16} />}
           />
-          <Tool label="Link" on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
+          <Tool label={WORDS.link} on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
           {marks?.link ? (
             <Button
               size="small"
               kind="quiet"
               onClick={() => tiptap?.chain().focus().extendMarkRange("link").unsetLink().run()}
             >
-              Remove link
+              {WORDS.removeLink}
             </Button>
           ) : null}
         </div>
         {linking ? (
           <div className="flex flex-col gap-2 border-b border-line bg-panel p-2.5">
             <label className="text-[13px] text-quiet" htmlFor={`${id}-text`}>
-              Text of the link
+              {WORDS.textOfTheLink}
             </label>
             <input
               id={`${id}-text`}
@@ -199,13 +200,13 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
               onChange={(e) => setLinking({ ...linking, text: e.target.value })}
             />
             <label className="text-[13px] text-quiet" htmlFor={`${id}-address`}>
-              Web address
+              {WORDS.webAddress}
             </label>
             <input
               id={`${id}-address`}
               className={INPUT}
               value={linking.address}
-              placeholder="https://"
+              placeholder={WORDS.https}
               onChange={(e) => setLinking({ ...linking, address: e.target.value, problem: null })}
               onKeyDown={(e) => {
                 if (e.key === "Enter" && !e.nativeEvent.isComposing) finishLink();
@@ -218,10 +219,10 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
             {linking.problem ? <p className="text-[13px] font-bold text-copper-dark">{linking.problem}</p> : null}
             <div className="flex gap-2">
               <Button size="small" kind="main" onClick={finishLink}>
-                Set link
+                {WORDS.setLink}
               </Button>
               <Button size="small" onClick={() => setLinking(null)}>
-                Cancel
+                {WORDS.cancel}
               </Button>
             </div>
           </div>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useEffect, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
@@ -51,10 +52,10 @@ export function EventSheet({
   if (!event) return null;
   if (event.deleted)
     return (
-      <Frame title="Deleted event" headingRef={heading} onClose={onClose}>
-        <p>“{event.title || "Untitled"}” was deleted. What was written in it is kept.</p>
+      <Frame title={WORDS.deletedEvent} headingRef={heading} onClose={onClose}>
+        <p>{WORDS.wasDeletedWhatWasWritten(event.title || WORDS.untitled)}</p>
         <Button kind="main" className="mt-3" onClick={() => store.edit([{ kind: "restore_event", id }])}>
-          Put back
+          {WORDS.putBack}
         </Button>
       </Frame>
     );
@@ -76,7 +77,7 @@ export function EventSheet({
   };
   return (
     <Frame
-      title={`Event ${at + 1} of ${order.length}`}
+      title={WORDS.eventOf(at + 1, order.length)}
       headingRef={heading}
       onClose={onClose}
       moveTo={moveTo}
@@ -86,17 +87,13 @@ export function EventSheet({
       <div className="flex flex-col gap-3.5">
         {mine.map((o) => (
           <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
-            {o.laterAuthor === store.account ? (
-              <>
-                {store.nameOf(o.earlierAuthor)} wrote “{wordsFor(o.earlier, timeline)}” here at the same time. Yours
-                stands; theirs is in the history.
-              </>
-            ) : (
-              <>
-                {store.nameOf(o.laterAuthor)} wrote “{wordsFor(o.later, timeline)}” here at the same time, and it
-                stands. You had “{wordsFor(o.earlier, timeline)}”.
-              </>
-            )}
+            {o.laterAuthor === store.account
+              ? WORDS.wroteHereAtTheSame(store.nameOf(o.earlierAuthor), wordsFor(o.earlier, timeline))
+              : WORDS.wroteHereAtTheSame2(
+                  store.nameOf(o.laterAuthor),
+                  wordsFor(o.later, timeline),
+                  wordsFor(o.earlier, timeline),
+                )}
             <div className="mt-1.5 flex gap-2">
               <Button
                 size="small"
@@ -106,10 +103,10 @@ export function EventSheet({
                   store.dismissOverlap(o.key);
                 }}
               >
-                Put “{wordsFor(o.earlier, timeline).slice(0, 30)}” back
+                {WORDS.putBack2(wordsFor(o.earlier, timeline).slice(0, 30))}
               </Button>
               <Button size="small" onClick={() => store.dismissOverlap(o.key)}>
-                Leave it
+                {WORDS.leaveIt}
               </Button>
             </div>
           </div>
@@ -119,50 +116,48 @@ export function EventSheet({
         ))}
         {comment ? (
           <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
-            <p className="text-[13px] text-quiet">Your teacher’s comment</p>
+            <p className="text-[13px] text-quiet">{WORDS.yourTeachersComment}</p>
             <p className="whitespace-pre-line">{comment}</p>
           </div>
         ) : null}
         {given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
-            Your date: <strong>{GIVEN_WORDS[given.result]}</strong>
-            {given.result === "right" ? "" : `. Right is ${whenLabel(given.right, mannerOf(timeline))}.`}
+            {WORDS.yourDate} <strong>{GIVEN_WORDS[given.result]}</strong>
+            {given.result === "right" ? "" : WORDS.rightIs(whenLabel(given.right, mannerOf(timeline)))}
           </p>
         ) : event.given ? (
           <p className="rounded-md bg-verdigris-wash px-3 py-2 text-[14px]">
-            {event.locked
-              ? "Given by your teacher with its date: title and date stay as they are."
-              : "Given by your teacher: find its date."}
+            {event.locked ? WORDS.givenByYourTeacherWith : WORDS.givenByYourTeacherFind}
           </p>
         ) : null}
         {event.locked ? (
           <p>
-            <span className="block text-[13px] text-quiet">When</span>
+            <span className="block text-[13px] text-quiet">{WORDS.when}</span>
             <strong>{whenLabel(event.when, mannerOf(timeline))}</strong> · <strong>{event.title}</strong>
           </p>
         ) : (
           <WhenField
             key={`when-${id}`}
-            label="When"
+            label={WORDS.when}
             value={event.when}
             event={id}
             onChange={(when) => store.edit(dateOps(store.getState().timeline, id, when))}
           />
         )}
         {event.locked ? null : (
-          <TextField key={`title-${id}`} label="Title" strong value={event.title} onChange={set("title")} />
+          <TextField key={`title-${id}`} label={WORDS.title} strong value={event.title} onChange={set("title")} />
         )}
         <TextField
           key={`short-${id}`}
-          label="Short title"
+          label={WORDS.shortTitle}
           value={event.shortTitle}
           multiline
-          hint="Stands on the chart when the title is long. Lines are broken where you break them."
+          hint={WORDS.standsOnTheChartWhen}
           onChange={set("shortTitle")}
         />
         <div className="grid grid-cols-2 gap-3">
           <Field
-            label="Category"
+            label={WORDS.category}
             note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
           >
             {(ids) => (
@@ -175,39 +170,39 @@ export function EventSheet({
                     set("category", false)(e.target.value || null);
                     return;
                   }
-                  const made = newCategory(timeline, `Category ${categories.length + 1}`);
+                  const made = newCategory(timeline, WORDS.category2(categories.length + 1));
                   store.edit([...made.ops, { kind: "set_event", id, field: "category", value: made.id }]);
                 }}
               >
-                <option value="">none</option>
+                <option value="">{WORDS.none}</option>
                 {categories.map((c) => (
                   <option key={c.id} value={c.id}>
                     {c.name}
                   </option>
                 ))}
-                <option value="+">New category</option>
+                <option value="+">{WORDS.newCategory}</option>
               </select>
             )}
           </Field>
           <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
         </div>
         <CheckRow
-          label="Important: stands out on the chart"
+          label={WORDS.importantStandsOutOnThe}
           checked={event.emphasis}
           onChange={(value) => set("emphasis", false)(value)}
         />
         <ArrangeFields event={event} timeline={timeline} set={set} />
         <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
-        <LazyDescription key={`text-${id}`} of={id} label="Description" words={wordsIn(event.description)} />
-        <MediaField key={`media-${id}`} of={id} label="Pictures, video, sound" />
+        <LazyDescription key={`text-${id}`} of={id} label={WORDS.description} words={wordsIn(event.description)} />
+        <MediaField key={`media-${id}`} of={id} label={WORDS.picturesVideoSound} />
         <SourceField of={id} list="source" />
         <SourceField of={id} list="link" />
         <div className="flex flex-wrap gap-2 border-t border-line pt-3">
           <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
-            Insert before
+            {WORDS.insertBefore}
           </Button>
           <Button size="small" onClick={() => select(insertBeside(store, id, "after"), true)}>
-            Insert after
+            {WORDS.insertAfter}
           </Button>
           {event.given ? null : (
             <Button
@@ -216,7 +211,7 @@ export function EventSheet({
               className="ml-auto"
               onClick={() => store.edit([{ kind: "delete_event", id }])}
             >
-              Delete
+              {WORDS.delete}
             </Button>
           )}
         </div>
@@ -279,7 +274,7 @@ export function Frame({
           <span className="flex rounded-md border border-edge bg-white">
             <button
               type="button"
-              aria-label="Earlier event"
+              aria-label={WORDS.earlierEvent}
               disabled={first}
               onClick={() => moveTo(-1)}
               className="px-1.5 py-1 disabled:opacity-35"
@@ -288,7 +283,7 @@ export function Frame({
             </button>
             <button
               type="button"
-              aria-label="Later event"
+              aria-label={WORDS.laterEvent}
               disabled={last}
               onClick={() => moveTo(1)}
               className="px-1.5 py-1 disabled:opacity-35"
@@ -299,8 +294,8 @@ export function Frame({
         ) : null}
         <button
           type="button"
-          aria-label="Close"
-          title="Esc"
+          aria-label={WORDS.close}
+          title={WORDS.esc}
           onClick={onClose}
           className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
         >

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { ImagePlus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { type ClipboardEvent, type DragEvent, useEffect, useRef, useState } from "react";
@@ -25,7 +26,7 @@ interface Running {
 const NEARLY_FULL = 0.2;
 const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString("en")} MB`;
 
-const LICENCES = ["CC0", "CC BY 4.0", "CC BY-SA 4.0", "Public domain", "My own work", "Used with permission"];
+const LICENCES = ["CC0", WORDS.ccBy40, WORDS.ccBySa40, WORDS.publicDomain, WORDS.myOwnWork, WORDS.usedWithPermission];
 
 /** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
 export function MediaField({ of, label, most }: { of: string; label: string; most?: number }) {
@@ -71,7 +72,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
       file,
       (share) => update({ share }),
       stop.signal,
-      (left, of) => setRoom(left < of * NEARLY_FULL ? `${mb(left)} of ${mb(of)} are left for files.` : null),
+      (left, of) => setRoom(left < of * NEARLY_FULL ? WORDS.ofAreLeftForFiles(mb(left), mb(of)) : null),
     );
     if (typeof media === "string") return update({ problem: media });
     setRunning((list) => list.filter((r) => r.key !== key));
@@ -133,13 +134,13 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
                   setRunning((list) => list.filter((x) => x.key !== r.key));
                 }}
               >
-                {r.problem ? "Close" : "Stop"}
+                {r.problem ? WORDS.close : WORDS.stop}
               </button>
             </div>
             {r.problem ? (
               <Problem text={r.problem} className="mt-1" />
             ) : (
-              <progress className="mt-1.5 h-2 w-full" value={r.share} max={1} aria-label={`${r.name} on its way`} />
+              <progress className="mt-1.5 h-2 w-full" value={r.share} max={1} aria-label={WORDS.onItsWay(r.name)} />
             )}
           </div>
         ))}
@@ -147,9 +148,9 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
           <div className="rounded-md border border-dashed border-edge p-2.5">
             <div className="flex flex-wrap items-center gap-2">
               <Button onClick={() => input.current?.click()}>
-                <ImagePlus size={16} /> Choose a file
+                <ImagePlus size={16} /> {WORDS.chooseAFile}
               </Button>
-              <span className="text-[13px] text-quiet">or drop it here, or paste a picture</span>
+              <span className="text-[13px] text-quiet">{WORDS.orDropItHereOr}</span>
               <input
                 ref={input}
                 type="file"
@@ -157,7 +158,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
                 accept="image/*,video/mp4,video/webm,video/quicktime,audio/*"
                 className="sr-only"
                 tabIndex={-1}
-                aria-label={`${label}: choose a file`}
+                aria-label={WORDS.chooseAFile2(label)}
                 onChange={(e) => {
                   sendAll(e.target.files ?? []);
                   e.target.value = "";
@@ -166,8 +167,8 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
             </div>
             <div className="mt-2 flex gap-2">
               <input
-                aria-label="Web address of a picture"
-                placeholder="https:// address of a picture"
+                aria-label={WORDS.webAddressOfAPicture}
+                placeholder={WORDS.httpsAddressOfAPicture}
                 className={INPUT}
                 value={address}
                 onChange={(e) => setAddress(e.target.value)}
@@ -177,7 +178,7 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
                 onPaste={(e: ClipboardEvent) => e.stopPropagation()}
               />
               <Button disabled={address.trim() === "" || fetching} onClick={() => void fetchAddress()}>
-                {fetching ? "Fetching" : "Fetch"}
+                {fetching ? WORDS.fetching : WORDS.fetch}
               </Button>
             </div>
             <Problem text={problem} className="mt-1.5 text-[13px]" />
@@ -197,7 +198,7 @@ function MediaItem({ item }: { item: Item }) {
     <div className="rounded-md border border-line p-2.5" data-testid="media-item">
       <div className="mb-2 flex items-start gap-3">
         {item.kind === "picture" ? (
-          <a href={url("large")} target="_blank" rel="noreferrer" aria-label="Open the picture large">
+          <a href={url("large")} target="_blank" rel="noreferrer" aria-label={WORDS.openThePictureLarge}>
             <img src={url("small")} alt={item.text} className="h-[72px] w-[104px] rounded object-cover" />
           </a>
         ) : item.kind === "video" ? (
@@ -214,14 +215,14 @@ function MediaItem({ item }: { item: Item }) {
             </p>
           ) : null}
           {item.credit.trim() === "" && item.kind !== "sound" ? (
-            <p className="font-bold text-copper-dark">no credit yet</p>
+            <p className="font-bold text-copper-dark">{WORDS.noCreditYet}</p>
           ) : null}
-          {item.foundOn ? <p>looked up {item.foundOn}</p> : null}
+          {item.foundOn ? <p>{WORDS.lookedUp(item.foundOn)}</p> : null}
         </div>
         <button
           type="button"
-          aria-label="Remove"
-          title="Remove (undo puts it back)"
+          aria-label={WORDS.remove}
+          title={WORDS.removeUndoPutsItBack}
           className="rounded-md p-1.5 hover:bg-verdigris-wash"
           onClick={() => store.edit([{ kind: "delete_item", id: item.id }])}
         >
@@ -230,15 +231,20 @@ function MediaItem({ item }: { item: Item }) {
       </div>
       <div className="flex flex-col gap-2">
         <TextField
-          label={item.kind === "picture" ? "What it shows (for those who cannot see it)" : "Title"}
+          label={item.kind === "picture" ? WORDS.whatItShowsForThose : WORDS.title}
           value={item.text}
           onChange={set("text")}
         />
         <div className="grid grid-cols-2 gap-2">
-          <TextField label="Credit" value={item.credit} onChange={set("credit")} placeholder="who made it" />
-          <TextField label="Licence" value={item.licence} onChange={set("licence")} list="licences" />
+          <TextField label={WORDS.credit} value={item.credit} onChange={set("credit")} placeholder={WORDS.whoMadeIt} />
+          <TextField label={WORDS.licence} value={item.licence} onChange={set("licence")} list="licences" />
         </div>
-        <TextField label="Where it was found" value={item.address} onChange={set("address")} placeholder="https://" />
+        <TextField
+          label={WORDS.whereItWasFound}
+          value={item.address}
+          onChange={set("address")}
+          placeholder={WORDS.https}
+        />
         <datalist id="licences">
           {LICENCES.map((l) => (
             <option key={l} value={l} />

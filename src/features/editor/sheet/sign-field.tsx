@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { SIGN_SHAPES } from "@/core/chart/style/signs";
 import { type Sign, SIGNS } from "@/core/timeline/looks";
 import { classes } from "@/ui/classes";
@@ -19,12 +20,12 @@ export function SignMark({ sign, size = 18 }: { sign: Exclude<Sign, "">; size?: 
 export function SignField({ value, name, onChange }: { value: Sign; name: string; onChange: (sign: Sign) => void }) {
   return (
     <fieldset>
-      <legend className="mb-1 text-[13px] text-quiet">Sign on the chart</legend>
+      <legend className="mb-1 text-[13px] text-quiet">{WORDS.signOnTheChart}</legend>
       <div className="flex flex-wrap gap-1">
         {(["", ...SIGNS] as const).map((sign) => (
           <label
             key={sign}
-            title={sign || "none"}
+            title={sign || WORDS.none}
             className={classes(
               "relative flex size-9 cursor-pointer items-center justify-center rounded-md border has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
               value === sign ? "border-slate bg-sun-wash" : "border-edge bg-white hover:bg-verdigris-wash",
@@ -35,10 +36,10 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
               name={name}
               className="absolute inset-0 cursor-pointer opacity-0"
               checked={value === sign}
-              aria-label={sign || "No sign"}
+              aria-label={sign || WORDS.noSign}
               onChange={() => onChange(sign)}
             />
-            {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">none</span>}
+            {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">{WORDS.none}</span>}
           </label>
         ))}
       </div>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { Plus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { itemsOf } from "@/core/timeline/timeline";
@@ -17,28 +18,28 @@ export function SourceField({ of, list }: { of: string; list: "source" | "link" 
     store.edit([{ kind: "set_item", id, field, value }], `item:${id}:${field}`);
   const one = list === "source" ? "source" : "link";
   return (
-    <section aria-label={list === "source" ? "Sources" : "Links to find out more"}>
+    <section aria-label={list === "source" ? WORDS.sources : WORDS.linksToFindOutMore}>
       <div className="flex flex-col gap-2">
         {items.map((item, i) => (
           <div key={item.id} className="flex items-end gap-2">
             <div className="grid flex-1 grid-cols-2 gap-2">
               <TextField
-                label={list === "source" ? `Source${items.length > 1 ? ` ${i + 1}` : ""}` : "Find out more"}
+                label={list === "source" ? WORDS.source(items.length > 1 ? ` ${i + 1}` : "") : WORDS.findOutMore}
                 value={item.text}
                 onChange={set(item.id, "text")}
-                placeholder={list === "source" ? "Ambrel Post, no. 3914, page 2" : "what it is"}
+                placeholder={list === "source" ? WORDS.ambrelPostNo3914Page : WORDS.whatItIs}
               />
               <TextField
-                label="Its address, if it has one"
+                label={WORDS.itsAddressIfItHas}
                 value={item.address}
                 onChange={set(item.id, "address")}
-                placeholder="https://"
+                placeholder={WORDS.https}
               />
             </div>
             <button
               type="button"
-              aria-label={`Remove this ${one}`}
-              title="Remove (undo puts it back)"
+              aria-label={WORDS.removeThis(one)}
+              title={WORDS.removeUndoPutsItBack}
               className="mb-1 rounded-md p-1.5 hover:bg-verdigris-wash"
               onClick={() => store.edit([{ kind: "delete_item", id: item.id }])}
             >
@@ -57,7 +58,7 @@ export function SourceField({ of, list }: { of: string; list: "source" | "link" 
           ])
         }
       >
-        <Plus size={15} /> {items.length === 0 ? `Add a ${one}` : `Add another ${one}`}
+        <Plus size={15} /> {items.length === 0 ? WORDS.addA(one) : WORDS.addAnother(one)}
       </Button>
     </section>
   );

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { useEffect, useRef, useState } from "react";
 import { offeredReadings } from "@/core/time/date-problem";
 import { dateProblemText } from "@/core/words/en/dates";
@@ -82,7 +83,7 @@ export function WhenField({
         readAs.kind === "moment" || readAs.kind === "span" ? (
           <span className="font-bold text-verdigris">✓ {whenFullLabel(shown, timeline.dateStyle)}</span>
         ) : readAs.kind === "undated" ? (
-          (hint ?? "No date yet: it stands where you put it in the order.")
+          (hint ?? WORDS.noDateYetItStands)
         ) : null
       }
     >
@@ -93,7 +94,7 @@ export function WhenField({
             aria-describedby={ids.describedBy}
             aria-invalid={readAs.kind === "not_understood"}
             value={typed}
-            placeholder="14 Nov 1872, about 1840, 310 BC, 1838 - 1905"
+            placeholder={WORDS.n14Nov1872About1840}
             className={classes(INPUT, "h-10 font-bold", readAs.kind === "not_understood" && "border-copper")}
             onChange={(e) => {
               const text = e.target.value;
@@ -113,7 +114,7 @@ export function WhenField({
               aria-expanded={parts}
               onClick={() => setParts(!parts)}
             >
-              Set by parts
+              {WORDS.setByParts}
             </button>
             {readAs.kind === "moment" && !readAs.at.wording ? (
               <button
@@ -121,7 +122,7 @@ export function WhenField({
                 className="min-h-6 text-[13px] font-bold text-verdigris underline"
                 onClick={() => use(`${whenLabel(shown)} - ${whenLabel(shown).replace(/^about /, "")}`)}
               >
-                Make it a span
+                {WORDS.makeItASpan}
               </button>
             ) : null}
             {readAs.kind === "span" && readAs.start ? (
@@ -130,7 +131,7 @@ export function WhenField({
                 className="min-h-6 text-[13px] font-bold text-verdigris underline"
                 onClick={() => use(momentLabel(readAs.start!))}
               >
-                Only its start
+                {WORDS.onlyItsStart}
               </button>
             ) : null}
           </div>
@@ -167,7 +168,7 @@ function DayQuestion() {
     <span className="mt-1.5 flex flex-wrap gap-1.5">
       {daysNamed(timeline.events.values()).map((day) => (
         <Button key={day} size="small" onClick={() => store.edit(timesOnOps(store.getState().timeline, day))}>
-          All times are on {day}
+          {WORDS.allTimesAreOn(day)}
         </Button>
       ))}
     </span>
@@ -180,18 +181,10 @@ function OrderQuestion({ readings, typed }: { readings: readonly [string, string
   const choose = (dateOrder: "dmy" | "mdy") => store.edit(setReading(store.getState().timeline, { dateOrder }));
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
-      <Button
-        size="small"
-        onClick={() => choose("dmy")}
-        title={`Day first, in the whole timeline: ${typed} is ${readings[0]}`}
-      >
+      <Button size="small" onClick={() => choose("dmy")} title={WORDS.dayFirstInTheWhole(typed, readings[0])}>
         {readings[0]}
       </Button>
-      <Button
-        size="small"
-        onClick={() => choose("mdy")}
-        title={`Month first, in the whole timeline: ${typed} is ${readings[1]}`}
-      >
+      <Button size="small" onClick={() => choose("mdy")} title={WORDS.monthFirstInTheWhole(typed, readings[1])}>
         {readings[1]}
       </Button>
     </span>

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS } from "@/core/words/en/editor-sheet";
 import { useEffect, useState } from "react";
 import { MONTHS } from "@/core/time/date-problem";
 import { type EndParts, type Parts, partsOf, textOfParts } from "@/core/time/parts";
@@ -21,21 +22,21 @@ export function WhenParts({ when, onText }: { when: When; onText: (text: string)
   return (
     <div className="mt-1.5 rounded-md border border-line bg-panel p-2.5">
       <div className="mb-2 flex flex-wrap gap-x-4 gap-y-1">
-        <CheckRow small label="A span" checked={parts.span} onChange={(span) => change({ ...parts, span })} />
+        <CheckRow small label={WORDS.aSpan} checked={parts.span} onChange={(span) => change({ ...parts, span })} />
         <CheckRow
           small
-          label="Julian calendar"
+          label={WORDS.julianCalendar}
           checked={parts.julian}
           onChange={(julian) => change({ ...parts, julian })}
         />
       </div>
       <End
-        label={parts.span ? "Start" : "Date"}
+        label={parts.span ? WORDS.start : WORDS.date}
         value={parts.start}
         span={parts.span}
         set={(start) => change({ ...parts, start })}
       />
-      {parts.span ? <End label="End" value={parts.end} span set={(end) => change({ ...parts, end })} /> : null}
+      {parts.span ? <End label={WORDS.end} value={parts.end} span set={(end) => change({ ...parts, end })} /> : null}
     </div>
   );
 }
@@ -56,21 +57,21 @@ function End({
       <legend className="text-[13px] text-quiet">{label}</legend>
       <div className="grid grid-cols-[44px_minmax(92px,1fr)_64px_64px_66px] gap-1 [&>*]:px-1.5">
         <input
-          aria-label={`${label}: day`}
-          placeholder="day"
+          aria-label={WORDS.day(label)}
+          placeholder={WORDS.day2}
           className={INPUT}
           disabled={value.open}
           value={value.day}
           onChange={(e) => set({ ...value, day: e.target.value })}
         />
         <select
-          aria-label={`${label}: month`}
+          aria-label={WORDS.month(label)}
           className={INPUT}
           disabled={value.open}
           value={value.month}
           onChange={(e) => set({ ...value, month: e.target.value })}
         >
-          <option value="">month</option>
+          <option value="">{WORDS.month2}</option>
           {MONTHS.map((m, i) => (
             <option key={m} value={i + 1}>
               {m}
@@ -78,25 +79,25 @@ function End({
           ))}
         </select>
         <input
-          aria-label={`${label}: year`}
-          placeholder="year"
+          aria-label={WORDS.year(label)}
+          placeholder={WORDS.year2}
           className={INPUT}
           disabled={value.open}
           value={value.year}
           onChange={(e) => set({ ...value, year: e.target.value })}
         />
         <select
-          aria-label={`${label}: era`}
+          aria-label={WORDS.era(label)}
           className={INPUT}
           disabled={value.open}
           value={value.era}
           onChange={(e) => set({ ...value, era: e.target.value as "AD" | "BC" })}
         >
-          <option>AD</option>
-          <option>BC</option>
+          <option>{WORDS.ad}</option>
+          <option>{WORDS.bc}</option>
         </select>
         <input
-          aria-label={`${label}: time`}
+          aria-label={WORDS.time(label)}
           placeholder="22:10"
           className={INPUT}
           disabled={value.open}
@@ -105,15 +106,15 @@ function End({
         />
       </div>
       <div className="mt-1 flex flex-wrap gap-x-4">
-        <CheckRow small label="about" checked={value.about} onChange={(about) => set({ ...value, about })} />
+        <CheckRow small label={WORDS.about} checked={value.about} onChange={(about) => set({ ...value, about })} />
         <CheckRow
           small
-          label="uncertain"
+          label={WORDS.uncertain}
           checked={value.uncertain}
           onChange={(uncertain) => set({ ...value, uncertain })}
         />
         {span ? (
-          <CheckRow small label="open" checked={value.open} onChange={(open) => set({ ...value, open })} />
+          <CheckRow small label={WORDS.open} checked={value.open} onChange={(open) => set({ ...value, open })} />
         ) : null}
       </div>
     </fieldset>

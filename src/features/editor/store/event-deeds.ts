@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/editor-store";
 import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
@@ -128,9 +129,7 @@ export function makePartOf(store: TimelineStore, id: string, whole: string): voi
   const { events } = store.getState().timeline;
   const name = (e: string) => `“${events.get(e)?.title || "Untitled"}”`;
   if (wouldLoop(events, id, whole)) {
-    store.say(
-      `${name(whole)} is itself part of ${name(id)}, so ${name(id)} cannot be part of it. Nothing was changed.`,
-    );
+    store.say(WORDS.isItselfPartOfSo(name(whole), name(id)));
     return;
   }
   store.edit([{ kind: "set_event", id, field: "partOf", value: whole }]);
@@ -159,7 +158,7 @@ export function moveByKey(store: TimelineStore, id: string, key: string): boolea
   const step = key === "ArrowUp" ? -1 : key === "ArrowDown" ? 1 : 0;
   if (step !== 0) {
     const next = order[at + step];
-    if (!isWithoutDate(store, id)) store.say("It stands where its date puts it. Only events without a date are moved.");
+    if (!isWithoutDate(store, id)) store.say(WORDS.itStandsWhereItsDate);
     else if (next) moveUndated(store, id, next.id, step < 0 ? "before" : "after");
     return true;
   }
@@ -172,7 +171,7 @@ export function moveByKey(store: TimelineStore, id: string, key: string): boolea
   const above = new Set(order.slice(0, at).map((e) => e.id));
   const whole = holding[0] ?? others.findLast((e) => above.has(e.id));
   if (whole) makePartOf(store, id, whole.id);
-  else store.say("There is no longer event that it could be part of.");
+  else store.say(WORDS.thereIsNoLongerEvent);
   return true;
 }
 

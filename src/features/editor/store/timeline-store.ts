@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/editor-store";
 import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
@@ -22,7 +23,7 @@ const POLL_MS = 15_000;
 const GATHER_MS = 350;
 /** Only a stream that stays away for so long is worth a word, ms. */
 const QUIET_MS = 4_000;
-const CHANGED_SINCE = "Someone else has changed this since, so theirs was left as it is.";
+const CHANGED_SINCE = WORDS.someoneElseHasChangedThis;
 
 /**
  * A timeline being edited: the replica, what is shown of it, and undo. Holds no React; components subscribe. Every edit is on the
@@ -143,8 +144,7 @@ export class TimelineStore {
       this.set({ setAside: await this.ports.pending.setAside() });
     } catch {
       this.set({
-        notice:
-          "This browser does not let Fastigo keep unsaved work on the device. Everything is still sent at once; do not close the page while it says Saving.",
+        notice: WORDS.thisBrowserDoesNotLet,
       });
     }
   }

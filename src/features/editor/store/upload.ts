@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/editor-store";
 import type { MediaKind } from "@/core/timeline/fields";
 import { askServer } from "@/ui/ask-server";
 
@@ -24,11 +25,9 @@ export async function uploadFile(
   signal: AbortSignal,
   room: (left: number, of: number) => void,
 ): Promise<UploadedMedia | string> {
-  if (file.size === 0) return "This file is empty. Choose another.";
-  if (file.type.startsWith("image/") && file.size > MOST_PICTURE)
-    return "A picture may have at most 20 MB. Save it smaller and add it again.";
-  if (file.size > MOST_VIDEO)
-    return "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.";
+  if (file.size === 0) return WORDS.thisFileIsEmptyChoose;
+  if (file.type.startsWith("image/") && file.size > MOST_PICTURE) return WORDS.aPictureMayHaveAt;
+  if (file.size > MOST_VIDEO) return WORDS.aVideoOrSoundMay;
   const begun = await again(
     () =>
       askServer<{ upload: string; piece: number; left: number; of: number }>(
@@ -47,7 +46,7 @@ export async function uploadFile(
   room(begun.value.left, begun.value.of);
   const count = Math.ceil(file.size / piece);
   for (let n = 0; n < count; n++) {
-    if (signal.aborted) return "Stopped. Nothing was added.";
+    if (signal.aborted) return WORDS.stoppedNothingWasAdded;
     const part = await again(() => askServer("PUT", `${path}/${n}`, file.slice(n * piece, (n + 1) * piece)), signal);
     if (!part.ok) return part.sentence;
     progress((n + 1) / count);

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { dueInZone, findAssignment, givenEventsOf, isBegun } from "@/server/classes/assignment";
@@ -6,7 +7,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: "Edit the assignment" };
+export const metadata = { title: WORDS.editTheAssignment };
 
 export default async function EditAssignmentPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
@@ -18,7 +19,7 @@ export default async function EditAssignmentPage({ params }: { params: Promise<{
     <>
       <UserBar />
       <main className="mx-auto max-w-[1080px] px-5 py-7">
-        <h1 className="mb-5 text-[26px]">Edit the assignment</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.editTheAssignment}</h1>
         <AssignmentForm
           classId={a.classId}
           zone={a.zone}

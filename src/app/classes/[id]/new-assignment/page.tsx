@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { findClass, findClassRole } from "@/server/classes/class";
@@ -5,7 +6,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: "New assignment" };
+export const metadata = { title: WORDS.newAssignment };
 
 export default async function NewAssignmentPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
@@ -16,7 +17,7 @@ export default async function NewAssignmentPage({ params }: { params: Promise<{ 
     <>
       <UserBar />
       <main className="mx-auto max-w-[1080px] px-5 py-7">
-        <h1 className="mb-5 text-[26px]">New assignment</h1>
+        <h1 className="mb-5 text-[26px]">{WORDS.newAssignment}</h1>
         <AssignmentForm classId={id} zone={found.zone} />
       </main>
     </>

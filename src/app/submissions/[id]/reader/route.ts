@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { createHash } from "node:crypto";
 import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
@@ -14,11 +15,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const user = await findUser(request);
   const s = user ? await findSubmissionRef(params.id!) : null;
   if (!user || !s || !(await maySeeSubmission(s, user.id)))
-    return plainPage(
-      user ? 404 : 401,
-      "There is nothing here that you may see",
-      "Sign in as the teacher of the class, or as one of the group.",
-    );
+    return plainPage(user ? 404 : 401, WORDS.thereIsNothingHereThat, WORDS.signInAsTheTeacher);
   // The stored page has no names in it: they stand beside, and may go.
   const place = `members-of-${s.versionId}`;
   const variant = variantOf(request);
@@ -26,7 +23,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     variant,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
-      text: `As submitted by ${place} on ${zonedText(s.submittedAt, s.zone)}.`,
+      text: WORDS.asSubmittedByOn(place, zonedText(s.submittedAt, s.zone)),
       link: null,
     },
     listed: false,

@@ -1,3 +1,4 @@
+import { WORDS } from "@/core/words/en/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
@@ -15,22 +16,17 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   if (!user)
     return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
   const right = await findRight(db(), id, user.id);
-  if (!right)
-    return plainPage(
-      404,
-      "There is nothing here that you may see",
-      "Ask its owner for a link, or sign in as somebody else.",
-    );
+  if (!right) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.askItsOwnerForA);
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
     mediaPath: `/api/timelines/${id}/media`,
     note: holds(right, "edit")
       ? {
-          text: "This is how a reader will see it. It is the draft: only its editors, and the teacher of an assignment, can see this page.",
-          link: { to: `/timelines/${id}`, text: "Back to the editor" },
+          text: WORDS.thisIsHowAReader,
+          link: { to: `/timelines/${id}`, text: WORDS.backToTheEditor },
         }
       : {
-          text: "This is the draft as it stands now. It has not been handed in; its group knows that you can see it.",
+          text: WORDS.thisIsTheDraftAs,
           link: null,
         },
     listed: false,
