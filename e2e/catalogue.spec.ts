@@ -20,7 +20,8 @@ async function inked(png: Buffer): Promise<number> {
 test("the catalogue shows every control and each state of the chart; all are photographed, and nobody is shut out", async ({
   browser,
 }, info) => {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" });
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" });
+  const page = await context.newPage();
   const faults: string[] = [];
   page.on("pageerror", (e) => faults.push(String(e)));
   await page.goto(`${server.url}/catalogue`);
