@@ -128,6 +128,14 @@ test("a teacher gives a timeline of their own to their class; nobody else can, a
     "editor",
     "owner",
   ]);
+  // On paper and in a frame it is the same page, for the same people.
+  for (const [as, body] of [
+    ["print", '<body class="print">'],
+    ["embed", '<body class="embed">'],
+  ]) {
+    expect(await whoSees(people, `/t/${address}?as=${as}`)).toEqual(await whoSees(people, `/t/${address}`));
+    expect((await people.classmate.ask("GET", `/t/${address}?as=${as}`)).text).toContain(body);
+  }
   expect((await people.classmate.ask("GET", `/t/${address}/media/${media}/small`)).status).toBe(200);
   expect((await people.classmate.ask("GET", `/classes/${one.klass}`)).text).toContain("A model of one");
 });

@@ -92,7 +92,7 @@ export const VARIANT_STYLE = {
 .opening{padding:0 0 14px;max-width:none}.opening h2{font-size:28px}.events{padding:0;max-width:none}
 .event{break-inside:avoid;grid-template-columns:150px minmax(0,1fr) minmax(0,230px);gap:0 28px;padding:12px 0;border-top:1px solid #D5DEDC}
 .story .text{font-size:15px}.story h3{font-size:20px}.when .year{font-size:26px}.when .year.long{font-size:19px}
-figure img{width:auto;max-height:240px}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
+.story{display:flow-root}.story figure{float:right;clear:right;width:46%;margin:0 0 8px 20px}figure img{width:auto;max-height:200px;margin-left:auto}.story figcaption{text-align:right}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
 .foot{background:none;padding:10px 0}
 @media screen{body.print{max-width:1100px;margin:0 auto;padding:24px}}`,
 };
