@@ -19,6 +19,7 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   }
   const nia = await newPerson(browser, "Nia");
   const { page } = nia;
+  await page.goto("/");
   await nothingFound(page, "home, empty");
   await page.goto("/account");
   await nothingFound(page, "account");

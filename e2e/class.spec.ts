@@ -39,6 +39,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   test.setTimeout(900_000);
   const teacher = await newPerson(browser, "Ms Ward");
   const desk = teacher.page;
+  await desk.goto("/");
   await desk.getByRole("link", { name: "New class" }).click();
   await desk.getByLabel("Name of the class").fill("History 8B");
   await desk.getByRole("button", { name: "Make the class" }).click();

@@ -17,6 +17,7 @@ async function tabTo(page: Page, name: RegExp, back = false): Promise<void> {
 
 test("a timeline is made, written, described and published by keyboard alone", async ({ browser }) => {
   const { page } = await newPerson(browser, "Nia");
+  await page.goto("/");
   const key = (k: string) => page.keyboard.press(k);
   await tabTo(page, /New timeline/);
   await key("Enter");

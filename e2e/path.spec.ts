@@ -1,7 +1,17 @@
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import { readFileSync } from "node:fs";
-import { chartButton, invited, newPerson, newTimeline, PASSWORD, saved, writeLines } from "./harness/people";
+import {
+  chartButton,
+  invited,
+  newPerson,
+  newTimeline,
+  newTimelineByForm,
+  signUpByForm,
+  PASSWORD,
+  saved,
+  writeLines,
+} from "./harness/people";
 
 const LINES = [
   "310 BC Ford stones laid #crossing",
@@ -20,7 +30,7 @@ const LINES = [
 
 test("from nothing to a published timeline, and two people in it", async ({ browser }) => {
   test.setTimeout(900_000);
-  const nia = await newPerson(browser, "Nia");
+  const nia = await signUpByForm(browser, "Nia");
   const { page } = nia;
 
   await test.step("sign out and in again", async () => {
@@ -38,7 +48,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     await expect(page.getByText("Nothing here yet")).toBeVisible();
   });
 
-  await newTimeline(page, "How the Ambrel was crossed");
+  await newTimelineByForm(page, "How the Ambrel was crossed");
   await expect(page.getByTestId("ledger").getByRole("row")).toHaveCount(1);
 
   await test.step("a dozen events, each at once on the chart, its split shown before Enter", async () => {

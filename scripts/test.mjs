@@ -74,11 +74,14 @@ await run(async () => {
         totals.failed++;
       }
       const file = join(reports, "vitest.json");
-      const status = await go(
+      const tested = go(
         bin("vitest"),
         ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`, ...process.argv.slice(3)],
         { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" },
       );
+      // The tests of the server wait for the database more than they compute: what the journeys need is built meanwhile.
+      if (only !== "unit") await ensureBuilt().catch(() => {});
+      const status = await tested;
       count(file, status, (r) => ({
         passed: r.numPassedTests,
         failed:

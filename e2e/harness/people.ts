@@ -15,14 +15,28 @@ export interface Person {
   page: Page;
 }
 
-/** Signs a new person up in a browser of their own, through the form. */
-export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
-  const context = await browser.newContext({
+/** A browser of somebody's own, on a server. */
+async function ownBrowser(browser: Browser, url: string): Promise<BrowserContext> {
+  return browser.newContext({
     baseURL: url,
     viewport: { width: 1280, height: 800 },
     reducedMotion: "reduce",
     permissions: ["clipboard-read", "clipboard-write"],
   });
+}
+
+/** A new person in a browser of their own, signed in. Journeys that are about signing up use the form. */
+export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
+  const context = await ownBrowser(browser, url);
+  const email = newEmail(name);
+  const made = await context.request.post("/api/account", { data: { displayName: name, email, password: PASSWORD } });
+  expect(made.status()).toBe(200);
+  return { name, email, context, page: await context.newPage() };
+}
+
+/** The same, by the form. */
+export async function signUpByForm(browser: Browser, name: string): Promise<Person> {
+  const context = await ownBrowser(browser, serverUrl());
   const page = await context.newPage();
   const email = newEmail(name);
   await page.goto("/sign-up");
@@ -34,8 +48,17 @@ export async function newPerson(browser: Browser, name: string, url = serverUrl(
   return { name, email, context, page };
 }
 
-/** Makes a timeline through the form and waits for its editor. */
+/** Makes an empty timeline and waits for its editor. */
 export async function newTimeline(page: Page, title: string): Promise<string> {
+  const made = await page.request.post("/api/timelines", { data: { title, subject: "" } });
+  expect(made.status()).toBe(200);
+  await page.goto(`/timelines/${((await made.json()) as { id: string }).id}`);
+  await expect(page.getByTestId("next-event")).toBeVisible();
+  return page.url();
+}
+
+/** The same, by the form. */
+export async function newTimelineByForm(page: Page, title: string): Promise<string> {
   await page.goto("/new");
   await page.getByLabel("Title").fill(title);
   await page.getByRole("button", { name: "Make it" }).click();
