@@ -178,7 +178,10 @@ function layRow(row: number[], groups: ReadonlyMap<number, number[]>, level: num
     const own = o.columns(index);
     const moments = own.kind.reduce((n, kind) => n + (kind === SPAN_KIND ? 0 : 1), 0);
     const frame = { width: w, height: o.upright ? uprightLength(moments) : height };
-    const laid = layoutChart({ scale: o.scale, period: o.whenOf(whole) }, own, frame, { upright: o.upright });
+    const laid = layoutChart({ scale: o.scale, period: o.whenOf(whole) }, own, frame, {
+      upright: o.upright,
+      closeUp: true,
+    });
     const used = o.upright ? frame.height : Math.max(90, usedHeight(laid.layout));
     const made = { whole, at: Int32Array.from(index), level, parent: -1, laid, x, y, w, h: HEAD + used + BELOW };
     x += w + GAP;

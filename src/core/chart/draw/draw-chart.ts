@@ -84,7 +84,7 @@ export function drawView(
     drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
     drawToday(shapes, chart, ground, view);
     drawRidge(shapes, laid, ground, view, ridge);
-    drawRidgeWords(shapes, laid, ground, ridge);
+    drawRidgeWords(shapes, laid, ground, view, ridge);
     for (const lane of lanes) {
       const part = add(lane.laid, view, { left: 0, top: lane.top, of: (i) => lane.at[i]!, closeUp: -1 });
       const from = shapes.length;
@@ -139,7 +139,7 @@ function drawOnRidge(
   drawRidge(shapes, laid, ground, view, ridge);
   drawPlumbs(shapes, part, selected, lines.behind);
   if (layout.upright) turn(shapes, from);
-  drawRidgeWords(shapes, laid, ground, ridge);
+  drawRidgeWords(shapes, laid, ground, view, ridge);
   drawLabels(shapes, part, selected);
   move(shapes, from, part.left, part.top);
 }

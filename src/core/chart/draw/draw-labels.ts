@@ -4,10 +4,10 @@ import { countText } from "../labels/counts";
 import {
   BOB,
   DATE_FACE,
-  DATE_SIZE,
+  dateSize,
   FAN,
   INK,
-  LINE,
+  lineOf,
   PAPER,
   QUIET,
   rectangle,
@@ -78,7 +78,9 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     fill: selected ? WASH : PAPER,
     ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
   });
-  const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0);
+  const { type } = layout.setting;
+  const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, type);
+  const [dated, line] = [dateSize(type), lineOf(type)];
   const { colour } = data.looks[data.look[l.i]!]!;
   const marks = markRoom(data, l.i);
   const put = (text: string, tx: number, ty: number, date: boolean, to: "start" | "end") =>
@@ -88,7 +90,7 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       y: ty,
       text,
       face: date ? DATE_FACE : TITLE_FACE,
-      size: date ? DATE_SIZE : size,
+      size: date ? dated : size,
       fill: date ? colour : INK,
       align: to,
     });
@@ -98,7 +100,7 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     at += marks;
     if (t.date) {
       put(t.date, at, y + 14, true, "start");
-      at += textWidth(t.date, DATE_FACE, DATE_SIZE) + DATE_GAP;
+      at += textWidth(t.date, DATE_FACE, dated) + DATE_GAP;
     }
     put(t.lines[0] ?? "", at, y + 14, false, "start");
     return;
@@ -110,22 +112,22 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     shapes.push({ kind: "picture", x: side > 0 ? x : x + w - p, y: y + 1, w: p, h: p, item: t.picture });
     edge += side * (p + PICTURE_GAP);
   }
-  let ty = y + 13;
+  let ty = y + Math.round(type * 0.96);
   let room = marks;
   const first = (text: string, date: boolean) => {
-    const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? DATE_SIZE : size);
+    const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? dated : size);
     // Letter and sign stand before the words, whichever way they hang.
-    if (room > 0) drawMarks(shapes, data, l.i, side > 0 ? edge : edge - width - room, ty - 4.5, colour);
+    if (room > 0) drawMarks(shapes, data, l.i, side > 0 ? edge : edge - width - room, ty - type / 3, colour);
     put(text, side > 0 ? edge + room : edge, ty, date, align);
-    ty += LINE;
+    ty += line;
     room = 0;
   };
   if (t.date) first(t.date, true);
-  for (const [k, line] of t.lines.entries()) {
-    if (k === 0 && !t.date) first(line, false);
+  for (const [k, words] of t.lines.entries()) {
+    if (k === 0 && !t.date) first(words, false);
     else {
-      put(line, edge, ty, false, align);
-      ty += LINE;
+      put(words, edge, ty, false, align);
+      ty += line;
     }
   }
 }

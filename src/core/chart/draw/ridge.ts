@@ -1,6 +1,6 @@
 import { textWidth } from "../../text/measure";
 import { WRITTEN } from "../data/chart-data";
-import { BAND, CAP, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
+import { BAND, CAP, GABLE, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
 import { pointOf } from "../axis/axis";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
@@ -149,18 +149,54 @@ export function drawBands(
   }
 }
 
+/** From where to where the ridge is drawn, px: over the first and the last date by a gable each; as far as it is seen. */
+function ridgeEnds(g: Ground, v: View): [number, number] {
+  const over = GABLE.width + 2;
+  const clip = (x: number) => Math.max(-60, Math.min(g.size + 60, x));
+  return [clip(xOf(g, v, ZERO) - over), clip(xOf(g, v, { hi: g.axis.length, lo: 0 }) + over)];
+}
+
+/** As high as there is room over the ridge; 0 on a line that only stands for it. */
+function gableHeight({ layout }: Laid): number {
+  const high = Math.min(GABLE.height, layout.ridgeTop - 1);
+  return layout.ridge < GABLE.height || high < 4 ? 0 : high;
+}
+
 /** The ridge itself with its ticks, in ridge coordinates. */
 export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
   const { ridgeTop: top, ridge: thick } = laid.layout;
-  const clip = (x: number) => Math.max(-60, Math.min(g.size + 60, x));
-  const a = clip(xOf(g, v, ZERO) - CAP - 4);
-  const b = clip(xOf(g, v, { hi: g.axis.length, lo: 0 }) + CAP + 4);
-  const [mid, foot] = [top + thick / 2, top + thick];
-  shapes.push({
-    kind: "area",
-    points: [a, mid, a + CAP, top, b - CAP, top, b, mid, b - CAP, foot, a + CAP, foot],
-    fill: INK,
-  });
+  const foot = top + thick;
+  const [a, b] = ridgeEnds(g, v);
+  if (g.upright)
+    // Running down, the ridge is a house itself: its roof on the first date.
+    shapes.push({
+      kind: "area",
+      points: [a, top + thick / 2, a + CAP, top, b, top, b, foot, a + CAP, foot],
+      fill: INK,
+    });
+  else {
+    shapes.push({ kind: "area", points: rectangle(a, top, b - a, thick), fill: INK });
+    const high = gableHeight(laid);
+    const wall = (high * GABLE.wall) / GABLE.height;
+    if (high > 0)
+      for (const x of [a, b - GABLE.width])
+        shapes.push({
+          kind: "area",
+          points: [
+            x,
+            top,
+            x,
+            top - wall,
+            x + GABLE.width / 2,
+            top - high,
+            x + GABLE.width,
+            top - wall,
+            x + GABLE.width,
+            top,
+          ],
+          fill: INK,
+        });
+  }
   for (const t of ridge.row.ticks)
     shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
   // Where time changes pace a notch is cut into the foot of the ridge.
@@ -172,7 +208,7 @@ export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge
 }
 
 /** The words of the ridge, in the frame. */
-export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, ridge: Ridge): void {
+export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
   const { ridgeTop: top, ridge: thick } = laid.layout;
   const put = (text: string, from: number, to: number, fill: string) => {
     const middle = (from + to) / 2;
@@ -206,11 +242,13 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, ridge: Ri
   for (const e of ridge.ends) put(e.text, e.from, e.to, SUN);
   // Beside an upright ridge the larger unit stands where no roof does and it does not reach the ridge.
   const beside = laid.layout.roofRows === 0 ? top - 8 : 0;
+  // Where they share their height, words stand behind the gable.
+  const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
   for (const l of ridge.row.larger) {
     if (g.upright && textWidth(l.text, "text600", 12) > beside) continue;
     shapes.push({
       kind: "text",
-      x: g.upright ? 4 : l.x,
+      x: g.upright ? 4 : l.x < clearOfGable ? clearOfGable : l.x,
       y: g.upright ? l.x + 9 : 12,
       text: l.text,
       face: "text600",

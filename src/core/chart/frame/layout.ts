@@ -111,6 +111,8 @@ export interface LayoutOptions {
   bare?: boolean;
   /** No row of roofs more than there must be. */
   lean?: boolean;
+  /** A close-up, beside the chart it belongs to. */
+  closeUp?: boolean;
 }
 
 export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
@@ -201,7 +203,16 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     handY: new Float32Array(m).fill(Number.NaN),
     before: [],
   };
-  const room = { data, byApex, hi, lo, order, ground, depth: depthLeft };
+  const room = {
+    data,
+    byApex,
+    hi,
+    lo,
+    order,
+    ground,
+    depth: depthLeft,
+    oneOfSeveral: (options.lane || options.closeUp) ?? false,
+  };
   let places: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
   if (strip) places = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
   else if (small) places = placeFew(room, none);

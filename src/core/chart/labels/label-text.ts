@@ -1,10 +1,11 @@
 import { cutToWidth, textWidth, wrap } from "../../text/measure";
 import { type ChartData, EMPHASIS } from "../data/chart-data";
-import { DATE_FACE, DATE_SIZE, LINE, TITLE_FACE, titleSize } from "../style/house-style";
+import { DATE_FACE, dateSize, lineOf, TITLE_FACE, TITLE_SIZE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
 
-/** How labels are set: the widest a line may be, how many lines a title has, the side of the picture (0: none). */
+/** How labels are set: the type of titles, the widest a line may be, how many lines a title has, the side of the picture (0: none); px. */
 export interface Setting {
+  type: number;
   most: number;
   lines: number;
   picture: number;
@@ -14,17 +15,32 @@ export interface Setting {
 
 /** From the roomiest to the tightest. */
 export const SETTINGS: readonly Setting[] = [
-  { most: 158, lines: 3, picture: 40, oneLine: false },
-  { most: 150, lines: 2, picture: 36, oneLine: false },
-  { most: 140, lines: 3, picture: 0, oneLine: false },
-  { most: 140, lines: 2, picture: 0, oneLine: false },
-  { most: 118, lines: 2, picture: 0, oneLine: false },
-  { most: 190, lines: 1, picture: 0, oneLine: false },
-  ...[260, 220, 190, 165, 145, 130, 115, 100].map((most) => ({ most, lines: 1, picture: 0, oneLine: true })),
+  { type: 22, most: 256, lines: 4, picture: 190, oneLine: false },
+  { type: 20, most: 236, lines: 4, picture: 156, oneLine: false },
+  { type: 18, most: 216, lines: 4, picture: 128, oneLine: false },
+  { type: 17, most: 202, lines: 4, picture: 116, oneLine: false },
+  { type: 16, most: 188, lines: 4, picture: 104, oneLine: false },
+  { type: 15, most: 174, lines: 4, picture: 84, oneLine: false },
+  { type: 14.25, most: 164, lines: 4, picture: 62, oneLine: false },
+  { type: TITLE_SIZE, most: 158, lines: 3, picture: 40, oneLine: false },
+  { type: TITLE_SIZE, most: 150, lines: 2, picture: 36, oneLine: false },
+  { type: TITLE_SIZE, most: 140, lines: 3, picture: 0, oneLine: false },
+  { type: TITLE_SIZE, most: 140, lines: 2, picture: 0, oneLine: false },
+  { type: TITLE_SIZE, most: 118, lines: 2, picture: 0, oneLine: false },
+  { type: TITLE_SIZE, most: 190, lines: 1, picture: 0, oneLine: false },
+  ...[260, 220, 190, 165, 145, 130, 115, 100].map((most) => ({
+    type: TITLE_SIZE,
+    most,
+    lines: 1,
+    picture: 0,
+    oneLine: true,
+  })),
 ];
+/** The roomiest for a row of several, and for a close-up. */
+export const ROOMIEST_OF_SEVERAL = SETTINGS.findIndex((s) => s.type === TITLE_SIZE);
 /** For timelines too large to be searched for the best: where there is height, and where there is not. */
-export const DENSE: Setting = { most: 150, lines: 1, picture: 0, oneLine: false };
-export const DENSE_LOW: Setting = { most: 180, lines: 1, picture: 0, oneLine: true };
+export const DENSE: Setting = { type: TITLE_SIZE, most: 150, lines: 1, picture: 0, oneLine: false };
+export const DENSE_LOW: Setting = { type: TITLE_SIZE, most: 180, lines: 1, picture: 0, oneLine: true };
 
 /** What a label says, and how much room that takes. */
 export interface LabelText {
@@ -41,33 +57,34 @@ const PICTURE_GAP = 8;
 const DATE_GAP = 6;
 
 export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
-  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0, s.type);
+  const [dated, line] = [dateSize(s.type), lineOf(s.type)];
   const sign = markRoom(data, i);
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
   const title = data.titles[i]!;
   if (s.oneLine) {
     // A date is never cut before its year: where it is too long, a shorter one that says less stands for it.
     const full = data.dates[i]!;
-    const short = textWidth(full, DATE_FACE, DATE_SIZE) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
-    const date = cutToWidth(short, DATE_FACE, DATE_SIZE, most * 0.6);
-    const before = sign + (date ? textWidth(date, DATE_FACE, DATE_SIZE) + DATE_GAP : 0);
-    const line = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
+    const short = textWidth(full, DATE_FACE, dated) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
+    const date = cutToWidth(short, DATE_FACE, dated, most * 0.6);
+    const before = sign + (date ? textWidth(date, DATE_FACE, dated) + DATE_GAP : 0);
+    const words = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
     return {
       date,
-      lines: [line],
+      lines: [words],
       picture: null,
-      w: Math.ceil(before + textWidth(line, TITLE_FACE, size)),
-      h: LINE + 2,
+      w: Math.ceil(before + textWidth(words, TITLE_FACE, size)),
+      h: line + 2,
     };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  const date = cutToWidth(data.dates[i]!, DATE_FACE, DATE_SIZE, Math.min(Math.max(most, 200), frameWidth * 0.42));
+  const date = cutToWidth(data.dates[i]!, DATE_FACE, dated, Math.min(Math.max(most, 200), frameWidth * 0.42));
   const lines = setTitle(title, size, most, s.lines);
-  const dateWidth = date ? textWidth(date, DATE_FACE, DATE_SIZE) : 0;
+  const dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
   let textW = dateWidth + (date ? sign : 0);
   for (const [k, l] of lines.entries())
     textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
-  const textH = (date ? LINE : 0) + lines.length * LINE;
+  const textH = (date ? line : 0) + lines.length * line;
   return {
     date,
     lines,
@@ -95,16 +112,17 @@ export function pictureRoom(s: Setting): number {
 export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: number): number {
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
   const sign = markRoom(data, i);
-  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0);
+  const size = titleSize((data.flags[i]! & EMPHASIS) !== 0, s.type);
   // Here a title has one line, whatever its author broke.
   const title = textWidth(data.titles[i]!.replaceAll("\n", " "), TITLE_FACE, size);
   const full = data.dates[i]!;
-  const dateWidth = full ? textWidth(full, DATE_FACE, DATE_SIZE) : 0;
+  const dateWidth = full ? textWidth(full, DATE_FACE, dateSize(s.type)) : 0;
   if (!s.oneLine) {
     const date = Math.min(dateWidth, Math.min(Math.max(most, 200), frameWidth * 0.42));
     return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
   }
-  const short = dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, DATE_SIZE);
+  const short =
+    dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
   const before = sign + (short > 0 ? Math.min(short, most * 0.6) + DATE_GAP : 0);
   return Math.ceil(before + Math.min(title, Math.max(24, most - before)));
 }

@@ -1,9 +1,18 @@
 import { COUNT_COLUMN } from "../style/house-style";
 import { labelStart } from "./whole-search";
-import { LINE, MORE_ROW } from "../style/house-style";
+import { LINE, lineOf, MORE_ROW } from "../style/house-style";
 import type { Places } from "./places";
 import type { BelowRidge } from "./ranks";
-import { DENSE, DENSE_LOW, type LabelText, labelText, labelWidth, pictureRoom, type Setting } from "./label-text";
+import {
+  DENSE,
+  DENSE_LOW,
+  type LabelText,
+  labelText,
+  labelWidth,
+  pictureRoom,
+  ROOMIEST_OF_SEVERAL,
+  type Setting,
+} from "./label-text";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
 import { type How, searchLabels } from "./search-labels";
@@ -19,7 +28,10 @@ function widthForWords(depth: number): number {
 }
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
-export function placeFew<T extends Places>({ data, byApex, hi, lo, order, ground, depth }: BelowRidge, none: T) {
+export function placeFew<T extends Places>(
+  { data, byApex, hi, lo, order, ground, depth, oneOfSeveral }: BelowRidge,
+  none: T,
+) {
   const fit = fitScale(ground);
   const m = byApex.length;
   // Moments at different instants keep their order on paper, however close they are.
@@ -37,7 +49,14 @@ export function placeFew<T extends Places>({ data, byApex, hi, lo, order, ground
     searchLabels(
       apex,
       (rank, s) => labelText(data, byApex[rank]!, s, wordsWidth(s, how)),
-      { size: ground.size, depth, extent, centred: upright, countRoom },
+      {
+        size: ground.size,
+        depth,
+        extent,
+        centred: upright,
+        countRoom,
+        roomiest: oneOfSeveral ? ROOMIEST_OF_SEVERAL : 0,
+      },
       how,
     );
   let how: How = "quick";
@@ -66,7 +85,7 @@ export function placeFew<T extends Places>({ data, byApex, hi, lo, order, ground
     places.from[r] = places.shift[r]! + labelStart(p.side, along[r]!, upright);
     places.to[r] = places.from[r]! + along[r]!;
   }
-  const tallest = Math.max(LINE + 2, ...places.h);
+  const tallest = Math.max(lineOf(found.setting.type) + 2, ...places.h);
   const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
   if (counted)
     placeRest({ count: m, hi, lo, along, order }, places, {

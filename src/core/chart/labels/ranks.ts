@@ -16,4 +16,6 @@ export interface BelowRidge extends Ranks {
   data: ChartData;
   ground: Ground;
   depth: number;
+  /** One of several ridges in the drawing: its labels are no louder than the others'. */
+  oneOfSeveral: boolean;
 }

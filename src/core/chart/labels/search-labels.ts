@@ -1,5 +1,5 @@
 import { awayCost, type Unplaced, type Placed, placeLabels } from "./whole-search";
-import { LINE } from "../style/house-style";
+import { LINE, lineOf } from "../style/house-style";
 import { type LabelText, type Setting, SETTINGS } from "./label-text";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments. */
@@ -35,6 +35,8 @@ export interface SearchRoom {
   centred: boolean;
   /** What counts take of the depth, px. */
   countRoom: number;
+  /** The first of `SETTINGS` that may be chosen. */
+  roomiest: number;
 }
 
 /**
@@ -52,6 +54,7 @@ export function searchLabels(
   let best: Found | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
+    if (tightness < room.roomiest) continue;
     // Where any arrangement shows all, one of the tightest does.
     if (how !== "quick" && tightness < SETTINGS.length - TIGHTEST) continue;
     // Even perfectly placed, a tighter setting would cost more than what has been found.
@@ -61,9 +64,10 @@ export function searchLabels(
       const { along, across } = room.extent(t);
       return { id: String(rank).padStart(6, "0"), apex: apex[rank]!, w: along, h: across };
     });
-    const tallest = Math.max(LINE + 2, ...labels.map((l) => l.h));
+    const tallest = Math.max(lineOf(setting.type) + 2, ...labels.map((l) => l.h));
     const pitch = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
     const depth = room.depth - (how === "counted" ? room.countRoom : 0);
+    if (tallest > depth && setting !== SETTINGS.at(-1)) continue;
     const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
     // More words than the rows hold in all: a tighter setting is needed, if there is one.
     const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);

@@ -18,6 +18,8 @@ export const UPRIGHT = { roof: 19, gap: 3, top: 6 };
 export const STRIP = { roof: 9, gap: 2, top: 5 };
 export const CAP = 14;
 export const MARGIN = 20;
+/** The small gable on each end of the ridge: how wide, how high its wall and how high all of it, px. */
+export const GABLE = { width: 26, wall: 5, height: 12 };
 export const BOB = 15;
 export const FAN = 18;
 export const SLOPE = 5;
@@ -29,6 +31,9 @@ export const TITLE_FACE: Face = "text600";
 export const DATE_SIZE = 12.5;
 export const TITLE_SIZE = 13.5;
 export const LINE = 17;
+/** What goes with titles of a type size: the date's size, and from line to line, px. */
+export const dateSize = (type: number) => (type * DATE_SIZE) / TITLE_SIZE;
+export const lineOf = (type: number) => Math.round((type * LINE) / TITLE_SIZE);
 
 /** Room for a sign before words, px. */
 export const SIGN_ROOM = 17;
@@ -37,8 +42,8 @@ export const SIGN_ROOM = 17;
 export const RING_ROOM = 23;
 export const RING = 9;
 
-export function titleSize(important: boolean): number {
-  return important ? TITLE_SIZE + 1 : TITLE_SIZE;
+export function titleSize(important: boolean, type = TITLE_SIZE): number {
+  return important ? type + 1 : type;
 }
 
 export function chartTitle(e: TimelineEvent): string {
