@@ -1,6 +1,6 @@
 import { textWidth } from "../../text/measure";
 import { WRITTEN } from "../data/chart-data";
-import { BAND, CAP, GABLE, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
+import { BAND, CAP, GABLE, GABLE_GAP, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
 import { pointOf } from "../axis/axis";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
@@ -151,7 +151,7 @@ export function drawBands(
 
 /** From where to where the ridge is drawn, px: over the first and the last date by a gable each; as far as it is seen. */
 function ridgeEnds(g: Ground, v: View): [number, number] {
-  const over = GABLE.width + 2;
+  const over = GABLE.width + GABLE_GAP;
   const clip = (x: number) => Math.max(-60, Math.min(g.size + 60, x));
   return [clip(xOf(g, v, ZERO) - over), clip(xOf(g, v, { hi: g.axis.length, lo: 0 }) + over)];
 }

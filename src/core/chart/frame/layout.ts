@@ -141,7 +141,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const fit = fitScale(ground);
   const small = data.count <= SMALL;
 
-  const place = { fit, pad, size };
+  const place = { fit, pad, size, gables: !upright && !strip && !options.lane };
   const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
   const arranged = arrangeRoofs(
     options.bare ? pickData(data, []) : data,

@@ -15,8 +15,6 @@ export interface Setting {
 
 /** From the roomiest to the tightest. */
 export const SETTINGS: readonly Setting[] = [
-  { type: 22, most: 256, lines: 4, picture: 190, oneLine: false },
-  { type: 20, most: 236, lines: 4, picture: 156, oneLine: false },
   { type: 18, most: 216, lines: 4, picture: 128, oneLine: false },
   { type: 17, most: 202, lines: 4, picture: 116, oneLine: false },
   { type: 16, most: 188, lines: 4, picture: 104, oneLine: false },

@@ -1,7 +1,7 @@
 import { textWidth } from "../../text/measure";
 import { lengthBetween, plainAt, type Positions } from "../axis/positions";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
-import { SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
+import { GABLE_GAP, SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
 
 /** Where a roof's title stands: on it, or beside it; the same at every zoom. */
@@ -26,6 +26,8 @@ export interface RoofTitles {
 export const INSET = 7;
 export const ASIDE = 6;
 const CLEAR = 8;
+/** Between a title and the end of the frame, px. */
+const EDGE = 4;
 /** Fewer px say nothing. */
 export const LEAST_CUT = 46;
 /** However short, a roof can be seen and pointed at, px. */
@@ -35,6 +37,8 @@ export interface RoofGround {
   fit: number;
   pad: number;
   size: number;
+  /** A gable stands on each end of the ridge: titles of the lowest row stop before it. */
+  gables: boolean;
 }
 
 /**
@@ -61,7 +65,8 @@ export function placeTitles(
   };
   const inRow: number[][] = Array.from({ length: rows }, () => []);
   for (let i = 0; i < n; i++) if (data.kind[i] === SPAN_KIND) inRow[row[i]!]!.push(i);
-  for (const list of inRow) placeInRow(data, p, list, g, cutOnes, t);
+  for (const [k, list] of inRow.entries())
+    placeInRow(data, p, list, g, k === 0 && g.gables ? g.pad - GABLE_GAP : EDGE, cutOnes, t);
   return t;
 }
 
@@ -70,6 +75,7 @@ function placeInRow(
   p: Positions,
   list: number[],
   g: RoofGround,
+  edge: number,
   cutOnes: boolean,
   t: RoofTitles,
 ): void {
@@ -96,10 +102,10 @@ function placeInRow(
     const x1 = Math.max(g.pad + u(i, 3) * g.fit, x0 + LEAST_ROOF);
     const need = w + ASIDE + CLEAR;
     if (t.roofFrom[i]! <= g.fit) set(ON_ROOF, g.fit);
-    else if (need <= room[k + 1]! - taken[k + 1]! && x1 + ASIDE + w <= g.size - 4) {
+    else if (need <= room[k + 1]! - taken[k + 1]! && x1 + ASIDE + w <= g.size - edge) {
       set(AFTER, g.fit);
       taken[k + 1]! += need;
-    } else if (need <= room[k]! - taken[k]! && x0 - ASIDE - w >= 4) {
+    } else if (need <= room[k]! - taken[k]! && x0 - ASIDE - w >= edge) {
       set(BEFORE, g.fit);
       taken[k]! += need;
     } else waiting.push(k);
@@ -111,8 +117,8 @@ function placeInRow(
     const x1 = Math.max(g.pad + u(i, 3) * g.fit, x0 + LEAST_ROOF);
     const rooms: [mode: number, px: number][] = [
       [ON_ROOF, Math.max(0, from(i, 1, i, 2)) * g.fit - 2 * INSET - 2 * SLOPE],
-      [AFTER, Math.min(room[k + 1]! - taken[k + 1]! - ASIDE - CLEAR, g.size - 4 - x1 - ASIDE)],
-      [BEFORE, Math.min(room[k]! - taken[k]! - ASIDE - CLEAR, x0 - ASIDE - 4)],
+      [AFTER, Math.min(room[k + 1]! - taken[k + 1]! - ASIDE - CLEAR, g.size - edge - x1 - ASIDE)],
+      [BEFORE, Math.min(room[k]! - taken[k]! - ASIDE - CLEAR, x0 - ASIDE - edge)],
     ];
     const [mode, px] = rooms.reduce((a, b) => (b[1] > a[1] ? b : a));
     /** The scale from which on all of it has room in a gap of the row, beside what stands there already. */

@@ -20,6 +20,8 @@ export const CAP = 14;
 export const MARGIN = 20;
 /** The small gable on each end of the ridge: how wide, how high its wall and how high all of it, px. */
 export const GABLE = { width: 26, wall: 5, height: 12 };
+/** Between it and the first or the last date, px. */
+export const GABLE_GAP = 2;
 export const BOB = 15;
 export const FAN = 18;
 export const SLOPE = 5;
