@@ -33,7 +33,8 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   const yesterday = new Date(now.getTime() - DAY_MS);
   const attempts = await sql`delete from sign_in_attempt where last_at < ${yesterday} returning name`;
   const tried = await sql`delete from tried where at < ${yesterday} returning name`;
-  await sql`delete from job where ended_at < ${yesterday}`;
+  // What was killed and never begun again has no end.
+  await sql`delete from job where coalesce(ended_at, begun_at + interval '7 days') < ${yesterday}`;
   await sql`delete from address_check where checked_at < ${new Date(now.getTime() - 400 * DAY_MS)}`;
   const pages = await sql`delete from page where build <> ${build} and build not like ${`${build}-%`} returning build`;
   await sql`delete from thumbnail where build <> ${build}`;

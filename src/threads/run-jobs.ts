@@ -3,10 +3,13 @@
 import "server-only";
 import { db } from "@/server/db/pool";
 import { isFailure } from "@/server/http/failure";
+import { TIDYING } from "@/server/jobs/kinds";
 import { addJob } from "@/server/jobs/queue";
 import { beginRunner, cleanQueue, type Running, type Works } from "@/server/jobs/runner";
 import { moveBlobs } from "@/server/media/blobs";
 import { addressesOf, checkAddresses, dueAddresses } from "@/server/media/check-addresses";
+import { findPage } from "@/server/timelines/publish";
+import { hasThumbnail } from "@/server/timelines/queries";
 import { tidy } from "@/server/tidy";
 import { inThread } from "./in-thread";
 import type { PageOptions } from "./make-page";
@@ -21,15 +24,15 @@ const THUMBNAILS = 20;
 const FILES = 200;
 const AGAIN_MS = 5_000;
 
+/** How something is drawn in a thread: one at a time of a document. */
+const drawing = (key: string, what: string) => ({ in: "drawings", key, what, limitMs: DRAWING_MS }) as const;
+const made = (done: unknown) => (isFailure(done) ? done : null);
+
 const WORKS: Works = {
   thumbnail: async ({ timeline }) => {
-    const done = await inThread("thumbnail", [timeline, BUILD], {
-      in: "drawings",
-      key: timeline,
-      what: `thumbnail of ${timeline}`,
-      limitMs: DRAWING_MS,
-    });
-    return isFailure(done) ? done : null;
+    // Asked for again while it was being made.
+    if (await hasThumbnail(timeline, BUILD)) return null;
+    return made(await inThread("thumbnail", [timeline, BUILD], drawing(timeline, `thumbnail of ${timeline}`)));
   },
   thumbnails: async () => {
     const due = await db()<{ id: string }[]>`
@@ -41,23 +44,12 @@ const WORKS: Works = {
     return null;
   },
   reader_page: async ({ version, name, options }) => {
-    const done = await inThread("versionPage", [version, name, options as PageOptions, BUILD], {
-      in: "drawings",
-      key: version,
-      what: `${version} ${name}`,
-      limitMs: PAGE_MS,
-    });
-    return isFailure(done) ? done : null;
+    if (await findPage(version, name)) return null;
+    const how = { ...drawing(version, `${version} ${name}`), limitMs: PAGE_MS };
+    return made(await inThread("versionPage", [version, name, options as PageOptions, BUILD], how));
   },
-  submission_drawing: async ({ submission }) => {
-    const done = await inThread("drawSubmission", [submission], {
-      in: "drawings",
-      key: submission,
-      what: `drawing of ${submission}`,
-      limitMs: DRAWING_MS,
-    });
-    return isFailure(done) ? done : null;
-  },
+  submission_drawing: async ({ submission }) =>
+    made(await inThread("drawSubmission", [submission], drawing(submission, `drawing of ${submission}`))),
   prune: async () => {
     await tidy(BUILD);
     await cleanQueue();
@@ -90,7 +82,7 @@ export function beginJobs(stopped: () => void = () => {}): void {
   const again = async () => {
     try {
       running = await beginRunner(WORKS);
-      await addJob(db(), "prune", "regular", {}, { lane: "prune" });
+      await addJob(db(), "prune", "regular", {}, { lane: TIDYING });
       await running.ended;
     } catch (error) {
       if (!stopping) console.error("Jobs are not done just now; it is tried again in a few seconds.", error);

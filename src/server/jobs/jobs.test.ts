@@ -173,6 +173,45 @@ describe("jobs", () => {
     expect(times).toBe(1);
   });
 
+  it("go on after the connection that says a runner lives was cut, and no other is used up", async () => {
+    await begin({});
+    expect(await wait("before")).toBeNull();
+    for (let cut = 0; cut < 3; cut++) {
+      const [old] = await db()<{ id: number }[]>`select id from job_runner`;
+      await db()`
+        select pg_terminate_backend(pid) from pg_locks where locktype = 'advisory' and objid = ${old!.id}
+          and database = (select oid from pg_database where datname = current_database())`;
+      await expect
+        .poll(async () => (await db()<{ id: number }[]>`select id from job_runner`).map((r) => r.id), {
+          timeout: 20_000,
+        })
+        .not.toContain(old!.id);
+    }
+    expect(await wait("after")).toBeNull();
+    // Every connection of the pool can still be had at once.
+    const held = await Promise.all(Array.from({ length: 11 }, () => db().reserve()));
+    for (const sql of held) sql.release();
+  });
+
+  it("hear that they are to stop at their next report, also where the notice was missed", async () => {
+    const [began, go, ended] = [gate(), gate(), gate<boolean>()];
+    await begin({
+      addresses: async (_: unknown, { signal, report }: AtWork) => {
+        began.open();
+        await go.passed;
+        await report(1, 2);
+        ended.open(signal.aborted);
+        return null;
+      },
+    });
+    const id = await addJob(db(), "addresses", "t", { timeline: "t" });
+    await began.passed;
+    await db()`update job set stop = true where id = ${id}`;
+    go.open();
+    expect(await ended.passed).toBe(true);
+    await expect.poll(() => findJob(id).then((j) => j!.state)).toBe("stopped");
+  });
+
   it("that nobody does are told of as a queue that is too long", async () => {
     expect(await doneJob("thumbnail", "t", { timeline: "t" }, { limitMs: 50 })).toEqual(fail("busy"));
   });

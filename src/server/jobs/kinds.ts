@@ -18,6 +18,10 @@ export interface Inputs {
   published_addresses: Record<string, never>;
 }
 
+/** Jobs that take minutes share these lanes, one at a time in each. */
+export const TIDYING = "tidying";
+export const ADDRESS_LANES = ["addresses 1", "addresses 2"] as const;
+
 export type Kind = keyof Inputs;
 
 /** How a job ended, or how far it is. */

@@ -9,10 +9,10 @@ import {
   type WorkerEvents,
 } from "graphile-worker";
 import { EventEmitter } from "node:events";
-import type { ReservedSql } from "postgres";
+import postgres from "postgres";
 import { db } from "../db/pool";
 import { type Failure, isFailure } from "../http/failure";
-import type { Inputs, Kind } from "./kinds";
+import { ADDRESS_LANES, type Inputs, type Kind, TIDYING } from "./kinds";
 
 /** What a job may do while it works. */
 export interface AtWork {
@@ -27,13 +27,14 @@ export interface AtWork {
 export type Works = { [K in Kind]: (input: Inputs[K], at: AtWork) => Promise<Failure | null> };
 
 /** When what nobody asks for is done: minute, hour, day of the month, month, day of the week. */
-const REGULAR: { kind: Kind; when: string }[] = [
-  { kind: "thumbnails", when: "* * * * *" },
-  { kind: "prune", when: "17 * * * *" },
-  { kind: "move_files", when: "*/5 * * * *" },
-  { kind: "published_addresses", when: "43 3 * * *" },
+const REGULAR: { kind: Kind; when: string; lane: string }[] = [
+  { kind: "thumbnails", when: "* * * * *", lane: "thumbnails" },
+  { kind: "prune", when: "17 * * * *", lane: TIDYING },
+  { kind: "move_files", when: "*/5 * * * *", lane: TIDYING },
+  { kind: "published_addresses", when: "43 3 * * *", lane: ADDRESS_LANES[0] },
 ];
-const AT_ONCE = 4;
+/** More than the lanes of slow jobs together, so that what somebody waits for is never behind them all. */
+const AT_ONCE = 5;
 const POLL_MS = 2_000;
 /** How often a runner looks whether others have died. */
 const LOOK_MS = 5_000;
@@ -71,23 +72,41 @@ export async function beginRunner(works: Works, regular = true): Promise<Running
   const workers: string[] = [];
   events.on("worker:create", ({ worker }) => workers.push(worker.workerId));
   const alive = new Alive(workers);
-  await alive.look();
-  const runner: Runner = await run({
-    connectionString: process.env.DATABASE_URL!,
-    concurrency: AT_ONCE,
-    maxPoolSize: AT_ONCE + 1,
-    pollInterval: POLL_MS,
-    noHandleSignals: true,
-    taskList,
-    events,
-    logger: new Logger(() => (level, message) => {
-      if (level === "error") console.error(message);
-    }),
-    parsedCronItems: parseCronItems(
-      regular ? REGULAR.map(({ kind, when }) => ({ task: kind, match: when, options: { queueName: kind } })) : [],
-    ),
+  const giveUp = async () => {
+    await ears.unlisten().catch(() => {});
+    await alive.end();
+  };
+  const begun = async (): Promise<Runner> => {
+    await alive.look();
+    const runner = await run({
+      connectionString: process.env.DATABASE_URL!,
+      concurrency: AT_ONCE,
+      maxPoolSize: AT_ONCE + 1,
+      pollInterval: POLL_MS,
+      noHandleSignals: true,
+      taskList,
+      events,
+      logger: new Logger(() => (level, message) => {
+        if (level === "error") console.error(message);
+      }),
+      parsedCronItems: parseCronItems(
+        // What fails comes again by itself.
+        regular
+          ? REGULAR.map(({ kind, when, lane }) => ({
+              task: kind,
+              match: when,
+              options: { queueName: lane, maxAttempts: 1 },
+            }))
+          : [],
+      ),
+    });
+    await alive.look();
+    return runner;
+  };
+  const runner = await begun().catch(async (error: unknown) => {
+    await giveUp();
+    throw error;
   });
-  await alive.look();
   const timer = setInterval(() => void alive.look().catch(console.error), LOOK_MS);
   timer.unref();
   return {
@@ -95,8 +114,7 @@ export async function beginRunner(works: Works, regular = true): Promise<Running
     stop: async () => {
       clearInterval(timer);
       await runner.stop().catch(() => {});
-      await ears.unlisten().catch(() => {});
-      await alive.end();
+      await giveUp();
     },
   };
 }
@@ -138,7 +156,10 @@ async function work<K extends Kind>(
       signal,
       askedAt: begun.askedAt,
       report: async (done, total) => {
-        await sql`update job set done = ${done}, total = ${total} where id = ${id}`;
+        const [row] = await sql<{ stop: boolean }[]>`
+          update job set done = ${done}, total = ${total} where id = ${id} returning stop`;
+        // A notice may be missed.
+        if (row?.stop) stop.abort();
       },
     });
   } catch (error) {
@@ -162,7 +183,9 @@ async function end(id: number, state: "done" | "failed" | "stopped", failed: str
 
 /** That this runner lives, as a lock of the database that ends with its connection; and what those who do not had begun. */
 class Alive {
-  private own: { sql: ReservedSql; id: number } | null = null;
+  /** A connection of its own, which makes itself anew when it is lost; one of the pool that is held would not. */
+  private readonly sql = postgres(process.env.DATABASE_URL!, { max: 1, onnotice: () => {} });
+  private id: number | null = null;
   private readonly workers: readonly string[];
 
   constructor(workers: readonly string[]) {
@@ -170,20 +193,8 @@ class Alive {
   }
 
   async look(): Promise<void> {
-    if (this.own) {
-      try {
-        const [there] = await this.own.sql`
-          update job_runner set workers = ${[...this.workers]} where id = ${this.own.id} and exists (
-            select from pg_locks where locktype = 'advisory' and pid = pg_backend_pid() and classid = ${ALIVE} and objid = ${this.own.id})
-          returning id`;
-        // The connection was lost, and the lock with it: somebody else may have taken this runner for dead.
-        if (!there) await this.end();
-      } catch {
-        this.own = null;
-      }
-    }
-    this.own ??= await this.begin();
-    const { sql, id } = this.own;
+    const { sql } = this;
+    const id = (this.id = (await this.holds()) ?? (await this.begin()));
     const others = await sql<{ id: number; workers: string[] }[]>`
       select id, workers from job_runner where id <> ${id}`;
     for (const other of others) {
@@ -201,25 +212,29 @@ class Alive {
   }
 
   async end(): Promise<void> {
-    const own = this.own;
-    this.own = null;
-    if (!own) return;
-    try {
-      await own.sql`delete from job_runner where id = ${own.id}`;
-      await own.sql`select pg_advisory_unlock(${ALIVE}, ${own.id})`;
-    } catch {
-      // gone with its connection
-    } finally {
-      own.sql.release();
-    }
+    if (this.id !== null) await this.sql`delete from job_runner where id = ${this.id}`.catch(() => {});
+    this.id = null;
+    await this.sql.end({ timeout: 1 }).catch(() => {});
   }
 
-  private async begin(): Promise<{ sql: ReservedSql; id: number }> {
-    const sql = await db().reserve();
-    const [row] = await sql<
+  /** This runner's number while its lock is held; null where the connection, and the lock with it, was lost. */
+  private async holds(): Promise<number | null> {
+    const { sql, id } = this;
+    if (id === null) return null;
+    const [there] = await sql`
+      update job_runner set workers = ${[...this.workers]} where id = ${id} and exists (
+        select from pg_locks where locktype = 'advisory' and pid = pg_backend_pid() and classid = ${ALIVE} and objid = ${id})
+      returning id`;
+    if (there) return id;
+    await sql`delete from job_runner where id = ${id}`;
+    return null;
+  }
+
+  private async begin(): Promise<number> {
+    const [row] = await this.sql<
       { id: number }[]
     >`insert into job_runner (workers) values (${[...this.workers]}) returning id`;
-    await sql`select pg_advisory_lock(${ALIVE}, ${row!.id})`;
-    return { sql, id: row!.id };
+    await this.sql`select pg_advisory_lock(${ALIVE}, ${row!.id})`;
+    return row!.id;
   }
 }

@@ -75,6 +75,8 @@ const LOOSE_MS = 3_600_000;
 
 /** Removes from the outside store what no row names; gives how many files. */
 export async function removeLoose(now: Date, most: number): Promise<number> {
+  // Without the store's address nothing can be removed there; the notes stay for when it is known again.
+  if (!process.env.S3_ENDPOINT) return 0;
   const before = new Date(now.getTime() - LOOSE_MS);
   let removed = 0;
   for (; removed < most; removed++) {

@@ -244,7 +244,11 @@ export async function makePicture(
   if (full) return full;
   const encoded = await encodePicture(bytes);
   if (isFailure(encoded)) return encoded;
-  return db().begin(async (tx) => (await findMedia(tx, await storePicture(tx, timeline, account, name, encoded)))!);
+  // In the lane of uploads: each may need a second connection, and a few of them never take them all.
+  const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
+    db().begin(async (tx) => (await findMedia(tx, await storePicture(tx, timeline, account, name, encoded)))!),
+  );
+  return isFailure(done) ? done : done.ok;
 }
 
 async function storePicture(

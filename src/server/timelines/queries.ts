@@ -137,6 +137,14 @@ export async function findThumbnail(timeline: string): Promise<string | null | u
   return row?.svg;
 }
 
+/** Whether the chart in small is drawn as the timeline stands now. */
+export async function hasThumbnail(timeline: string, build: string): Promise<boolean> {
+  const [row] = await db()`
+    select from thumbnail h join timeline t on t.id = h.timeline_id and t.seq = h.seq
+    where h.timeline_id = ${timeline} and h.build = ${build}`;
+  return row !== undefined;
+}
+
 export interface HistoryRow {
   seq: number;
   at: Date;

@@ -248,7 +248,7 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
     if (g.upright && textWidth(l.text, "text600", 12) > beside) continue;
     shapes.push({
       kind: "text",
-      x: g.upright ? 4 : l.x < clearOfGable ? clearOfGable : l.x,
+      x: g.upright ? 4 : Math.max(l.x, clearOfGable),
       y: g.upright ? l.x + 9 : 12,
       text: l.text,
       face: "text600",

@@ -1,5 +1,6 @@
 import { db } from "@/server/db/pool";
 import { memberRoute } from "@/server/http/route";
+import { ADDRESS_LANES } from "@/server/jobs/kinds";
 import { addJob, lastJob, stopJob } from "@/server/jobs/queue";
 import { addressesOf } from "@/server/media/check-addresses";
 import { requireRight } from "@/server/timelines/access";
@@ -22,7 +23,9 @@ export const POST = memberRoute({}, async ({ user, params }) => {
     await tx`select from timeline where id = ${timeline} for update`;
     const [busy] = await tx`
       select from job where kind = 'addresses' and about = ${timeline} and state in ('waiting', 'running') limit 1`;
-    if (!busy) await addJob(tx, "addresses", timeline, { timeline }, { by: user.id, lane: user.id });
+    // Not in the lane of this person's drawings, which would wait for it.
+    const lane = ADDRESS_LANES[timeline.charCodeAt(0) % ADDRESS_LANES.length]!;
+    if (!busy) await addJob(tx, "addresses", timeline, { timeline }, { by: user.id, lane });
   });
   return state(timeline);
 });
