@@ -93,7 +93,7 @@ test("what was arranged is published as it was, and later changes wait for the n
   const reader = await (
     await browser.newContext({ viewport: { width: 1280, height: 900 }, reducedMotion: "reduce" })
   ).newPage();
-  await reader.goto(published);
+  await reader.goto(`${published}#chart`);
   const live = reader.locator(".chart-live");
   await expect(live.getByRole("button", { name: /^Close-up A of The night, 2 parts, open/ })).toBeVisible();
   await expect.poll(async () => (await place(reader, "Rope ferry", ", Last ferry, event"))[1]).toBe(70);
@@ -107,7 +107,7 @@ test("what was arranged is published as it was, and later changes wait for the n
   expect(await box(event(reader, "Rope ferry"))).toEqual(before);
   // Without a script the same is drawn.
   const still = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
-  await still.goto(published);
+  await still.goto(`${published}#chart`);
   await expect(still.locator(".chart svg:visible").getByText("The night").first()).toBeVisible();
 });
 

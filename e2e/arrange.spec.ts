@@ -145,8 +145,8 @@ test("a close-up: opens by itself, is closed and opened by its letter and in the
   await saved(page);
 
   // As a reader sees it: after their whole, indented; the close-up closes for this reader only.
-  await page.goto(`${page.url().split(/[?#]/)[0]}/reader`);
-  const titles = page.locator("ol.events h3");
+  await page.goto(`${page.url().split(/[?#]/)[0]}/reader#chart`);
+  const titles = page.locator("ol.events h2");
   await expect(titles).toHaveText([
     "Rope ferry",
     "Timber bridge",
@@ -157,7 +157,7 @@ test("a close-up: opens by itself, is closed and opened by its letter and in the
     "Two boats out",
     "Last ferry",
   ]);
-  await expect(page.locator("ol.events li.part h3")).toHaveText([
+  await expect(page.locator("ol.events li.part h2")).toHaveText([
     "Lamp lost",
     "Bell rung",
     "East quay under water",

@@ -79,14 +79,28 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.goto("/");
   await nothingFound(page, "home");
   await page.goto(`${address}/reader`);
-  await nothingFound(page, "draft as a reader, chart");
-  await anybody.goto(published);
+  await nothingFound(page, "draft as a reader, beginning");
+  await anybody.goto(`${published}#chart`);
   await nothingFound(anybody, "published, chart");
+  await anybody
+    .locator(".chart-live")
+    .getByRole("button", { name: /, event 1 of/ })
+    .press("Enter");
+  await expect(anybody.locator("article.hung")).toBeVisible();
+  await nothingFound(anybody, "published, an event opened");
   await anybody.getByRole("link", { name: "Read", exact: true }).click();
   await nothingFound(anybody, "published, read");
   await anybody.setViewportSize({ width: 390, height: 844 });
   await anybody.goto(published);
-  await nothingFound(anybody, "published on a phone");
+  await nothingFound(anybody, "published on a phone, beginning");
+  await anybody.getByRole("link", { name: "Chart", exact: true }).click();
+  await nothingFound(anybody, "published on a phone, chart");
+  await anybody
+    .locator(".chart-live")
+    .getByRole("button", { name: /, event 1 of/ })
+    .press("Enter");
+  await expect(anybody.locator("article.hung")).toBeVisible();
+  await nothingFound(anybody, "published on a phone, an event opened");
   // The teacher's side, and a student's.
   await page.goto("/classes");
   await nothingFound(page, "new class");

@@ -298,7 +298,7 @@ test("a sign, lines, marks of one's own and the first view reach the reader, who
   ).newPage();
   const failed: string[] = [];
   nobody.on("console", (m) => m.type() === "error" && failed.push(m.text()));
-  await nobody.goto(link);
+  await nobody.goto(`${link}#chart`);
   const seen = () => new URL(nobody.url()).searchParams.get("view");
   await expect.poll(seen).toBe(stored);
   await nobody.getByRole("button", { name: "Whole timeline" }).click();
@@ -313,7 +313,7 @@ test("a sign, lines, marks of one's own and the first view reach the reader, who
 
   // Without a script the chart is there all the same, with links.
   const still = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
-  await still.goto(link);
+  await still.goto(`${link}#chart`);
   await expect(still.getByRole("link", { name: /Rope ferry, event 1 of 8/ }).first()).toBeVisible();
 });
 

@@ -33,6 +33,7 @@ test("work comes back to improve and is handed in again; both are side by side a
     desk.getByRole("link", { name: "Look at the draft" }).click(),
   ]);
   await expect(draft.getByText("This is the draft as it stands now.")).toBeVisible();
+  await draft.getByRole("link", { name: "Open the chart" }).first().click();
   await expect(draft.getByRole("button", { name: /Rope ferry/ })).toBeVisible();
   await draft.close();
 

@@ -285,6 +285,7 @@ test("without a class: a frozen, dated copy by its own link and as a file, whate
   const page = await visitor.newPage();
   await page.goto(link);
   await expect(page.getByText(/^A frozen copy of/)).toBeVisible();
+  await page.getByRole("link", { name: "Open the chart" }).first().click();
   await expect(page.getByRole("button", { name: /Rope ferry/ })).toBeVisible();
   await nia.page.getByRole("button", { name: "Share" }).click();
   await copy.getByRole("button", { name: "Close the link" }).click();

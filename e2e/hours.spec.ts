@@ -33,6 +33,6 @@ test("a day of hours is written without a date, and dated by one setting", async
   await expect(sheet.getByText("✓ Thursday 14 November 1872 5:40 am")).toBeVisible();
   await saved(page);
   const id = page.url().split("/").at(-1)!.split("#")[0];
-  await page.goto(`/timelines/${id}/reader`);
+  await page.goto(`/timelines/${id}/reader#chart`);
   await expect(page.getByRole("button", { name: /^5:40 am, Hives opened/ })).toBeVisible();
 });

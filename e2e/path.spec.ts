@@ -227,6 +227,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
       page.getByRole("link", { name: "See it as a reader" }).click(),
     ]);
     await expect(reader.getByText("This is how a reader will see it")).toBeVisible();
+    await reader.getByRole("link", { name: "Open the chart" }).first().click();
     await expect(reader.getByRole("button", { name: /Rope ferry licensed/ })).toBeVisible();
     await reader.getByRole("link", { name: "Read", exact: true }).click();
     await expect(reader.getByRole("heading", { name: "Rope ferry licensed to the Tolley family" })).toBeVisible();
@@ -261,6 +262,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     });
     const response = await visitor.goto(link);
     expect(response!.headers()["content-security-policy"]).not.toContain("unsafe");
+    await visitor.getByRole("link", { name: "Open the chart" }).first().click();
     await expect(visitor.getByRole("button", { name: /Steam mill/ })).toBeVisible();
     await visitor.getByRole("link", { name: "Read", exact: true }).click();
     const ferry = visitor.getByRole("listitem").filter({ has: visitor.getByRole("heading", { name: /Rope ferry/ }) });

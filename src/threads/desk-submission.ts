@@ -4,6 +4,7 @@ import { toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson, type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
 import { whenLabel } from "@/core/time/write-when";
+import { ITEM, valuesOf } from "@/core/timeline/fields";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
@@ -106,6 +107,7 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
                 kind: i.kind,
                 path: `/submissions/${s.id}/media/${i.media}`,
                 text: i.text,
+                caption: i.caption ?? "",
                 credit: [i.credit, i.licence].filter(Boolean).join(", "),
               },
             ]
@@ -133,7 +135,15 @@ function groupsOf(f: Frozen): Map<string, Items> {
 
 /** Whether title, date, words and everything that belongs to an event is as it was. */
 function isSame(a: FrozenEvent, b: FrozenEvent, itemsA: Items, itemsB: Items): boolean {
+  // A version of before a field was there has none of it, which is no change.
+  const whole = (items: Items) => items.map((i) => ({ id: i.id, ...valuesOf(ITEM, i) }));
   const said = (e: FrozenEvent, items: Items) =>
-    canonicalJson({ title: e.title, when: e.when, category: e.category, description: e.description, items });
+    canonicalJson({
+      title: e.title,
+      when: e.when,
+      category: e.category,
+      description: e.description,
+      items: whole(items),
+    });
   return said(a, itemsA) === said(b, itemsB);
 }

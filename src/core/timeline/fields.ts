@@ -162,6 +162,8 @@ export const ITEM = {
   height: whole(1, 1_000_000, { fixed: true }),
   /** Media: what it shows, in words; source and link: the text. */
   text: text(2_000),
+  /** Media: what stands under it, for everybody to read. */
+  caption: text(500),
   credit: text(300),
   licence: text(120),
   /** Web address: where a picture was found, where a source or link leads. */

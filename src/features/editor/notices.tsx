@@ -105,7 +105,7 @@ function textsOf(ops: readonly Op[]): string[] {
       return [when, title, shortTitle, name, text].flatMap(words);
     }
     return "value" in op &&
-      ["title", "shortTitle", "when", "name", "text", "subject", "byline", "credit"].includes(op.field)
+      ["title", "shortTitle", "when", "name", "text", "subject", "byline", "caption", "credit"].includes(op.field)
       ? words(op.value)
       : [];
   });

@@ -7,6 +7,8 @@ export interface DeskMedium {
   /** The address without the size at its end. */
   path: string;
   text: string;
+  /** What stands under it, for everybody. */
+  caption: string;
   credit: string;
 }
 

@@ -154,7 +154,10 @@ function Medium({ medium: m }: { medium: DeskMedium }) {
           className="w-60"
         />
       )}
-      <figcaption className="text-[12px] text-quiet">{m.credit || WORDS.noCredit}</figcaption>
+      <figcaption className="text-[12px] text-quiet">
+        {m.caption ? <b className="text-ink">{m.caption} </b> : null}
+        {m.credit || WORDS.noCredit}
+      </figcaption>
     </figure>
   );
 }

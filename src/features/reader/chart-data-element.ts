@@ -12,11 +12,14 @@ export function chartDataText(f: Frozen): string {
     events: f.events.map((e): FrozenEvent => ({ ...e, description: [] })),
     items: f.items
       .filter((i) => i.list === "media" && i.kind === "picture" && i.of !== "timeline")
-      .map((i) => ({ ...i, text: "", credit: "", licence: "", address: "" })),
+      .map((i) => ({ ...i, text: "", caption: "", credit: "", licence: "", address: "" })),
   };
   return JSON.stringify(chart).replaceAll("<", "\\u003c");
 }
 
-export function readChartData(text: string): Timeline {
+/** What a reader's page knows of its timeline. */
+export type ReaderTimeline = Timeline;
+
+export function readChartData(text: string): ReaderTimeline {
   return timelineFromFrozen(JSON.parse(text) as Frozen);
 }

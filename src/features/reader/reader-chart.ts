@@ -8,6 +8,8 @@ import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";
+import { Opened } from "./reader-open";
+import { Pictures } from "./reader-pictures";
 import { mannerOf } from "@/core/timeline/read-options";
 
 /** The frame's height for the width there is: what the drawing needs, up to this much. */
@@ -15,7 +17,10 @@ function heightFor(width: number): number {
   return width > 1_000 ? 720 : width > 700 ? 760 : 860;
 }
 
-function start(): void {
+/** While an event hangs open the chart is as high as the window, but no lower than this, px. */
+const LEAST_OPEN = 480;
+
+function start(pictures: Pictures): void {
   const data = document.getElementById(CHART_DATA);
   const section = document.getElementById("chart");
   const still = section?.querySelector<HTMLElement>(".chart");
@@ -43,7 +48,13 @@ function start(): void {
   const list = makeList(timeline);
 
   const addressed = () => new URLSearchParams(location.search).get("view");
+  let open = false;
   const size = () => {
+    if (open) {
+      const above = box.getBoundingClientRect().top + window.scrollY;
+      box.style.height = `${Math.max(LEAST_OPEN, window.innerHeight - above)}px`;
+      return;
+    }
     const width = Math.max(280, still.clientWidth || section.clientWidth);
     const upright = width <= 560;
     const moments = [...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length;
@@ -62,9 +73,9 @@ function start(): void {
         const media = timeline.items.get(item)?.media;
         return media ? `${mediaPath}/${media}/small` : null;
       },
-      select: (id, open) => {
-        stage.select(id);
-        if (id && open) location.hash = `e-${id}`;
+      select: (id, opens) => {
+        if (!open) stage.select(id);
+        if (id && opens) location.hash = `e-${id}`;
       },
       list: (ids) => list.show(ids),
       seen: (text, whole) => {
@@ -90,6 +101,9 @@ function start(): void {
     },
     () => new Worker("/reader/chart-worker.js", { type: "module" }),
   );
+  const hint = document.createElement("p");
+  hint.textContent = WORDS.pressAnEvent;
+  bar.append(hint);
   const out = button("–", WORDS.zoomOut, () => stage.zoomBy(-1));
   button("+", WORDS.zoomIn, () => stage.zoomBy(1));
   const all = button(WORDS.wholeTimeline, WORDS.wholeTimeline, () => stage.whole());
@@ -98,12 +112,29 @@ function start(): void {
   stage.lookAtText(addressed() ?? timeline.firstView);
   const shown = () => stage.show({ timeline, hidden: new Set(hidden), upright: null, rows: null });
   shown();
+  const opened = new Opened({
+    box,
+    section,
+    stage,
+    timeline: () => timeline,
+    pictures,
+    fit: (on) => {
+      open = on;
+      size();
+    },
+  });
   let width = section.clientWidth;
   new ResizeObserver(() => {
     if (section.clientWidth === width || section.clientWidth === 0) return;
     width = section.clientWidth;
     size();
+    opened.place();
   }).observe(section);
+  window.addEventListener("resize", () => {
+    if (!open) return;
+    size();
+    opened.place();
+  });
 
   // The key is the filter.
   for (const item of section.querySelectorAll<HTMLElement>(".key li")) {
@@ -133,7 +164,7 @@ function makeList(timeline: ReturnType<typeof readChartData>): { show: (ids: str
   return {
     show: (ids) => {
       const heading = document.createElement("h2");
-      heading.textContent = `${ids.length} ${ids.length === 1 ? "event" : "events"} here`;
+      heading.textContent = WORDS.eventsHere(ids.length);
       const items = document.createElement("ul");
       for (const id of ids.slice(0, 500)) {
         const e = timeline.events.get(id);
@@ -143,13 +174,13 @@ function makeList(timeline: ReturnType<typeof readChartData>): { show: (ids: str
         a.href = `#e-${id}`;
         const date = document.createElement("strong");
         date.textContent = whenLabel(e.when, mannerOf(timeline));
-        a.append(date, ` ${e.title || "Untitled"}`);
+        a.append(date, ` ${e.title || WORDS.untitled}`);
         li.append(a);
         items.append(li);
       }
       const close = document.createElement("button");
       close.type = "button";
-      close.textContent = "Close";
+      close.textContent = WORDS.close;
       dialog.replaceChildren(heading, items, close);
       dialog.setAttribute("aria-label", heading.textContent);
       dialog.showModal();
@@ -157,4 +188,17 @@ function makeList(timeline: ReturnType<typeof readChartData>): { show: (ids: str
   };
 }
 
-start();
+/** The chart begins when it is first shown: hidden it has no width. */
+function whenShown(): void {
+  const section = document.getElementById("chart");
+  if (!section) return;
+  const pictures = new Pictures();
+  const watch = new ResizeObserver(() => {
+    if (section.clientWidth === 0) return;
+    watch.disconnect();
+    start(pictures);
+  });
+  watch.observe(section);
+}
+
+whenShown();

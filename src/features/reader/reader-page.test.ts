@@ -73,9 +73,9 @@ describe("the reader's page", () => {
   it("holds one script of its own, the chart's and its data, and one style, and nothing from another server", () => {
     const html = page();
     expect([...html.matchAll(/<script[^>]*>/g)].map((m) => m[0])).toEqual([
+      "<script>",
       '<script type="application/json" id="chart-data" data-media="/t/abc/media">',
       '<script src="/reader/chart.js?1" defer>',
-      "<script>",
     ]);
     expect(html.match(/<\/script>/g)).toHaveLength(3);
     expect(html.match(/<style/g)).toHaveLength(1);
@@ -92,7 +92,7 @@ describe("the reader's page", () => {
     expect(html).toContain('width="640" height="400"');
   });
 
-  it("puts parts directly after their whole, deeper ones further in, with the time of day where that tells them apart", () => {
+  it("puts parts directly after their whole, deeper ones further in, each with its date in full", () => {
     const night = readWhen("14 Nov 1872 16:00 - 15 Nov 1872 06:00");
     const made = [
       { ...emptyEvent("x"), title: "Mill", when: readWhen("14 Nov 1872 20:00") },
@@ -104,8 +104,70 @@ describe("the reader's page", () => {
     const html = page({ frozen: toFrozen(t) });
     const list = [...html.matchAll(/<li class="([^"]*)" id="e-(\w)"/g)].map((m) => `${m[2]} ${m[1]}`);
     expect(list).toEqual(["n event", "p event part part-1", "q event part part-2", "x event"]);
-    expect(html).toContain(">19:30</p>");
+    expect(html).toContain(">14 Nov 1872 19:30</p>");
     expect(html).toContain("10 minutes later");
+  });
+
+  it("begins with what it is: title, by whom, its cover in its proportion, how much there is, and the ways into it", () => {
+    const cover = {
+      ...emptyItem("v"),
+      list: "media" as const,
+      kind: "picture" as const,
+      media: "m9",
+      width: 300,
+      height: 600,
+    };
+    const frozen = toFrozen({
+      ...timeline,
+      title: "Ways",
+      byline: "Nia",
+      items: new Map(timeline.items).set("v", cover),
+    });
+    const html = page({ frozen });
+    const begin = html.slice(html.indexOf('<section id="begin"'), html.indexOf('<section id="chart"'));
+    expect(begin).toContain("<h2>Ways</h2>");
+    expect(begin).toContain("by Nia");
+    expect(begin).toContain("1 picture, 1 source");
+    expect(begin).toContain('width="300" height="600" class="s300x600"');
+    expect(html).toContain(".s300x600{--r:0.5000;--w:300px}");
+    expect(begin).toContain('<a class="go" href="#chart">Open the chart</a>');
+    expect(begin).toContain("press an event to open it");
+    expect(page({ frozen, variant: "embed" })).not.toContain('<section id="begin"');
+  });
+
+  it("says how long after the event before and how long before the next one each was, among those of one whole", () => {
+    const made = [
+      { ...emptyEvent("a"), title: "Post", when: readWhen("1797") },
+      { ...emptyEvent("n"), title: "Night", when: readWhen("1872 - 1873") },
+      { ...emptyEvent("p"), title: "Bell", when: readWhen("Nov 1872"), partOf: "n" },
+      { ...emptyEvent("v"), title: "Viaduct", when: readWhen("1889") },
+    ];
+    const html = page({
+      frozen: toFrozen({ ...emptyTimeline("t"), events: new Map(made.map((e) => [e.id, e])) }),
+    });
+    const between = [...html.matchAll(/<p class="between">(.*?)<\/p>/g)].map((m) => m[1]!.replaceAll(/<[^>]+>/g, ""));
+    expect(between).toEqual([
+      "75 years before Night",
+      "75 years after Post, 16 years before Viaduct",
+      "16 years after Night",
+    ]);
+  });
+
+  it("shows the main picture before the words and the others after them, each with its caption", () => {
+    const more = {
+      ...emptyItem("p2"),
+      of: "a",
+      list: "media" as const,
+      kind: "picture" as const,
+      media: "m5",
+      place: "a1",
+      caption: "The east bank",
+    };
+    const html = page({ frozen: toFrozen({ ...timeline, items: new Map(timeline.items).set("p2", more) }) });
+    const story = html.slice(html.indexOf('id="e-a"'), html.indexOf('id="e-b"'));
+    expect(story.indexOf("m1/medium")).toBeLessThan(story.indexOf('<div class="text">'));
+    expect(story.indexOf("m5/medium")).toBeGreaterThan(story.indexOf('<div class="text">'));
+    expect(story).toContain("<figcaption><b>The east bank</b></figcaption>");
   });
 
   it("is listed by search engines only where it was published for everybody", () => {
@@ -126,7 +188,7 @@ describe("the reader's page", () => {
     const html = page({ variant: "print", frozen });
     expect(html).not.toContain("<script");
     expect(html).not.toContain("<video");
-    expect(html).toContain("A video, in the page itself: Ice");
+    expect(html).toContain("A video, in the page itself: <b>Ice</b>");
     expect(html.match(/<svg[^>]*aria-label="Chart of/g)).toHaveLength(1);
     expect(html).not.toContain('loading="lazy"');
     expect(html).toContain("@page{size:A4 landscape");
@@ -175,7 +237,7 @@ it.each<[string[], string]>([
     events: new Map(dates.map((d, i) => [`${i}`, { ...emptyEvent(`${i}`), title: "x", when: readWhen(d) }])),
   };
   const html = page({ frozen: toFrozen(t) });
-  expect(html.match(/<h1>T<\/h1><p>([^<]*)<\/p>/)![1]).toBe(
+  expect(html.match(/<h1><a href="#begin">T<\/a><\/h1><p>([^<]*)<\/p>/)![1]).toBe(
     `${dates.length} ${dates.length === 1 ? "event" : "events"}, ${period}`,
   );
 });

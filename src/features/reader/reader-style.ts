@@ -1,4 +1,5 @@
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
+import { OPEN_STYLE } from "./reader-open-style";
 import { COLOURS } from "@/core/timeline/looks";
 
 /** The style sheet of the reader's page; it stands in the page, which loads nothing but fonts and media. */
@@ -13,29 +14,43 @@ body{margin:0}
 h1,h2,h3{font-family:"Bricolage Grotesque Variable",sans-serif;font-weight:650;line-height:1.15;margin:0}
 a{color:#0B6E69}
 :focus-visible{outline:3px solid #F2B632;outline-offset:2px}
+.event:focus{outline:none}
 .bar{display:flex;align-items:center;gap:14px;min-height:56px;padding:6px 18px;background:#16323A;color:#fff}
 .bar h1{font-size:19px}
 .bar p{margin:0;font-size:13px;color:#C5D3D3}
 .bar nav{margin-left:auto;display:flex;gap:10px;flex-shrink:0}
 .bar nav a{color:#fff;text-decoration:none;font-weight:700;border:1px solid #8BA3A6;border-radius:6px;padding:6px 14px}
 .bar nav a[aria-current]{background:#46606A}
+.bar h1 a{color:inherit;text-decoration:none}.bar h1 a:hover{text-decoration:underline}
 .note{background:#FFF4D6;border-bottom:1px solid #D5DEDC;padding:8px 18px;font-size:15px}
-.opening{display:grid;grid-template-columns:minmax(0,1fr) minmax(0,420px);gap:32px;max-width:1180px;margin:0 auto;padding:30px 28px}
-.opening.alone{grid-template-columns:minmax(0,720px)}
-.opening h2{font-size:38px}
-.opening .facts{color:#4A6572;margin:10px 0 14px}
-.opening img{width:100%;border-radius:8px;display:block}
+.opening{display:grid;grid-template-columns:minmax(0,1fr) minmax(0,46%);gap:44px;align-items:center;max-width:1240px;margin:0 auto;padding:44px 28px 30px}
+.opening.alone{grid-template-columns:minmax(0,760px)}
+.opening h2{font-size:48px;line-height:1.06;text-wrap:balance}
+.opening .by{font-size:18px;margin:12px 0 0}
+.opening .facts{color:#4A6572;margin:10px 0 0}
+.opening .text{font-size:18px;margin-top:18px}
+.opening .cats{display:flex;flex-wrap:wrap;gap:5px 16px;list-style:none;margin:12px 0 0;padding:0;font-size:14px}
+.opening .cats li{display:flex;align-items:center;gap:7px}
+.opening figure{margin:0}
+.opening figure{--most:min(560px,62vh)}.opening figure img{margin:0 auto}
+.ways{display:flex;flex-wrap:wrap;gap:12px;margin:22px 0 0}
+.go{display:inline-flex;align-items:center;min-height:44px;padding:0 20px;border-radius:6px;font-weight:700;text-decoration:none;background:#F2B632;color:#16323A;border:1px solid #F2B632}
+.go:hover{background:#E0A420}
+.go.quiet{background:#fff;border-color:#8BA3A6}.go.quiet:hover{background:#E3EFEC}
+.hint{font-size:14px;color:#4A6572;margin:12px 0 0}
+.whole{display:block;max-width:1240px;margin:0 auto;padding:6px 0 30px}
 .text p{margin:0 0 .7em}.text ul,.text ol{margin:0 0 .7em 1.3em;padding:0}.text blockquote{margin:0 0 .7em;padding-left:.8em;border-left:3px solid #7FC4B8}
 .key{display:flex;flex-wrap:wrap;gap:6px 18px;list-style:none;margin:0;padding:10px 28px;font-size:14px;border-top:1px solid #D5DEDC;border-bottom:1px solid #D5DEDC;background:#F6F8F7}
 .key li,.cat{display:flex;align-items:center;gap:7px}
 .chart{padding:12px 20px 28px;overflow-x:auto}
-.chart svg,.strip svg{display:block;margin:0 auto;max-width:100%;height:auto}
+.chart svg,.strip svg,.whole svg{display:block;margin:0 auto;max-width:100%;height:auto}
 .hit{cursor:pointer}.chart a:hover .hit,.chart a:focus .hit{fill:rgba(242,182,50,.18)}
 .chart-live{position:relative;margin:0 auto;max-width:1240px;overflow:hidden}
 .live .chart{display:none}
 .key button{display:flex;align-items:center;gap:7px;font:inherit;color:inherit;background:none;border:0;border-radius:6px;padding:4px 7px;margin:-4px -7px;cursor:pointer}
 .key button:hover{background:#E3EFEC}.key button[aria-pressed=false]{color:#4A6572;text-decoration:line-through}.key button[aria-pressed=false] svg{opacity:.3}
-.zoom{display:flex;gap:8px;justify-content:center;padding:10px 16px 26px}
+.zoom{display:flex;flex-wrap:wrap;gap:8px;align-items:center;justify-content:center;padding:10px 16px 26px}
+.zoom p{margin:0 10px 0 0;font-size:14px;color:#4A6572}
 .zoom button,.list button{font:inherit;font-weight:700;color:#16323A;background:#fff;border:1px solid #8BA3A6;border-radius:6px;min-width:40px;padding:6px 12px;cursor:pointer}
 .zoom button:hover:enabled,.list button:hover{background:#E3EFEC}.zoom button:disabled{opacity:.45;cursor:default}
 .list{border:0;border-radius:8px;padding:20px 24px;max-width:520px;width:calc(100vw - 32px);max-height:80vh;color:#16323A;box-shadow:0 8px 40px rgba(22,50,58,.35)}
@@ -52,47 +67,55 @@ a{color:#0B6E69}
 .gap{grid-column:2;grid-row:1;display:flex;align-items:center;gap:12px;color:#4A6572;font-weight:700;font-size:14px;margin-bottom:14px}
 .gap:before,.gap:after{content:"";flex:1;border-top:2px dotted #A9BAB8}
 .when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
-.when .year{font:650 38px/1.05 "Bricolage Grotesque Variable",sans-serif;margin:0 0 8px;overflow-wrap:anywhere}
-.when .year.long{font-size:24px}
+.when .year{font:650 34px/1.08 "Bricolage Grotesque Variable",sans-serif;margin:0 0 8px;overflow-wrap:break-word;text-wrap:balance}
+.when .year.long{font-size:22px}
+#read .date.same{display:none}
 .when p{margin:0 0 8px;font-size:14px;color:#4A6572}
 .when .cat,.when .of{color:#16323A}
 .story .date{font-weight:700;font-size:17px;margin:0 0 4px}
-.story h3{font-size:29px;margin:0 0 10px}
-.story h3.important:after{content:"";display:block;width:56px;border-bottom:4px solid #F2B632;margin-top:6px}
+.story h2{font-size:29px;margin:0 0 12px}
+.story h2.important:after{content:"";display:block;width:56px;border-bottom:4px solid #F2B632;margin-top:6px}
 .story .text{font-size:18px}
 figure{margin:0 0 16px}
-figure img,figure video{display:block;max-width:100%;width:100%;height:auto;border-radius:8px;background:#EAF1EF}
+figure img,figure video{display:block;width:min(100%,var(--w,100%),calc(var(--most)*var(--r,1.6)));height:auto;border-radius:8px;background:#EAF1EF}
 figure audio{width:100%}
-figcaption{font-size:13px;color:#4A6572;margin-top:5px}
+body{--most:min(400px,46vh)}
+figure video{width:100%}
+figcaption b{color:#16323A}
+figcaption{font-size:14px;color:#4A6572;margin-top:5px}
 .beside{font-size:14px}
-.beside h4{font:inherit;font-weight:700;color:#4A6572;margin:0 0 2px}
+.beside h3{font:inherit;font-weight:700;color:#4A6572;margin:0 0 2px}
 .beside div{margin-bottom:14px;overflow-wrap:anywhere}.beside p{margin:0 0 4px}
 .foot{border-top:1px solid #D5DEDC;background:#F6F8F7;padding:16px 28px;font-size:14px;color:#4A6572}
 .empty{max-width:600px;margin:40px auto;padding:0 28px}
 ${Object.entries(COLOURS)
-  .map(([name, value]) => `.event .${name}{color:${value}}`)
+  .map(([name, value]) => `.event .${name},.hung .${name}{color:${value}}`)
   .join("")}
-[data-view=chart] #read{display:none}[data-view=read] #chart{display:none}
+[data-view=begin] #chart,[data-view=begin] #read,[data-view=chart] #begin,[data-view=chart] #read,[data-view=read] #begin,[data-view=read] #chart{display:none}
+[data-view=begin] .bar>div{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
+.between{color:#4A6572;margin:0 0 12px;font-size:16px}
+.story .between{display:none}.hung .between{display:block}
+${OPEN_STYLE}
 @media (max-width:1100px){.w1240{display:none}.w1000{display:block}}
-@media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2;grid-row:3}.opening{grid-template-columns:1fr}}
+@media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2;grid-row:3}.opening{grid-template-columns:1fr}.opening figure{grid-row:1}}
 @media (max-width:760px){.w1000{display:none}.w700{display:block}}
-@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px}.opening h2{font-size:29px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
-.when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h3{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
+@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px;gap:20px}.opening h2{font-size:31px}.opening .text{font-size:17px}.said{display:flex;flex-direction:column}.said .text{order:2}.said .hint{order:1}.opening figure{--most:30vh}.ways .go{flex:1 1 100%;justify-content:center}.whole{padding:0 4px 18px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
+.when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h2{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
-@media print{.chart-live,.zoom{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
+@media print{.chart-live,.zoom,.ways,.hint,.whole,.over,.hung,.rope{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #begin,[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
 `;
 
 /** What is different where a page stands in a frame, or on paper. */
 export const VARIANT_STYLE = {
   page: "",
-  embed: `.bar{min-height:44px;padding:4px 12px}.bar h1{font-size:16px}.bar h1 a{color:#fff}.opening{padding:16px}.key{padding:6px 16px}.foot{padding:6px 16px;font-size:13px}.zoom{padding:6px 16px 10px}`,
+  embed: `.bar{min-height:44px;padding:4px 12px}.bar h1{font-size:16px}.bar h1 a{color:#fff}.key{padding:6px 16px}.foot{padding:6px 16px;font-size:13px}.zoom{padding:6px 16px 10px}`,
   print: `@page{size:A4 landscape;margin:12mm}
 .bar{background:none;color:#16323A;padding:6px 0;min-height:0}.bar svg path:first-child{stroke:#8A6400}.bar h1{font-size:24px}.bar p{color:#4A6572}
 .w1030 svg{width:100%}.chart{padding:6px 0}.key{padding:6px 0}#chart{break-after:page}
-.opening{padding:0 0 14px;max-width:none}.opening h2{font-size:28px}.events{padding:0;max-width:none}
+.opening{padding:0 0 14px;max-width:none}.opening h2{font-size:32px}#begin{break-after:page}.events{padding:0;max-width:none}
 .event{break-inside:avoid;grid-template-columns:150px minmax(0,1fr) minmax(0,230px);gap:0 28px;padding:12px 0;border-top:1px solid #D5DEDC}
-.story .text{font-size:15px}.story h3{font-size:20px}.when .year{font-size:26px}.when .year.long{font-size:19px}
-.story{display:flow-root}.story figure{float:right;clear:right;width:46%;margin:0 0 8px 20px}figure img{width:auto;max-height:200px;margin-left:auto}.story figcaption{text-align:right}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
+.story .text{font-size:15px}.story h2{font-size:20px}.when .year{font-size:26px}.when .year.long{font-size:19px}
+.story{display:flow-root}.story figure{float:right;clear:right;width:46%;margin:0 0 8px 20px}body{--most:200px}figure img{margin-left:auto}.story figcaption{text-align:right}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
 .foot{background:none;padding:10px 0}
 @media screen{body.print{max-width:1100px;margin:0 auto;padding:24px}}`,
 };

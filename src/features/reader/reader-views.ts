@@ -1,79 +1,117 @@
 /**
  * The reader's page can be read without a script; this shows one view of it at a time, moves the reading line, and walks the
  * events by arrow keys. Bundled into public/reader/views.js, which the server puts into each page: its hash stands in the page's
- * policy.
+ * policy. It stands before everything it shows, so that nothing is seen that will not stay.
  */
-const VIEWS = ["chart", "read"];
-/** As wide as a phone held upright, px: the chart is a second look there. */
-const NARROW = 560;
+const VIEWS = ["begin", "chart", "read"];
 /** What is read stands in this share of the window. */
 const READING = 0.45;
 
-const links = document.querySelectorAll<HTMLAnchorElement>("[data-to]");
-const events = [...document.querySelectorAll<HTMLElement>(".event")];
-const line = document.querySelector<HTMLElement>(".strip .line");
+const { body } = document;
+/** The movable chart did not come: an event is then shown in the list. */
+let chartFailed = false;
 
-function view(): string {
+/** What the address names: a view, an event opened from the chart (#e-...), or an event where it is read (#r-...). */
+function named(): { view: string; open: string | null; reads: string | null } {
   const place = location.hash.slice(1);
-  if (VIEWS.includes(place)) return place;
-  if (place.startsWith("e-")) return "read";
-  return window.innerWidth <= NARROW ? "read" : "chart";
+  const id = decodeURIComponent(place.slice(2));
+  if (place.startsWith("r-")) return { view: "read", open: null, reads: id };
+  if (place.startsWith("e-"))
+    return chartFailed ? { view: "read", open: null, reads: id } : { view: "chart", open: id, reads: null };
+  if (VIEWS.includes(place)) return { view: place, open: null, reads: null };
+  // In another page's frame, and where the address names a part of it, the chart comes first.
+  const chartFirst = body.classList.contains("embed") || new URLSearchParams(location.search).has("view");
+  return { view: chartFirst ? "chart" : "begin", open: null, reads: null };
 }
-
-function show(): void {
-  const now = view();
-  document.body.dataset.view = now;
-  for (const a of links)
-    if (a.dataset.to === now) a.setAttribute("aria-current", "page");
-    else a.removeAttribute("aria-current");
-  const event = location.hash.startsWith("#e-") ? document.getElementById(location.hash.slice(1)) : null;
-  if (event) goTo(event);
-  else if (!location.hash.startsWith("#e-")) window.scrollTo(0, 0);
-  mark();
-}
-
-function goTo(event: HTMLElement): void {
-  event.scrollIntoView();
-  event.focus({ preventScroll: true });
-}
-
-/** The number of the event that is being read. */
-function current(): number {
-  return Math.max(
-    0,
-    events.findLastIndex((e) => e.getBoundingClientRect().top < window.innerHeight * READING),
-  );
-}
-
-function mark(): void {
-  const event = events[current()];
-  if (!line || !event) return;
-  line.style.display = document.body.dataset.view === "read" ? "block" : "none";
-  line.style.left = `${event.dataset.at}%`;
-}
-
-let waiting = false;
 window.addEventListener(
-  "scroll",
-  () => {
-    if (waiting) return;
-    waiting = true;
-    requestAnimationFrame(() => {
-      waiting = false;
-      mark();
-    });
+  "error",
+  (e) => {
+    if (!(e.target instanceof HTMLScriptElement)) return;
+    chartFailed = true;
+    document.dispatchEvent(new CustomEvent("chart-failed"));
   },
-  { passive: true },
+  { capture: true },
 );
-window.addEventListener("hashchange", show);
-document.addEventListener("keydown", (e) => {
-  if (e.altKey || e.ctrlKey || e.metaKey || /^(INPUT|VIDEO|AUDIO)$/.test((e.target as Element).tagName)) return;
-  if (document.body.dataset.view !== "read" || (e.key !== "ArrowRight" && e.key !== "ArrowLeft")) return;
-  const next = events[current() + (e.key === "ArrowRight" ? 1 : -1)];
-  if (!next) return;
-  e.preventDefault();
-  history.replaceState(null, "", `#${next.id}`);
-  goTo(next);
-  mark();
+body.dataset.view = named().view;
+if (named().open) body.dataset.open = "";
+
+document.addEventListener("DOMContentLoaded", () => {
+  const links = document.querySelectorAll<HTMLAnchorElement>("[data-to]");
+  const events = [...document.querySelectorAll<HTMLElement>(".event")];
+  const line = document.querySelector<HTMLElement>(".strip .line");
+  const known = (id: string | null) => (id === null ? null : document.getElementById(`e-${id}`));
+
+  function show(): void {
+    const now = named();
+    body.dataset.view = now.view;
+    for (const a of links) {
+      if (a.dataset.to === now.view) a.setAttribute("aria-current", "page");
+      else a.removeAttribute("aria-current");
+      // From one view to the other the event stays the same.
+      if (a.dataset.to === "read") a.hash = now.open ? `r-${now.open}` : "read";
+    }
+    const open = known(now.open) ? now.open : null;
+    if (open) body.dataset.open = open;
+    else delete body.dataset.open;
+    const event = known(now.reads);
+    if (event) goTo(event);
+    else if (!open) window.scrollTo(0, 0);
+    mark();
+    document.dispatchEvent(new CustomEvent("opened"));
+  }
+
+  function goTo(event: HTMLElement): void {
+    event.scrollIntoView();
+    event.focus({ preventScroll: true });
+  }
+
+  /** The number of the event that is being read. */
+  function current(): number {
+    return Math.max(
+      0,
+      events.findLastIndex((e) => e.getBoundingClientRect().top < window.innerHeight * READING),
+    );
+  }
+
+  function mark(): void {
+    const event = events[current()];
+    if (!line || !event) return;
+    line.style.display = body.dataset.view === "read" ? "block" : "none";
+    line.style.left = `${event.dataset.at}%`;
+  }
+
+  let waiting = false;
+  window.addEventListener(
+    "scroll",
+    () => {
+      if (waiting) return;
+      waiting = true;
+      requestAnimationFrame(() => {
+        waiting = false;
+        mark();
+      });
+    },
+    { passive: true },
+  );
+  window.addEventListener("hashchange", show);
+  // Links between events lead to where one is: in the list to the list.
+  document.getElementById("read")?.addEventListener("click", (e) => {
+    const link = (e.target as Element).closest<HTMLAnchorElement>("a[href^='#e-']");
+    if (!link || e.ctrlKey || e.metaKey || e.shiftKey) return;
+    e.preventDefault();
+    location.hash = `r-${link.hash.slice(3)}`;
+  });
+  document.addEventListener("keydown", (e) => {
+    if (e.altKey || e.ctrlKey || e.metaKey || /^(INPUT|VIDEO|AUDIO)$/.test((e.target as Element).tagName)) return;
+    if (body.dataset.view !== "read" || (e.key !== "ArrowRight" && e.key !== "ArrowLeft")) return;
+    if (document.querySelector("dialog[open]")) return;
+    const next = events[current() + (e.key === "ArrowRight" ? 1 : -1)];
+    if (!next) return;
+    e.preventDefault();
+    history.replaceState(null, "", `#r-${next.id.slice(2)}`);
+    goTo(next);
+    mark();
+  });
+  document.addEventListener("chart-failed", show);
+  show();
 });
-show();

@@ -61,6 +61,7 @@ describe("the tables of fields", () => {
     pattern: "dots",
     place: "b1",
     text: "A roll",
+    caption: "The east bank",
     credit: "Nia",
     licence: "CC0",
     address: "https://archive.example/roll",

@@ -4,10 +4,11 @@ import type { Chart } from "@/core/chart/frame/chart";
 import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
 import type { Part } from "@/core/chart/frame/frame";
 import { type Standing, mainIndex, standing } from "@/core/chart/pointing/standing";
+import { BOB, INK } from "@/core/chart/style/house-style";
 import { groundOf, replaceHands } from "@/core/chart/frame/layout";
 import type { Scene, Target } from "@/core/chart/draw/scene";
 import { targetsOf } from "@/core/chart/draw/targets";
-import { type Ground, isWhole, readView, viewText } from "@/core/chart/axis/view";
+import { type Ground, isWhole, readView, viewText, wholeView } from "@/core/chart/axis/view";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { meetingHands } from "@/core/chart/pointing/grab";
 import { Carry } from "./carry";
@@ -15,7 +16,7 @@ import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
 import { type Flag, Overlay } from "./overlay";
 import { paintCanvas } from "./paint-canvas";
-import { BOARD_SCALE, sameLayout, type StageHooks, type StageSubject, withSpots } from "./stage-hooks";
+import { BOARD_SCALE, type Hung, sameLayout, type StageHooks, type StageSubject, withSpots } from "./stage-hooks";
 import { large, pictureStore, today } from "./stage-pieces";
 import { listenKeys } from "./stage-keys";
 import { countFrom, emptyPlaceAt, readingAt } from "./pointed-at";
@@ -54,6 +55,9 @@ export class ChartStage {
   private size = { width: 0, height: 0 };
   /** A view asked for before there was a chart. */
   private wanted = "";
+  /** What hangs open from the ridge, and the view there was before. */
+  private hung: Hung | null = null;
+  private viewBefore: string | null = null;
   private readonly motion: ViewMotion;
   private extras: Extras = [];
   private selected: string | null = null;
@@ -82,7 +86,8 @@ export class ChartStage {
     this.motion = new ViewMotion({
       ground: () => this.ground(),
       paint: () => this.paint(),
-      rested: (text, whole) => hooks.seen(text, whole),
+      // While something hangs open the whole is seen, which is nobody's choice.
+      rested: (text, whole) => this.hung || hooks.seen(text, whole),
     });
     this.layouts = new LayoutQueue(makeWorker, (chart, events) => this.take(chart, events));
     this.pictureOf = pictureStore(hooks.pictureUrl, () => this.paint());
@@ -182,6 +187,27 @@ export class ChartStage {
     this.motion.soon();
   }
 
+  /**
+   * An event hangs open below the ridge, on a stretch of it that is left to it: the whole is seen, roofs are low, and labels stand
+   * beside. Null: as it was before, the view too.
+   */
+  hang(hung: Hung | null): void {
+    if (!hung && !this.hung) return;
+    const g = this.ground();
+    if (hung && !this.hung) this.viewBefore = g && this.motion.view ? viewText(g, this.motion.view) : null;
+    const same = hung && this.hung && hung.from === this.hung.from && hung.to === this.hung.to;
+    this.hung = hung;
+    this.selected = hung?.id ?? this.selected;
+    this.motion.stop();
+    if (same) this.paint();
+    else this.layOut();
+  }
+
+  /** The keyboard's focus goes to an event of the chart. */
+  focus(id: string): void {
+    this.overlay.focus(id, () => {});
+  }
+
   /** Shows what a text of `viewText` says. */
   lookAtText(text: string): void {
     this.wanted = text;
@@ -200,11 +226,14 @@ export class ChartStage {
   private layOut(): void {
     const { subject } = this;
     if (!subject || this.size.width === 0) return;
-    const upright = subject.upright ?? this.size.width < NARROW;
-    const height = this.size.height - this.strip.height;
+    const { hung } = this;
+    const upright = !hung && (subject.upright ?? this.size.width < NARROW);
+    const height = this.size.height - (hung ? 0 : this.strip.height);
     const room = { width: this.size.width, height };
-    const { timeline, hidden, rows } = subject;
-    this.layouts.run({ timeline, hidden, room, upright, rows, today: today() });
+    const { timeline, hidden } = subject;
+    const rows = hung ? null : subject.rows;
+    const taken = hung ? { from: hung.from, to: hung.to } : undefined;
+    this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), taken });
   }
 
   private take(chart: Chart, events: readonly TimelineEvent[]): void {
@@ -217,7 +246,11 @@ export class ChartStage {
     this.chart = chart;
     this.events = events;
     const ground = this.ground()!;
-    if (!(this.motion.view && sameAxis)) this.motion.view = readView(ground, seen || this.wanted);
+    if (this.hung) this.motion.view = wholeView(ground);
+    else if (this.viewBefore !== null) {
+      this.motion.view = readView(ground, this.viewBefore);
+      this.viewBefore = null;
+    } else if (!(this.motion.view && sameAxis)) this.motion.view = readView(ground, seen || this.wanted);
     this.wanted = "";
     this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
     this.motion.rest();
@@ -249,11 +282,11 @@ export class ChartStage {
   }
 
   zoomAt(x: number, factor: number): void {
-    this.motion.zoomAt(x - this.begin, factor);
+    if (!this.hung) this.motion.zoomAt(x - this.begin, factor);
   }
 
   pan(px: number): void {
-    this.motion.pan(px);
+    if (!this.hung) this.motion.pan(px);
   }
 
   zoomBy(way: 1 | -1): void {
@@ -371,12 +404,25 @@ export class ChartStage {
       return;
     }
     if (!add) {
-      this.hooks.select(null, false);
+      const near = this.hung && y < this.ridgeFoot + BOB ? this.nearest(x) : null;
+      this.hooks.select(near, near !== null);
       return;
     }
     const at = emptyPlaceAt(this.chart, this.parts, x, y);
     if (at && "whole" in at) this.hooks.select(at.whole, true);
     else if (at) add(at.place, at.within);
+  }
+
+  /** The event whose place on the ridge is nearest to x. */
+  private nearest(x: number): string | null {
+    let found: string | null = null;
+    let least = Number.POSITIVE_INFINITY;
+    for (const id of this.chart?.data.ids ?? []) {
+      const at = this.placeOf(id);
+      const far = at ? Math.max(at.from - x, x - at.to, 0) : Number.POSITIVE_INFINITY;
+      if (far < least) [found, least] = [id, far];
+    }
+    return found;
   }
 
   /** Where a mouse rests over the chart. */
@@ -422,6 +468,7 @@ export class ChartStage {
       End: () => this.walk(null, "last"),
       ...(shift ? { ArrowRight: () => this.pan(80), ArrowLeft: () => this.pan(-80) } : {}),
     };
+    if (this.hung) return false;
     acts[key]?.();
     return key in acts;
   }
@@ -452,6 +499,7 @@ export class ChartStage {
     this.extras = parts.map((p) => p.content.extras);
     this.parts = parts;
     this.fitSheet(scene);
+    if (this.hung) this.sayWhereItHangs(chart, parts[0]!, this.hung);
     const faded = this.motion.moving ? 1 : Math.min(1, (begun - this.motion.restedAt + 16) / FADE_MS);
     const ratio = (window.devicePixelRatio || 1) * (this.subject?.board ? BOARD_SCALE : 1);
     paintCanvas(this.canvas, scene, ratio, this.pictureOf, faded);
@@ -463,6 +511,22 @@ export class ChartStage {
     // What moves, opens or narrows under a pointer at rest is another date there.
     if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
     this.frameTimes?.push(performance.now() - begun);
+  }
+
+  /** The place an opened event hangs from: its moment on the ridge's lower edge, or the middle of its roof. */
+  private sayWhereItHangs({ laid }: Chart, { content }: Part, hung: Hung): void {
+    const at = this.placeOf(hung.id);
+    const { layout, data } = laid;
+    const i = data.ids.indexOf(hung.id);
+    const roof = content.roofs.find((r) => r.i === i);
+    const foot = layout.ridgeTop + layout.ridge;
+    hung.hangs({
+      x: at ? (Math.max(0, at.from) + Math.min(this.size.width, at.to)) / 2 : (hung.from + hung.to) / 2,
+      y: roof ? roof.y1 : foot,
+      foot: foot + BOB,
+      // What the filter has taken out hangs all the same, in no colour.
+      colour: i < 0 ? INK : data.looks[data.look[i]!]!.colour,
+    });
   }
 
   private fitSheet({ width, height }: Scene): void {
@@ -492,7 +556,8 @@ export class ChartStage {
   private flag(targets: readonly Target[], scene: Scene): Flag | null {
     const { chart, selected } = this;
     const at = this.indexOf(selected);
-    if (!chart || selected === null || at < 0) return null;
+    // What hangs open says its title itself.
+    if (!chart || selected === null || at < 0 || this.hung) return null;
     if (targets.some((t) => t.kind === "event" && t.ids[0] === selected && t.h > 20)) return null;
     const place = this.placeOf(selected);
     const size = this.upright ? scene.height : scene.width;

@@ -2,7 +2,7 @@ import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/frame
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/data/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
 import { layoutLanes } from "@/core/chart/frame/lanes";
-import { type Frame, layoutChart, uprightLength } from "@/core/chart/frame/layout";
+import { type Frame, layoutChart, type Stretch, uprightLength } from "@/core/chart/frame/layout";
 import type { Instant } from "@/core/time/instant";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
@@ -18,6 +18,8 @@ export interface Wanted {
   upright: boolean;
   rows: ReadonlySet<number> | null;
   today: Instant;
+  /** What hangs open takes this stretch of the ridge. */
+  taken?: Stretch | undefined;
 }
 
 export type Done = (chart: Chart, events: readonly TimelineEvent[]) => void;
@@ -82,7 +84,7 @@ export class LayoutQueue {
     const moments = w.upright ? events.filter((e) => e.when.readAs.kind !== "span").length : 0;
     const { width, height } = w.room;
     const frame = w.upright ? { width, height: Math.max(height, uprightLength(moments)) } : w.room;
-    const closeUps = w.rows && !w.upright ? "none" : "auto";
+    const closeUps = (w.rows && !w.upright) || w.taken ? "none" : "auto";
     return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps });
   }
 
@@ -94,7 +96,7 @@ export class LayoutQueue {
       this.done(assemble(prepared, laid, w.today, lanes), events);
     } else {
       const { mainData, mainFrame } = prepared;
-      const laid = layoutChart(w.timeline, mainData, mainFrame, { upright: w.upright });
+      const laid = layoutChart(w.timeline, mainData, mainFrame, { upright: w.upright, taken: w.taken });
       this.done(assemble(prepared, laid, w.today), events);
     }
   }
@@ -125,6 +127,7 @@ export class LayoutQueue {
       this.done(assemble(prepared, laidFrom(m.data.answer, mainData), w.today), prepared.events);
       this.answerTimes.push(performance.now() - begun);
     };
-    this.worker.postMessage({ number: task, task: taskOf(w.timeline, mainData, mainFrame, { upright: w.upright }) });
+    const options = { upright: w.upright, taken: w.taken };
+    this.worker.postMessage({ number: task, task: taskOf(w.timeline, mainData, mainFrame, options) });
   }
 }

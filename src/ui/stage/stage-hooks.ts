@@ -38,6 +38,14 @@ export interface StageSubject {
   board?: boolean;
 }
 
+/** An event that hangs open: the stretch of the ridge left to it, px, and who wants to know where it hangs from. */
+export interface Hung {
+  id: string;
+  from: number;
+  to: number;
+  hangs: (at: { x: number; y: number; foot: number; colour: string }) => void;
+}
+
 /** On a board all is drawn so many times larger. */
 export const BOARD_SCALE = 1.6;
 

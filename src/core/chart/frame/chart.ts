@@ -3,7 +3,7 @@ import type { Instant } from "../../time/instant";
 import { type ChartData, chartData, pickChart, shownEvents, SPAN_KIND } from "../data/chart-data";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";
-import { type Frame, type Laid, layoutChart, uprightLength } from "./layout";
+import { type Frame, type Laid, layoutChart, type Stretch, uprightLength } from "./layout";
 import { type Words, wordsOf } from "../data/words";
 
 /** A chart laid out: what any view of it is drawn from. */
@@ -40,6 +40,10 @@ export interface ChartOptions {
   closeUps?: CloseUpMode;
   /** The day it is, where the timeline wants it shown. */
   today?: Instant | undefined;
+  /** What is drawn lies within one of its events: where that is a night, times tell enough. */
+  within?: boolean;
+  /** As in `LayoutOptions`; without close-ups. */
+  taken?: Stretch | undefined;
 }
 
 /** What close-ups leave at least for the chart itself, px. */
@@ -124,18 +128,21 @@ export function assemble(p: Prepared, laid: Laid, today: Instant | null, lanes?:
 
 export function chartOf(timeline: Timeline, frame: Frame, options: ChartOptions = {}): Chart {
   const events = shownEvents(timeline, options.hidden);
-  const data = chartData(timeline, events);
+  const all = chartData(timeline, events);
+  const data = options.within && all.withinDays ? { ...all, dates: all.shortDates } : all;
   const upright = options.upright ?? false;
   const strip = options.strip ?? false;
   const inRows = options.rows !== undefined && !upright && !strip && data.count > 0;
-  const mode = strip || inRows ? "none" : (options.closeUps ?? "auto");
+  const mode = strip || inRows || options.taken ? "none" : (options.closeUps ?? "auto");
   const prepared = prepare(timeline, events, data, frame, { upright, closeUps: mode });
   const today = options.today ?? null;
   if (inRows) {
     const { laid, lanes } = layoutLanes(timeline, data, frame, foldedLooks(timeline, options.rows!.folded));
     return assemble(prepared, laid, today, lanes);
   }
-  return assemble(prepared, layoutChart(timeline, prepared.mainData, prepared.mainFrame, { strip, upright }), today);
+  const { mainData, mainFrame } = prepared;
+  const laid = layoutChart(timeline, mainData, mainFrame, { strip, upright, taken: options.taken });
+  return assemble(prepared, laid, today);
 }
 
 function laneNames(timeline: Pick<Timeline, "categories">): string[] {

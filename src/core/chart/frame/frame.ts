@@ -90,6 +90,11 @@ function letTitlePass({ titles }: Laid["layout"], r: ShownRoof, hands: readonly 
   r.title = !r.title.on && w >= Math.min(whole, LEAST_CUT) && !covered(instead) ? instead : null;
 }
 
+/** Behind what hangs open. */
+function isTaken({ taken }: Laid["layout"], c: { x: number; w: number }): boolean {
+  return taken !== null && c.x < taken.to && taken.from < c.x + c.w;
+}
+
 /**
  * What a view shows, in px. At rest (`extras` "at rest") labels are added where there is room; while it moves the given
  * ones stay as long as they meet none of the placed ones.
@@ -109,7 +114,7 @@ export function frameContent(laid: Laid, view: View, extras: readonly Extra[] | 
     view,
     roofs,
     labels,
-    counts: layout.strip ? [] : counts(laid, ground, view, labels),
+    counts: layout.strip ? [] : counts(laid, ground, view, labels).filter((c) => !isTaken(layout, c)),
     extras: kept.extras,
   };
 }

@@ -35,6 +35,8 @@ export const SMALL = 60;
 /** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
 const FULL_ROWS = 12;
 const LEAST_ROOF_HEIGHT = 3;
+/** What roofs take at most over something that hangs open, px. */
+const ROOFS_OVER_OPEN = 100;
 /** Room for a row's name, and its line; and above the ridge over all rows. */
 const LANE_NAME = 24;
 const LANE_LINE = 4;
@@ -81,6 +83,8 @@ export interface ChartLayout extends Ranks, Places {
   small: boolean;
   /** Whether the foot of the drawing belongs to the counts. */
   counted: boolean;
+  /** Belongs to what hangs open; null: nothing does. */
+  taken: Stretch | null;
   /** Across from the top of the drawing for labels placed by hand, px; NaN for the others. */
   handY: Float32Array;
   /** How far all moved down for labels placed over the ridge, px. */
@@ -113,6 +117,14 @@ export interface LayoutOptions {
   lean?: boolean;
   /** A close-up, beside the chart it belongs to. */
   closeUp?: boolean;
+  /** What hangs open below the ridge takes this stretch of it: labels stand beside that, and roofs are low, without words. */
+  taken?: Stretch | undefined;
+}
+
+/** Along a ridge, px. */
+export interface Stretch {
+  from: number;
+  to: number;
 }
 
 export function layoutChart(settings: AxisSettings, data: ChartData, frame: Frame, options: LayoutOptions = {}): Laid {
@@ -140,6 +152,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const ground: Ground = { axis, pad, size, upright };
   const fit = fitScale(ground);
   const small = data.count <= SMALL;
+  const taken = options.taken ?? null;
 
   const place = { fit, pad, size, gables: !upright && !strip && !options.lane };
   const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
@@ -148,10 +161,10 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     axis,
     p,
     place,
-    small && !strip ? most : null,
+    small && !strip && !taken ? most : null,
   );
   const { row: roofRow, depth, titles } = arranged;
-  const roofs = measuresFor(depth, strip, upright, depthOfFrame);
+  const roofs = taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame);
   if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
   const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
@@ -192,6 +205,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     labelsTop,
     lift: 0,
     small,
+    taken,
     byApex,
     hi,
     lo,
@@ -212,13 +226,15 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     ground,
     depth: depthLeft,
     oneOfSeveral: (options.lane || options.closeUp) ?? false,
+    stretches: stretchesBeside(size, taken),
   };
   let places: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
   if (strip) places = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
   else if (small) places = placeFew(room, none);
   else places = placeMany(room, none);
   const plain: ChartLayout = { ...base, ...places, octaves: octavesOf(places.z, fit) };
-  if (options.lean || strip || options.bare) return plain;
+  // Where labels were placed by hand something may hang open now.
+  if (options.lean || strip || options.bare || taken) return plain;
   let layout = plain;
   // Where labels find no place, the roofs' titles give way before them.
   if (small && places.counted && depth > 1) {
@@ -265,6 +281,28 @@ export function replaceHands(laid: Laid, spots: ChartData["spots"]): Laid {
 
 function missing(layout: ChartLayout, fit: number): number {
   return layout.z.reduce((n, z) => n + (z > fit ? 1 : 0), 0);
+}
+
+/** Narrower than this a stretch holds no labels, px. */
+const LEAST_STRETCH = 130;
+/** Between what hangs open and a label beside it, px. */
+const BESIDE = 10;
+
+/** Where labels may stand along a ridge. */
+function stretchesBeside(size: number, taken: Stretch | null): Stretch[] {
+  if (!taken) return [{ from: 4, to: size - 4 }];
+  const both = [
+    { from: 4, to: taken.from - BESIDE },
+    { from: taken.to + BESIDE, to: size - 4 },
+  ];
+  return both.filter((s) => s.to - s.from >= LEAST_STRETCH);
+}
+
+function lowRoofs(depth: number): RoofMeasures {
+  const each = ROOFS_OVER_OPEN / Math.max(1, depth);
+  const { roof, gap, top } = STRIP;
+  if (each >= roof + gap) return { roof: Math.min(14, each - gap), gap, top };
+  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(roof, each - 1)), gap: 1, top };
 }
 
 function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {

@@ -30,6 +30,8 @@ export function fillGaps(
     const w = layout.to[rank]! - layout.from[rank]!;
     const label = labelAt(laid, g, v, rank, row, side, 0, labelStart(side, w, layout.upright));
     if (extras === "at rest" && (label.x < 4 || label.x + label.w > g.size - 4)) return false;
+    if (layout.taken && label.x < layout.taken.to + CLEARANCE && layout.taken.from < label.x + w + CLEARANCE)
+      return false;
     if (!board.free(label, row)) return false;
     board.put(label, row);
     labels.push(label);

@@ -29,17 +29,25 @@ function widthForWords(depth: number): number {
 
 /** Up to SMALL events: searched for the best at the whole; what finds no place there gets one for larger scales. */
 export function placeFew<T extends Places>(
-  { data, byApex, hi, lo, order, ground, depth, oneOfSeveral }: BelowRidge,
+  { data, byApex, hi, lo, order, ground, depth, oneOfSeveral, stretches }: BelowRidge,
   none: T,
 ) {
   const fit = fitScale(ground);
-  const m = byApex.length;
   // Moments at different instants keep their order on paper, however close they are.
   let nudge = 0;
-  const apex = Array.from(hi, (_, r) => {
+  const apexes = Array.from(hi, (_, r) => {
     if (r > 0 && hi[r]! - hi[r - 1]! + (lo[r]! - lo[r - 1]!) > 0) nudge += 1e-6;
     return ground.pad + (hi[r]! + lo[r]!) * fit + nudge;
   });
+  // Those that may have a label, by rank; all of them, unless something hangs open before them.
+  const whole = ground.size - 4;
+  const among = Array.from(hi.keys()).filter(
+    (r) =>
+      stretches.some((s) => s.from === 4 && s.to === whole) ||
+      stretches.some((s) => apexes[r]! >= s.from && apexes[r]! <= s.to),
+  );
+  const apex = among.map((r) => apexes[r]!);
+  const m = among.length;
   const { upright } = ground;
   const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
   const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
@@ -48,9 +56,9 @@ export function placeFew<T extends Places>(
   const search = (how: How) =>
     searchLabels(
       apex,
-      (rank, s) => labelText(data, byApex[rank]!, s, wordsWidth(s, how)),
+      (k, s) => labelText(data, byApex[among[k]!]!, s, wordsWidth(s, how)),
       {
-        size: ground.size,
+        stretches,
         depth,
         extent,
         centred: upright,
@@ -71,13 +79,14 @@ export function placeFew<T extends Places>(
   }
   const counted = found.placed.length < m;
   const places = { ...none };
-  for (const [r, t] of found.texts.entries()) {
+  for (const [k, t] of found.texts.entries()) {
+    const r = among[k]!;
     places.to[r] = extent(t).along;
     places.h[r] = extent(t).across;
   }
   const along = Float32Array.from(places.to);
   for (const p of found.placed) {
-    const r = Number(p.id);
+    const r = among[Number(p.id)]!;
     places.z[r] = fit;
     places.row[r] = p.row;
     places.side[r] = p.side;
@@ -88,7 +97,7 @@ export function placeFew<T extends Places>(
   const tallest = Math.max(lineOf(found.setting.type) + 2, ...places.h);
   const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
   if (counted)
-    placeRest({ count: m, hi, lo, along, order }, places, {
+    placeRest({ count: hi.length, hi, lo, along, order }, places, {
       rows,
       perRow: PER_ROW_REST,
       least: fit,
@@ -106,7 +115,10 @@ export function placeFew<T extends Places>(
 }
 
 /** More than SMALL events: placed once for all zooms, lines behind labels. */
-export function placeMany<T extends Places>({ data, byApex, hi, lo, order, ground, depth }: BelowRidge, none: T) {
+export function placeMany<T extends Places>(
+  { data, byApex, hi, lo, order, ground, depth, stretches }: BelowRidge,
+  none: T,
+) {
   const fit = fitScale(ground);
   const m = byApex.length;
   const { upright } = ground;
@@ -136,7 +148,7 @@ export function placeMany<T extends Places>({ data, byApex, hi, lo, order, groun
       centred: upright,
       fits: (r, from, to) => {
         const x = ground.pad + (hi[r]! + lo[r]!) * fit;
-        return x + from >= 4 && x + to <= ground.size - 4;
+        return stretches.some((s) => x + from >= s.from && x + to <= s.to);
       },
     },
   );

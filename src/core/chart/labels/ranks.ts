@@ -18,4 +18,6 @@ export interface BelowRidge extends Ranks {
   depth: number;
   /** One of several ridges in the drawing: its labels are no louder than the others'. */
   oneOfSeveral: boolean;
+  /** Where labels may stand along the ridge, px; an event between them has none. */
+  stretches: readonly { from: number; to: number }[];
 }

@@ -26,8 +26,8 @@ export interface Found {
 export type How = "quick" | "thorough" | "counted";
 
 export interface SearchRoom {
-  /** Along the ridge, px. */
-  size: number;
+  /** Where labels may stand along the ridge, px; each moment is in one of them, or there is only one. */
+  stretches: readonly { from: number; to: number }[];
   /** Across, from the first row on, px. */
   depth: number;
   /** What a label takes along and across. */
@@ -51,6 +51,9 @@ export function searchLabels(
   how: How,
 ): Found {
   const wanted = apex.filter((_, rank) => textOf(rank, SETTINGS[0]!).picture !== null).length;
+  const { stretches } = room;
+  const size = stretches.reduce((sum, s) => sum + s.to - s.from + 8, 0);
+  const home = (x: number) => stretches.findIndex((s) => stretches.length === 1 || (x >= s.from && x <= s.to));
   let best: Found | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
@@ -70,9 +73,15 @@ export function searchLabels(
     if (tallest > depth && setting !== SETTINGS.at(-1)) continue;
     const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
     // More words than the rows hold in all: a tighter setting is needed, if there is one.
-    const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * room.size);
+    const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * size);
     if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
-    const placed = placeLabels(labels, { from: 4, to: room.size - 4, rows, pitch, centred: room.centred }, EFFORT[how]);
+    const placed = stretches.flatMap((s, k) =>
+      placeLabels(
+        stretches.length === 1 ? labels : labels.filter((l) => home(l.apex) === k),
+        { from: s.from, to: s.to, rows, pitch, centred: room.centred },
+        EFFORT[how],
+      ),
+    );
     const away = placed.reduce((sum, p) => sum + awayCost(p.shift), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),

@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-sheet";
-import { ImagePlus, Trash2 } from "lucide-react";
+import { ArrowDown, ArrowUp, ImagePlus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { type ClipboardEvent, type DragEvent, useEffect, useRef, useState } from "react";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
@@ -9,7 +9,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { placeForNewItem } from "../store/event-deeds";
+import { moveItem, placeForNewItem } from "../store/event-deeds";
 import { TextField } from "./text-field";
 import { type UploadedMedia, uploadFile } from "../store/upload";
 import { Problem } from "@/ui/controls/problem";
@@ -114,8 +114,8 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
     <section aria-label={label} onDragOver={(e) => e.preventDefault()} onDrop={onDrop}>
       <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{label}</h3>
       <div className="flex flex-col gap-3">
-        {items.map((item) => (
-          <MediaItem key={item.id} item={item} />
+        {items.map((item, at) => (
+          <MediaItem key={item.id} item={item} at={at} of={items.length} />
         ))}
         {room ? (
           <p role="status" className="text-[14px] font-bold text-copper-dark">
@@ -189,9 +189,9 @@ export function MediaField({ of, label, most }: { of: string; label: string; mos
   );
 }
 
-function MediaItem({ item }: { item: Item }) {
+function MediaItem({ item, at, of }: { item: Item; at: number; of: number }) {
   const { store } = useEditor();
-  const set = (field: "text" | "credit" | "licence" | "address") => (value: string) =>
+  const set = (field: "text" | "caption" | "credit" | "licence" | "address") => (value: string) =>
     store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
   const url = (size: string) => `/api/timelines/${store.timelineId}/media/${item.media}/${size}`;
   return (
@@ -218,7 +218,32 @@ function MediaItem({ item }: { item: Item }) {
             <p className="font-bold text-copper-dark">{WORDS.noCreditYet}</p>
           ) : null}
           {item.foundOn ? <p>{WORDS.lookedUp(item.foundOn)}</p> : null}
+          {of > 1 && at === 0 ? <p className="font-bold text-ink">{WORDS.theMainOne}</p> : null}
         </div>
+        {of > 1 ? (
+          <>
+            <button
+              type="button"
+              aria-label={WORDS.earlierInTheOrder}
+              title={WORDS.earlierInTheOrder}
+              disabled={at === 0}
+              className="rounded-md p-1.5 enabled:hover:bg-verdigris-wash disabled:opacity-40"
+              onClick={() => moveItem(store, item, -1)}
+            >
+              <ArrowUp size={16} />
+            </button>
+            <button
+              type="button"
+              aria-label={WORDS.laterInTheOrder}
+              title={WORDS.laterInTheOrder}
+              disabled={at === of - 1}
+              className="rounded-md p-1.5 enabled:hover:bg-verdigris-wash disabled:opacity-40"
+              onClick={() => moveItem(store, item, 1)}
+            >
+              <ArrowDown size={16} />
+            </button>
+          </>
+        ) : null}
         <button
           type="button"
           aria-label={WORDS.remove}
@@ -234,6 +259,12 @@ function MediaItem({ item }: { item: Item }) {
           label={item.kind === "picture" ? WORDS.whatItShowsForThose : WORDS.title}
           value={item.text}
           onChange={set("text")}
+        />
+        <TextField
+          label={WORDS.caption}
+          value={item.caption}
+          onChange={set("caption")}
+          placeholder={WORDS.standsUnderIt}
         />
         <div className="grid grid-cols-2 gap-2">
           <TextField label={WORDS.credit} value={item.credit} onChange={set("credit")} placeholder={WORDS.whoMadeIt} />

@@ -10,7 +10,7 @@ import { readWhen } from "@/core/time/read/read-when";
 import { readOptionsFor } from "@/core/timeline/read-options";
 import { settingsFor } from "@/core/change/reading-steps";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
-import { categoriesOf, itemsOf, nextLook, type Timeline } from "@/core/timeline/timeline";
+import { categoriesOf, type Item, itemsOf, nextLook, type Timeline } from "@/core/timeline/timeline";
 import type { ItemList } from "@/core/timeline/fields";
 import type { TimelineStore } from "./timeline-store";
 
@@ -117,6 +117,24 @@ export function isBlank(t: Timeline, id: string): boolean {
 
 export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {
   return between(itemsOf(t, of, list).at(-1)?.place ?? null, null);
+}
+
+/** An entry of a list changes places with the one before it (-1) or after it (1); nothing at the list's end. */
+export function moveItem(store: TimelineStore, item: Item, way: 1 | -1): void {
+  const list = itemsOf(store.getState().timeline, item.of, item.list);
+  const at = list.findIndex((i) => i.id === item.id);
+  const over = list[at + way];
+  if (at < 0 || !over) return;
+  const beyond = list[at + 2 * way]?.place ?? null;
+  const [low, high] = way > 0 ? [over.place, beyond] : [beyond, over.place];
+  // Two that came in at once may have one place: then past both of them.
+  const value =
+    low === null || high === null || low < high
+      ? between(low, high)
+      : way > 0
+        ? between(low, null)
+        : between(null, high);
+  store.edit([{ kind: "set_item", id: item.id, field: "place", value }]);
 }
 
 export function isWithoutDate(store: TimelineStore, id: string): boolean {

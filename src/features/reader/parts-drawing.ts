@@ -1,0 +1,57 @@
+import { drawChart } from "@/core/chart/draw/draw-chart";
+import { toSvg } from "@/core/chart/draw/to-svg";
+import { whenLabel } from "@/core/time/write-when";
+import { mannerOf } from "@/core/timeline/read-options";
+import { WORDS } from "@/core/words/en/reader";
+import type { ReaderTimeline } from "./chart-data-element";
+
+/** The most a drawing of parts is high, px; on a narrow screen they are a list. */
+const HEIGHT = 300;
+const NARROW = 460;
+/** So many parts are drawn; more are a list. */
+const MOST_DRAWN = 60;
+
+/** What an event consists of, on a small ridge of its own, each part a link; null: it has no parts. */
+export function partsDrawing(timeline: ReaderTimeline, id: string, width: number): HTMLElement | null {
+  const parts = [...timeline.events.values()].filter((e) => e.partOf === id);
+  const whole = timeline.events.get(id);
+  if (parts.length === 0 || !whole) return null;
+  const box = document.createElement("section");
+  box.className = "parts";
+  box.setAttribute("aria-label", WORDS.partsOfIt);
+  const heading = document.createElement("h3");
+  heading.textContent = WORDS.partsOfIt;
+  box.append(heading);
+  const isDated = whole.when.readAs.kind === "span";
+  if (width >= NARROW && parts.length <= MOST_DRAWN) {
+    const own = {
+      ...timeline,
+      period: isDated ? whole.when : timeline.period,
+      marks: null,
+      events: new Map(parts.map((e) => [e.id, { ...e, partOf: null, spot: null }])),
+    };
+    const scene = drawChart(own, { width, height: HEIGHT }, { fit: true, closeUps: "none", within: true });
+    const drawing = document.createElement("div");
+    drawing.innerHTML = toSvg(scene, {
+      pictureUrl: () => null,
+      link: (part) => `#e-${part}`,
+      prefix: "parts",
+      label: WORDS.partsOfIt,
+    });
+    box.append(drawing);
+    return box;
+  }
+  const list = document.createElement("ul");
+  for (const e of parts) {
+    const item = document.createElement("li");
+    const link = document.createElement("a");
+    link.href = `#e-${e.id}`;
+    const date = document.createElement("strong");
+    date.textContent = whenLabel(e.when, mannerOf(timeline));
+    link.append(date, ` ${e.title || WORDS.untitled}`);
+    item.append(link);
+    list.append(item);
+  }
+  box.append(list);
+  return box;
+}

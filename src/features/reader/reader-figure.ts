@@ -1,0 +1,48 @@
+import { escapeXml } from "@/core/chart/draw/to-svg";
+import { safeAddress } from "@/core/text/description";
+import type { Item } from "@/core/timeline/timeline";
+import { WORDS } from "@/core/words/en/reader";
+import type { FrozenItem, ReaderPage } from "./reader-page";
+
+/** A web address as a link, if it is one that may be followed. */
+export function linked(i: Pick<Item, "text" | "address">): string {
+  const address = safeAddress(i.address);
+  const words = escapeXml(i.text || i.address);
+  return address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">${words}</a>` : words;
+}
+
+const sizeClass = (width: number, height: number) => `s${width}x${height}`;
+
+/** The sizes of all pictures as style rules, so that each takes its room before it has come. */
+export function sizeRules(items: readonly Pick<FrozenItem, "kind" | "width" | "height">[]): string {
+  const sizes = new Map<string, string>();
+  for (const { kind, width, height } of items)
+    if (kind === "picture" && width && height)
+      sizes.set(sizeClass(width, height), `--r:${(width / height).toFixed(4)};--w:${width}px`);
+  return [...sizes].map(([name, rule]) => `.${name}{${rule}}`).join("");
+}
+
+/** A picture, video or sound with its caption, and whose it is. */
+export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenItem): string {
+  const url = (size: string) => escapeXml(`${p.mediaPath}/${m.media}/${size}`);
+  const address = safeAddress(m.address);
+  const credit = [m.credit, m.licence].filter(Boolean).join(", ");
+  const said = m.caption || (m.kind === "picture" ? "" : m.text);
+  const caption = [
+    said ? `<b>${escapeXml(said)}</b>` : "",
+    credit ? escapeXml(credit) : "",
+    address ? `<a href="${escapeXml(address)}" rel="noopener nofollow">${WORDS.foundHere}</a>` : "",
+  ]
+    .filter(Boolean)
+    .join(". ");
+  const onPaper = p.variant === "print";
+  if (onPaper && m.kind !== "picture")
+    return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption></figure>`;
+  const body =
+    m.kind === "picture"
+      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : ""}></a>`
+      : m.kind === "video"
+        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
+        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;
+  return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
+}
