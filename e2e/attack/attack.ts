@@ -23,6 +23,15 @@ export function expectThat(held: boolean, otherwise: string): void {
   if (!held) throw new Error(otherwise);
 }
 
+/** Does tasks, so many at a time, in the order they come. */
+export async function severalAtOnce(tasks: Iterable<() => Promise<void>>, atOnce: number): Promise<void> {
+  const left = tasks[Symbol.iterator]();
+  const one = async () => {
+    for (let next = left.next(); !next.done; next = left.next()) await next.value();
+  };
+  await Promise.all(Array.from({ length: atOnce }, one));
+}
+
 export function connectTo(server: TestServer): postgres.Sql {
   return postgres(server.databaseUrl, { max: 2, onnotice: () => {} });
 }

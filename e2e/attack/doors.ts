@@ -1,6 +1,6 @@
 import { ROUTES } from "./routes";
 import { flood, raw, school, signUp } from "./actor";
-import { type Attack, expectThat, memoryMb } from "./attack";
+import { type Attack, expectThat, memoryMb, severalAtOnce } from "./attack";
 
 /** What stands in paths and queries where an id or a number is meant. */
 const ODD = [
@@ -36,12 +36,13 @@ export const DOORS: Attack[] = [
         const status = Number(line.split(" ")[1] ?? 0);
         if (status === 0 || status >= 500) wrong.push(`${method} ${path}: ${line.slice(0, 40)}`);
       };
+      const asks: [method: string, path: string][] = [];
       for (const [method, route] of ROUTES) {
         if (route === "/api/live" || (method === "DELETE" && route.startsWith("/api/account"))) continue;
         for (const odd of ODD) {
           if (route.includes("[")) {
-            await ask(method, route.replaceAll(/\[\w+\]/g, odd));
-            await ask(method, route.replace("[id]", t).replaceAll(/\[\w+\]/g, odd));
+            asks.push([method, route.replaceAll(/\[\w+\]/g, odd)]);
+            asks.push([method, route.replace("[id]", t).replaceAll(/\[\w+\]/g, odd)]);
           }
         }
       }
@@ -54,7 +55,9 @@ export const DOORS: Attack[] = [
             `/api/timelines/${t}/history`,
             `/timelines/${t}`,
           ])
-            await ask("GET", `${path}?${name}=${odd}`);
+            asks.push(["GET", `${path}?${name}=${odd}`]);
+      const tasks = asks.map((a) => () => ask(...a));
+      await severalAtOnce(tasks, 8);
       expectThat(wrong.length === 0, wrong.slice(0, 5).join("\n"));
       return `${asked} requests, none answered 5xx`;
     },
