@@ -7,7 +7,7 @@ export default defineConfig({
   timeout: 300_000,
   expect: { timeout: 40_000 },
   fullyParallel: false,
-  workers: Number(process.env.E2E_WORKERS ?? 2),
+  workers: Number(process.env.E2E_WORKERS ?? 3),
   retries: 0,
   forbidOnly: true,
   reporter: [["list"], ["json"]],

@@ -140,7 +140,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
       ...roofs.flatMap((r) => {
         if (!r.title) return [];
         const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
-        return [{ id: idOf(r.i), ...at, of: "span", lines: [titleText(data, r)] }];
+        return [{ id: idOf(r.i), ...at, of: "span", lines: [titleText(data, r, layout.roofs.type)] }];
       }),
     ],
     leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),

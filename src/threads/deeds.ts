@@ -52,7 +52,7 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
   if (!found) return { svg: null };
   let svg: string | null = null;
   try {
-    svg = toSvg(drawChart(found.timeline, { width: 1100, height: 390 }, { closeUps: "none" }), {
+    svg = toSvg(drawChart(found.timeline, { width: 1100, height: 390 }, { closeUps: "none", pictures: false }), {
       pictureUrl: () => null,
       prefix: id,
       label: "",

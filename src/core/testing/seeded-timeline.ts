@@ -109,6 +109,40 @@ function dayWhen(day: number, second: number, precision: "day" | "minute" | "yea
   };
 }
 
+/**
+ * What a student hands in: up to 20 events of a few centuries, most of them years and days, a quarter spans, titles of three to
+ * nine words, and a picture at every second event, of the proportions pictures have.
+ */
+export function studentTimeline(count: number, seed: number): Timeline {
+  const r = chance(seed * 613 + count);
+  const t = seededTimeline(count, seed, r() < 0.3 ? "busy" : "spread", "balanced", 0.25);
+  const events = [...t.events.values()].map((e) => {
+    const words = Array.from({ length: 3 + Math.floor(r() * 6) }, () => WORDS[Math.floor(r() * WORDS.length)]).join(
+      " ",
+    );
+    return { ...e, title: words.charAt(0).toUpperCase() + words.slice(1), emphasis: r() < 0.1 };
+  });
+  const shapes = [
+    [640, 400],
+    [800, 600],
+    [400, 600],
+    [500, 500],
+  ] as const;
+  const items = events
+    .filter((_, i) => i % 2 === 0)
+    .map((e) => {
+      const [width, height] = shapes[Math.floor(r() * shapes.length)]!;
+      const media = { list: "media" as const, kind: "picture" as const, media: "m", width, height };
+      return { ...emptyItem(`p${e.id}`), of: e.id, ...media };
+    });
+  return {
+    ...t,
+    title: "Student",
+    events: new Map(events.map((e) => [e.id, e])),
+    items: new Map(items.map((i) => [i.id, i])),
+  };
+}
+
 /** A timeline of dates and titles as one types them. */
 export function typedTimeline(
   lines: readonly (readonly [string, string])[],

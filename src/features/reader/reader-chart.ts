@@ -69,9 +69,9 @@ function start(pictures: Pictures): void {
   const stage = new ChartStage(
     box,
     {
-      pictureUrl: (item) => {
+      pictureUrl: (item, size) => {
         const media = timeline.items.get(item)?.media;
-        return media ? `${mediaPath}/${media}/small` : null;
+        return media ? `${mediaPath}/${media}/${size}` : null;
       },
       select: (id, opens) => {
         if (!open) stage.select(id);

@@ -131,7 +131,7 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
     const moments = p.frozen.events.filter((e) => e.when.readAs.kind !== "span").length;
     const frame = { width, height: upright ? uprightLength(moments) : height };
     const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true }), {
-      pictureUrl: (id) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/small` : null),
+      pictureUrl: (id, size) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/${size}` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,
       label: WORDS.chartOf(p.frozen.title),

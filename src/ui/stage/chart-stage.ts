@@ -15,7 +15,7 @@ import { Carry } from "./carry";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
 import { type Flag, Overlay } from "./overlay";
-import { paintCanvas } from "./paint-canvas";
+import { paintCanvas, type PictureOf } from "./paint-canvas";
 import { BOARD_SCALE, type Hung, sameLayout, type StageHooks, type StageSubject, withSpots } from "./stage-hooks";
 import { large, pictureStore, today } from "./stage-pieces";
 import { listenKeys } from "./stage-keys";
@@ -48,7 +48,7 @@ export class ChartStage {
   /** Where a walk by keys is going, until the focus has arrived. */
   private walking: string | null = null;
   private strip: Strip;
-  private pictureOf: (item: string) => CanvasImageSource | null;
+  private pictureOf: PictureOf;
   private subject: StageSubject | null = null;
   private chart: Chart | null = null;
   private events: readonly TimelineEvent[] = [];

@@ -1,9 +1,9 @@
 import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
-import type { Scene, Shape } from "@/core/chart/draw/scene";
+import { type PictureSize, type Scene, type Shape, sizeFor } from "@/core/chart/draw/scene";
 import { fontOf } from "@/core/chart/draw/to-svg";
 import type { Pattern } from "@/core/timeline/looks";
 
-export type PictureOf = (item: string) => CanvasImageSource | null;
+export type PictureOf = (item: string, size: PictureSize) => CanvasImageSource | null;
 
 const patterns = new Map<string, CanvasPattern | null>();
 
@@ -109,7 +109,7 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       } else ctx.fillText(s.text, s.x, s.y);
       return;
     case "picture": {
-      const picture = pictureOf(s.item);
+      const picture = pictureOf(s.item, sizeFor(s));
       if (picture) drawCovering(ctx, picture, s.x, s.y, s.w, s.h);
       else {
         ctx.fillStyle = "#D5DEDC";

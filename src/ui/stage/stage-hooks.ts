@@ -1,3 +1,4 @@
+import type { PictureSize } from "@/core/chart/draw/scene";
 import type { ChartData } from "@/core/chart/data/chart-data";
 import type { Pointed } from "@/core/chart/axis/look-at";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
@@ -6,8 +7,8 @@ import type { MoveHooks } from "./carry";
 import { namesOf, TIMELINE } from "@/core/timeline/fields";
 
 export interface StageHooks {
-  /** The address of a picture's smallest size; null: there is none. */
-  pictureUrl: (item: string) => string | null;
+  /** The address of a picture in a size; null: there is none. */
+  pictureUrl: (item: string, size: PictureSize) => string | null;
   select: (id: string | null, open: boolean) => void;
   /** A count that zooming does not take apart, or of few events: their ids. */
   list: (ids: string[]) => void;

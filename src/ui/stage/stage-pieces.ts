@@ -1,8 +1,9 @@
 import { minus } from "@/core/chart/axis/pair";
-import type { Target } from "@/core/chart/draw/scene";
+import type { PictureSize, Target } from "@/core/chart/draw/scene";
 import type { View } from "@/core/chart/axis/view";
 import { dayFrom } from "@/core/time/calendar";
 import type { Instant } from "@/core/time/instant";
+import type { PictureOf } from "./paint-canvas";
 import { BOARD_SCALE } from "./stage-hooks";
 
 /** The day it is, where this is read. */
@@ -20,19 +21,26 @@ export function large(t: Target): Target {
 
 /** Pictures as they arrive; `arrived` is told of each. */
 export function pictureStore(
-  urlOf: (item: string) => string | null,
+  urlOf: (item: string, size: PictureSize) => string | null,
   arrived: () => void,
-): (item: string) => CanvasImageSource | null {
+): PictureOf {
   const pictures = new Map<string, HTMLImageElement>();
-  return (item) => {
-    const known = pictures.get(item);
-    if (known) return known.complete && known.naturalWidth > 0 ? known : null;
-    const url = urlOf(item);
+  const there = (url: string) => {
+    const known = pictures.get(url);
+    return known && known.complete && known.naturalWidth > 0 ? known : null;
+  };
+  return (item, size) => {
+    const url = urlOf(item, size);
     if (!url) return null;
+    if (pictures.has(url)) {
+      const small = size === "small" ? null : urlOf(item, "small");
+      // Until the larger one has come, the smaller one stands for it.
+      return there(url) ?? (small ? there(small) : null);
+    }
     const image = new Image();
     image.onload = arrived;
     image.src = url;
-    pictures.set(item, image);
+    pictures.set(url, image);
     return null;
   };
 }

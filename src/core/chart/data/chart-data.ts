@@ -6,7 +6,7 @@ import { civilFrom } from "../../time/calendar";
 import { lengthText } from "../../time/gap";
 import { inOrder } from "../../timeline/order";
 import { wholesOf } from "../../timeline/parts";
-import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import { categoriesOf, type Item, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { COLOURS, type Pattern, type Sign } from "../../timeline/looks";
 import type { Spot } from "../../timeline/fields";
 import { chartTitle } from "../style/house-style";
@@ -63,6 +63,8 @@ export interface ChartData {
   withinDays: boolean;
   /** The item of the first picture; null for none. */
   pictures: (string | null)[];
+  /** The width of each picture by its height; 0 where that is not known. */
+  proportions: Float32Array;
   looks: { colour: string; pattern: Pattern }[];
   /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
   first: number;
@@ -122,6 +124,7 @@ export function* chartDataSlowly(
     shortDates: new Array<string>(n).fill(""),
     withinDays: false,
     pictures: new Array<string | null>(n).fill(null),
+    proportions: new Float32Array(n),
     first: -1,
     last: -1,
     looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
@@ -134,7 +137,9 @@ export function* chartDataSlowly(
     fill(data, i, e, timeline);
     data.shortDates[i] = shortDate(e, data.dates[i]!, years, timeline);
     data.look[i] = lookOf.get(e.category ?? "") ?? 0;
-    data.pictures[i] = picture.get(e.id) ?? null;
+    const shown = picture.get(e.id);
+    data.pictures[i] = shown?.id ?? null;
+    data.proportions[i] = shown?.width && shown.height ? shown.width / shown.height : 0;
     data.importance[i] = importanceOf(e, data.pictures[i] !== null);
     ends.take(i, e, (data.flags[i]! & OPEN_END) !== 0);
   }
@@ -233,6 +238,7 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     dates: index.map((i) => data.dates[i]!),
     shortDates: index.map((i) => data.shortDates[i]!),
     pictures: index.map((i) => data.pictures[i]!),
+    proportions: Float32Array.from(index, (i) => data.proportions[i]!),
   };
 }
 
@@ -307,14 +313,14 @@ function shortDate(e: TimelineEvent, full: string, years: number, timeline: Time
   return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
 }
 
-function firstPictures(timeline: Timeline): Map<string, string> {
-  const found = new Map<string, { place: string; id: string }>();
+function firstPictures(timeline: Timeline): Map<string, Item> {
+  const found = new Map<string, Item>();
   for (const i of timeline.items.values()) {
     if (i.list !== "media" || i.kind !== "picture" || i.deleted) continue;
     const other = found.get(i.of);
     if (!other || i.place < other.place || (i.place === other.place && i.id < other.id)) found.set(i.of, i);
   }
-  return new Map([...found].map(([of, i]) => [of, i.id]));
+  return found;
 }
 
 /** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */

@@ -193,7 +193,7 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const over = (l: ShownLabel) => laid.layout.handY[l.rank]! < laid.layout.ridgeTop;
   const lines = content.labels.filter(over);
   for (const l of lines) drawLine(shapes, laid, l, isSelected(l.i));
-  for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0);
+  for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0, laid.layout.roofs.type);
   const under = lines.length > 0 ? content.labels.filter((l) => !over(l)) : content.labels;
   marked(shapes, part, under, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.

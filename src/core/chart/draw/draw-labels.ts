@@ -17,7 +17,7 @@ import {
   titleSize,
   WASH,
 } from "../style/house-style";
-import { DATE_GAP, type LabelText, labelText, PICTURE_GAP } from "../labels/label-text";
+import { DATE_GAP, type LabelText, labelText, PICTURE_GAP, UNDER_GAP, withPicture } from "../labels/label-text";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
 import { inFrame, type ShownCount, type ShownLabel } from "../frame/shown";
@@ -30,7 +30,8 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
   if (!known) texts.set(layout, (known = new Map()));
   let t = known.get(i);
   if (!t) {
-    t = labelText(data, i, layout.setting, layout.wordsWidth);
+    const grown = layout.grown[i] ?? 0;
+    t = labelText(data, i, grown > 0 ? withPicture(layout.setting, grown) : layout.setting, layout.wordsWidth);
     known.set(i, t);
   }
   return t;
@@ -107,12 +108,13 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   }
   const align = side > 0 ? "start" : "end";
   let edge = side > 0 ? x : x + w;
-  if (t.picture) {
-    const p = layout.setting.picture;
-    shapes.push({ kind: "picture", x: side > 0 ? x : x + w - p, y: y + 1, w: p, h: p, item: t.picture });
-    edge += side * (p + PICTURE_GAP);
-  }
   let ty = y + Math.round(type * 0.96);
+  if (t.picture) {
+    const [pw, ph] = [t.pictureW, t.pictureH];
+    shapes.push({ kind: "picture", x: side > 0 ? x : x + w - pw, y: y + 1, w: pw, h: ph, item: t.picture });
+    if (t.over) ty += ph + UNDER_GAP;
+    else edge += side * (pw + PICTURE_GAP);
+  }
   let room = marks;
   const first = (text: string, date: boolean) => {
     const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? dated : size);

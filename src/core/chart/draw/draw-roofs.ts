@@ -73,23 +73,23 @@ function drawDone(shapes: Shape[], data: ChartData, r: ShownRoof, selected: bool
 }
 
 /** What is written of a roof's title, which may be cut. */
-export function titleText(data: ChartData, r: ShownRoof): string {
+export function titleText(data: ChartData, r: ShownRoof, type: number): string {
   const full = data.titles[r.i]!;
-  const size = titleSize((data.flags[r.i]! & EMPHASIS) !== 0);
+  const size = titleSize((data.flags[r.i]! & EMPHASIS) !== 0, type);
   const cut = r.title?.cut ?? null;
   return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - markRoom(data, r.i));
 }
 
 /** The words of a roof, painted after all roofs so that none covers them; beside it on a `ground` that hides lines. */
-export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean): void {
+export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean, type: number): void {
   const { title } = r;
   if (!title) return;
   const { colour, pattern } = data.looks[data.look[r.i]!]!;
   const flags = data.flags[r.i]!;
   const hollow = (flags & UNCERTAIN) !== 0;
-  const size = titleSize((flags & EMPHASIS) !== 0);
+  const size = titleSize((flags & EMPHASIS) !== 0, type);
   const room = markRoom(data, r.i);
-  const text = titleText(data, r);
+  const text = titleText(data, r, type);
   const w = room + textWidth(text, TITLE_FACE, size);
   const filledTo = r.x0 + ((r.x1 - r.x0) * data.done[r.i]!) / 100;
   const part = filledTo < title.x + w + 4;
@@ -106,7 +106,7 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   shapes.push({
     kind: "text",
     x: title.x + room,
-    y: middle + 5,
+    y: middle + Math.round(type * 0.36 * 10) / 10,
     text,
     face: TITLE_FACE,
     size,

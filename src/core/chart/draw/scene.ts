@@ -31,6 +31,15 @@ export type Shape = {
   | { kind: "picture"; x: number; y: number; w: number; h: number; item: string }
 );
 
+/** The sizes in which a picture is kept that a drawing uses. */
+export type PictureSize = "small" | "medium";
+/** A picture whose longer side is drawn longer than this, px, is not sharp in its smallest size. */
+const SMALL_ENOUGH = 150;
+
+export function sizeFor(s: { w: number; h: number }): PictureSize {
+  return Math.max(s.w, s.h) > SMALL_ENOUGH ? "medium" : "small";
+}
+
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */
 export interface Target {
   ids: string[];

@@ -1,7 +1,7 @@
 import type { Face } from "../../text/measure";
 import type { Pattern } from "../../timeline/looks";
 import { PATTERN_OPACITY, TILES } from "../style/patterns";
-import type { Scene, Shape } from "./scene";
+import { type PictureSize, type Scene, type Shape, sizeFor } from "./scene";
 
 const FACES: Record<Face, [string, number]> = {
   text400: ["Atkinson Hyperlegible Next Variable", 400],
@@ -24,8 +24,8 @@ export function fontOf(face: Face, sizePx: number): string {
 }
 
 export interface SvgOptions {
-  /** The address of a picture's smallest size; null leaves the picture out. */
-  pictureUrl: (item: string) => string | null;
+  /** The address of a picture in a size; null leaves the picture out. */
+  pictureUrl: (item: string, size: PictureSize) => string | null;
   /** Where pointing at an event leads; null: nothing to follow. */
   link?: (id: string) => string | null;
   /** Tells ids of one drawing from those of another on the same page. */
@@ -78,7 +78,7 @@ function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions
       return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}"${s.turned ? ` transform="rotate(-90 ${n(s.x)} ${n(s.y)})"` : ""}>${escapeXml(s.text)}</text>`;
     }
     case "picture": {
-      const url = options.pictureUrl(s.item);
+      const url = options.pictureUrl(s.item, sizeFor(s));
       const box = `x="${n(s.x)}" y="${n(s.y)}" width="${n(s.w)}" height="${n(s.h)}"`;
       return url
         ? `<image ${box} href="${escapeXml(url)}" preserveAspectRatio="xMidYMid slice"/>`

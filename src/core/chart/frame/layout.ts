@@ -9,11 +9,13 @@ import {
   FAN,
   FOOT,
   FULL,
+  LARGE_ROOFS,
   LINE,
   MARGIN,
   MORE_ROW,
   RIDGE,
   STRIP,
+  TITLE_SIZE,
   UPRIGHT,
   UPRIGHT_RIDGE,
 } from "../style/house-style";
@@ -21,8 +23,8 @@ import { DENSE, type Setting } from "../labels/label-text";
 import { type Earlier, liftFor, placeByHand } from "../labels/place-by-hand";
 import { noPlaces, type Places } from "../labels/places";
 import type { Ranks } from "../labels/ranks";
-import { arrangeRoofs } from "../roofs/arrange-roofs";
-import type { RoofTitles } from "../roofs/roof-titles";
+import { type Arranged, arrangeRoofs } from "../roofs/arrange-roofs";
+import { type RoofTitles, titlesShown } from "../roofs/roof-titles";
 import { fitScale, type Ground } from "../axis/view";
 
 export interface Frame {
@@ -51,6 +53,8 @@ export interface RoofMeasures {
   roof: number;
   gap: number;
   top: number;
+  /** Of their titles. */
+  type: number;
 }
 
 /**
@@ -77,6 +81,8 @@ export interface ChartLayout extends Ranks, Places {
   pitch: number;
   rows: number;
   setting: Setting;
+  /** How high pictures are that have grown into room that was left, by event, px; 0 for the others. */
+  grown: Float32Array;
   /** The width of the frame for the words of labels (see `labelText`), px. */
   wordsWidth: number;
   /** No line passes a label. */
@@ -154,17 +160,19 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const small = data.count <= SMALL;
   const taken = options.taken ?? null;
 
-  const place = { fit, pad, size, gables: !upright && !strip && !options.lane };
+  const place = { fit, pad, size, gables: !upright && !strip && !options.lane, type: TITLE_SIZE };
   const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
-  const arranged = arrangeRoofs(
-    options.bare ? pickData(data, []) : data,
-    axis,
-    p,
-    place,
-    small && !strip && !taken ? most : null,
-  );
-  const { row: roofRow, depth, titles } = arranged;
-  const roofs = taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame);
+  const spanned = options.bare ? pickData(data, []) : data;
+  const usual = arrangeRoofs(spanned, axis, p, place, small && !strip && !taken ? most : null);
+  const plainly = strip || upright || taken || options.lane || options.closeUp || options.lean;
+  const larger =
+    small && !plainly && usual.depth > 0
+      ? largerRoofs(depthOfFrame, spanned, usual, place, (type) =>
+          arrangeRoofs(spanned, axis, p, { ...place, type }, most),
+        )
+      : null;
+  const { row: roofRow, depth, titles } = larger?.arranged ?? usual;
+  const roofs = larger?.roofs ?? (taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame));
   if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
   const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
@@ -228,11 +236,30 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     oneOfSeveral: (options.lane || options.closeUp) ?? false,
     stretches: stretchesBeside(size, taken),
   };
-  let places: typeof none & { pitch: number; rows: number; setting: Setting; wordsWidth: number; counted: boolean };
-  if (strip) places = { ...none, pitch: 1, rows: 0, setting: DENSE, wordsWidth: size, counted: false };
+  let places: typeof none & {
+    pitch: number;
+    drop: number;
+    rows: number;
+    setting: Setting;
+    wordsWidth: number;
+    counted: boolean;
+    grown: Float32Array;
+  };
+  if (strip)
+    places = {
+      ...none,
+      grown: new Float32Array(0),
+      pitch: 1,
+      drop: 0,
+      rows: 0,
+      setting: DENSE,
+      wordsWidth: size,
+      counted: false,
+    };
   else if (small) places = placeFew(room, none);
   else places = placeMany(room, none);
-  const plain: ChartLayout = { ...base, ...places, octaves: octavesOf(places.z, fit) };
+  const { drop, ...placed } = places;
+  const plain: ChartLayout = { ...base, ...placed, labelsTop: labelsTop + drop, octaves: octavesOf(placed.z, fit) };
   // Where labels were placed by hand something may hang open now.
   if (options.lean || strip || options.bare || taken) return plain;
   let layout = plain;
@@ -298,23 +325,54 @@ function stretchesBeside(size: number, taken: Stretch | null): Stretch[] {
   return both.filter((s) => s.to - s.from >= LEAST_STRETCH);
 }
 
+/** What larger roofs may take of the frame's height at most: where something hangs below, and where nothing does. */
+const LARGE_SHARE = 0.15;
+const LARGE_SHARE_ALONE = 0.8;
+/** Alone, roofs stand apart by up to this share of their height. */
+const ALONE_GAP = 0.7;
+
+/** The largest roofs there is room for whose titles are read as well as in the usual ones; null: the usual ones. */
+function largerRoofs(
+  height: number,
+  data: ChartData,
+  usual: Arranged,
+  g: { fit: number },
+  arrange: (type: number) => Arranged,
+): { arranged: Arranged; roofs: RoofMeasures } | null {
+  const alone = data.kind.every((k) => k === SPAN_KIND);
+  const most = height * (alone ? LARGE_SHARE_ALONE : LARGE_SHARE);
+  const shown = titlesShown(data, usual.titles, g.fit);
+  for (const { roof, gap, type } of LARGE_ROOFS) {
+    if (usual.depth * (roof + gap) > most) continue;
+    const arranged = arrange(type);
+    if (arranged.depth * (roof + gap) > most || titlesShown(data, arranged.titles, g.fit) < shown - 1e-9) continue;
+    if (!alone) return { arranged, roofs: { roof, gap, top: FULL.top, type } };
+    // Nothing hangs below: they stand apart, in the middle of the frame.
+    const apart = Math.floor(Math.min(roof * ALONE_GAP, Math.max(gap, most / arranged.depth - roof)));
+    const block = arranged.depth * (roof + apart) + RIDGE + BOB + FOOT;
+    return { arranged, roofs: { roof, gap: apart, top: Math.max(FULL.top, Math.round((height - block) / 2)), type } };
+  }
+  return null;
+}
+
 function lowRoofs(depth: number): RoofMeasures {
   const each = ROOFS_OVER_OPEN / Math.max(1, depth);
   const { roof, gap, top } = STRIP;
-  if (each >= roof + gap) return { roof: Math.min(14, each - gap), gap, top };
-  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(roof, each - 1)), gap: 1, top };
+  const type = TITLE_SIZE;
+  if (each >= roof + gap) return { roof: Math.min(14, each - gap), gap, top, type };
+  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(roof, each - 1)), gap: 1, top, type };
 }
 
 function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {
-  if (strip) return STRIP;
-  const full = upright ? UPRIGHT : FULL;
+  if (strip) return { ...STRIP, type: TITLE_SIZE };
+  const full = { ...(upright ? UPRIGHT : FULL), type: TITLE_SIZE };
   const fullRows = upright ? Math.max(2, Math.floor((UPRIGHT_SHARE * size) / (full.roof + full.gap))) : FULL_ROWS;
   if (depth <= fullRows) return full;
   const each = upright
     ? (size * UPRIGHT_SHARE) / depth
     : Math.max(size * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
   const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
-  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top };
+  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top, type: TITLE_SIZE };
 }
 
 /** The octave of zoom in which a label comes into view; -1: it never does. */

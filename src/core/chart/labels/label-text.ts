@@ -3,26 +3,41 @@ import { type ChartData, EMPHASIS } from "../data/chart-data";
 import { DATE_FACE, dateSize, lineOf, TITLE_FACE, TITLE_SIZE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
 
-/** How labels are set: the type of titles, the widest a line may be, how many lines a title has, the side of the picture (0: none); px. */
+/** How labels are set: the type of titles, the widest a line may be, how many lines a title has, how high a picture is (0: none); px. */
 export interface Setting {
   type: number;
   most: number;
   lines: number;
   picture: number;
+  /** A picture stands over the words in its own proportion, instead of beside them as a square. */
+  over?: true;
   /** Date and title in one line. */
   oneLine: boolean;
 }
 
+/** How high the picture of a single label grows where room is left over, px, the highest first. */
+export const GROWN = [240, 216, 194, 174, 156, 140, 126, 112, 98, 84] as const;
+
+/** A setting for one label whose picture has grown. */
+export const withPicture = (s: Setting, height: number): Setting => ({ ...s, picture: height, over: true });
+
 /** From the roomiest to the tightest. */
 export const SETTINGS: readonly Setting[] = [
-  { type: 18, most: 216, lines: 4, picture: 128, oneLine: false },
-  { type: 17, most: 202, lines: 4, picture: 116, oneLine: false },
+  { type: 20, most: 250, lines: 4, picture: 240, over: true, oneLine: false },
+  { type: 19, most: 236, lines: 4, picture: 208, over: true, oneLine: false },
+  { type: 18, most: 220, lines: 4, picture: 182, over: true, oneLine: false },
+  { type: 17, most: 206, lines: 4, picture: 160, over: true, oneLine: false },
+  { type: 16, most: 190, lines: 4, picture: 142, over: true, oneLine: false },
+  { type: 15, most: 176, lines: 4, picture: 126, over: true, oneLine: false },
   { type: 16, most: 188, lines: 4, picture: 104, oneLine: false },
   { type: 15, most: 174, lines: 4, picture: 84, oneLine: false },
   { type: 14.25, most: 164, lines: 4, picture: 62, oneLine: false },
   { type: TITLE_SIZE, most: 158, lines: 3, picture: 40, oneLine: false },
   { type: TITLE_SIZE, most: 150, lines: 2, picture: 36, oneLine: false },
-  { type: TITLE_SIZE, most: 140, lines: 3, picture: 0, oneLine: false },
+  { type: TITLE_SIZE, most: 140, lines: 4, picture: 0, oneLine: false },
+  { type: 12.5, most: 150, lines: 3, picture: 30, oneLine: false },
+  { type: 12, most: 132, lines: 4, picture: 0, oneLine: false },
+  { type: 12, most: 160, lines: 3, picture: 0, oneLine: false },
   { type: TITLE_SIZE, most: 140, lines: 2, picture: 0, oneLine: false },
   { type: TITLE_SIZE, most: 118, lines: 2, picture: 0, oneLine: false },
   { type: TITLE_SIZE, most: 190, lines: 1, picture: 0, oneLine: false },
@@ -45,6 +60,11 @@ export interface LabelText {
   date: string;
   lines: string[];
   picture: string | null;
+  /** Of the picture; 0 where there is none. */
+  pictureW: number;
+  pictureH: number;
+  /** It stands over the words. */
+  over: boolean;
   w: number;
   h: number;
 }
@@ -52,6 +72,13 @@ export interface LabelText {
 /** In a line of both, a date longer than this share of it is written shorter. */
 const SHARE_OF_DATE = 0.42;
 const PICTURE_GAP = 8;
+/** Between a picture and the words under it, px. */
+const UNDER_GAP = 5;
+/** The narrowest and the widest a picture over its words is drawn, by its height; the rest is cut off. */
+const NARROWEST = 0.62;
+const WIDEST = 1.6;
+/** How far it may be wider than the words' widest line, px. */
+const WIDER = 40;
 const DATE_GAP = 6;
 
 export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
@@ -71,6 +98,9 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
       date,
       lines: [words],
       picture: null,
+      pictureW: 0,
+      pictureH: 0,
+      over: false,
       w: Math.ceil(before + textWidth(words, TITLE_FACE, size)),
       h: line + 2,
     };
@@ -83,10 +113,18 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   for (const [k, l] of lines.entries())
     textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
   const textH = (date ? line : 0) + lines.length * line;
+  const shape = Math.min(WIDEST, Math.max(NARROWEST, data.proportions[i]! || 1.4));
+  const pictureW = !picture ? 0 : s.over ? Math.round(Math.min(most + WIDER, s.picture * shape)) : s.picture;
+  const pictureH = picture ? s.picture : 0;
+  const set = { date, lines, picture, pictureW, pictureH, over: s.over ?? false };
+  if (s.over)
+    return {
+      ...set,
+      w: Math.ceil(Math.max(textW, pictureW)),
+      h: textH + (picture ? s.picture + UNDER_GAP : 0) + 2,
+    };
   return {
-    date,
-    lines,
-    picture,
+    ...set,
     w: Math.ceil(textW + (picture ? s.picture + PICTURE_GAP : 0)),
     h: Math.max(textH, picture ? s.picture : 0) + 2,
   };
@@ -125,4 +163,4 @@ export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: n
   return Math.ceil(before + Math.min(title, Math.max(24, most - before)));
 }
 
-export { DATE_GAP, PICTURE_GAP };
+export { DATE_GAP, PICTURE_GAP, UNDER_GAP };

@@ -103,10 +103,11 @@ class Hands {
   constructor(q: Hand, h: Placed, hands: readonly number[]) {
     this.q = q;
     this.h = h;
-    // A row's labels may be lower than its pitch: whether one truly meets another is asked again below.
+    // A row's labels may be lower or higher than its pitch: whether one truly meets another is asked again below.
+    const tallest = h.h.reduce((most, x) => Math.max(most, x), h.pitch);
     this.across = Array.from({ length: h.rows }, (_, row) => {
       const y = q.labelsTop + row * h.pitch;
-      const found = hands.filter((r) => y < h.handY[r]! + h.h[r]! + APART && h.handY[r]! < y + h.pitch + APART);
+      const found = hands.filter((r) => y < h.handY[r]! + h.h[r]! + APART && h.handY[r]! < y + tallest + APART);
       return found.length > 0 ? found : undefined;
     });
   }
@@ -248,13 +249,25 @@ class Others {
     return hi[j]! - hi[i]! + (lo[j]! - lo[i]!);
   }
 
+  /** How many rows a label takes. */
+  private rowsOf(r: number): number {
+    return Math.max(1, Math.ceil((this.h.h[r]! + APART) / this.h.pitch));
+  }
+
   private other: Place = { row: 0, side: 1, shift: 0, from: 0, to: 0, z: 0 };
   /** z, or the greater scale from which on a label in a place is clear of another. */
   private apart(i: number, j: number, me: Place, z: number): number {
     const d = this.distance(i, j);
     const other = placeOf(this.h, j, this.other);
+    // In a large chart each has a row's height.
+    const [mine, its] = this.q.small
+      ? [
+          { ...me, rows: this.rowsOf(i) },
+          { ...other, rows: this.rowsOf(j) },
+        ]
+      : [me, other];
     const { upright } = this.q.ground;
-    const s = d > 0 || (d === 0 && j > i) ? apartFrom(me, other, d, upright) : apartFrom(other, me, -d, upright);
+    const s = d > 0 || (d === 0 && j > i) ? apartFrom(mine, its, d, upright) : apartFrom(its, mine, -d, upright);
     return s > other.z && s > z ? s : z;
   }
 }

@@ -15,7 +15,7 @@ import {
 } from "./label-text";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
-import { type How, searchLabels } from "./search-labels";
+import { type Found, type How, searchLabels } from "./search-labels";
 import { fitScale, largestScale } from "../axis/view";
 
 /** What a row further out costs, in octaves of zoom. */
@@ -47,6 +47,8 @@ export function placeFew<T extends Places>(
       stretches.some((s) => apexes[r]! >= s.from && apexes[r]! <= s.to),
   );
   const apex = among.map((r) => apexes[r]!);
+  const at = new Map(among.map((r, k) => [r, k]));
+  const byImportance = Array.from(order).flatMap((r) => at.get(r) ?? []);
   const m = among.length;
   const { upright } = ground;
   const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
@@ -66,6 +68,7 @@ export function placeFew<T extends Places>(
         roomiest: oneOfSeveral ? ROOMIEST_OF_SEVERAL : 0,
       },
       how,
+      oneOfSeveral ? [] : byImportance,
     );
   let how: How = "quick";
   let found = search(how);
@@ -79,6 +82,8 @@ export function placeFew<T extends Places>(
   }
   const counted = found.placed.length < m;
   const places = { ...none };
+  const grown = new Float32Array(data.count);
+  for (const [k, height] of found.grown.entries()) grown[byApex[among[k]!]!] = height;
   for (const [k, t] of found.texts.entries()) {
     const r = among[k]!;
     places.to[r] = extent(t).along;
@@ -95,7 +100,10 @@ export function placeFew<T extends Places>(
     places.to[r] = places.from[r]! + along[r]!;
   }
   const tallest = Math.max(lineOf(found.setting.type) + 2, ...places.h);
-  const rows = Math.max(1, Math.floor((depth - (counted ? countRoom : 0) + found.pitch - tallest) / found.pitch));
+  const spread =
+    counted || oneOfSeveral || upright ? { first: 0, pitch: found.pitch } : spreadRows(found, places, depth);
+  const room = depth - spread.first - (counted ? countRoom : 0);
+  const rows = Math.max(1, Math.floor((room + spread.pitch - tallest) / spread.pitch));
   if (counted)
     placeRest({ count: hi.length, hi, lo, along, order }, places, {
       rows,
@@ -106,12 +114,42 @@ export function placeFew<T extends Places>(
     });
   return {
     ...places,
-    pitch: found.pitch,
+    grown,
+    pitch: spread.pitch,
+    drop: spread.first,
     rows,
     setting: found.setting,
     wordsWidth: wordsWidth(found.setting, how),
     counted,
   };
+}
+
+/** How much of the room that is left over goes to the lines above the first row, and the most of it, px. */
+const FIRST_SHARE = 0.3;
+const FIRST_MOST = 84;
+/** Rows move apart by up to this share of the tallest label. */
+const APART_SHARE = 0.8;
+
+/** Room that is left over below goes to the plumb lines: the first row hangs lower, and the others further from it. */
+function spreadRows(found: Found, places: Places, depth: number): { first: number; pitch: number } {
+  let last = -1;
+  for (const k of places.row) last = Math.max(last, k);
+  const { pitch } = found;
+  if (last < 0) return { first: 0, pitch };
+  let foot = 0;
+  let tallest = 0;
+  for (const [r, k] of places.row.entries()) {
+    if (k < 0) continue;
+    foot = Math.max(foot, k * pitch + places.h[r]!);
+    tallest = Math.max(tallest, places.h[r]!);
+  }
+  const left = depth - foot;
+  if (left <= 0) return { first: 0, pitch };
+  const first = Math.min(FIRST_MOST, Math.floor(left * FIRST_SHARE));
+  let more = APART_SHARE * (found.stacked ? pitch : tallest);
+  for (const [r, k] of places.row.entries())
+    if (k > 0) more = Math.min(more, (depth - first - places.h[r]!) / k - pitch);
+  return { first, pitch: pitch + Math.max(0, Math.floor(more)) };
 }
 
 /** More than SMALL events: placed once for all zooms, lines behind labels. */
@@ -155,5 +193,16 @@ export function placeMany<T extends Places>(
   // A label without a place has its width all the same, for a view at rest.
   for (let r = 0; r < m; r++) if (placed.row[r]! < 0) placed.to[r] = along[r]!;
   const counted = placed.z.some((z) => z > fit);
-  return { ...none, ...placed, h, pitch, rows, setting, wordsWidth: frameWidth, counted };
+  return {
+    ...none,
+    ...placed,
+    h,
+    grown: new Float32Array(0),
+    pitch,
+    drop: 0,
+    rows,
+    setting,
+    wordsWidth: frameWidth,
+    counted,
+  };
 }

@@ -26,8 +26,10 @@ export function placeRest(
   }
 }
 
-/** What of a place says whether two labels meet. */
-export type Standing = Pick<Place, "row" | "shift" | "from" | "to">;
+/** What of a place says whether two labels meet; how many rows each takes, where that is not one. */
+export type Standing = Pick<Place, "row" | "shift" | "from" | "to"> & { rows?: number };
+
+const beside = (a: Standing, b: Standing) => a.row < b.row + (b.rows ?? 1) && b.row < a.row + (a.rows ?? 1);
 
 /** The scale from which on a label may stand somewhere: clear of all that are there by then, and of their lines. */
 function freeFrom(q: Ranked, places: Places, i: number, me: Place, least: number, centred: boolean): number {
@@ -46,7 +48,7 @@ function freeFrom(q: Ranked, places: Places, i: number, me: Place, least: number
 export function apartFrom(a: Standing, b: Standing, d: number, centred: boolean): number {
   if (d === 0) return clearTogether(a, b, centred) ? 0 : Number.POSITIVE_INFINITY;
   let need = 0;
-  if (a.row === b.row) need = a.to - b.from + CLEARANCE;
+  if (beside(a, b)) need = a.to - b.from + CLEARANCE;
   // The line to the one further out passes the row of the other.
   else if (b.row > a.row) need = a.to - b.shift + CLEARANCE;
   else need = a.shift - b.from + CLEARANCE;
@@ -55,7 +57,7 @@ export function apartFrom(a: Standing, b: Standing, d: number, centred: boolean)
 
 /** Whether two labels of one instant are clear of each other, at every scale. */
 function clearTogether(a: Standing, b: Standing, centred: boolean): boolean {
-  if (a.row === b.row) return a.to + CLEARANCE <= b.from || b.to + CLEARANCE <= a.from;
+  if (beside(a, b)) return a.to + CLEARANCE <= b.from || b.to + CLEARANCE <= a.from;
   const [near, far] = a.row < b.row ? [a, b] : [b, a];
   // Two that hang on one line, one under the other; where labels stand at its end, it would run through the nearer.
   if (!centred && near.shift === far.shift) return true;

@@ -1,11 +1,11 @@
-import { awayCost, type Unplaced, type Placed, placeLabels } from "./whole-search";
+import { awayCost, growLabels, type Placed, placeLabels, type Unplaced } from "./whole-search";
 import { LINE, lineOf } from "../style/house-style";
-import { type LabelText, type Setting, SETTINGS } from "./label-text";
+import { GROWN, type LabelText, type Setting, SETTINGS, withPicture } from "./label-text";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments. */
 const TIGHTER = 6;
-/** What a title cut short costs; a date twice as much. */
-const CUT = 5;
+/** What a title cut short costs, more than any setting that cuts none; a date twice as much. */
+const CUT = 200;
 
 /** What it costs to leave a picture out, up to a limit. */
 const NO_PICTURE = 5;
@@ -15,10 +15,23 @@ const NO_PICTURES = 40;
 const TIGHTEST = 4;
 const EFFORT = { quick: "quick", thorough: "all", counted: "most" } as const;
 
+/** Up to so many labels each takes the height it needs, where the tallest is that many times as tall as the lowest. */
+const MOST_STACKED = 30;
+const STACKED_FROM = 1.25;
+/** In rows at least so high, px, and no more of them than that. */
+const LEAST_UNIT = 20;
+const MOST_UNITS = 30;
+/** Fuller than this, by area, nothing fits any more. */
+const FULLEST = 0.8;
+
 export interface Found {
   texts: LabelText[];
   placed: Placed[];
   pitch: number;
+  /** The height of pictures that have grown, by rank, px; 0 for the others. */
+  grown: number[];
+  /** Labels take as many of the rows as they need, instead of one each. */
+  stacked: boolean;
   setting: Setting;
 }
 
@@ -42,13 +55,14 @@ export interface SearchRoom {
 /**
  * The best way to show the labels of a small timeline in a frame: settings from roomy to tight, each searched for a place
  * for all, weighed by what is cut, missing, or away from its moment. `apex` in px, ascending by rank; moments at one
- * instant have equal ones.
+ * instant have equal ones. `order`: ranks, the most important first, in which pictures grow into what room is left.
  */
 export function searchLabels(
   apex: readonly number[],
   textOf: (rank: number, s: Setting) => LabelText,
   room: SearchRoom,
   how: How,
+  order: readonly number[] = [],
 ): Found {
   const wanted = apex.filter((_, rank) => textOf(rank, SETTINGS[0]!).picture !== null).length;
   const { stretches } = room;
@@ -57,7 +71,8 @@ export function searchLabels(
   let best: Found | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
   for (const [tightness, setting] of SETTINGS.entries()) {
-    if (tightness < room.roomiest) continue;
+    // Along a ridge that runs down, a picture over its words would take the room of two labels.
+    if (tightness < room.roomiest || (setting.over && room.centred)) continue;
     // Where any arrangement shows all, one of the tightest does.
     if (how !== "quick" && tightness < SETTINGS.length - TIGHTEST) continue;
     // Even perfectly placed, a tighter setting would cost more than what has been found.
@@ -65,23 +80,45 @@ export function searchLabels(
     const texts = apex.map((_, rank) => textOf(rank, setting));
     const labels = texts.map((t, rank): Unplaced => {
       const { along, across } = room.extent(t);
-      return { id: String(rank).padStart(6, "0"), apex: apex[rank]!, w: along, h: across };
+      return { id: idOf(rank), apex: apex[rank]!, w: along, h: across };
     });
     const tallest = Math.max(lineOf(setting.type) + 2, ...labels.map((l) => l.h));
-    const pitch = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
+    const usual = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
     const depth = room.depth - (how === "counted" ? room.countRoom : 0);
     if (tallest > depth && setting !== SETTINGS.at(-1)) continue;
-    const rows = Math.max(1, Math.floor((depth + (pitch - tallest)) / pitch));
-    // More words than the rows hold in all: a tighter setting is needed, if there is one.
-    const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * size);
-    if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
-    const placed = stretches.flatMap((s, k) =>
-      placeLabels(
-        stretches.length === 1 ? labels : labels.filter((l) => home(l.apex) === k),
-        { from: s.from, to: s.to, rows, pitch, centred: room.centred },
-        EFFORT[how],
-      ),
-    );
+    const rows = Math.max(1, Math.floor((depth + (usual - tallest)) / usual));
+    const place = (within: { rows: number; pitch: number; depth?: number }) =>
+      stretches.flatMap((s, k) =>
+        placeLabels(
+          stretches.length === 1 ? labels : labels.filter((l) => home(l.apex) === k),
+          { from: s.from, to: s.to, ...within, centred: room.centred },
+          EFFORT[how],
+        ),
+      );
+    const lowest = Math.min(...labels.map((l) => l.h));
+    let placed: Placed[] | null = null;
+    let pitch = usual;
+    // Labels of very different heights fill the room best where each takes as much of it as it needs.
+    const stacked =
+      how === "quick" && !room.centred && labels.length <= MOST_STACKED && tallest > STACKED_FROM * lowest;
+    if (stacked) {
+      const area = labels.reduce((sum, l) => sum + (l.w + 14) * (l.h + 9), 0) / (depth * size);
+      if (area <= FULLEST) {
+        const unit = Math.max(LEAST_UNIT, Math.ceil(depth / MOST_UNITS));
+        placed = place({ rows: Math.floor(depth / unit), pitch: unit, depth });
+        pitch = unit;
+      }
+    }
+    if (!placed || placed.length < labels.length) {
+      // More words than the rows hold in all: a tighter setting is needed, if there is one.
+      const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * size);
+      if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
+      const inRows = place({ rows, pitch: usual });
+      if (!placed || inRows.length >= placed.length) {
+        placed = inRows;
+        pitch = usual;
+      }
+    }
     const away = placed.reduce((sum, p) => sum + awayCost(p.shift), 0);
     const cut = texts.reduce(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),
@@ -91,8 +128,52 @@ export function searchLabels(
     const cost = tightness * TIGHTER + left + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
-      best = { texts, placed, pitch, setting };
+      best = { texts, placed, pitch, grown: [], stacked: pitch !== usual, setting };
     }
   }
-  return best ?? { texts: [], placed: [], pitch: LINE + 11, setting: SETTINGS[0]! };
+  if (best?.stacked && how === "quick" && best.placed.length === apex.length)
+    grow(best, apex, textOf, room, order, home);
+  return best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], stacked: false, setting: SETTINGS[0]! };
+}
+
+const idOf = (rank: number) => String(rank).padStart(6, "0");
+
+/** Pictures grow singly into the room that is left, the important first. Changes what was found. */
+function grow(
+  found: Found,
+  apex: readonly number[],
+  textOf: (rank: number, s: Setting) => LabelText,
+  room: SearchRoom,
+  order: readonly number[],
+  home: (x: number) => number,
+): void {
+  const { setting, texts, pitch } = found;
+  const now = setting.picture;
+  const heights = GROWN.filter((h) => h > now);
+  const label = (rank: number, t: LabelText): Unplaced => {
+    const { along, across } = room.extent(t);
+    return { id: idOf(rank), apex: apex[rank]!, w: along, h: across };
+  };
+  const larger = (rank: number) =>
+    texts[rank]!.picture ? heights.map((h) => textOf(rank, withPicture(setting, h))) : [];
+  const grown = texts.map(() => 0);
+  for (const [k, s] of room.stretches.entries()) {
+    const ranks = [...apex.keys()].filter((r) => room.stretches.length === 1 || home(apex[r]!) === k);
+    const ids = new Set(ranks.map(idOf));
+    const placed = found.placed.filter((p) => ids.has(p.id));
+    const variants = new Map(ranks.map((r) => [idOf(r), larger(r)]));
+    const sizes = growLabels(
+      ranks.map((r) => label(r, texts[r]!)),
+      placed,
+      { from: s.from, to: s.to, rows: Math.floor(room.depth / pitch), pitch, centred: false, depth: room.depth },
+      order.map(idOf),
+      (id) => (variants.get(id) ?? []).map((t) => ({ w: room.extent(t).along, h: room.extent(t).across })),
+    );
+    for (const [id, n] of sizes) {
+      const r = Number(id);
+      grown[r] = heights[n]!;
+      texts[r] = variants.get(id)![n]!;
+    }
+  }
+  found.grown = grown;
 }

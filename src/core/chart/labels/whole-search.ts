@@ -21,6 +21,8 @@ export interface Room {
   to: number;
   rows: number;
   pitch: number;
+  /** Rows are lower than labels: each label takes as many as it needs, down to this depth, px. Left out: one row a label. */
+  depth?: number;
   /** Labels stand at the end of their lines, their middle on it, instead of beside them. */
   centred: boolean;
 }
@@ -71,7 +73,7 @@ export function placeLabels(
       let fitting = 0;
       for (
         let most = 2;
-        most <= Math.min(room.rows, sorted.length) && fitting < (thorough ? room.rows : COLUMN_WAYS);
+        most <= Math.min(inOneColumn(room, sorted), sorted.length) && fitting < (thorough ? room.rows : COLUMN_WAYS);
         most++
       ) {
         const anchors = inColumns(sorted, most, step, room, thorough);
@@ -96,8 +98,52 @@ export function placeLabels(
   return best.board.result();
 }
 
+/**
+ * Makes labels larger where there is room left, one after the other in the order given, each to the first of its sizes for which
+ * it has a place on its line; the others stay. Gives the number of each label's new size; those that stay as they are are missing.
+ * Changes `placed`.
+ */
+export function growLabels(
+  labels: readonly Unplaced[],
+  placed: Placed[],
+  room: Room,
+  order: readonly string[],
+  sizes: (id: string) => readonly { w: number; h: number }[],
+): Map<string, number> {
+  const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
+  const at = new Map(placed.map((p) => [p.id, p]));
+  const board = new Board(
+    sorted,
+    sorted.map((l) => l.apex + (at.get(l.id)?.shift ?? 0)),
+    room,
+  );
+  const index = new Map(sorted.map((l, i) => [l.id, i]));
+  for (const [id, p] of at) board.setAt(index.get(id)!, p.row, p.side);
+  const grown = new Map<string, number>();
+  for (const id of order) {
+    const i = index.get(id);
+    const p = at.get(id);
+    if (i === undefined || !p) continue;
+    for (const [k, size] of sizes(id).entries()) {
+      const found = board.resize(i, size);
+      if (!found) continue;
+      p.row = found.row;
+      p.side = found.side > 0 ? 1 : -1;
+      grown.set(id, k);
+      break;
+    }
+  }
+  return grown;
+}
+
 const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
 const leftToRight = (n: number) => [...Array(n).keys()];
+
+/** So many labels can hang one under the other. */
+function inOneColumn(room: Room, labels: readonly Unplaced[]): number {
+  if (room.depth === undefined) return room.rows;
+  return Math.max(1, Math.floor(room.depth / (Math.min(...labels.map((l) => l.h)) + 4)));
+}
 
 /** So many of the ways to run the lines are worked on to the end. */
 const WORKED_ON = 3;
@@ -132,6 +178,12 @@ class Board {
   private reach: number;
   private labels: readonly Unplaced[];
   private room: Room;
+  /** The last row in which each label ends within the depth. */
+  private last: Int16Array;
+  /** What a row further out costs. */
+  private rowCost: number;
+  /** How many rows a label takes, about. */
+  private step: number;
 
   constructor(labels: readonly Unplaced[], anchors: readonly number[], room: Room) {
     this.labels = labels;
@@ -143,6 +195,13 @@ class Board {
     this.anchor = Float64Array.from(anchors);
     this.w = Float64Array.from(labels, (l) => l.w);
     this.h = Float64Array.from(labels, (l) => l.h);
+    const { rows, pitch, depth } = room;
+    this.last = Int16Array.from(labels, (l) =>
+      depth === undefined ? rows - 1 : Math.min(rows - 1, Math.floor((depth - l.h) / pitch)),
+    );
+    const mean = labels.reduce((sum, l) => sum + l.h + 9, 0) / Math.max(1, labels.length);
+    this.step = depth === undefined ? 1 : Math.max(1, Math.round(mean / pitch));
+    this.rowCost = ROW_COST / this.step;
     this.reach = 2 * (Math.max(0, ...this.w) + FLAG_GAP + CLEARANCE) + 1;
   }
 
@@ -152,12 +211,12 @@ class Board {
 
   /** Hangs one label where it is best now, if anywhere. */
   private placeOne(i: number): boolean {
-    const { rows } = this.room;
-    const shut = [0, this.shut(i, 1), this.shut(i, -1)];
-    for (let row = 0; row < rows; row++)
+    const last = this.last[i]!;
+    const shut = [0, this.step * this.shut(i, 1), this.step * this.shut(i, -1)];
+    for (let row = 0; row <= last; row++)
       for (const side of sidesOf(this.room.centred)) {
         if (!this.inside(i, side)) continue;
-        if (row < rows - 1 && row < shut[side > 0 ? 1 : 2]!) continue;
+        if (row < last && row < shut[side > 0 ? 1 : 2]!) continue;
         if (this.clashes(i, row, side, 1) > 0) continue;
         this.put(i, row, side);
         return true;
@@ -174,6 +233,35 @@ class Board {
   private take(i: number): void {
     this.row[i] = -1;
     this.missing++;
+  }
+
+  /** Hangs a label where it is known to hang. */
+  setAt(i: number, row: number, side: number): void {
+    this.put(i, row, side);
+  }
+
+  /** Gives a label another size, and the first place on its line that has room for it; null: there is none, all stays. */
+  resize(i: number, size: { w: number; h: number }): { row: number; side: number } | null {
+    const was = { row: this.row[i]!, side: this.side[i]!, w: this.w[i]!, h: this.h[i]!, last: this.last[i]! };
+    const { depth, pitch } = this.room;
+    this.take(i);
+    this.w[i] = size.w;
+    this.h[i] = size.h;
+    if (depth !== undefined) this.last[i] = Math.floor((depth - size.h) / pitch);
+    this.reach = Math.max(this.reach, 2 * (size.w + FLAG_GAP + CLEARANCE) + 1);
+    const last = this.last[i]!;
+    for (let far = 0; far < this.room.rows; far++)
+      for (const row of far === 0 ? [was.row] : [was.row - far, was.row + far])
+        for (const side of [was.side, -was.side]) {
+          if (row < 0 || row > last || !this.inside(i, side) || this.clashes(i, row, side, 1) > 0) continue;
+          this.put(i, row, side);
+          return { row, side };
+        }
+    this.w[i] = was.w;
+    this.h[i] = was.h;
+    this.last[i] = was.last;
+    this.put(i, was.row, was.side);
+    return null;
   }
 
   private left(i: number, side: number): number {
@@ -245,7 +333,7 @@ class Board {
   }
 
   private forceIn(i: number): void {
-    for (let row = 0; row < this.room.rows; row++)
+    for (let row = 0; row <= this.last[i]!; row++)
       for (const side of sidesOf(this.room.centred)) {
         if (!this.inside(i, side)) continue;
         const out: number[] = [];
@@ -279,7 +367,6 @@ class Board {
    * moments move apart.
    */
   relax(): void {
-    const { rows } = this.room;
     for (let pass = 0; pass < 8; pass++) {
       let changed = false;
       for (let k = 0; k < this.n; k++) {
@@ -303,9 +390,9 @@ class Board {
           const away = awayCost(x - apex);
           if (away >= best) continue;
           this.anchor[i] = x;
-          for (let r = 0; r < rows; r++)
+          for (let r = 0; r <= this.last[i]!; r++)
             for (const s of sidesOf(this.room.centred)) {
-              const cost = away + r * ROW_COST + (s > 0 ? 0 : SIDE_COST);
+              const cost = away + r * this.rowCost + (s > 0 ? 0 : SIDE_COST);
               if (cost >= best - 1e-6 || !this.inside(i, s) || this.clashes(i, r, s, 1) > 0) continue;
               best = cost;
               found.row = r;
@@ -325,7 +412,7 @@ class Board {
     return this.row[i]! < 0
       ? 1_000
       : awayCost(this.anchor[i]! - this.labels[i]!.apex) +
-          this.row[i]! * ROW_COST +
+          this.row[i]! * this.rowCost +
           (this.side[i]! > 0 ? 0 : SIDE_COST);
   }
 

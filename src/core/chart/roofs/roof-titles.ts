@@ -39,6 +39,8 @@ export interface RoofGround {
   size: number;
   /** A gable stands on each end of the ridge: titles of the lowest row stop before it. */
   gables: boolean;
+  /** Of titles, px. */
+  type: number;
 }
 
 /**
@@ -89,7 +91,7 @@ function placeInRow(
   const waiting: number[] = [];
   for (const [k, i] of list.entries()) {
     const important = (data.flags[i]! & EMPHASIS) !== 0;
-    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important)) + markRoom(data, i);
+    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important, g.type)) + markRoom(data, i);
     t.width[i] = w;
     const flat = Math.max(0, from(i, 1, i, 2));
     if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;

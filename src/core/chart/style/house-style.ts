@@ -12,6 +12,14 @@ export const BAND = "#F1F4F3";
 
 export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
+/** Roofs where there is room for larger ones, from the largest down, with the type of their titles, px. */
+export const LARGE_ROOFS = [
+  { roof: 44, gap: 7, type: 20 },
+  { roof: 40, gap: 6, type: 18.5 },
+  { roof: 36, gap: 6, type: 17 },
+  { roof: 32, gap: 5, type: 16 },
+  { roof: 28, gap: 5, type: 15 },
+] as const;
 /** The ridge that runs down is wide enough for short words across. */
 export const UPRIGHT_RIDGE = 56;
 export const UPRIGHT = { roof: 19, gap: 3, top: 6 };

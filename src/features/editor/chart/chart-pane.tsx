@@ -88,9 +88,9 @@ export function ChartPane({
     const made = new ChartStage(
       box.current!,
       {
-        pictureUrl: (item) => {
+        pictureUrl: (item, size) => {
           const media = store.getState().timeline.items.get(item)?.media;
-          return media ? `/api/timelines/${store.timelineId}/media/${media}/small` : null;
+          return media ? `/api/timelines/${store.timelineId}/media/${media}/${size}` : null;
         },
         select,
         list: setList,
