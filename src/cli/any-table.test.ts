@@ -117,8 +117,14 @@ function wrong({ count, csv, options }: Case): string[] {
   const ids = [...main, ...closed];
   if (new Set(ids).size !== ids.length) found.push("a record stands twice");
   if (ids.length + l.before + l.after !== count) found.push(`${ids.length} + ${l.before} + ${l.after} of ${count}`);
-  if (/null|NaN/.test(JSON.stringify(l))) found.push("a number is none");
+  // What has no picture, and a roof without a title, say so.
+  if (/null|NaN/.test(JSON.stringify(l).replaceAll(/"(picture|title)":null/g, ""))) found.push("a number is none");
+  for (const x of l.labels) {
+    if (x.picture && !within(x.picture, x)) found.push(`the picture of ${x.id} leaves its label`);
+    if (!(x.type >= 11 && x.type <= 23)) found.push(`type of ${x.id}: ${x.type}`);
+  }
   const whole = options.from === undefined;
+  if (whole && !within(l.used, { x: 0, y: 0, w: l.width, h: l.height })) found.push("more is used than there is");
   const frame = { x: 0, y: 0, w: l.width, h: l.height };
   found.push(...wrongOn(l, whole ? frame : null, frame, options.upright ?? false, count <= 60));
   opened += l.closeUps.length;

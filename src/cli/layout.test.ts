@@ -160,6 +160,7 @@ describe("the layout command", () => {
       "spans",
       "clusters",
       "closeUps",
+      "used",
       "ticks",
       "before",
       "after",
@@ -173,6 +174,30 @@ describe("the layout command", () => {
     for (const m of l.moments) expect(m.apex >= m.x0 - 0.01 && m.apex <= m.x1 + 0.01).toBe(true);
     expect(l.ticks.filter((t) => t.major).length).toBeGreaterThan(1);
     expect(l.closeUps).toEqual([]);
+  });
+
+  it("says of each label how its words are set, of each span where its title is, and what of the frame is used", () => {
+    const csv =
+      "When,Title,Picture\n1604,Rope ferry,https://a.example/x.png\n1744 - 1783,Timber bridge,\n1872,Flood,\n";
+    const l = layoutOf(table(csv), { width: 1_280, height: 700 });
+    const ferry = l.labels.find((x) => x.id === 1)!;
+    expect(ferry).toMatchObject({ cut: false, type: 20, lines: ["1604", "Rope ferry"] });
+    expect(ferry.picture!.h).toBe(240);
+    expect(ferry.picture!.y).toBeGreaterThanOrEqual(ferry.y);
+    expect(l.labels.find((x) => x.id === 3)!.picture).toBeNull();
+    const [roof] = l.spans;
+    expect(roof!.title).toMatchObject({ cut: false });
+    expect(roof!.title!.x).toBeGreaterThan(roof!.x0);
+    expect(l.used.h).toBeGreaterThan(400);
+    expect(l.used.y + l.used.h).toBeLessThanOrEqual(700);
+    // In a strip of a frame, a title on its roof is cut and says so.
+    const words = "A very long name for one bridge that was built of timber and of stone and of both again";
+    const narrow = layoutOf(table(`When,Title\n1744 - 1783,${words}\n1604,Ferry\n1931,End\n`), {
+      width: 420,
+      height: 300,
+    });
+    expect(narrow.spans[0]!.title).toMatchObject({ cut: true });
+    expect(narrow.labels.find((x) => x.of === "span")!.cut).toBe(true);
   });
 
   it("of an empty file is empty lists", async () => {

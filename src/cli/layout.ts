@@ -1,9 +1,9 @@
 import { readFile } from "node:fs/promises";
 import { MOST } from "@/core/change/limits";
 import { countedRanks } from "@/core/chart/labels/counts";
-import { SPAN_KIND } from "@/core/chart/data/chart-data";
+import { EMPHASIS, SPAN_KIND } from "@/core/chart/data/chart-data";
 import { bobAt } from "@/core/chart/draw/draw-bobs";
-import { leader, textOfLabel } from "@/core/chart/draw/draw-labels";
+import { leader, pictureOf, textOfLabel } from "@/core/chart/draw/draw-labels";
 import { titleText } from "@/core/chart/draw/draw-roofs";
 import { type Chart, chartOf } from "@/core/chart/frame/chart";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
@@ -13,6 +13,8 @@ import { groundOf, type Laid } from "@/core/chart/frame/layout";
 import { minus, type Pair, ZERO } from "@/core/chart/axis/pair";
 import { ridgeOf } from "@/core/chart/draw/ridge";
 import { inFrame } from "@/core/chart/frame/shown";
+import { usedBox } from "@/core/chart/frame/used";
+import { titleSize } from "@/core/chart/style/house-style";
 import { instantOf, type View, wholeView } from "@/core/chart/axis/view";
 import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { endingsFor, formatFor } from "@/core/formats/formats";
@@ -72,6 +74,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
   const all = <K extends keyof (typeof found)[number]>(k: K) =>
     onMain.flatMap((f) => f[k] as unknown[]) as (typeof found)[number][K];
   const main = parts.find((p) => p.closeUp < 0);
+  const { x, y, w, h } = usedBox(chart, parts);
   return {
     width: scene.width,
     height: scene.height,
@@ -88,6 +91,7 @@ export function layoutOf(frozen: Frozen, o: LayoutOptions) {
       const id = record.get(chart.data.ids[whole]!)!;
       return [{ id, ids, x, y, w, h, labels, leaders, moments, spans, clusters, ticks: ticksOf(part, words) }];
     }),
+    used: { x: round(x), y: round(y), w: round(w), h: round(h) },
     ticks: main ? ticksOf({ ...main, laid: chart.laid, top: chart.lanes ? 0 : main.top }, chart.words) : [],
     before: found.reduce((n, f) => n + f.before, 0),
     after: found.reduce((n, f) => n + f.after, 0),
@@ -135,12 +139,18 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         const t = textOfLabel(laid, l.i);
         const words = [t.date, ...t.lines].filter(Boolean);
         const lines = layout.setting.oneLine ? [words.join(" ")] : words;
-        return { id: idOf(l.i), ...box(l), of: "moment", lines };
+        const cut = words.some((w) => w.endsWith("…")) && !data.titles[l.i]!.endsWith("…");
+        const p = pictureOf(laid, l, t);
+        const picture = p && { x: round(p.x + left), y: round(p.y + top), w: round(p.w), h: round(p.h) };
+        const type = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, layout.setting.type);
+        return { id: idOf(l.i), ...box(l), of: "moment", lines, cut, type: round(type), picture };
       }),
       ...roofs.flatMap((r) => {
         if (!r.title) return [];
         const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
-        return [{ id: idOf(r.i), ...at, of: "span", lines: [titleText(data, r, layout.roofs.type)] }];
+        const lines = [titleText(data, r, layout.roofs.type)];
+        const type = titleSize((data.flags[r.i]! & EMPHASIS) !== 0, layout.roofs.type);
+        return [{ id: idOf(r.i), ...at, of: "span", lines, cut: r.title.cut !== null, type, picture: null }];
       }),
     ],
     leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),
@@ -159,6 +169,10 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
       x1: round(r.x1 + along),
       y0: round(r.y0 + across),
       y1: round(r.y1 + across),
+      title: r.title && {
+        ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }),
+        cut: r.title.cut !== null,
+      },
     })),
     clusters: content.counts.flatMap((c) => {
       const ids = countedRanks(laid, g, view, content.labels, c)

@@ -37,6 +37,18 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
   return t;
 }
 
+/** Where the picture of a label lies, along and across its ridge as the label's own box; null: it has none. */
+export function pictureOf(
+  { layout }: Laid,
+  l: ShownLabel,
+  t: LabelText,
+): { x: number; y: number; w: number; h: number } | null {
+  if (!t.picture) return null;
+  const box = inFrame(layout.upright, l);
+  const side = layout.upright ? 1 : l.side;
+  return { x: side > 0 ? box.x : box.x + box.w - t.pictureW, y: box.y + 1, w: t.pictureW, h: t.pictureH };
+}
+
 /** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
 export function leader({ layout }: Laid, l: ShownLabel): number[] {
   if (!Number.isNaN(layout.handY[l.rank]!)) return leaderByHand(layout, l);
@@ -110,10 +122,9 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   let edge = side > 0 ? x : x + w;
   let ty = y + Math.round(type * 0.96);
   if (t.picture) {
-    const [pw, ph] = [t.pictureW, t.pictureH];
-    shapes.push({ kind: "picture", x: side > 0 ? x : x + w - pw, y: y + 1, w: pw, h: ph, item: t.picture });
-    if (t.over) ty += ph + UNDER_GAP;
-    else edge += side * (pw + PICTURE_GAP);
+    shapes.push({ kind: "picture", ...pictureOf(laid, l, t)!, item: t.picture });
+    if (t.over) ty += t.pictureH + UNDER_GAP;
+    else edge += side * (t.pictureW + PICTURE_GAP);
   }
   let room = marks;
   const first = (text: string, date: boolean) => {

@@ -1,7 +1,7 @@
 import type { Axis } from "../axis/axis";
 import { plainAt, type Positions } from "../axis/positions";
 import { type ChartData, SPAN_KIND } from "../data/chart-data";
-import { roofRows } from "./roof-rows";
+import { roofRows, touch } from "./roof-rows";
 import { placeTitles, type RoofGround, type RoofTitles, titlesShown } from "./roof-titles";
 
 export interface Arranged {
@@ -43,7 +43,10 @@ function searchRows(
   depth: number,
 ): Arranged {
   const u = (i: number, k: number) => plainAt(p, i, k);
-  const meet = (i: number, j: number) => (u(i, 0) < u(j, 3) && u(j, 0) < u(i, 3)) || (u(i, 0) === u(j, 0) && i !== j);
+  const meet = (i: number, j: number) =>
+    ((u(i, 0) < u(j, 3) && u(j, 0) < u(i, 3)) || (u(i, 0) === u(j, 0) && i !== j)) &&
+    !touch(data, i, j) &&
+    !touch(data, j, i);
   let titles = placeTitles(data, p, row, depth, g, true);
   let best = titlesShown(data, titles, g.fit);
   /** Whether it is better that way; put back when not. */

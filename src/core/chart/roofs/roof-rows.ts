@@ -4,6 +4,32 @@ import { type ChartData, INNER_END, INNER_START, OUTER_END, OUTER_START, SPAN_KI
 
 const before = (a: Instant, b: Instant) => a.day < b.day || (a.day === b.day && a.second < b.second);
 
+/** The ends of a span with their doubt; null where an end is open, or where it may not last at all. */
+interface Ends {
+  outerStart: Instant;
+  innerStart: Instant;
+  innerEnd: Instant;
+  outerEnd: Instant;
+}
+
+function endsOf(data: ChartData, i: number): Ends | null {
+  const [outerStart, innerStart, innerEnd, outerEnd] = [OUTER_START, INNER_START, INNER_END, OUTER_END].map((p) =>
+    pointOf(data, i, p),
+  );
+  return outerStart && innerStart && innerEnd && outerEnd && before(innerStart, innerEnd)
+    ? { outerStart, innerStart, innerEnd, outerEnd }
+    : null;
+}
+
+/**
+ * Whether two spans that share time do so by no more than the doubt about the end of the first and the beginning of the second:
+ * they can stand in one row, where their slopes meet.
+ */
+export function touch(data: ChartData, i: number, j: number): boolean {
+  const [a, b] = [endsOf(data, i), endsOf(data, j)];
+  return a !== null && b !== null && !before(b.outerStart, a.innerEnd) && !before(b.innerStart, a.outerEnd);
+}
+
 /** From when to when a roof covers the ridge; a doubtful start past its end covers from the earlier to the later. */
 function covered(data: ChartData, i: number, axis: Axis): [Instant, Instant] {
   const points = [OUTER_START, INNER_START, INNER_END, OUTER_END].map((p) => pointOf(data, i, p));
@@ -28,6 +54,7 @@ export function roofRows(data: ChartData, axis: Axis): { row: Int32Array; depth:
     spans.push({ i, from, to });
   }
   spans.sort((a, b) => (before(a.from, b.from) ? -1 : before(b.from, a.from) ? 1 : a.i - b.i));
+  if (spans.length <= FEW) return { row, depth: firstFit(data, spans, row) };
   const ends: Instant[] = [];
   const open = new Heap<number>((a, b) => before(ends[a]!, ends[b]!));
   const free = new Heap<number>((a, b) => a < b);
@@ -41,6 +68,27 @@ export function roofRows(data: ChartData, axis: Axis): { row: Int32Array; depth:
     open.push(taken);
   }
   return { row, depth: used };
+}
+
+/** Up to so many spans those that only touch share a row. */
+const FEW = 400;
+
+/** Each into the lowest row whose last span is over by then, or touches it; gives how many rows. */
+function firstFit(
+  data: ChartData,
+  spans: readonly { i: number; from: Instant; to: Instant }[],
+  row: Int32Array,
+): number {
+  const last: { i: number; to: Instant }[] = [];
+  for (const s of spans) {
+    // A span without length still takes its row for an instant.
+    const to = before(s.from, s.to) ? s.to : { day: s.from.day, second: s.from.second + 1e-6 };
+    let k = last.findIndex((l) => !before(s.from, l.to) || touch(data, l.i, s.i));
+    if (k < 0) k = last.length;
+    row[s.i] = k;
+    last[k] = { i: s.i, to };
+  }
+  return last.length;
 }
 
 /** The least first. */

@@ -13,9 +13,9 @@ export function shownRoofs(laid: Laid, g: Ground, v: View): ShownRoof[] {
   for (let row = 0; row < layout.roofRows; row++) {
     const y1 = layout.ridgeTop - gap - row * (roof + gap);
     const end = layout.spanStart[row + 1]!;
-    // Roofs of a row follow each other, so the one before the first that begins in view may still reach into it.
+    // Roofs of a row follow each other; where slopes meet, two before the first that begins in view may still reach into it.
     let k = firstSpan(laid, g, v, layout.spanStart[row]!, end, 0);
-    if (k > layout.spanStart[row]!) k--;
+    k = Math.max(layout.spanStart[row]!, k - 2);
     const after = (n: number) => (n + 1 < end ? pointX(laid, g, v, layout.spans[n + 1]!, 0) : Number.POSITIVE_INFINITY);
     for (; k < end; k++) {
       const i = layout.spans[k]!;

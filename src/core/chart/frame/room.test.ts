@@ -1,0 +1,145 @@
+import { describe, expect, it } from "vitest";
+import { wholeView, type View, zoomed } from "../axis/view";
+import { type Box, meet } from "../../testing/boxes";
+import { seededTimeline, studentTimeline, typedTimeline } from "../../testing/seeded-timeline";
+import type { Timeline } from "../../timeline/timeline";
+import { drawView } from "../draw/draw-chart";
+import { leader, pictureOf, textOfLabel } from "../draw/draw-labels";
+import { type Chart, chartOf } from "./chart";
+import { groundOf, uprightLength } from "./layout";
+import { inFrame, rankX } from "./shown";
+import { usedBox } from "./used";
+
+const SEEDS = Array.from({ length: 40 }, (_, k) => k + 1);
+const student = (seed: number) => studentTimeline(6 + ((seed * 7) % 15), seed);
+const moments = (t: Timeline) => [...t.events.values()].filter((e) => e.when.readAs.kind !== "span").length;
+
+function seen(chart: Chart, view?: View) {
+  const whole = wholeView(groundOf(chart.laid.axis, chart.laid.layout));
+  const { parts } = drawView(chart, view ?? whole, "at rest", null);
+  return { parts, content: parts[0]!.content, used: usedBox(chart, parts) };
+}
+
+/** The labels whose words are cut, and the heights of the pictures. */
+function found(chart: Chart) {
+  const { content, used } = seen(chart);
+  const texts = content.labels.map((l) => textOfLabel(chart.laid, l.i));
+  return {
+    used,
+    labels: content.labels.length,
+    cut: texts.filter((t) => [t.date, ...t.lines].some((w) => w.endsWith("…"))).length,
+    cutTitles: content.roofs.filter((r) => !r.title || r.title.cut !== null).length,
+    pictures: texts.filter((t) => t.picture).map((t) => t.pictureH),
+  };
+}
+
+describe.each([
+  [1_280, 800, 110],
+  [1_280, 420, 60],
+])("what students hand in, in %i x %i px", (width, height, least) => {
+  it("uses the height, cuts no title, and shows pictures large", () => {
+    const pictures: number[] = [];
+    for (const seed of SEEDS) {
+      const t = student(seed);
+      const f = found(chartOf(t, { width, height }));
+      expect([seed, f.used.h >= 0.7 * height]).toEqual([seed, true]);
+      expect([seed, f.used.y >= 0, f.used.y + f.used.h <= height]).toEqual([seed, true, true]);
+      expect([seed, f.labels, f.cut, f.cutTitles]).toEqual([seed, moments(t), 0, 0]);
+      pictures.push(...f.pictures);
+    }
+    expect(pictures.reduce((a, b) => a + b, 0) / pictures.length).toBeGreaterThan(least);
+  });
+});
+
+it("upright on a phone every label is whole, over all the length its events need", () => {
+  for (const seed of SEEDS) {
+    const t = student(seed);
+    const height = Math.max(844, uprightLength(moments(t)));
+    const f = found(chartOf(t, { width: 390, height }, { upright: true }));
+    expect([seed, f.labels, f.cut]).toEqual([seed, moments(t), 0]);
+    expect([seed, f.used.h >= 0.7 * height]).toEqual([seed, true]);
+  }
+});
+
+it.each([30, 45, 60])("of %i events no title is cut in 1280 x 800 px where all have their labels", (n) => {
+  for (let seed = 1; seed <= 12; seed++) {
+    const chart = chartOf(seededTimeline(n, seed, "spread", "balanced"), { width: 1_280, height: 800 });
+    const f = found(chart);
+    // One line says how many have none.
+    if (chart.laid.layout.counted) continue;
+    expect([seed, f.cut]).toEqual([seed, 0]);
+  }
+});
+
+it("no label, picture, title or line lies on another at any zoom, however high the labels are", () => {
+  for (const seed of SEEDS) {
+    const chart = chartOf(student(seed), { width: 1_280, height: 800 });
+    const { laid } = chart;
+    const g = groundOf(laid.axis, laid.layout);
+    let view = wholeView(g);
+    for (let k = 0; k < 24; k++) {
+      const { content } = seen(chart, view);
+      const boxes: Box[] = content.labels.map((l) => l);
+      for (const [i, a] of boxes.entries())
+        for (const b of boxes.slice(i + 1)) if (meet(a, b)) throw new Error(`seed ${seed}, zoom ${k}: two labels meet`);
+      for (const l of content.labels) {
+        const points = leader(laid, l);
+        const [x, y0, y1] = [points.at(-2)!, laid.layout.labelsTop, points.at(-1)!];
+        for (const o of content.labels)
+          if (o !== l && x > o.x + 1 && x < o.x + o.w - 1 && y0 < o.y + o.h && o.y < y1 && o.apex !== l.apex)
+            throw new Error(`seed ${seed}, zoom ${k}: a line runs through a label`);
+        const p = pictureOf(laid, l, textOfLabel(laid, l.i));
+        if (p) {
+          const box = inFrame(false, l);
+          expect(p.x >= box.x - 0.5 && p.x + p.w <= box.x + box.w + 0.5 && p.y + p.h <= box.y + box.h).toBe(true);
+        }
+      }
+      view = zoomed(g, view, rankX(laid, g, view, Math.floor(laid.layout.byApex.length * 0.4)), Math.SQRT2);
+    }
+  }
+});
+
+describe("roofs", () => {
+  it("of spans alone stand in the middle of the frame, with larger titles", () => {
+    const t = typedTimeline([
+      ["1604 - 1688", "Tolls paid in salt"],
+      ["1744 - 1783", "Timber bridge"],
+      ["1800 - 1872", "Barge trade at its height"],
+    ]);
+    const { laid } = chartOf(t, { width: 1_280, height: 500 });
+    expect(laid.layout.roofs.type).toBe(20);
+    expect(laid.layout.roofs.roof).toBe(44);
+    expect(laid.layout.ridgeTop).toBeGreaterThan(180);
+  });
+
+  it("keep their usual height where many stand over each other", () => {
+    const t = typedTimeline(Array.from({ length: 30 }, (_, i) => [`${1700 + i} - ${1850 + i}`, "Keeper"] as const));
+    expect(chartOf(t, { width: 1_280, height: 500 }).laid.layout.roofs.roof).toBeLessThanOrEqual(24);
+  });
+});
+
+describe("beside something that hangs open", () => {
+  it("labels stand only where there is room, and each of them hangs from its own moment", () => {
+    for (const seed of SEEDS) {
+      const taken = { from: 300, to: 900 };
+      const chart = chartOf(student(seed), { width: 1_280, height: 700 }, { taken });
+      const { content } = seen(chart);
+      for (const l of content.labels) expect(l.x + l.w <= taken.from || l.x >= taken.to).toBe(true);
+      for (const c of content.counts) expect(c.x + c.w <= taken.from || c.x >= taken.to).toBe(true);
+      expect(content.roofs.every((r) => r.title === null)).toBe(true);
+      const beside = chart.laid.layout.byApex.length - content.labels.length;
+      const behind = Array.from(chart.laid.layout.hi.keys()).filter((r) => {
+        const x = rankX(chart.laid, content.ground, content.view, r);
+        return x > taken.from - 10 && x < taken.to + 10;
+      });
+      if (!chart.laid.layout.counted) expect(beside).toBe(behind.length);
+    }
+  });
+
+  it("in a large timeline too", () => {
+    const taken = { from: 300, to: 900 };
+    const { content } = seen(chartOf(seededTimeline(800, 2), { width: 1_280, height: 700 }, { taken }));
+    expect(content.labels.length).toBeGreaterThan(4);
+    for (const l of content.labels) expect(l.x + l.w <= taken.from || l.x >= taken.to).toBe(true);
+  });
+});
