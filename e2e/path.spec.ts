@@ -263,6 +263,16 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
     const response = await visitor.goto(link);
     expect(response!.headers()["content-security-policy"]).not.toContain("unsafe");
     await visitor.getByRole("link", { name: "Open the chart" }).first().click();
+    await visitor
+      .getByRole("button", { name: /Rope ferry/ })
+      .first()
+      .click();
+    const hung = visitor.locator("article.hung");
+    await hung.locator("video").evaluate((v) => (v as HTMLVideoElement).play());
+    await expect
+      .poll(() => hung.locator("video").evaluate((v) => (v as HTMLVideoElement).currentTime))
+      .toBeGreaterThan(0);
+    await hung.getByRole("link", { name: "Back to the chart" }).click();
     await expect(visitor.getByRole("button", { name: /Steam mill/ })).toBeVisible();
     await visitor.getByRole("link", { name: "Read", exact: true }).click();
     const ferry = visitor.getByRole("listitem").filter({ has: visitor.getByRole("heading", { name: /Rope ferry/ }) });

@@ -79,6 +79,15 @@ test("from the link by mouse: it begins, an event hangs from the ridge at its da
   expect(await shifted(page)).toBeLessThan(0.01);
   await page.locator(".ways").getByRole("link", { name: "Open the chart" }).click();
   await expect(page.getByText("Press an event to open it.", { exact: true })).toBeVisible();
+  // A pointer that rests on a label gets a card, which takes no press.
+  await event(page, /Market moves east/).hover();
+  const card = page.locator(".chart-card");
+  await expect(card).toBeVisible();
+  await expect(card.locator(".title")).toHaveText("Market moves east");
+  await expect(card.locator(".date")).toHaveText("1688");
+  await expect(card.locator("img")).toBeVisible();
+  await page.mouse.move(4, 4);
+  await expect(card).toBeHidden();
   // A view of one's own.
   await page.getByRole("button", { name: "Zoom in" }).click();
   await page.getByRole("button", { name: "Zoom in" }).click();
@@ -130,7 +139,9 @@ test("by keys: opened, led on, a picture large and on, and back; the address alo
   ).newPage();
   await countShifts(page);
   await page.goto(`${link}#chart`);
-  await event(page, /Rope ferry/).focus();
+  await event(page, /Market moves/).focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(page.locator(".chart-card .title")).toHaveText("Rope ferry licensed");
   await page.keyboard.press("Enter");
   await expect(title(page)).toHaveText("Rope ferry licensed");
   await page.keyboard.press("ArrowRight");

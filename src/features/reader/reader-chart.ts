@@ -6,6 +6,7 @@ import { WORDS } from "@/core/words/en/reader";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
+import type { CardContent } from "@/ui/stage/card";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";
 import { Opened } from "./reader-open";
@@ -77,6 +78,7 @@ function start(pictures: Pictures): void {
         if (!open) stage.select(id);
         if (id && opens) location.hash = `e-${id}`;
       },
+      card: (id) => cardOf(id, mediaPath),
       list: (ids) => list.show(ids),
       seen: (text, whole) => {
         out.disabled = whole;
@@ -151,6 +153,21 @@ function start(pictures: Pictures): void {
     });
     item.append(b);
   }
+}
+
+/** What the page says of an event in its list, in short. */
+function cardOf(id: string, mediaPath: string): CardContent | null {
+  const item = document.getElementById(`e-${id}`);
+  if (!item) return null;
+  const text = (of: string) => item.querySelector(of)?.textContent?.trim() ?? "";
+  const large = item.querySelector<HTMLAnchorElement>(".story figure a:has(img)")?.getAttribute("href") ?? null;
+  return {
+    date: text(".story .date"),
+    title: text(".story h2"),
+    text: text(".story .text"),
+    partOf: text(".when .of"),
+    picture: large?.startsWith(mediaPath) ? large.replace(/large$/, "medium") : null,
+  };
 }
 
 /** A list of events that stand in one place. */

@@ -11,6 +11,7 @@ import { targetsOf } from "@/core/chart/draw/targets";
 import { type Ground, isWhole, readView, viewText, wholeView } from "@/core/chart/axis/view";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { meetingHands } from "@/core/chart/pointing/grab";
+import { Card } from "./card";
 import { Carry } from "./carry";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
@@ -43,6 +44,7 @@ export class ChartStage {
   private hooks: StageHooks;
   private overlay: Overlay;
   private carry: Carry | null;
+  private card: Card | null = null;
   private cursor = "";
   private met = "";
   /** Where a walk by keys is going, until the focus has arrived. */
@@ -104,7 +106,9 @@ export class ChartStage {
     this.overlay = new Overlay(sheet, {
       press: (t) => this.press(t.kind, t.ids[0]!),
       walk: (id, step) => this.walk(id, step),
+      focused: (t) => this.cardFor(t, true),
     });
+    this.card = hooks.card ? new Card(sheet, hooks.card) : null;
     this.carry = hooks.moves
       ? new Carry(sheet, hooks.moves, () =>
           this.chart && this.subject
@@ -356,6 +360,7 @@ export class ChartStage {
   }
 
   private press(kind: Target["kind"], first: string): void {
+    this.card?.hide();
     if (kind === "lane") {
       this.hooks.fold?.(Number(first));
       return;
@@ -429,6 +434,7 @@ export class ChartStage {
   private pointer: { x: number; y: number } | null = null;
 
   private hover(at: number | null, y: number): void {
+    this.cardFor(at === null ? null : this.overlay.at(at, y), false);
     // Beyond the chart's edge, which may have moved, there is nothing.
     const x = at === null || at > this.size.width ? null : at;
     this.pointer = at === null ? null : { x: at, y };
@@ -445,7 +451,18 @@ export class ChartStage {
     else this.overlay.readingLine(line.date === null ? null : x, line.date ?? "", line.top, line.ridgeTop, line.foot);
   }
 
+  /** A card for what a pointer is on, or the focus; none for what hangs open already, or while things move. */
+  private cardFor(t: Target | null, atOnce: boolean): void {
+    const { card, scene } = this;
+    if (!card || !scene) return;
+    const id = t?.kind === "event" ? t.ids[0]! : null;
+    if (id === null || id === this.hung?.id || this.motion.moving) card.hide();
+    else if (atOnce) card.show(id, t!, scene);
+    else card.pointAt(id, t!, scene);
+  }
+
   private grab(x: number, y: number, touch: boolean): boolean {
+    this.card?.hide();
     if (!this.carry) return false;
     // A finger moves the view, but for what is selected.
     if (this.subject?.board) return this.carry.begin(x, y, { reach: REACH_TOUCH, whole: true });
@@ -469,6 +486,7 @@ export class ChartStage {
       ...(shift ? { ArrowRight: () => this.pan(80), ArrowLeft: () => this.pan(-80) } : {}),
     };
     if (this.hung) return false;
+    if (key === "Escape") this.card?.hide();
     acts[key]?.();
     return key in acts;
   }

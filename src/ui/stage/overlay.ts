@@ -4,6 +4,8 @@ export interface OverlayHooks {
   press: (t: Target) => void;
   /** From an event to the next or previous one in time order. */
   walk: (id: string, step: 1 | -1) => void;
+  /** The keyboard's focus is on an event, or has left. */
+  focused: (t: Target | null) => void;
 }
 
 export interface Flag {
@@ -50,6 +52,11 @@ export class Overlay {
       const t = this.targetOf(e.target);
       if (t) this.hooks.press(t);
     });
+    this.root.addEventListener("focusin", (e) => {
+      const t = (e.target as Element).matches(":focus-visible") ? this.targetOf(e.target) : null;
+      this.hooks.focused(t?.kind === "event" ? t : null);
+    });
+    this.root.addEventListener("focusout", () => this.hooks.focused(null));
     this.root.addEventListener("keydown", (e) => {
       const t = this.targetOf(e.target);
       const step =

@@ -3,6 +3,7 @@ import type { ChartData } from "@/core/chart/data/chart-data";
 import type { Pointed } from "@/core/chart/axis/look-at";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import type { Spot } from "@/core/timeline/fields";
+import type { CardContent } from "./card";
 import type { MoveHooks } from "./carry";
 import { namesOf, TIMELINE } from "@/core/timeline/fields";
 
@@ -10,6 +11,8 @@ export interface StageHooks {
   /** The address of a picture in a size; null: there is none. */
   pictureUrl: (item: string, size: PictureSize) => string | null;
   select: (id: string | null, open: boolean) => void;
+  /** What a card says of an event while a pointer rests on it; left out: there are no cards. */
+  card?: (id: string) => CardContent | null;
   /** A count that zooming does not take apart, or of few events: their ids. */
   list: (ids: string[]) => void;
   /** What is seen, when the view is at rest. */

@@ -27,7 +27,7 @@ export function pictureStore(
   const pictures = new Map<string, HTMLImageElement>();
   const there = (url: string) => {
     const known = pictures.get(url);
-    return known && known.complete && known.naturalWidth > 0 ? known : null;
+    return known?.complete && known.naturalWidth > 0 ? known : null;
   };
   return (item, size) => {
     const url = urlOf(item, size);

@@ -5,7 +5,7 @@ import { isTimed, timeText, whenLabel, yearText } from "../../time/write-when";
 import { civilFrom } from "../../time/calendar";
 import { lengthText } from "../../time/gap";
 import { inOrder } from "../../timeline/order";
-import { wholesOf } from "../../timeline/parts";
+import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Item, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { COLOURS, type Pattern, type Sign } from "../../timeline/looks";
 import type { Spot } from "../../timeline/fields";
@@ -188,6 +188,12 @@ function findWholes(data: ChartData, timeline: Timeline): void {
     if (whole === undefined) continue;
     data.whole[i] = whole;
     withParts.add(whole);
+  }
+  // A part without a category looks like its whole.
+  for (let i = 0; i < data.count; i++) {
+    let at = i;
+    for (let n = 0; data.look[at] === 0 && data.whole[at]! >= 0 && n <= MOST_DEEP; n++) at = data.whole[at]!;
+    data.look[i] = data.look[at]!;
   }
   for (const [k, i] of [...withParts].sort((a, b) => a - b).entries()) data.letters[i] = letterOf(k);
 }

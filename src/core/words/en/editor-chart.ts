@@ -36,6 +36,7 @@ export const WORDS = {
   events: "events",
   here: (x: number, x2: string) => `${x} ${x2} here`,
   untitled: "Untitled",
+  partOf: (whole: string) => `Part of ${whole}`,
   theFirst500TheLedger: "The first 500. The ledger has all of them.",
   pair: "pair",
   pairs: "pairs",

@@ -13,6 +13,7 @@ import { ChartStage } from "@/ui/stage/chart-stage";
 import { BOARD_SCALE } from "@/ui/stage/stage-hooks";
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
 import { addAt, dateOps, moveCategory, moveUndated } from "../store/event-deeds";
+import { eventCard } from "./event-card";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Meeting } from "./meeting";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -93,6 +94,12 @@ export function ChartPane({
           return media ? `/api/timelines/${store.timelineId}/media/${media}/${size}` : null;
         },
         select,
+        card: (id) =>
+          eventCard(
+            store.getState().timeline,
+            id,
+            (media) => `/api/timelines/${store.timelineId}/media/${media}/medium`,
+          ),
         list: setList,
         seen: (text, whole) => {
           setSeen({ text, whole });
