@@ -13,9 +13,14 @@ import { Opened } from "./reader-open";
 import { Pictures } from "./reader-pictures";
 import { mannerOf } from "@/core/timeline/read-options";
 
-/** The frame's height for the width there is: what the drawing needs, up to this much. */
-function heightFor(width: number): number {
-  return width > 1_000 ? 720 : width > 700 ? 760 : 860;
+/** The chart is as high as the window leaves room for above its buttons, within these, px. */
+const LEAST = 520;
+const MOST = 1_200;
+const BUTTONS = 92;
+
+function heightFor(box: HTMLElement): number {
+  const above = box.getBoundingClientRect().top + window.scrollY;
+  return Math.min(MOST, Math.max(LEAST, window.innerHeight - above - BUTTONS));
 }
 
 /** While an event hangs open the chart is as high as the window, but no lower than this, px. */
@@ -59,7 +64,7 @@ function start(pictures: Pictures): void {
     const width = Math.max(280, still.clientWidth || section.clientWidth);
     const upright = width <= 560;
     const moments = [...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length;
-    const frame = { width, height: upright ? uprightLength(moments) : heightFor(width) };
+    const frame = { width, height: upright ? uprightLength(moments) : heightFor(box) };
     const needed = drawChart(timeline, frame, { fit: true, upright }).height;
     box.style.height = `${Math.round(needed) + 30}px`;
   };
@@ -133,7 +138,6 @@ function start(pictures: Pictures): void {
     opened.place();
   }).observe(section);
   window.addEventListener("resize", () => {
-    if (!open) return;
     size();
     opened.place();
   });
