@@ -96,7 +96,14 @@ CREATE TABLE public.assignment (
 CREATE TABLE public.blob (
     hash text NOT NULL,
     size bigint NOT NULL,
-    type text NOT NULL
+    type text NOT NULL,
+    store text DEFAULT 'database'::text NOT NULL,
+    CONSTRAINT blob_store_known CHECK ((store = ANY (ARRAY['database'::text, 's3'::text])))
+);
+
+CREATE TABLE public.blob_loose (
+    hash text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.blob_piece (
@@ -292,6 +299,7 @@ CREATE TABLE public.item (
     deleted boolean DEFAULT false NOT NULL,
     purged boolean DEFAULT false NOT NULL,
     deleted_at timestamp with time zone,
+    caption text DEFAULT ''::text NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 
@@ -497,11 +505,15 @@ CREATE TABLE public.timeline (
     today boolean DEFAULT false NOT NULL,
     log_bytes bigint DEFAULT 0 NOT NULL,
     times_on jsonb,
+    pictures text DEFAULT 'large'::text NOT NULL,
+    type_size integer,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
+    CONSTRAINT timeline_pictures_known CHECK ((pictures = ANY (ARRAY['large'::text, 'small'::text, 'none'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
-    CONSTRAINT timeline_title_length CHECK ((length(title) <= 300))
+    CONSTRAINT timeline_title_length CHECK ((length(title) <= 300)),
+    CONSTRAINT timeline_type_size CHECK (((type_size >= 12) AND (type_size <= 22)))
 );
 
 CREATE TABLE public.tried (
@@ -556,6 +568,9 @@ ALTER TABLE ONLY public.address_check
 
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.blob_loose
+    ADD CONSTRAINT blob_loose_pkey PRIMARY KEY (hash);
 
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_pkey PRIMARY KEY (hash, n);
@@ -699,6 +714,8 @@ CREATE INDEX account_notice_account ON public.account_notice USING btree (accoun
 CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (lower(sign_in_name));
 
 CREATE INDEX assignment_class ON public.assignment USING btree (class_id);
+
+CREATE INDEX blob_store ON public.blob USING btree (store);
 
 CREATE UNIQUE INDEX class_join_code_unique ON public.class USING btree (upper(join_code));
 

@@ -259,6 +259,51 @@ test("where the script of the chart does not come, an event opens in the list", 
   await page.context().close();
 });
 
+test("pictures and type on the chart are held by the author, in the editor as for readers", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  const address = await newTimeline(page, "Held");
+  await writeLines(page, ["1604 Rope ferry", "1872 Flood", "1931 Last ferry"]);
+  await page.getByRole("button", { name: /Flood/ }).first().click();
+  const sheet = page.getByRole("complementary");
+  const buffer = await sharp({ create: { width: 600, height: 400, channels: 3, background: "#1F5FA8" } })
+    .png()
+    .toBuffer();
+  await sheet.locator("input[type=file]").first().setInputFiles({ name: "x.png", mimeType: "image/png", buffer });
+  await expect(sheet.getByTestId("media-item")).toHaveCount(1);
+  await page.keyboard.press("Escape");
+  const chart = page.getByRole("group", { name: "Chart" });
+  const label = () => chart.getByRole("button", { name: /1872, Flood/ }).first();
+  const height = async () => (await label().boundingBox())!.height;
+  await expect.poll(height).toBeGreaterThan(110);
+  const large = await height();
+  await page.getByRole("button", { name: "About" }).click();
+  await page.getByLabel("Pictures on the chart").selectOption({ label: "none" });
+  await expect.poll(height).toBeLessThan(70);
+  await page.getByLabel("Pictures on the chart").selectOption({ label: "small" });
+  await expect.poll(height).toBeLessThan(large);
+  await expect.poll(height).toBeGreaterThan(50);
+  await page.getByLabel("Type of labels").selectOption({ label: "small" });
+  await expect
+    .poll(
+      async () =>
+        (await chart
+          .getByRole("button", { name: /1931, Last/ })
+          .first()
+          .boundingBox())!.height,
+    )
+    .toBeLessThan(44);
+  await saved(page);
+  await page.goto(`${address.split(/[?#]/)[0]}/reader#chart`);
+  const there = page
+    .locator(".chart-live")
+    .getByRole("button", { name: /1872, Flood/ })
+    .first();
+  await expect(there).toBeVisible();
+  const box = (await there.boundingBox())!;
+  expect(box.height).toBeGreaterThan(50);
+  expect(box.height).toBeLessThan(large);
+});
+
 test("pictures stand in the order one sets, the first is the main one", async ({ browser }) => {
   const { page } = await newPerson(browser, "Nia");
   const address = await newTimeline(page, "Order");

@@ -1,6 +1,6 @@
 import "server-only";
 import { zonedText } from "@/core/time/zoned";
-import type { Variant } from "@/features/reader/reader-page";
+import type { Variant } from "@/features/reader/page-input";
 import type { Published } from "@/server/timelines/publish";
 import type { PageOptions } from "@/threads/make-page";
 import { pageName } from "./reader-response";

@@ -1,5 +1,5 @@
 import "server-only";
-import { type Variant, VARIANTS } from "@/features/reader/reader-page";
+import { type Variant, VARIANTS } from "@/features/reader/page-input";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
 import { db } from "@/server/db/pool";

@@ -38,7 +38,7 @@ describe.each(files("frozen"))("a frozen timeline as %s", (file) => {
     const again = JSON.parse(canonicalJson(toFrozen(timelineFromFrozen(read.frozen))));
     // What it did not have then has its usual value now; all else is as it was.
     for (const [key, value] of Object.entries(frozen))
-      if (key !== "events" && key !== "introduction") expect([key, again[key]]).toEqual([key, value]);
+      if (key !== "events" && key !== "introduction") expect({ [key]: again[key] }).toMatchObject({ [key]: value });
     expect(again.events.map((e: { when: unknown }) => e.when)).toEqual(frozen.events.map((e) => e.when));
   });
 });

@@ -2,7 +2,8 @@ import "server-only";
 import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { type ReaderPage, renderReaderPage } from "@/features/reader/reader-page";
+import type { ReaderPage } from "@/features/reader/page-input";
+import { renderReaderPage } from "@/features/reader/reader-page";
 import { sha256 } from "@/server/http/plain-page";
 import type { StoredPage } from "@/server/timelines/publish";
 

@@ -43,6 +43,8 @@ const whole = (minimum: number, maximum: number, more: More = {}) =>
   field<number | null>(null, maybe({ type: "integer", minimum, maximum }), more);
 
 export type Scale = "balanced" | "true" | "even";
+/** How large pictures stand on the chart: as there is room, small, or not at all. */
+export type PicturesShown = "large" | "small" | "none";
 export type ItemList = "media" | "source" | "link";
 export type MediaKind = "picture" | "video" | "sound";
 
@@ -116,6 +118,9 @@ export const TIMELINE = {
   lengths: yes(),
   /** Today is a line across the chart. */
   today: yes(),
+  pictures: oneOf<PicturesShown>("large", "small", "none"),
+  /** The type of titles on the chart, px; null: as there is room. */
+  typeSize: whole(12, 22),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
 } as const;

@@ -11,7 +11,7 @@ import { WORDS } from "@/core/words/en/reader";
 import { blocksHtml } from "./blocks-html";
 import { figure, linked } from "./reader-figure";
 import { mark } from "./reader-mark";
-import type { FrozenItem, ReaderPage } from "./reader-page";
+import type { FrozenItem, ReaderPage } from "./page-input";
 
 /** What events are looked up by, made once for all of them. */
 interface Index {

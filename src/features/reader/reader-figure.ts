@@ -2,7 +2,7 @@ import { escapeXml } from "@/core/chart/draw/to-svg";
 import { safeAddress } from "@/core/text/description";
 import type { Item } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
-import type { FrozenItem, ReaderPage } from "./reader-page";
+import type { FrozenItem, ReaderPage } from "./page-input";
 
 /** A web address as a link, if it is one that may be followed. */
 export function linked(i: Pick<Item, "text" | "address">): string {

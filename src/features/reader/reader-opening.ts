@@ -3,7 +3,7 @@ import { WORDS } from "@/core/words/en/reader";
 import { blocksHtml } from "./blocks-html";
 import { figure } from "./reader-figure";
 import { mark } from "./reader-mark";
-import type { ReaderPage } from "./reader-page";
+import type { ReaderPage } from "./page-input";
 
 /** The page a timeline begins with: what it is, by whom, its cover and introduction, and the ways into it. */
 export function openingSection(p: ReaderPage, facts: string, strips: string): string {

@@ -3,7 +3,8 @@ import { toFrozen } from "@/core/formats/frozen";
 import { descriptionFrom } from "@/core/text/description";
 import { readWhen } from "@/core/time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
-import { type ReaderPage, renderReaderPage } from "./reader-page";
+import type { ReaderPage } from "./page-input";
+import { renderReaderPage } from "./reader-page";
 
 const NASTY = `<img src=x onerror=alert(1)> "quoted" & 'so'`;
 

@@ -1,40 +1,18 @@
 import { uprightLength } from "@/core/chart/frame/layout";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { escapeXml, toSvg } from "@/core/chart/draw/to-svg";
-import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
+import { timelineFromFrozen } from "@/core/formats/frozen";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
+import type { ReaderPage, Variant } from "./page-input";
 import { sizeRules } from "./reader-figure";
 import { mark } from "./reader-mark";
 import { openingSection } from "./reader-opening";
 import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
-
-/** The whole page; to stand in a frame of another page; or on paper, without scripts and with everything that can be printed. */
-export const VARIANTS = ["page", "embed", "print"] as const;
-export type Variant = (typeof VARIANTS)[number];
-
-export interface ReaderPage {
-  frozen: Frozen;
-  variant: Variant;
-  /** Where a media file is: `${mediaPath}/${media}/${size}`. */
-  mediaPath: string;
-  /** A sentence over the page, such as that it is a draft; null for none. */
-  note: { text: string; link: { to: string; text: string } | null } | null;
-  /** Whether search engines may list it. */
-  listed: boolean;
-  /** The address of the script that makes the chart movable. */
-  chartScript: string;
-  /** The script that shows one view at a time (`reader-views.ts`, bundled); it stands in the page. */
-  viewsScript: string;
-  /** The day it was published, in words; null for a draft. */
-  published: string | null;
-}
-
-export type FrozenItem = Frozen["items"][number];
 
 interface Frame {
   width: number;

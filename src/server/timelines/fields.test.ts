@@ -62,6 +62,8 @@ describe("the tables of fields", () => {
     place: "b1",
     text: "A roll",
     caption: "The east bank",
+    pictures: "small",
+    typeSize: 16,
     credit: "Nia",
     licence: "CC0",
     address: "https://archive.example/roll",

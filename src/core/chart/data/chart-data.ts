@@ -8,7 +8,7 @@ import { inOrder } from "../../timeline/order";
 import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Item, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { COLOURS, type Pattern, type Sign } from "../../timeline/looks";
-import type { Spot } from "../../timeline/fields";
+import type { PicturesShown, Spot } from "../../timeline/fields";
 import { chartTitle } from "../style/house-style";
 import { mannerOf } from "../../timeline/read-options";
 
@@ -65,6 +65,8 @@ export interface ChartData {
   pictures: (string | null)[];
   /** The width of each picture by its height; 0 where that is not known. */
   proportions: Float32Array;
+  /** What the author holds of how labels are set; the type in px, null: as there is room. */
+  held: { pictures: PicturesShown; type: number | null };
   looks: { colour: string; pattern: Pattern }[];
   /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
   first: number;
@@ -103,7 +105,7 @@ export function* chartDataSlowly(
   const n = events.length;
   const categories = categoriesOf(timeline);
   const lookOf = new Map(categories.map((c, i) => [c.id, i + 1]));
-  const picture = firstPictures(timeline);
+  const picture = timeline.pictures === "none" ? new Map<string, Item>() : firstPictures(timeline);
   const data: ChartData = {
     count: n,
     ids: events.map((e) => e.id),
@@ -125,6 +127,7 @@ export function* chartDataSlowly(
     withinDays: false,
     pictures: new Array<string | null>(n).fill(null),
     proportions: new Float32Array(n),
+    held: { pictures: timeline.pictures, type: timeline.typeSize },
     first: -1,
     last: -1,
     looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],

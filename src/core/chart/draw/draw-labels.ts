@@ -109,13 +109,14 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     });
   if (layout.setting.oneLine) {
     let at = x;
-    drawMarks(shapes, data, l.i, at, y + 9.5, colour);
+    const base = y + Math.round(type * 1.04);
+    drawMarks(shapes, data, l.i, at, base - 4.5, colour);
     at += marks;
     if (t.date) {
-      put(t.date, at, y + 14, true, "start");
+      put(t.date, at, base, true, "start");
       at += textWidth(t.date, DATE_FACE, dated) + DATE_GAP;
     }
-    put(t.lines[0] ?? "", at, y + 14, false, "start");
+    put(t.lines[0] ?? "", at, base, false, "start");
     return;
   }
   const align = side > 0 ? "start" : "end";

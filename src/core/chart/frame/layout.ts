@@ -9,22 +9,20 @@ import {
   FAN,
   FOOT,
   FULL,
-  LARGE_ROOFS,
   LINE,
   MARGIN,
   MORE_ROW,
   RIDGE,
-  STRIP,
   TITLE_SIZE,
-  UPRIGHT,
   UPRIGHT_RIDGE,
 } from "../style/house-style";
 import { DENSE, type Setting } from "../labels/label-text";
 import { type Earlier, liftFor, placeByHand } from "../labels/place-by-hand";
 import { noPlaces, type Places } from "../labels/places";
 import type { Ranks } from "../labels/ranks";
-import { type Arranged, arrangeRoofs } from "../roofs/arrange-roofs";
-import { type RoofTitles, titlesShown } from "../roofs/roof-titles";
+import { arrangeRoofs } from "../roofs/arrange-roofs";
+import type { RoofTitles } from "../roofs/roof-titles";
+import { largerRoofs, lowRoofs, measuresFor, ROOF_SHARE, type RoofMeasures } from "../roofs/roof-measures";
 import { fitScale, type Ground } from "../axis/view";
 
 export interface Frame {
@@ -34,28 +32,12 @@ export interface Frame {
 
 /** Up to so many events every label is searched a place for, and no line passes another's label. */
 export const SMALL = 60;
-/** Beyond so many rows roofs get lower, so that the busiest instant can still be seen whole. */
-const FULL_ROWS = 12;
-const LEAST_ROOF_HEIGHT = 3;
-/** What roofs take at most over something that hangs open, px. */
-const ROOFS_OVER_OPEN = 100;
 /** Room for a row's name, and its line; and above the ridge over all rows. */
 const LANE_NAME = 24;
 const LANE_LINE = 4;
 const HEAD_TOP = 18;
-/** ... but as long as they are no lower than that they take up to this share of the frame. */
-const ROOF_SHARE = 0.45;
-const UPRIGHT_SHARE = 0.3;
 /** The least a label has beside an upright ridge, px. */
 const LEAST_UPRIGHT = 64;
-
-export interface RoofMeasures {
-  roof: number;
-  gap: number;
-  top: number;
-  /** Of their titles. */
-  type: number;
-}
 
 /**
  * Where everything of a chart stands at every zoom: a function of events, frame, scale and font tables. Offsets in px from
@@ -323,56 +305,6 @@ function stretchesBeside(size: number, taken: Stretch | null): Stretch[] {
     { from: taken.to + BESIDE, to: size - 4 },
   ];
   return both.filter((s) => s.to - s.from >= LEAST_STRETCH);
-}
-
-/** What larger roofs may take of the frame's height at most: where something hangs below, and where nothing does. */
-const LARGE_SHARE = 0.15;
-const LARGE_SHARE_ALONE = 0.8;
-/** Alone, roofs stand apart by up to this share of their height. */
-const ALONE_GAP = 0.7;
-
-/** The largest roofs there is room for whose titles are read as well as in the usual ones; null: the usual ones. */
-function largerRoofs(
-  height: number,
-  data: ChartData,
-  usual: Arranged,
-  g: { fit: number },
-  arrange: (type: number) => Arranged,
-): { arranged: Arranged; roofs: RoofMeasures } | null {
-  const alone = data.kind.every((k) => k === SPAN_KIND);
-  const most = height * (alone ? LARGE_SHARE_ALONE : LARGE_SHARE);
-  const shown = titlesShown(data, usual.titles, g.fit);
-  for (const { roof, gap, type } of LARGE_ROOFS) {
-    if (usual.depth * (roof + gap) > most) continue;
-    const arranged = arrange(type);
-    if (arranged.depth * (roof + gap) > most || titlesShown(data, arranged.titles, g.fit) < shown - 1e-9) continue;
-    if (!alone) return { arranged, roofs: { roof, gap, top: FULL.top, type } };
-    // Nothing hangs below: they stand apart, in the middle of the frame.
-    const apart = Math.floor(Math.min(roof * ALONE_GAP, Math.max(gap, most / arranged.depth - roof)));
-    const block = arranged.depth * (roof + apart) + RIDGE + BOB + FOOT;
-    return { arranged, roofs: { roof, gap: apart, top: Math.max(FULL.top, Math.round((height - block) / 2)), type } };
-  }
-  return null;
-}
-
-function lowRoofs(depth: number): RoofMeasures {
-  const each = ROOFS_OVER_OPEN / Math.max(1, depth);
-  const { roof, gap, top } = STRIP;
-  const type = TITLE_SIZE;
-  if (each >= roof + gap) return { roof: Math.min(14, each - gap), gap, top, type };
-  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(roof, each - 1)), gap: 1, top, type };
-}
-
-function measuresFor(depth: number, strip: boolean, upright: boolean, size: number): RoofMeasures {
-  if (strip) return { ...STRIP, type: TITLE_SIZE };
-  const full = { ...(upright ? UPRIGHT : FULL), type: TITLE_SIZE };
-  const fullRows = upright ? Math.max(2, Math.floor((UPRIGHT_SHARE * size) / (full.roof + full.gap))) : FULL_ROWS;
-  if (depth <= fullRows) return full;
-  const each = upright
-    ? (size * UPRIGHT_SHARE) / depth
-    : Math.max(size * ROOF_SHARE, (FULL.roof * FULL_ROWS) / 2) / depth;
-  const gap = each >= 12 ? 2 : each >= 5 ? 1 : 0;
-  return { roof: Math.max(LEAST_ROOF_HEIGHT, Math.min(FULL.roof, each - gap)), gap, top: FULL.top, type: TITLE_SIZE };
 }
 
 /** The octave of zoom in which a label comes into view; -1: it never does. */

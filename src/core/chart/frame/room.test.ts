@@ -99,6 +99,26 @@ it("no label, picture, title or line lies on another at any zoom, however high t
   }
 });
 
+describe("what the author holds", () => {
+  const drawn = (t: Timeline) => {
+    const chart = chartOf(t, { width: 1_280, height: 700 });
+    return { ...found(chart), type: chart.laid.layout.setting.type };
+  };
+  it.each([3, 8, 21])("stays held: pictures none, small, or as large as there is room (seed %i)", (seed) => {
+    const t = student(seed);
+    expect(drawn({ ...t, pictures: "none" }).pictures).toEqual([]);
+    const small = drawn({ ...t, pictures: "small" }).pictures;
+    expect(Math.max(...small)).toBeLessThanOrEqual(62);
+    expect(Math.max(...drawn(t).pictures)).toBeGreaterThan(62);
+  });
+
+  it.each([12, 16, 20])("type of %i px", (typeSize) => {
+    for (const seed of [3, 8, 21]) expect(drawn({ ...student(seed), typeSize }).type).toBe(typeSize);
+    const many = chartOf({ ...seededTimeline(300, 1), typeSize }, { width: 1_280, height: 700 });
+    expect(many.laid.layout.setting.type).toBe(typeSize);
+  });
+});
+
 describe("roofs", () => {
   it("of spans alone stand in the middle of the frame, with larger titles", () => {
     const t = typedTimeline([

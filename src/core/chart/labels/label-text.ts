@@ -49,8 +49,36 @@ export const SETTINGS: readonly Setting[] = [
     oneLine: true,
   })),
 ];
-/** The roomiest for a row of several, and for a close-up. */
-export const ROOMIEST_OF_SEVERAL = SETTINGS.findIndex((s) => s.type === TITLE_SIZE);
+/** The highest pictures are where they are wanted small, px. */
+const SMALL_PICTURES = 62;
+
+const known = new Map<string, readonly Setting[]>();
+/** The settings there are to choose from: what the author holds is held in all of them. */
+export function settingsFor({ held }: Pick<ChartData, "held">): readonly Setting[] {
+  const { pictures, type } = held;
+  if (pictures !== "small" && type === null) return SETTINGS;
+  const key = `${pictures} ${type}`;
+  let found = known.get(key);
+  if (!found) {
+    const kept = pictures === "small" ? SETTINGS.filter((s) => s.picture <= SMALL_PICTURES) : SETTINGS;
+    const made = type === null ? kept : kept.map((s) => ({ ...s, type, most: Math.round((s.most * type) / s.type) }));
+    const seen = new Set<string>();
+    found = made.filter((s) => {
+      const text = JSON.stringify(s);
+      return !seen.has(text) && seen.add(text);
+    });
+    known.set(key, found);
+  }
+  return found;
+}
+
+/** The first that may be chosen for a row of several, and for a close-up. */
+export function roomiestOfSeveral(settings: readonly Setting[]): number {
+  return Math.max(
+    0,
+    settings.findIndex((s) => s.type === TITLE_SIZE && !s.over),
+  );
+}
 /** For timelines too large to be searched for the best: where there is height, and where there is not. */
 export const DENSE: Setting = { type: TITLE_SIZE, most: 150, lines: 1, picture: 0, oneLine: false };
 export const DENSE_LOW: Setting = { type: TITLE_SIZE, most: 180, lines: 1, picture: 0, oneLine: true };

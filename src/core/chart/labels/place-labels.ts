@@ -10,8 +10,9 @@ import {
   labelText,
   labelWidth,
   pictureRoom,
-  ROOMIEST_OF_SEVERAL,
+  roomiestOfSeveral,
   type Setting,
+  settingsFor,
 } from "./label-text";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
@@ -51,6 +52,7 @@ export function placeFew<T extends Places>(
   const byImportance = Array.from(order).flatMap((r) => at.get(r) ?? []);
   const m = among.length;
   const { upright } = ground;
+  const settings = settingsFor(data);
   const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
   const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
   const wordsWidth = (s: Setting, how: How) =>
@@ -65,10 +67,11 @@ export function placeFew<T extends Places>(
         extent,
         centred: upright,
         countRoom,
-        roomiest: oneOfSeveral ? ROOMIEST_OF_SEVERAL : 0,
+        settings,
+        roomiest: oneOfSeveral ? roomiestOfSeveral(settings) : 0,
       },
       how,
-      oneOfSeveral ? [] : byImportance,
+      oneOfSeveral || data.held.pictures === "small" ? [] : byImportance,
     );
   let how: How = "quick";
   let found = search(how);
@@ -163,13 +166,16 @@ export function placeMany<T extends Places>(
   const countRoom = upright ? COUNT_COLUMN : MORE_ROW;
   const frameWidth = upright ? widthForWords(depth - countRoom) : ground.size;
   const tall = upright || depth - countRoom >= 4 * (2 * LINE + 2 + 7);
-  const setting = tall ? DENSE : DENSE_LOW;
+  const usual = tall ? DENSE : DENSE_LOW;
+  const { type } = data.held;
+  const setting = type === null ? usual : { ...usual, type, most: Math.round((usual.most * type) / usual.type) };
+  const line = lineOf(setting.type);
   const along = new Float32Array(m);
   const h = new Float32Array(m);
-  let tallest = LINE + 2;
+  let tallest = line + 2;
   for (let r = 0; r < m; r++) {
     const width = labelWidth(data, byApex[r]!, setting, frameWidth);
-    const high = setting.oneLine || !data.dates[byApex[r]!] ? LINE + 2 : 2 * LINE + 2;
+    const high = setting.oneLine || !data.dates[byApex[r]!] ? line + 2 : 2 * line + 2;
     along[r] = upright ? high : width;
     h[r] = upright ? width : high;
     tallest = Math.max(tallest, h[r]!);

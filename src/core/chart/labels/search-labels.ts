@@ -1,6 +1,6 @@
 import { awayCost, growLabels, type Placed, placeLabels, type Unplaced } from "./whole-search";
 import { LINE, lineOf } from "../style/house-style";
-import { GROWN, type LabelText, type Setting, SETTINGS, withPicture } from "./label-text";
+import { GROWN, type LabelText, type Setting, withPicture } from "./label-text";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments. */
 const TIGHTER = 6;
@@ -48,7 +48,9 @@ export interface SearchRoom {
   centred: boolean;
   /** What counts take of the depth, px. */
   countRoom: number;
-  /** The first of `SETTINGS` that may be chosen. */
+  /** From the roomiest to the tightest. */
+  settings: readonly Setting[];
+  /** The first of them that may be chosen. */
   roomiest: number;
 }
 
@@ -64,17 +66,17 @@ export function searchLabels(
   how: How,
   order: readonly number[] = [],
 ): Found {
-  const wanted = apex.filter((_, rank) => textOf(rank, SETTINGS[0]!).picture !== null).length;
-  const { stretches } = room;
+  const { stretches, settings } = room;
+  const wanted = apex.filter((_, rank) => textOf(rank, settings[0]!).picture !== null).length;
   const size = stretches.reduce((sum, s) => sum + s.to - s.from + 8, 0);
   const home = (x: number) => stretches.findIndex((s) => stretches.length === 1 || (x >= s.from && x <= s.to));
   let best: Found | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
-  for (const [tightness, setting] of SETTINGS.entries()) {
+  for (const [tightness, setting] of settings.entries()) {
     // Along a ridge that runs down, a picture over its words would take the room of two labels.
     if (tightness < room.roomiest || (setting.over && room.centred)) continue;
     // Where any arrangement shows all, one of the tightest does.
-    if (how !== "quick" && tightness < SETTINGS.length - TIGHTEST) continue;
+    if (how !== "quick" && tightness < settings.length - TIGHTEST) continue;
     // Even perfectly placed, a tighter setting would cost more than what has been found.
     if (bestCost <= tightness * TIGHTER) break;
     const texts = apex.map((_, rank) => textOf(rank, setting));
@@ -85,7 +87,7 @@ export function searchLabels(
     const tallest = Math.max(lineOf(setting.type) + 2, ...labels.map((l) => l.h));
     const usual = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
     const depth = room.depth - (how === "counted" ? room.countRoom : 0);
-    if (tallest > depth && setting !== SETTINGS.at(-1)) continue;
+    if (tallest > depth && setting !== settings.at(-1)) continue;
     const rows = Math.max(1, Math.floor((depth + (usual - tallest)) / usual));
     const place = (within: { rows: number; pitch: number; depth?: number }) =>
       stretches.flatMap((s, k) =>
@@ -112,7 +114,7 @@ export function searchLabels(
     if (!placed || placed.length < labels.length) {
       // More words than the rows hold in all: a tighter setting is needed, if there is one.
       const fill = labels.reduce((sum, l) => sum + l.w + 14, 0) / (rows * size);
-      if (fill > 1 && setting !== SETTINGS.at(-1)) continue;
+      if (fill > 1 && setting !== settings.at(-1)) continue;
       const inRows = place({ rows, pitch: usual });
       if (!placed || inRows.length >= placed.length) {
         placed = inRows;
@@ -133,7 +135,7 @@ export function searchLabels(
   }
   if (best?.stacked && how === "quick" && best.placed.length === apex.length)
     grow(best, apex, textOf, room, order, home);
-  return best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], stacked: false, setting: SETTINGS[0]! };
+  return best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], stacked: false, setting: settings[0]! };
 }
 
 const idOf = (rank: number) => String(rank).padStart(6, "0");

@@ -4,7 +4,7 @@ import { WORDS } from "@/core/words/en/editor-about";
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/axis/view-words";
 import { mannerOf } from "@/core/timeline/read-options";
-import type { Marks } from "@/core/timeline/fields";
+import type { Marks, PicturesShown } from "@/core/timeline/fields";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -14,11 +14,20 @@ import { TextField } from "../sheet/text-field";
 
 const UNITS: Extract<Marks, { kind: "step" }>["unit"][] = ["years", "months", "days", "hours", "minutes"];
 
+/** The types of labels an author chooses among, px. */
+const TYPES = [
+  [12, WORDS.typeSmall],
+  [16, WORDS.typeUsual],
+  [20, WORDS.typeLarge],
+] as const;
+
 /** How the chart is drawn and what a reader sees first. */
 export function ChartSettings() {
   const { store } = useEditor();
   const marks = useEditorState((s) => s.timeline.marks);
   const gridlines = useEditorState((s) => s.timeline.gridlines);
+  const pictures = useEditorState((s) => s.timeline.pictures);
+  const typeSize = useEditorState((s) => s.timeline.typeSize);
   const lengths = useEditorState((s) => s.timeline.lengths);
   const today = useEditorState((s) => s.timeline.today);
   const events = useEditorState((s) => s.timeline.events);
@@ -91,6 +100,49 @@ export function ChartSettings() {
           }
         />
       ) : null}
+      <div className="grid grid-cols-2 gap-3">
+        <Field label={WORDS.picturesOnTheChart}>
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={pictures}
+              onChange={(e) =>
+                store.edit([{ kind: "set_timeline", field: "pictures", value: e.target.value as PicturesShown }])
+              }
+            >
+              <option value="large">{WORDS.picturesLarge}</option>
+              <option value="small">{WORDS.picturesSmall}</option>
+              <option value="none">{WORDS.picturesNone}</option>
+            </select>
+          )}
+        </Field>
+        <Field label={WORDS.typeOfLabels}>
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={typeSize ?? ""}
+              onChange={(e) =>
+                store.edit([
+                  {
+                    kind: "set_timeline",
+                    field: "typeSize",
+                    value: e.target.value === "" ? null : Number(e.target.value),
+                  },
+                ])
+              }
+            >
+              <option value="">{WORDS.asThereIsRoom}</option>
+              {TYPES.map(([px, name]) => (
+                <option key={px} value={px}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
       {(
         [
           ["gridlines", gridlines, WORDS.linesAcrossTheChartAt],

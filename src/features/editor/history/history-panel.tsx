@@ -98,6 +98,9 @@ const FIELD: Record<string, string> = {
   done: "percent done",
   lengths: "how long spans last",
   today: "today's line",
+  pictures: "pictures on the chart",
+  typeSize: "type of labels",
+  caption: "caption",
 };
 
 function inWords(op: Op, was: Row["was"][number], t: Timeline): string {

@@ -1,0 +1,24 @@
+import type { Frozen } from "@/core/formats/frozen";
+
+/** The whole page; to stand in a frame of another page; or on paper, without scripts and with everything that can be printed. */
+export const VARIANTS = ["page", "embed", "print"] as const;
+export type Variant = (typeof VARIANTS)[number];
+
+export interface ReaderPage {
+  frozen: Frozen;
+  variant: Variant;
+  /** Where a media file is: `${mediaPath}/${media}/${size}`. */
+  mediaPath: string;
+  /** A sentence over the page, such as that it is a draft; null for none. */
+  note: { text: string; link: { to: string; text: string } | null } | null;
+  /** Whether search engines may list it. */
+  listed: boolean;
+  /** The address of the script that makes the chart movable. */
+  chartScript: string;
+  /** The script that shows one view at a time (`reader-views.ts`, bundled); it stands in the page. */
+  viewsScript: string;
+  /** The day it was published, in words; null for a draft. */
+  published: string | null;
+}
+
+export type FrozenItem = Frozen["items"][number];
