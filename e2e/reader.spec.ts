@@ -220,8 +220,11 @@ test("by touch on a phone: begun, opened from the upright chart, swiped on, a pr
   await swipe(100, 300);
   await expect(title(page)).toHaveText("Market moves east");
   const strip = (await page.locator(".over").boundingBox())!;
-  await page.touchscreen.tap(strip.x + strip.width - 24, strip.y + strip.height - 20);
-  await expect(title(page)).toHaveText("Last ferry");
+  // While the swipe still runs out, a tap only ends it.
+  await expect(async () => {
+    await page.touchscreen.tap(strip.x + strip.width - 24, strip.y + strip.height - 20);
+    await expect(title(page)).toHaveText("Last ferry", { timeout: 1_000 });
+  }).toPass();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await sheetOf(page).getByRole("link", { name: "Back to the chart" }).tap();
   await expect(sheetOf(page)).toBeHidden();
@@ -276,7 +279,7 @@ test("pictures and type on the chart are held by the author, in the editor as fo
   const height = async () => (await label().boundingBox())!.height;
   await expect.poll(height).toBeGreaterThan(110);
   const large = await height();
-  await page.getByRole("button", { name: "About" }).click();
+  await page.getByRole("button", { name: "About", exact: true }).click();
   await page.getByLabel("Pictures on the chart").selectOption({ label: "none" });
   await expect.poll(height).toBeLessThan(70);
   await page.getByLabel("Pictures on the chart").selectOption({ label: "small" });
