@@ -64,13 +64,26 @@ async function publicAddressOf(
   return found[0] ?? fail("address_unreachable");
 }
 
+/** A name that nobody resolves is as slow as an address that does not answer. */
+async function inTime<T>(work: Promise<T>, deadline: number): Promise<T | Failure> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<Failure>((done) => {
+    timer = setTimeout(() => done(fail("address_slow")), Math.max(1, deadline - Date.now()));
+  });
+  try {
+    return await Promise.race([work, late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
 /**
  * Asks one address, and follows nothing. Only public addresses are asked, and the very address that was checked is the one
  * connected to. Endless and huge answers are cut off. Failures: `address_unreachable`, `address_private`, `address_slow` (after
  * the deadline, ms since 1970), `address_large`.
  */
 export async function guardedGet(url: URL, deadline: number, options: GuardOptions): Promise<Failure | GuardedAnswer> {
-  const target = await publicAddressOf(url, options);
+  const target = await inTime(publicAddressOf(url, options), deadline);
   if (isFailure(target)) return target;
   return new Promise((done) => {
     const give = (value: Failure | GuardedAnswer) => {
