@@ -238,7 +238,12 @@ await run(async () => {
         `${core.timeDrawing(n).toFixed(1)} ms against ${small.toFixed(2)} ms`,
       );
     const room = core.roomUsed();
-    report("70 % of the frame's height / the share that small charts use", 0.7 / room.used, 1, `${Math.round(room.used * 100)} %`);
+    report(
+      "70 % of the frame's height / the share that small charts use",
+      0.7 / room.used,
+      1,
+      `${Math.round(room.used * 100)} %`,
+    );
     report("pictures of 110 px / the mean height of theirs", 110 / room.picture, 1, `${Math.round(room.picture)} px`);
     report("a small chart laid out, the slowest tenth / 60 ms", room.ms / 60, 1, `${room.ms.toFixed(1)} ms`);
     await benchChart(report);

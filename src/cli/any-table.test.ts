@@ -145,7 +145,7 @@ type Ridge = Pick<ReturnType<typeof layoutOf>, "labels" | "leaders" | "spans" | 
 
 /** The records a ridge shows, each once: with a label, in a count, or as a roof without a title. */
 function shownIn(l: Ridge): number[] {
-  const titled = new Set(l.labels.map((x) => x.id));
+  const titled = new Set([...l.labels.map((x) => x.id), ...l.clusters.flatMap((c) => c.ids)]);
   return [
     ...l.labels.map((x) => x.id),
     ...l.clusters.flatMap((c) => c.ids),

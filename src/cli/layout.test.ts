@@ -101,7 +101,9 @@ describe("the layout command", () => {
   const all = (l: ReturnType<typeof layoutOf>) => [
     ...l.labels.map((x) => x.id),
     ...l.clusters.flatMap((c) => c.ids),
-    ...l.spans.map((s) => s.id).filter((id) => !l.labels.some((x) => x.id === id)),
+    ...l.spans
+      .map((s) => s.id)
+      .filter((id) => !l.labels.some((x) => x.id === id) && !l.clusters.some((c) => c.ids.includes(id))),
   ];
 
   it.each([

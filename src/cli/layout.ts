@@ -132,6 +132,13 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
   const inside = (i: number) => side[i] === 0;
   const labels = content.labels.filter((l) => inside(l.i));
   const roofs = content.roofs.filter((r) => inside(r.i));
+  /** Where the ridge runs down, a span's title stands in the rows of labels. */
+  const inRows = (i: number) => {
+    const l = labels.find((x) => x.i === i);
+    if (!l) return null;
+    const { date, lines } = textOfLabel(laid, i);
+    return { ...box(l), cut: [date, ...lines].some((w) => w.endsWith("…")) };
+  };
   return {
     ids: laid.data.ids.flatMap((_, i) => (inside(i) ? [idOf(i)] : [])),
     labels: [
@@ -143,7 +150,8 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         const p = pictureOf(laid, l, t);
         const picture = p && { x: round(p.x + left), y: round(p.y + top), w: round(p.w), h: round(p.h) };
         const type = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, layout.setting.type);
-        return { id: idOf(l.i), ...box(l), of: "moment", lines, cut, type: round(type), picture };
+        const of = data.kind[l.i] === SPAN_KIND ? "span" : "moment";
+        return { id: idOf(l.i), ...box(l), of, lines, cut, type: round(type), picture };
       }),
       ...roofs.flatMap((r) => {
         if (!r.title) return [];
@@ -155,7 +163,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
     ],
     leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),
     moments: Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank))
-      .filter((b) => inside(b.i))
+      .filter((b) => inside(b.i) && data.kind[b.i] !== SPAN_KIND)
       .map((b) => ({
         id: idOf(b.i),
         x0: round(b.x0 + along),
@@ -169,10 +177,9 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
       x1: round(r.x1 + along),
       y0: round(r.y0 + across),
       y1: round(r.y1 + across),
-      title: r.title && {
-        ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }),
-        cut: r.title.cut !== null,
-      },
+      title: r.title
+        ? { ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }), cut: r.title.cut !== null }
+        : inRows(r.i),
     })),
     clusters: content.counts.flatMap((c) => {
       const ids = countedRanks(laid, g, view, content.labels, c)

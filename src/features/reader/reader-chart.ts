@@ -63,8 +63,7 @@ function start(pictures: Pictures): void {
     }
     const width = Math.max(280, still.clientWidth || section.clientWidth);
     const upright = width <= 560;
-    const moments = [...timeline.events.values()].filter((e) => e.when.readAs.kind !== "span").length;
-    const frame = { width, height: upright ? uprightLength(moments) : heightFor(box) };
+    const frame = { width, height: upright ? uprightLength(timeline.events.size) : heightFor(box) };
     const needed = drawChart(timeline, frame, { fit: true, upright }).height;
     box.style.height = `${Math.round(needed) + 30}px`;
   };

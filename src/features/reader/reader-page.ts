@@ -106,8 +106,7 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
   const drawings = FRAMES[p.variant].map(({ width, height }) => {
     // On a phone the ridge runs down, as long as its labels need.
     const upright = height === 0;
-    const moments = p.frozen.events.filter((e) => e.when.readAs.kind !== "span").length;
-    const frame = { width, height: upright ? uprightLength(moments) : height };
+    const frame = { width, height: upright ? uprightLength(p.frozen.events.length) : height };
     const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true }), {
       pictureUrl: (id, size) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/${size}` : null),
       link: (id) => `#e-${id}`,

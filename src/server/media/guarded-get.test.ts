@@ -15,13 +15,19 @@ describe("asking an address", () => {
 
   it("says so where the name is nobody's", async () => {
     names.lookup.mockRejectedValue(new Error("ENOTFOUND"));
-    const answer = await guardedGet(new URL("https://nobody.example/"), Date.now() + 5_000, { mostBytes: 0, accept: "*/*" });
+    const answer = await guardedGet(new URL("https://nobody.example/"), Date.now() + 5_000, {
+      mostBytes: 0,
+      accept: "*/*",
+    });
     expect(answer).toMatchObject({ failed: "address_unreachable" });
   });
 
   it("asks nobody where the name leads into a private network", async () => {
     names.lookup.mockResolvedValue([{ address: "10.0.0.1", family: 4 }]);
-    const answer = await guardedGet(new URL("https://inside.example/"), Date.now() + 5_000, { mostBytes: 0, accept: "*/*" });
+    const answer = await guardedGet(new URL("https://inside.example/"), Date.now() + 5_000, {
+      mostBytes: 0,
+      accept: "*/*",
+    });
     expect(answer).toMatchObject({ failed: "address_private" });
   });
 });

@@ -3,7 +3,7 @@ import { viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/axis/look-at"
 import type { Chart } from "@/core/chart/frame/chart";
 import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
 import type { Part } from "@/core/chart/frame/frame";
-import { type Standing, mainIndex, standing } from "@/core/chart/pointing/standing";
+import { type Standing, mainIndex, roofUnder, standing } from "@/core/chart/pointing/standing";
 import { BOB, INK } from "@/core/chart/style/house-style";
 import { groundOf, replaceHands } from "@/core/chart/frame/layout";
 import type { Scene, Target } from "@/core/chart/draw/scene";
@@ -406,6 +406,11 @@ export class ChartStage {
     const hit = this.overlay.at(x, y);
     if (hit) {
       this.press(hit.kind, hit.ids[0]!);
+      return;
+    }
+    const roof = roofUnder(this.parts, x, y);
+    if (roof) {
+      this.press("event", roof);
       return;
     }
     if (!add) {

@@ -81,9 +81,8 @@ export class LayoutQueue {
 
   private prepared(w: Wanted, events: readonly TimelineEvent[], data: ChartData): Prepared {
     // An upright ridge is as long as its labels need; whoever shows it scrolls.
-    const moments = w.upright ? events.filter((e) => e.when.readAs.kind !== "span").length : 0;
     const { width, height } = w.room;
-    const frame = w.upright ? { width, height: Math.max(height, uprightLength(moments)) } : w.room;
+    const frame = w.upright ? { width, height: Math.max(height, uprightLength(events.length)) } : w.room;
     const closeUps = (w.rows && !w.upright) || w.taken ? "none" : "auto";
     return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps });
   }

@@ -176,8 +176,7 @@ function layRow(row: number[], groups: ReadonlyMap<number, number[]>, level: num
     const w = Math.floor(least + (spare * weights[k]!) / all);
     const index = groups.get(whole)!;
     const own = o.columns(index);
-    const moments = own.kind.reduce((n, kind) => n + (kind === SPAN_KIND ? 0 : 1), 0);
-    const frame = { width: w, height: o.upright ? uprightLength(moments) : height };
+    const frame = { width: w, height: o.upright ? uprightLength(own.count) : height };
     const laid = layoutChart({ scale: o.scale, period: o.whenOf(whole) }, own, frame, {
       upright: o.upright,
       closeUp: true,

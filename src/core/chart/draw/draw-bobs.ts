@@ -1,4 +1,4 @@
-import { EMPHASIS, MOMENT_KIND, OUTER_END, OUTER_START, UNCERTAIN, UNDATED_KIND } from "../data/chart-data";
+import { EMPHASIS, MOMENT_KIND, OUTER_END, OUTER_START, SPAN_KIND, UNCERTAIN, UNDATED_KIND } from "../data/chart-data";
 import { BOB, PAPER, SUN } from "../style/house-style";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
@@ -34,9 +34,12 @@ export function bobAt(laid: Laid, g: Ground, v: View, rank: number): ShownBob {
 /** The bobs in view; of a crowd one for every few px, at places that do not move with the view. */
 export function shownBobs(laid: Laid, g: Ground, v: View, every = false): ShownBob[] {
   const n = laid.layout.byApex.length;
+  // Where the ridge runs down, spans have labels in the rows too, but no bobs.
+  const isSpan = (r: number) => laid.data.kind[laid.layout.byApex[r]!] === SPAN_KIND;
   const found: ShownBob[] = [];
   if (every || n <= ASK_ALL) {
     for (let r = 0; r < n; r++) {
+      if (isSpan(r)) continue;
       const b = bobAt(laid, g, v, r);
       if (every || (b.x1 > -8 && b.x0 < g.size + 8)) found.push(b);
     }
@@ -46,13 +49,13 @@ export function shownBobs(laid: Laid, g: Ground, v: View, every = false): ShownB
   const from = firstRank(laid, g, v, -300);
   const to = firstRank(laid, g, v, g.size + 300);
   if (to - from <= MOST) {
-    for (let r = from; r < to; r++) found.push(bobAt(laid, g, v, r));
+    for (let r = from; r < to; r++) if (!isSpan(r)) found.push(bobAt(laid, g, v, r));
     return found;
   }
   const { layout } = laid;
   const cell = g.axis.length / 2 ** Math.min(50, Math.floor(Math.log2((g.axis.length * v.scale) / CELL)));
   for (let r = from; r < to; ) {
-    found.push(bobAt(laid, g, v, r));
+    if (!isSpan(r)) found.push(bobAt(laid, g, v, r));
     const end = Math.floor((layout.hi[r]! + layout.lo[r]!) / cell + 1) * cell;
     // Gallop to the first in the next cell.
     let step = 1;

@@ -1,5 +1,5 @@
 import { textWidth } from "../../text/measure";
-import { EMPHASIS } from "../data/chart-data";
+import { EMPHASIS, SPAN_KIND } from "../data/chart-data";
 import { countText } from "../labels/counts";
 import {
   BOB,
@@ -50,9 +50,14 @@ export function pictureOf(
 }
 
 /** The plumb line of a label: from its bob down, along to where it hangs, and down to the label's foot. */
-export function leader({ layout }: Laid, l: ShownLabel): number[] {
+export function leader({ layout, data }: Laid, l: ShownLabel): number[] {
   if (!Number.isNaN(layout.handY[l.rank]!)) return leaderByHand(layout, l);
-  const y0 = layout.ridgeTop + layout.ridge + BOB - 2;
+  const { roof, gap } = layout.roofs;
+  // A span's begins at its roof and crosses the ridge.
+  const y0 =
+    data.kind[l.i] === SPAN_KIND
+      ? layout.ridgeTop - gap - layout.roofRow[l.i]! * (roof + gap) - roof / 2
+      : layout.ridgeTop + layout.ridge + BOB - 2;
   const y1 = layout.ridgeTop + layout.ridge + BOB + FAN;
   // To the label's foot; where it stands at the line's end, to its beginning.
   const foot = layout.upright ? l.y - 5 : l.y + l.h;

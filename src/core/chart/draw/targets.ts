@@ -1,5 +1,5 @@
 import type { Chart } from "../frame/chart";
-import { type ChartData, SPAN_KIND } from "../data/chart-data";
+import type { ChartData } from "../data/chart-data";
 import { HEAD } from "../close-ups/close-ups";
 import { countedRanks, countText, firstCounted } from "../labels/counts";
 import { shownBobs } from "./draw-bobs";
@@ -30,13 +30,21 @@ export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): 
     const event = (i: number, x: number, y: number, w: number, h: number) =>
       made.push({ at: part.of(i), t: { ids: [data.ids[i]!], kind: "event", ...boxed({ x, y, w, h }), name: "" } });
     for (const l of c.labels) event(l.i, l.x - 4, l.y - 2, l.w + 8, l.h + 4);
+    const labelled = new Set(c.labels.map((l) => l.i));
+    // Where the ridge runs down, spans stand in the rows of labels, or are counted there.
+    const isInRows = ({ content, laid: of }: Part, i: number) => {
+      if (!of.layout.upright) return false;
+      const rank = rankOf(of.layout.byApex, of.data.count)[i]!;
+      return labelled.has(i) || content.counts.some((n) => rank >= n.first && rank < n.end);
+    };
     // Titled roofs first, where there are too many for all.
-    const roofs = [...c.roofs].sort((a, b) => Number(b.title !== null) - Number(a.title !== null));
+    const roofs = c.roofs
+      .filter((r) => !isInRows(part, r.i))
+      .sort((a, b) => Number(b.title !== null) - Number(a.title !== null));
     for (const r of roofs) {
       const t = roofTarget(r, data.ids[r.i]!);
       made.push({ at: part.of(r.i), t: { ...t, ...boxed(t) } });
     }
-    const labelled = new Set(c.labels.map((l) => l.i));
     const bare = shownBobs(laid, c.ground, c.view).filter((b) => !labelled.has(b.i));
     if (bare.length + made.length + c.counts.length <= MOST_TARGETS)
       for (const b of bare) event(b.i, b.apex - 8, layout.ridgeTop + layout.ridge, 16, BOB + 4);
@@ -53,6 +61,18 @@ export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): 
   const all = [...made, ...counted, ...closeUpTargets(chart, parts)];
   const events = all.sort((a, b) => a.at - b.at).map((m) => m.t);
   return [...laneTargets(chart), ...events];
+}
+
+const knownRanks = new WeakMap<Int32Array, Int32Array>();
+/** The rank of each event; -1: it has none. */
+function rankOf(byApex: Int32Array, count: number): Int32Array {
+  let found = knownRanks.get(byApex);
+  if (!found) {
+    found = new Int32Array(count).fill(-1);
+    for (const [rank, i] of byApex.entries()) found[i] = rank;
+    knownRanks.set(byApex, found);
+  }
+  return found;
 }
 
 /** A row's name folds and opens it. */
@@ -98,10 +118,7 @@ function closeUpTargets(chart: Chart, parts: readonly Part[]): { at: number; t: 
     const lettered = (i: number) => laid.data.letters[i] !== "" && !opened.has(of(i));
     const put = (i: number, b: { x: number; y: number; w: number; h: number }) => {
       const box = inFrame(layout.upright, b);
-      // Where an upright roof's words run up, the letter is at their foot.
-      if (layout.upright && laid.data.kind[i] === SPAN_KIND)
-        add(of(i), left + box.x + box.w / 2, top + box.y + box.h - RING, false);
-      else add(of(i), left + box.x + RING, top + box.y + Math.min(box.h / 2, 9.5), false);
+      add(of(i), left + box.x + RING, top + box.y + Math.min(box.h / 2, 9.5), false);
     };
     for (const r of content.roofs)
       if (r.title && lettered(r.i)) put(r.i, { x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });

@@ -1,6 +1,6 @@
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import type { Instant } from "../../time/instant";
-import { type ChartData, chartData, pickChart, shownEvents, SPAN_KIND } from "../data/chart-data";
+import { type ChartData, chartData, pickChart, shownEvents } from "../data/chart-data";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";
 import { type Frame, type Laid, layoutChart, type Stretch, uprightLength } from "./layout";
@@ -89,8 +89,7 @@ export function prepare(
   });
   const { main } = opened;
   if (!main) return { timeline, events, data, opened, mainEvents: events, mainData: data, mainFrame: frame };
-  const moments = main.filter((i) => data.kind[i] !== SPAN_KIND).length;
-  const least = options.upright ? uprightLength(moments) : LEAST_MAIN;
+  const least = options.upright ? uprightLength(main.length) : LEAST_MAIN;
   return {
     timeline,
     events,

@@ -1,6 +1,7 @@
 import { type Axis, type AxisSettings, makeAxis } from "../axis/axis";
+import { minus, type Pair, plus } from "../axis/pair";
 import { lengthBetween, pairAt, plainAt, type Positions, positions } from "../axis/positions";
-import { type ChartData, INNER_START, OUTER_START, pickData, SPAN_KIND } from "../data/chart-data";
+import { type ChartData, INNER_END, INNER_START, OUTER_START, pickData, SPAN_KIND } from "../data/chart-data";
 import { COUNT_COLUMN } from "../style/house-style";
 import { placeFew, placeMany } from "../labels/place-labels";
 import {
@@ -121,14 +122,20 @@ export function layoutChart(settings: AxisSettings, data: ChartData, frame: Fram
   return { data, axis, p, layout: layOut(data, axis, p, frame, options) };
 }
 
+/** Where an event's label belongs: at a moment's apex, in the middle of a span. */
+function apexOf(data: ChartData, p: Positions, i: number): Pair {
+  const from = pairAt(p, i, INNER_START);
+  return data.kind[i] === SPAN_KIND ? plus(from, lengthBetween(p, i, INNER_START, i, INNER_END) / 2) : from;
+}
+
 export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame" | "upright">): Ground {
   const { pad, frame, upright } = layout;
   return { axis, pad, size: upright ? frame.height : frame.width, upright };
 }
 
 /** How long an upright ridge must be for every label of a small chart, px. */
-export function uprightLength(moments: number): number {
-  return Math.min(3_200, 110 + 62 * Math.min(SMALL, moments));
+export function uprightLength(events: number): number {
+  return Math.min(3_200, 110 + 62 * Math.min(SMALL, events));
 }
 
 /** Where everything stands when its place along the ridge is known. */
@@ -155,7 +162,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
       : null;
   const { row: roofRow, depth, titles } = larger?.arranged ?? usual;
   const roofs = larger?.roofs ?? (taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame));
-  if (strip || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
+  if (strip || upright || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
   const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
   const ridge = upright ? UPRIGHT_RIDGE : options.lane ? LANE_LINE : RIDGE;
@@ -167,17 +174,18 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
       : Math.max(depthOfFrame, labelsTop + (upright ? COUNT_COLUMN + LEAST_UPRIGHT : 60) + FOOT);
   const depthLeft = across - labelsTop - FOOT;
 
-  // What hangs below, by u.
-  const below: number[] = [];
-  for (let i = 0; i < data.count && !options.bare; i++) if (data.kind[i] !== SPAN_KIND) below.push(i);
-  below.sort((a, b) => lengthBetween(p, b, INNER_START, a, INNER_START) || a - b);
+  // What has a label in the rows, by u: moments; where the ridge runs down spans too, so that their words run across.
+  const below: { i: number; u: Pair }[] = [];
+  for (let i = 0; i < data.count && !options.bare; i++)
+    if (data.kind[i] !== SPAN_KIND || (upright && !strip)) below.push({ i, u: apexOf(data, p, i) });
+  below.sort((a, b) => minus(a.u, b.u) || a.i - b.i);
   const m = below.length;
-  const byApex = Int32Array.from(below);
-  const apexes = below.map((i) => pairAt(p, i, INNER_START));
+  const byApex = Int32Array.from(below, (b) => b.i);
+  const apexes = below.map((b) => b.u);
   const hi = Float64Array.from(apexes, (u) => u.hi);
   const lo = Float64Array.from(apexes, (u) => u.lo);
   const order = Int32Array.from({ length: m }, (_, k) => k);
-  const weight = Float64Array.from(below, (i) => data.importance[i]!);
+  const weight = Float64Array.from(byApex, (i) => data.importance[i]!);
   order.sort((a, b) => weight[b]! - weight[a]! || a - b);
 
   const base = {

@@ -1,4 +1,4 @@
-import { type ChartData, UNDATED_KIND } from "../data/chart-data";
+import { type ChartData, SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import type { Part } from "../frame/frame";
 import { BOB } from "../style/house-style";
 import { firstRank, inFrame, rankX } from "../frame/shown";
@@ -56,6 +56,7 @@ function inPart(part: Part, x: number, y: number, reach: number): Grab | null {
   const { ground, view } = content;
   const end = firstRank(laid, ground, view, a + reach + 1.5);
   for (let rank = firstRank(laid, ground, view, a - reach - 1.5); rank < end; rank++) {
+    if (data.kind[layout.byApex[rank]!] === SPAN_KIND) continue;
     const off = Math.abs(rankX(laid, ground, view, rank) - a);
     if (off <= reach + 1 && (!nearest || off < nearest.off)) nearest = { i: layout.byApex[rank]!, off };
   }

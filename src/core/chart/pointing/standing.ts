@@ -41,6 +41,16 @@ export function inBox(b: { x: number; y: number; w: number; h: number }, x: numb
   return x >= b.x && x <= b.x + b.w && y >= b.y && y <= b.y + b.h;
 }
 
+/** The event whose roof lies at a place of the drawing; null: none. */
+export function roofUnder(parts: readonly Part[], x: number, y: number): string | null {
+  for (const { laid, content, left, top } of [...parts].reverse()) {
+    const [along, across] = laid.layout.upright ? [y - top, x - left] : [x - left, y - top];
+    const roof = content.roofs.findLast((r) => along >= r.x0 && along <= r.x1 && across >= r.y0 && across <= r.y1);
+    if (roof) return laid.data.ids[roof.i]!;
+  }
+  return null;
+}
+
 /** The ridge that a place of the drawing belongs to; null: none, such as a close-up's roof. */
 export function partAt(chart: Chart, parts: readonly Part[], x: number, y: number): Part | null {
   const k = chart.closeUps.findIndex((c) => inBox(c, x, y));

@@ -95,7 +95,10 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
               const change = (field: "name" | "colour" | "pattern", value: string) =>
                 store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
               return (
-                <li key={c.id} className="grid grid-cols-[24px_28px_minmax(0,1fr)_98px_88px_30px] items-center gap-1.5">
+                <li
+                  key={c.id}
+                  className="grid grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_30px] items-center gap-1.5 sm:grid-cols-[24px_28px_minmax(0,1fr)_98px_88px_30px]"
+                >
                   <span className="flex flex-col">
                     {[-1, 1].map((way) => (
                       <button
@@ -113,14 +116,14 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                   <CategoryMark colour={c.colour} pattern={c.pattern} />
                   <input
                     aria-label={WORDS.nameOfTheCategory}
-                    className={INPUT}
+                    className={`${INPUT} max-sm:col-span-2`}
                     value={c.name}
                     maxLength={60}
                     onChange={(e) => change("name", e.target.value)}
                   />
                   <select
                     aria-label={WORDS.colourOf(c.name)}
-                    className={INPUT}
+                    className={`${INPUT} max-sm:col-start-3 max-sm:row-start-2`}
                     value={c.colour}
                     onChange={(e) => change("colour", e.target.value as Colour)}
                   >
@@ -130,7 +133,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                   </select>
                   <select
                     aria-label={WORDS.patternOf(c.name)}
-                    className={INPUT}
+                    className={`${INPUT} max-sm:col-start-4 max-sm:row-start-2`}
                     value={c.pattern}
                     onChange={(e) => change("pattern", e.target.value as Pattern)}
                   >
@@ -142,7 +145,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
                     type="button"
                     aria-label={WORDS.delete(c.name)}
                     title={WORDS.deleteItsEventsStayUndo}
-                    className="rounded-md p-1.5 hover:bg-verdigris-wash"
+                    className="rounded-md p-1.5 hover:bg-verdigris-wash max-sm:col-start-5 max-sm:row-start-1"
                     onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
                   >
                     <Trash2 size={16} />
