@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { typedTimeline } from "../../testing/seeded-timeline";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
+import { chartData, shownEvents } from "../data/chart-data";
 import { type Chart, chartOf } from "../frame/chart";
 import { drawChart, drawView } from "../draw/draw-chart";
 import { groundOf } from "../frame/layout";
@@ -205,6 +206,16 @@ describe("close-ups", () => {
     for (const title of ["Rain", "Quay", "Boats"])
       expect(targets.some((x) => x.kind === "event" && x.name.includes(`, ${title}, event`))).toBe(true);
     expect(targets.filter((x) => x.kind === "event").length).toBeLessThanOrEqual(150);
+  });
+
+  it("say the times of a span that lies within a night too", () => {
+    const t = typedTimeline([
+      ["14 Nov 1872 22:50 - 15 Nov 1872 00:40", "Fall"],
+      ["14 Nov 1872 20:00", "Bell"],
+    ]);
+    const data = chartData(t, shownEvents(t));
+    expect(data.withinDays).toBe(true);
+    expect([...data.shortDates].sort()).toEqual(["20:00", "22:50 – 00:40"]);
   });
 
   it("have the whole's own beginning and end on their ridge, and times instead of dates within a night", () => {

@@ -303,8 +303,13 @@ const WITHIN_A_YEAR = 1;
 /** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
 function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
   const r = e.when.readAs;
-  if (r.kind !== "moment" || !r.at.from) return full;
   const manner = mannerOf(timeline);
+  if (r.kind === "span" && years < WITHIN_DAYS && r.start?.from && r.end?.from) {
+    const [a, b] = [r.start, r.end];
+    if (isTimed(a.precision) && isTimed(b.precision) && !a.about && !b.about)
+      return `${timeText(r.start.from, a.precision, manner)} – ${timeText(r.end.from, b.precision, manner)}`;
+  }
+  if (r.kind !== "moment" || !r.at.from) return full;
   if (years < WITHIN_DAYS && isTimed(r.at.precision))
     return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
   if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {

@@ -7,7 +7,7 @@ import { drawView } from "../draw/draw-chart";
 import type { Part } from "../frame/frame";
 import { groundOf } from "../frame/layout";
 import { wholeView } from "../axis/view";
-import { inBox, mainIndex, partAt, standing } from "./standing";
+import { inBox, mainIndex, partAt, roofUnder, standing } from "./standing";
 
 const TYPED: [string, string][] = [
   ["1604", "Ferry"],
@@ -35,6 +35,17 @@ function opened(upright: boolean): { chart: Chart; parts: Part[]; id: (title: st
 describe.each([false, true])("where things are in a drawing with a close-up (upright: %s)", (upright) => {
   const { chart, parts, id } = opened(upright);
   const closeUp = chart.closeUps[0]!;
+
+  it("a roof is under a place of it, wherever its words stand", () => {
+    for (const { laid, content, left, top } of parts)
+      for (const r of content.roofs) {
+        const [along, across] = [(r.x0 + r.x1) / 2, (r.y0 + r.y1) / 2];
+        const [x, y] = upright ? [left + across, top + along] : [left + along, top + across];
+        expect(roofUnder(parts, x, y)).toBe(laid.data.ids[r.i]);
+      }
+    expect(parts.some((p) => p.content.roofs.length > 0)).toBe(true);
+    expect(roofUnder(parts, -50, -50)).toBeNull();
+  });
 
   it("an event stands on the ridge it is drawn on, in time order along it", () => {
     const at = (title: string) => standing(parts, id(title))!;
