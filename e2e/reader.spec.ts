@@ -178,6 +178,13 @@ test("by keys: opened, led on, a picture large and on, and back; the address alo
   expect(await shifted(page)).toBeLessThan(0.01);
   await page.getByRole("link", { name: "Read", exact: true }).click();
   await expect(page.locator("#read").getByRole("heading", { name: "Viaduct opens" })).toBeInViewport();
+  // Back in the chart it is as it was, though it was left while it was hidden.
+  const height = () => page.locator(".chart-live").evaluate((e) => e.clientHeight);
+  await page.getByRole("link", { name: "Chart", exact: true }).click();
+  await expect(page.locator(".chart-live")).toBeVisible();
+  await expect(sheetOf(page)).toBeHidden();
+  await expect.poll(height).toBeLessThan(800);
+  await expect.poll(height).toBeGreaterThan(300);
   await page.goto("about:blank");
   await page.goto(`${link}#read`);
   await page.mouse.wheel(0, 4_000);
@@ -215,6 +222,19 @@ test("by touch on a phone: begun, opened from the upright chart, swiped on, a pr
     await cdp.send("Input.dispatchTouchEvent", { type: "touchMove", touchPoints: at(to) });
     await cdp.send("Input.dispatchTouchEvent", { type: "touchEnd", touchPoints: [] });
   };
+  // A finger on a player's controls leads nowhere, and a window that changes its height takes no focus away.
+  await page.evaluate(() => {
+    const audio = document.createElement("audio");
+    audio.controls = true;
+    audio.style.cssText = "position:fixed;left:20px;top:390px;width:350px;height:60px;z-index:9";
+    document.querySelector("article.hung")!.append(audio);
+  });
+  await swipe(300, 100);
+  await page.evaluate(() => document.querySelector("article.hung audio")!.remove());
+  await sheetOf(page).focus();
+  await page.setViewportSize({ width: 390, height: 790 });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(sheetOf(page)).toBeFocused();
   await swipe(300, 100);
   await expect(title(page)).toHaveText("Timber bridge");
   await swipe(100, 300);

@@ -55,7 +55,11 @@ function start(pictures: Pictures): void {
 
   const addressed = () => new URLSearchParams(location.search).get("view");
   let open = false;
+  /** What was asked for while the chart was hidden, and had no size, is done when it is shown. */
+  let late = false;
   const size = () => {
+    late = section.clientWidth === 0;
+    if (late) return;
     if (open) {
       const above = box.getBoundingClientRect().top + window.scrollY;
       box.style.height = `${Math.max(LEAST_OPEN, window.innerHeight - above)}px`;
@@ -131,7 +135,7 @@ function start(pictures: Pictures): void {
   });
   let width = section.clientWidth;
   new ResizeObserver(() => {
-    if (section.clientWidth === width || section.clientWidth === 0) return;
+    if (section.clientWidth === 0 || (section.clientWidth === width && !late)) return;
     width = section.clientWidth;
     size();
     opened.place();

@@ -97,13 +97,14 @@ export class Opened {
     if (!this.wide) {
       this.show();
       host.stage.hang(null);
-      host.section.append(sheet);
+      // Put in again, it would lose the focus, and a video its place.
+      if (sheet.parentElement !== host.section) host.section.append(sheet);
       rope.hidden = true;
       sheet.style.cssText = "";
       this.strip.style.setProperty("--at", `${(at * 100).toFixed(2)}%`);
       return;
     }
-    host.box.append(rope, sheet);
+    if (sheet.parentElement !== host.box) host.box.append(rope, sheet);
     const width = host.box.clientWidth;
     const least = Math.min(MOST, Math.round(width * SHARE));
     // Where too little is left beside it for a label, it takes that too.

@@ -10,7 +10,9 @@ export function onSwipe(on: HTMLElement, act: (way: 1 | -1) => void): void {
     (e) => {
       const [t] = e.touches;
       const large = (window.visualViewport?.scale ?? 1) > 1.02;
-      from = t && e.touches.length === 1 && !large ? { x: t.clientX, y: t.clientY } : null;
+      // A finger on a player's controls moves what it holds.
+      const onPlayer = (e.target as Element).closest("audio,video") !== null;
+      from = t && e.touches.length === 1 && !large && !onPlayer ? { x: t.clientX, y: t.clientY } : null;
     },
     { passive: true },
   );

@@ -4,7 +4,7 @@ import type { Chart } from "@/core/chart/frame/chart";
 import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
 import type { Part } from "@/core/chart/frame/frame";
 import { type Standing, mainIndex, roofUnder, standing } from "@/core/chart/pointing/standing";
-import { BOB, INK } from "@/core/chart/style/house-style";
+import { BOB } from "@/core/chart/style/house-style";
 import { groundOf, replaceHands } from "@/core/chart/frame/layout";
 import type { Scene, Target } from "@/core/chart/draw/scene";
 import { targetsOf } from "@/core/chart/draw/targets";
@@ -13,6 +13,7 @@ import type { TimelineEvent } from "@/core/timeline/timeline";
 import { meetingHands } from "@/core/chart/pointing/grab";
 import { Card } from "./card";
 import { Carry } from "./carry";
+import { nearestTo, whereItHangs } from "./hanging";
 import { listenGestures } from "./gestures";
 import { LayoutQueue } from "./layout-queue";
 import { type Flag, Overlay } from "./overlay";
@@ -414,25 +415,14 @@ export class ChartStage {
       return;
     }
     if (!add) {
-      const near = this.hung && y < this.ridgeFoot + BOB ? this.nearest(x) : null;
+      const onRidge = this.hung && y < this.ridgeFoot + BOB;
+      const near = onRidge ? nearestTo(this.parts[0]!, x) : null;
       this.hooks.select(near, near !== null);
       return;
     }
     const at = emptyPlaceAt(this.chart, this.parts, x, y);
     if (at && "whole" in at) this.hooks.select(at.whole, true);
     else if (at) add(at.place, at.within);
-  }
-
-  /** The event whose place on the ridge is nearest to x. */
-  private nearest(x: number): string | null {
-    let found: string | null = null;
-    let least = Number.POSITIVE_INFINITY;
-    for (const id of this.chart?.data.ids ?? []) {
-      const at = this.placeOf(id);
-      const far = at ? Math.max(at.from - x, x - at.to, 0) : Number.POSITIVE_INFINITY;
-      if (far < least) [found, least] = [id, far];
-    }
-    return found;
   }
 
   /** Where a mouse rests over the chart. */
@@ -522,7 +512,7 @@ export class ChartStage {
     this.extras = parts.map((p) => p.content.extras);
     this.parts = parts;
     this.fitSheet(scene);
-    if (this.hung) this.sayWhereItHangs(chart, parts[0]!, this.hung);
+    this.hung?.hangs(whereItHangs(parts[0]!, this.hung));
     const faded = this.motion.moving ? 1 : Math.min(1, (begun - this.motion.restedAt + 16) / FADE_MS);
     const ratio = (window.devicePixelRatio || 1) * (this.subject?.board ? BOARD_SCALE : 1);
     paintCanvas(this.canvas, scene, ratio, this.pictureOf, faded);
@@ -534,22 +524,6 @@ export class ChartStage {
     // What moves, opens or narrows under a pointer at rest is another date there.
     if (this.pointer) this.hover(this.pointer.x, this.pointer.y);
     this.frameTimes?.push(performance.now() - begun);
-  }
-
-  /** The place an opened event hangs from: its moment on the ridge's lower edge, or the middle of its roof. */
-  private sayWhereItHangs({ laid }: Chart, { content }: Part, hung: Hung): void {
-    const at = this.placeOf(hung.id);
-    const { layout, data } = laid;
-    const i = data.ids.indexOf(hung.id);
-    const roof = content.roofs.find((r) => r.i === i);
-    const foot = layout.ridgeTop + layout.ridge;
-    hung.hangs({
-      x: at ? (Math.max(0, at.from) + Math.min(this.size.width, at.to)) / 2 : (hung.from + hung.to) / 2,
-      y: roof ? roof.y1 : foot,
-      foot: foot + BOB,
-      // What the filter has taken out hangs all the same, in no colour.
-      colour: i < 0 ? INK : data.looks[data.look[i]!]!.colour,
-    });
   }
 
   private fitSheet({ width, height }: Scene): void {
