@@ -49,6 +49,9 @@ test.beforeAll(async ({ browser }) => {
   link = await published(browser);
 });
 
+/** Somebody who follows the link, on a laptop. */
+const laptop = async (browser: Browser) =>
+  (await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })).newPage();
 const sheetOf = (page: Page) => page.locator("article.hung");
 const title = (page: Page) => sheetOf(page).getByRole("heading", { level: 2 });
 const event = (page: Page, name: RegExp) => page.locator(".chart-live").getByRole("button", { name }).first();
@@ -68,9 +71,7 @@ const shifted = (page: Page) => page.evaluate(() => (window as unknown as { shif
 test("from the link by mouse: it begins, an event hangs from the ridge at its date, the third one, and back to the very view", async ({
   browser,
 }) => {
-  const page = await (
-    await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })
-  ).newPage();
+  const page = await laptop(browser);
   await countShifts(page);
   await page.goto(link);
   await expect(page.getByRole("heading", { level: 2, name: "Ways over the Ambrel" })).toBeVisible();
@@ -134,9 +135,7 @@ test("from the link by mouse: it begins, an event hangs from the ridge at its da
 test("by keys: opened, led on, a picture large and on, and back; the address alone opens an event; nothing shifts", async ({
   browser,
 }) => {
-  const page = await (
-    await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })
-  ).newPage();
+  const page = await laptop(browser);
   await countShifts(page);
   await page.goto(`${link}#chart`);
   await event(page, /Market moves/).focus();

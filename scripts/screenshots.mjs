@@ -65,6 +65,12 @@ async function signInNameOf(name) {
   return text.match(/[a-z]+-\d+/)[0];
 }
 
+/** The published timeline, from the page that lists it. */
+async function openPublished(p) {
+  await p.goto(address);
+  await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+}
+
 /** name: [size, who is signed in, what to do] */
 const VIEWS = {
   home: [LAPTOP, "nia", (p) => p.goto(address)],
@@ -96,8 +102,7 @@ const VIEWS = {
     LAPTOP,
     "",
     async (p) => {
-      await p.goto(address);
-      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await openPublished(p);
       await p.getByRole("link", { name: "Chart", exact: true }).click();
       await p.locator(".chart-live button").first().waitFor();
     },
@@ -106,8 +111,7 @@ const VIEWS = {
     LAPTOP,
     "",
     async (p) => {
-      await p.goto(address);
-      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await openPublished(p);
       await p.getByRole("link", { name: "Read it from the beginning" }).waitFor();
     },
   ],
@@ -115,8 +119,7 @@ const VIEWS = {
     LAPTOP,
     "",
     async (p) => {
-      await p.goto(address);
-      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await openPublished(p);
       await p.getByRole("link", { name: "Chart", exact: true }).click();
       await p
         .getByRole("button", { name: /The long night flood/ })
@@ -129,8 +132,7 @@ const VIEWS = {
     LAPTOP,
     "",
     async (p) => {
-      await p.goto(address);
-      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await openPublished(p);
       await p.getByRole("link", { name: "Read", exact: true }).click();
       await p.getByRole("heading", { name: "The long night flood" }).scrollIntoViewIfNeeded();
       await p.evaluate(() =>
@@ -142,8 +144,7 @@ const VIEWS = {
     PHONE,
     "",
     async (p) => {
-      await p.goto(address);
-      await p.getByRole("link", { name: "How the Ambrel was crossed" }).click();
+      await openPublished(p);
       await p.getByRole("link", { name: "Read", exact: true }).waitFor();
     },
   ],
