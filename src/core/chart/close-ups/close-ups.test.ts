@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { typedTimeline } from "../../testing/seeded-timeline";
-import type { Timeline, TimelineEvent } from "../../timeline/timeline";
+import { emptyCategory, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { chartData, shownEvents } from "../data/chart-data";
 import { type Chart, chartOf } from "../frame/chart";
 import { drawChart, drawView } from "../draw/draw-chart";
@@ -206,6 +206,32 @@ describe("close-ups", () => {
     for (const title of ["Rain", "Quay", "Boats"])
       expect(targets.some((x) => x.kind === "event" && x.name.includes(`, ${title}, event`))).toBe(true);
     expect(targets.filter((x) => x.kind === "event").length).toBeLessThanOrEqual(150);
+  });
+
+  it("draw a part without a category like its whole, however deep, and one with a category as that says", () => {
+    const t = typedTimeline([
+      ["1840 - 1880", "Rail"],
+      ["1850 - 1860", "Line"],
+      ["1855", "Cutting"],
+      ["1858", "Strike"],
+      ["1900", "Else"],
+    ]);
+    const [rail, line, cutting, strike, other] = [...t.events.values()];
+    const events = [
+      { ...rail!, category: "c" },
+      { ...line!, partOf: rail!.id },
+      { ...cutting!, partOf: line!.id },
+      { ...strike!, partOf: line!.id, category: "d" },
+      other!,
+    ];
+    const categories = new Map([
+      ["c", { ...emptyCategory("c"), place: "a1" }],
+      ["d", { ...emptyCategory("d"), place: "a2" }],
+    ]);
+    const made: Timeline = { ...t, categories, events: new Map(events.map((e) => [e.id, e])) };
+    const data = chartData(made, shownEvents(made));
+    const look = (title: string) => data.look[data.titles.indexOf(title)];
+    expect(["Rail", "Line", "Cutting", "Strike", "Else"].map(look)).toEqual([1, 1, 1, 2, 0]);
   });
 
   it("say the times of a span that lies within a night too", () => {
