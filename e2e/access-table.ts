@@ -83,6 +83,7 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
   "POST /api/timelines/[id]/pictures": EDITORS,
+  "PUT /api/timelines/[id]/media/[media]/still": EDITORS,
   "GET /api/timelines/[id]/addresses": EDITORS,
   "POST /api/timelines/[id]/addresses": EDITORS,
   "DELETE /api/timelines/[id]/addresses": EDITORS,

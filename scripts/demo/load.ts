@@ -173,8 +173,17 @@ async function load(demo: DemoTimeline): Promise<string> {
   }
   await change(ops);
 
-  const attach = async (of: string, at: string, name: string, bytes: Uint8Array, text: string, credit = CREDIT) => {
+  const attach = async (
+    of: string,
+    at: string,
+    name: string,
+    bytes: Uint8Array,
+    text: string,
+    credit = CREDIT,
+    still: Uint8Array | null = null,
+  ) => {
     const media = await nia.upload(id, name, bytes);
+    if (still) Object.assign(media, await nia.must("PUT", `/api/timelines/${id}/media/${media.id}/still`, still));
     await change([
       {
         kind: "add_item",
@@ -205,6 +214,8 @@ async function load(demo: DemoTimeline): Promise<string> {
         e.film.file,
         new Uint8Array(readFileSync(join(process.cwd(), "scripts", "demo", "media", e.film.file))),
         e.film.title,
+        CREDIT,
+        await drawn(e.film.still),
       );
     if (e.picture) await attach(of, "a1", `${e.picture.name}.png`, await drawn(e.picture.name), e.picture.shows);
     if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title, "Sound: Hollin Bank School");

@@ -10,7 +10,7 @@ export interface DemoEvent {
   category?: string;
   text?: string[];
   picture?: { name: string; shows: string };
-  film?: { file: string; title: string };
+  film?: { file: string; title: string; still: string };
   sound?: { title: string };
   source?: string;
   link?: { text: string; address: string };
@@ -176,7 +176,11 @@ const AMBREL: DemoTimeline = {
       when: "19 Mar 1783",
       title: "Spring flood takes two arches",
       category: "Weather & water",
-      film: { file: "spring-flood.webm", title: "The spring flood of 1783, as the flood stones describe it" },
+      film: {
+        file: "spring-flood.webm",
+        title: "The spring flood of 1783, as the flood stones describe it",
+        still: "spring-flood",
+      },
       picture: { name: "spring-flood", shows: "Brown flood water has carried the middle of the timber bridge away." },
       text: [
         "The water rose nine feet in one night. The school's bell was found in June, two miles down, in a field of beans.",

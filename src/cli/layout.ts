@@ -4,7 +4,7 @@ import { countedRanks } from "@/core/chart/labels/counts";
 import { EMPHASIS, SPAN_KIND } from "@/core/chart/data/chart-data";
 import { bobAt } from "@/core/chart/draw/draw-bobs";
 import { leader, pictureOf, textOfLabel } from "@/core/chart/draw/draw-labels";
-import { titleText } from "@/core/chart/draw/draw-roofs";
+import { sizeOf, titleText } from "@/core/chart/draw/draw-roofs";
 import { type Chart, chartOf } from "@/core/chart/frame/chart";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
 import { drawView } from "@/core/chart/draw/draw-chart";
@@ -149,7 +149,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         const cut = words.some((w) => w.endsWith("…")) && !data.titles[l.i]!.endsWith("…");
         const p = pictureOf(laid, l, t);
         const picture = p && { x: round(p.x + left), y: round(p.y + top), w: round(p.w), h: round(p.h) };
-        const type = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, layout.setting.type);
+        const type = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, t.type);
         const of = data.kind[l.i] === SPAN_KIND ? "span" : "moment";
         return { id: idOf(l.i), ...box(l), of, lines, cut, type: round(type), picture };
       }),
@@ -157,7 +157,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         if (!r.title) return [];
         const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
         const lines = [titleText(data, r, layout.roofs.type)];
-        const type = titleSize((data.flags[r.i]! & EMPHASIS) !== 0, layout.roofs.type);
+        const type = round(sizeOf(data, r.i, layout.roofs.type));
         return [{ id: idOf(r.i), ...at, of: "span", lines, cut: r.title.cut !== null, type, picture: null }];
       }),
     ],

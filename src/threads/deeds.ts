@@ -2,7 +2,7 @@
 // so that the process that answers people passes on finished texts only.
 import "server-only";
 import { gzipSync } from "node:zlib";
-import { drawChart } from "@/core/chart/draw/draw-chart";
+import { drawThumbnail } from "@/core/chart/draw/draw-thumbnail";
 import { toSvg } from "@/core/chart/draw/to-svg";
 import type { Change } from "@/core/change/change";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
@@ -46,14 +46,21 @@ export async function makeFrozenCopy([timeline, by]: [string, string]) {
   return makeFrozenCopyNow(timeline, by);
 }
 
+/** As large as a card shows it, px. */
+const THUMBNAIL = { width: 380, height: 132 };
+
 /** The chart in small, as SVG, stored by the number of the last change; null: it cannot be drawn. */
 export async function thumbnail([id, build]: [string, string]): Promise<{ svg: string | null }> {
   const found = await findTimeline(id);
   if (!found) return { svg: null };
   let svg: string | null = null;
   try {
-    svg = toSvg(drawChart(found.timeline, { width: 1100, height: 390 }, { closeUps: "none", pictures: false }), {
-      pictureUrl: () => null,
+    const { items } = found.timeline;
+    svg = toSvg(drawThumbnail(found.timeline, THUMBNAIL), {
+      pictureUrl: (item, size) => {
+        const media = items.get(item)?.media;
+        return media ? `/api/timelines/${id}/media/${media}/${size}` : null;
+      },
       prefix: id,
       label: "",
     });

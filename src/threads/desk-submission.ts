@@ -1,6 +1,6 @@
 import "server-only";
 import { drawChart } from "@/core/chart/draw/draw-chart";
-import { toSvg } from "@/core/chart/draw/to-svg";
+import { type SvgOptions, toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson, type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
 import { whenLabel } from "@/core/time/write-when";
@@ -63,14 +63,14 @@ interface Drawings {
   beside: string;
 }
 
-/** The drawings of a submission, as SVG without pictures: as they were stored, or made now and stored. */
+/** The drawings of a submission, as SVG: as they were stored, or made now and stored. */
 export async function drawingsOf(id: string, frozen: Frozen): Promise<Drawings> {
   const rows = await db()<{ kind: keyof Drawings; svg: string }[]>`
     select kind, svg from submission_drawing where submission_id = ${id}`;
   const stored = Object.fromEntries(rows.map((r) => [r.kind, r.svg])) as Partial<Drawings>;
   const made = {
-    alone: stored.alone ?? drawn(frozen, ALONE, `a${id}`),
-    beside: stored.beside ?? drawn(frozen, BESIDE, `b${id}`),
+    alone: stored.alone ?? drawn(id, frozen, ALONE, `a${id}`),
+    beside: stored.beside ?? drawn(id, frozen, BESIDE, `b${id}`),
   };
   for (const kind of ["alone", "beside"] as const)
     if (stored[kind] === undefined)
@@ -79,9 +79,14 @@ export async function drawingsOf(id: string, frozen: Frozen): Promise<Drawings> 
   return made;
 }
 
-function drawn(frozen: Frozen, frame: { width: number; height: number }, prefix: string): string {
-  const scene = drawChart({ ...timelineFromFrozen(frozen), items: new Map() }, frame, { fit: true });
-  return toSvg(scene, { pictureUrl: () => null, prefix, label: "Chart as submitted" });
+function drawn(id: string, frozen: Frozen, frame: { width: number; height: number }, prefix: string): string {
+  const timeline = timelineFromFrozen(frozen);
+  const scene = drawChart(timeline, frame, { fit: true });
+  const pictureUrl: SvgOptions["pictureUrl"] = (item, size) => {
+    const media = timeline.items.get(item)?.media;
+    return media ? `/submissions/${id}/media/${media}/${size}` : null;
+  };
+  return toSvg(scene, { pictureUrl, prefix, label: "Chart as submitted" });
 }
 
 function eventsOf(s: OpenSubmission): DeskEvent[] {

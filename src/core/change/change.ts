@@ -1,6 +1,6 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { CATEGORY, EVENT, ITEM, Marks, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
+import type { CATEGORY, EVENT, Focus, ITEM, Marks, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
 import type { TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof typeof EVENT, "given" | "locked">;
@@ -8,7 +8,7 @@ export type CategoryField = keyof typeof CATEGORY;
 export type ItemField = keyof typeof ITEM;
 export type TimelineField = keyof typeof TIMELINE;
 
-export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot;
+export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot | Focus;
 export type Table = "event" | "category" | "item";
 
 /**

@@ -1,6 +1,8 @@
 import { type Block, blocksOf } from "../text/description";
+import { firstWords } from "../text/first-words";
 import { whenInRange } from "../time/range";
 import { TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
+import { MOST_WORDED } from "../timeline/looks";
 import { inOrder } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
 import {
@@ -51,7 +53,7 @@ export function toFrozen(t: Timeline): Frozen {
   };
 }
 
-/** A frozen timeline as the chart takes it (the chart needs no descriptions). */
+/** A frozen timeline as the chart takes it: of descriptions that needs the first words, where it may show them. */
 export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
   const living = <T extends { id: string }>(list: readonly T[]) =>
     new Map(list.map((r) => [r.id, { ...r, deleted: false }]));
@@ -69,6 +71,9 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
         { ...emptyEvent(e.id), ...e, when: whenInRange(e.when), description: new Uint8Array(0) },
       ]),
     ),
+    ...(f.events.length <= MOST_WORDED
+      ? { firstWords: new Map(f.events.map((e) => [e.id, firstWords(e.description)])) }
+      : {}),
   };
 }
 

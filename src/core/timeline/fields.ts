@@ -45,6 +45,9 @@ const whole = (minimum: number, maximum: number, more: More = {}) =>
 export type Scale = "balanced" | "true" | "even";
 /** How large pictures stand on the chart: as there is room, small, or not at all. */
 export type PicturesShown = "large" | "small" | "none";
+export type LabelWords = "room" | "none";
+/** Of one label beside the others: quieter, as usual, louder. */
+export type Loudness = -1 | 0 | 1;
 export type ItemList = "media" | "source" | "link";
 export type MediaKind = "picture" | "video" | "sound";
 
@@ -62,6 +65,13 @@ export interface Spot {
 export type Marks =
   | { kind: "step"; unit: "years" | "months" | "days" | "hours" | "minutes"; step: number }
   | { kind: "list"; text: string };
+
+/** Of a picture's width and height, percent. */
+export interface Focus {
+  x: number;
+  y: number;
+}
+const PERCENT = { type: "number", minimum: 0, maximum: 100 };
 
 const PIXELS = { type: "number", minimum: -20_000, maximum: 20_000 };
 const SPOT = object({ along: PIXELS, across: PIXELS, upright: { type: "boolean" } }, ["upright"]);
@@ -121,6 +131,8 @@ export const TIMELINE = {
   pictures: oneOf<PicturesShown>("large", "small", "none"),
   /** The type of titles on the chart, px; null: as there is room. */
   typeSize: whole(12, 22),
+  /** First words of descriptions under titles on the chart: where there is room for them, or nowhere. */
+  labelWords: oneOf<LabelWords>("room", "none"),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
 } as const;
@@ -133,6 +145,8 @@ export const EVENT = {
   category: field<string | null>(null, maybe(ID)),
   partOf: field<string | null>(null, maybe({ type: "string", pattern: "^~?[A-Za-z0-9_-]{1,40}$" })),
   emphasis: yes(),
+  /** Its label on the chart beside the others. */
+  loudness: oneOf<Loudness>(0, -1, 1),
   sign: field<Sign>("", { enum: ["", ...SIGNS] }),
   /** Where its label was placed by hand; null: wherever there is room. */
   spot: field<Spot | null>(null, maybe(SPOT)),
@@ -165,6 +179,8 @@ export const ITEM = {
   kind: field<MediaKind | null>(null, maybe({ enum: ["picture", "video", "sound"] }), { fixed: true }),
   width: whole(1, 1_000_000, { fixed: true }),
   height: whole(1, 1_000_000, { fixed: true }),
+  /** Pictures: what is to be seen of them where they are cropped; null: the middle. */
+  focus: field<Focus | null>(null, maybe(object({ x: PERCENT, y: PERCENT }, []))),
   /** Media: what it shows, in words; source and link: the text. */
   text: text(2_000),
   /** Media: what stands under it, for everybody to read. */

@@ -23,6 +23,8 @@ export type Timeline = ValuesOf<typeof TIMELINE> & {
   categories: ReadonlyMap<string, Category>;
   events: ReadonlyMap<string, TimelineEvent>;
   items: ReadonlyMap<string, Item>;
+  /** The first words of descriptions by event, where the descriptions themselves are not held. */
+  firstWords?: ReadonlyMap<string, string>;
 };
 
 const NOTHING = new Uint8Array(0);
@@ -75,7 +77,7 @@ export function categoriesOf(timeline: Pick<Timeline, "categories">): Category[]
 }
 
 /** The colour and pattern the next category gets: the first pair not in use, then pairs in turn. */
-export function nextLook(used: readonly Category[]): { colour: Colour; pattern: Pattern } {
+export function nextLook(used: readonly Pick<Category, "colour" | "pattern">[]): { colour: Colour; pattern: Pattern } {
   const colours = Object.keys(COLOURS) as Colour[];
   const free = colours.find((c) => !used.some((u) => u.colour === c));
   const i = free ? colours.indexOf(free) : used.length % colours.length;

@@ -4,6 +4,8 @@ import { WORDS } from "@/core/words/en/editor";
 import { History, Presentation, Redo2, Settings2, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import { inOrder } from "@/core/timeline/order";
+import { chartTitle } from "@/core/chart/style/house-style";
+import { freeLooks } from "@/core/timeline/free-looks";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { classes } from "@/ui/classes";
@@ -34,6 +36,8 @@ export function ToolBar({
   const canUndo = useEditorState((s) => s.canUndo);
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
+  // Spans with parts and without a category have colours of their own, which the key lists.
+  const spans = useMemo(() => freeLooks(timeline), [timeline]);
   const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
   const tool =
     "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";
@@ -94,6 +98,12 @@ export function ToolBar({
             </li>
           );
         })}
+        {spans.map((s) => (
+          <li key={s.id} className="flex items-center gap-1.5 px-1.5 py-1 whitespace-nowrap text-quiet">
+            <CategoryMark colour={s.colour} pattern={s.pattern} />
+            {chartTitle(timeline.events.get(s.id)!)}
+          </li>
+        ))}
       </ul>
       <div className="flex shrink-0 items-center">
         <button

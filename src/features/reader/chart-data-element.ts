@@ -1,4 +1,6 @@
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
+import { firstWords } from "@/core/text/first-words";
+import { MOST_WORDED } from "@/core/timeline/looks";
 import type { Timeline } from "@/core/timeline/timeline";
 
 /** The id of the element that holds what the chart on a reader's page is drawn from. */
@@ -6,15 +8,22 @@ export const CHART_DATA = "chart-data";
 
 /** What the chart needs of a frozen timeline, as text that may stand in a script element. */
 export function chartDataText(f: Frozen): string {
+  const worded = f.events.length <= MOST_WORDED && f.labelWords !== "none";
   const chart: Frozen = {
     ...f,
     introduction: [],
-    events: f.events.map((e): FrozenEvent => ({ ...e, description: [] })),
+    events: f.events.map(
+      (e): FrozenEvent => ({ ...e, description: worded ? paragraphOf(firstWords(e.description)) : [] }),
+    ),
     items: f.items
-      .filter((i) => i.list === "media" && i.kind === "picture" && i.of !== "timeline")
+      .filter((i) => i.list !== "source" && i.of !== "timeline")
       .map((i) => ({ ...i, text: "", caption: "", credit: "", licence: "", address: "" })),
   };
   return JSON.stringify(chart).replaceAll("<", "\\u003c");
+}
+
+function paragraphOf(text: string): FrozenEvent["description"] {
+  return text ? [{ kind: "paragraph", content: [{ kind: "text", text, marks: [] }] }] : [];
 }
 
 /** What a reader's page knows of its timeline. */

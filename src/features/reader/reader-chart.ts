@@ -4,6 +4,7 @@
  */
 import { WORDS } from "@/core/words/en/reader";
 import { drawChart } from "@/core/chart/draw/draw-chart";
+import type { PictureSize } from "@/core/chart/draw/scene";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
 import type { CardContent } from "@/ui/stage/card";
@@ -37,6 +38,10 @@ function start(pictures: Pictures): void {
   const mediaPath = data.dataset.media ?? "";
   const hidden = new Set<string>();
 
+  const pictureUrl = (item: string, size: PictureSize) => {
+    const media = timeline.items.get(item)?.media;
+    return media ? `${mediaPath}/${media}/${size}` : null;
+  };
   const bar = document.createElement("div");
   bar.className = "zoom";
   bar.setAttribute("role", "group");
@@ -78,10 +83,7 @@ function start(pictures: Pictures): void {
   const stage = new ChartStage(
     box,
     {
-      pictureUrl: (item, size) => {
-        const media = timeline.items.get(item)?.media;
-        return media ? `${mediaPath}/${media}/${size}` : null;
-      },
+      pictureUrl,
       select: (id, opens) => {
         if (!open) stage.select(id);
         if (id && opens) location.hash = `e-${id}`;
@@ -128,6 +130,7 @@ function start(pictures: Pictures): void {
     stage,
     timeline: () => timeline,
     pictures,
+    pictureUrl,
     fit: (on) => {
       open = on;
       size();

@@ -17,7 +17,7 @@ const sizeClass = (width: number, height: number) => `s${width}x${height}`;
 export function sizeRules(items: readonly Pick<FrozenItem, "kind" | "width" | "height">[]): string {
   const sizes = new Map<string, string>();
   for (const { kind, width, height } of items)
-    if (kind === "picture" && width && height)
+    if (kind !== "sound" && width && height)
       sizes.set(sizeClass(width, height), `--r:${(width / height).toFixed(4)};--w:${width}px`);
   return [...sizes].map(([name, rule]) => `.${name}{${rule}}`).join("");
 }
@@ -38,11 +38,13 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenIt
   const onPaper = p.variant === "print";
   if (onPaper && m.kind !== "picture")
     return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption></figure>`;
+  const sized =
+    m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : "";
   const body =
     m.kind === "picture"
-      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : ""}></a>`
+      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}></a>`
       : m.kind === "video"
-        ? `<video src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
+        ? `<video src="${url("whole")}" controls ${sized ? `preload="none" poster="${url("medium")}"${sized}` : 'preload="metadata"'} aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
         : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;
   return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
 }

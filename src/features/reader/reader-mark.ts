@@ -1,10 +1,29 @@
 import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
 import { escapeXml } from "@/core/chart/draw/to-svg";
-import type { Frozen } from "@/core/formats/frozen";
-import { COLOURS } from "@/core/timeline/looks";
+import { chartTitle } from "@/core/chart/style/house-style";
+import { freeLooks } from "@/core/timeline/free-looks";
+import { COLOURS, type Colour, type Pattern } from "@/core/timeline/looks";
+import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
+
+/** One entry of the key: a category, or a span with parts that has a colour of its own. */
+export interface KeyEntry {
+  id: string;
+  name: string;
+  colour: Colour;
+  pattern: Pattern;
+  /** A span's is no filter. */
+  isCategory: boolean;
+}
+
+export function keyOf(timeline: Timeline): KeyEntry[] {
+  return [
+    ...categoriesOf(timeline).map((c) => ({ ...c, isCategory: true })),
+    ...freeLooks(timeline).map((l) => ({ ...l, name: chartTitle(timeline.events.get(l.id)!), isCategory: false })),
+  ];
+}
 
 /** A category's mark: a small roof in its colour and pattern. */
-export function mark(c: Frozen["categories"][number]): string {
+export function mark(c: Pick<KeyEntry, "id" | "colour" | "pattern">): string {
   const tile = c.pattern === "solid" ? null : TILES[c.pattern];
   const id = `k-${c.id}`;
   const defs = tile

@@ -4,6 +4,7 @@
  */
 import { WORDS } from "@/core/words/en/reader";
 import type { ChartStage } from "@/ui/stage/chart-stage";
+import type { SvgOptions } from "@/core/chart/draw/to-svg";
 import { partsDrawing } from "./parts-drawing";
 import type { ReaderTimeline } from "./chart-data-element";
 import type { Pictures } from "./reader-pictures";
@@ -28,6 +29,8 @@ export interface OpenedHost {
   stage: ChartStage;
   timeline: () => ReaderTimeline;
   pictures: Pictures;
+  /** The address of a picture in a size. */
+  pictureUrl: SvgOptions["pictureUrl"];
   /** The box gets the height the page has, or its own again. */
   fit: (open: boolean) => void;
 }
@@ -203,7 +206,7 @@ export class Opened {
       story.append(rest);
     }
     const beside = item.querySelector(".beside")!.cloneNode(true) as HTMLElement;
-    const parts = partsDrawing(this.host.timeline(), id, this.sheetWidth());
+    const parts = partsDrawing(this.host.timeline(), id, this.sheetWidth(), this.host.pictureUrl);
     this.sheet.replaceChildren(this.ways(), story, ...(parts ? [parts] : []), beside);
     for (const v of this.sheet.querySelectorAll<HTMLImageElement>("img")) v.loading = "eager";
     this.sheet.setAttribute("aria-label", title);

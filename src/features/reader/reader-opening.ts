@@ -2,11 +2,11 @@ import { escapeXml } from "@/core/chart/draw/to-svg";
 import { WORDS } from "@/core/words/en/reader";
 import { blocksHtml } from "./blocks-html";
 import { figure } from "./reader-figure";
-import { mark } from "./reader-mark";
+import { type KeyEntry, mark } from "./reader-mark";
 import type { ReaderPage } from "./page-input";
 
 /** The page a timeline begins with: what it is, by whom, its cover and introduction, and the ways into it. */
-export function openingSection(p: ReaderPage, facts: string, strips: string): string {
+export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: string, strips: string): string {
   const { frozen } = p;
   const onPaper = p.variant === "print";
   const cover = frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
@@ -17,11 +17,11 @@ export function openingSection(p: ReaderPage, facts: string, strips: string): st
       : `<p class="ways"><a class="go" href="#chart">${WORDS.openTheChart}</a><a class="go quiet" href="#read">${WORDS.readFromTheBeginning}</a></p><p class="hint">${WORDS.pressToOpen}</p>`;
   const empty = frozen.events.length === 0 && !onPaper ? `<p>${WORDS.nothingWritten}</p>` : "";
   const whole = ways && `<a class="whole" href="#chart" aria-label="${WORDS.openTheChart}">${strips}</a>`;
-  return `<div class="opening${cover ? "" : " alone"}"><div class="said"><h2>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, facts)}<div class="text">${blocksHtml(frozen.introduction)}</div>${empty}${ways}</div>${cover ? figure(p, cover) : ""}</div>${whole}`;
+  return `<div class="opening${cover ? "" : " alone"}"><div class="said"><h2>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, key, facts)}<div class="text">${blocksHtml(frozen.introduction)}</div>${empty}${ways}</div>${cover ? figure(p, cover) : ""}</div>${whole}`;
 }
 
 /** In numbers and names: how much there is, from when to when, in which categories. */
-function keyFacts({ frozen }: ReaderPage, facts: string): string {
+function keyFacts({ frozen }: ReaderPage, key: readonly KeyEntry[], facts: string): string {
   const count = (kind: "picture" | "video" | "sound") =>
     frozen.items.filter((i) => i.list === "media" && i.kind === kind && i.of !== "timeline").length;
   const media = [WORDS.pictures(count("picture")), WORDS.videos(count("video")), WORDS.sounds(count("sound"))].filter(
@@ -29,8 +29,6 @@ function keyFacts({ frozen }: ReaderPage, facts: string): string {
   );
   const sources = frozen.items.filter((i) => i.list === "source" && (i.text || i.address)).length;
   const more = [...media, WORDS.sourcesGiven(sources)].filter(Boolean).join(", ");
-  const categories = frozen.categories
-    .map((c) => `<li>${mark({ ...c, id: `b-${c.id}` })}${escapeXml(c.name)}</li>`)
-    .join("");
+  const categories = key.map((k) => `<li>${mark({ ...k, id: `b-${k.id}` })}${escapeXml(k.name)}</li>`).join("");
   return `<p class="facts">${escapeXml([facts, more].filter(Boolean).join(" \u00b7 "))}</p>${categories && `<ul class="cats" aria-label="${WORDS.categories}">${categories}</ul>`}`;
 }

@@ -10,7 +10,7 @@ import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
 import type { ReaderPage, Variant } from "./page-input";
 import { sizeRules } from "./reader-figure";
-import { mark } from "./reader-mark";
+import { keyOf, mark } from "./reader-mark";
 import { openingSection } from "./reader-opening";
 import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
 
@@ -60,7 +60,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
 <body class="${p.variant}">
 ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
-${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, facts, strips(p, timeline, "b"))}</section>`}
+${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, keyOf(timeline), facts, strips(p, timeline, "b"))}</section>`}
 <section id="chart" aria-label="${WORDS.chart}">${chartSection(p, timeline)}</section>
 <section id="read" aria-label="${WORDS.read}">${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
 </main>
@@ -115,10 +115,10 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
     });
     return `<div class="w${width}">${svg}</div>`;
   });
-  const key =
-    p.frozen.categories.length === 0
-      ? ""
-      : `<ul class="key" aria-label="${WORDS.categories}">${p.frozen.categories.map((c) => `<li data-category="${escapeXml(c.id)}">${mark(c)}${escapeXml(c.name)}</li>`).join("")}</ul>`;
+  const entries = keyOf(timeline).map(
+    (k) => `<li${k.isCategory ? ` data-category="${escapeXml(k.id)}"` : ""}>${mark(k)}${escapeXml(k.name)}</li>`,
+  );
+  const key = entries.length === 0 ? "" : `<ul class="key" aria-label="${WORDS.categories}">${entries.join("")}</ul>`;
   return `${key}<div class="chart">${drawings.join("")}</div>`;
 }
 

@@ -80,7 +80,7 @@ figure{margin:0 0 16px}
 figure img,figure video{display:block;width:min(100%,var(--w,100%),calc(var(--most)*var(--r,1.6)));height:auto;border-radius:8px;background:#EAF1EF}
 figure audio{width:100%}
 body{--most:min(400px,46vh)}
-figure video{width:100%}
+figure video:not([class]){width:100%}
 figcaption b{color:#16323A}
 figcaption{font-size:14px;color:#4A6572;margin-top:5px}
 .beside{font-size:14px}

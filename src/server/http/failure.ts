@@ -43,6 +43,7 @@ const STATUS: Record<FailureCode, number> = {
   no_such_media: 400,
   file_empty: 400,
   file_kind: 415,
+  no_video: 415,
   picture_large: 413,
   picture_pixels: 413,
   picture_broken: 415,

@@ -15,6 +15,8 @@ import { type BlobInfo, PIECE } from "./stores";
 
 export const MOST_PICTURE = 20 * PIECE;
 export const MOST_VIDEO = 200 * PIECE;
+/** A still of a video, as it comes. */
+export const MOST_STILL = 2 * PIECE;
 export const MOST_PIECES = MOST_VIDEO / PIECE;
 
 export interface Media {
@@ -233,6 +235,34 @@ async function storeFile(
   return media;
 }
 
+/** Stores the still picture of a video, which every drawing shows; one that is there already stays. Gives its size, px. */
+export async function putStill(
+  timeline: string,
+  account: string,
+  media: string,
+  bytes: Uint8Array,
+): Promise<Failure | { width: number; height: number }> {
+  await requireRight(db(), timeline, account, "edit");
+  const full = await noRoom(timeline, account, bytes.length);
+  if (full) return full;
+  const encoded = await encodePicture(bytes);
+  if (isFailure(encoded)) return encoded;
+  const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
+    db().begin(async (tx): Promise<Failure | { width: number; height: number }> => {
+      await requireRight(tx, timeline, account, "edit");
+      const [video] = await tx<{ kind: MediaKind; width: number | null; height: number | null }[]>`
+        select kind, width, height from media where id = ${media} and timeline_id = ${timeline} for update`;
+      if (!video) return fail("not_found");
+      if (video.kind !== "video") return fail("no_video");
+      if (video.width !== null && video.height !== null) return { width: video.width, height: video.height };
+      await storePictureFiles(tx, media, encoded);
+      await tx`update media set width = ${encoded.width}, height = ${encoded.height} where id = ${media}`;
+      return { width: encoded.width, height: encoded.height };
+    }),
+  );
+  return isFailure(done) ? done : done.ok;
+}
+
 /** Re-encodes and stores a picture as media of a timeline. */
 export async function makePicture(
   timeline: string,
@@ -264,11 +294,15 @@ async function storePicture(
     width: encoded.width,
     height: encoded.height,
   });
+  await storePictureFiles(tx, media, encoded);
+  return media;
+}
+
+async function storePictureFiles(tx: Tx, media: string, encoded: EncodedPicture): Promise<void> {
   for (const f of encoded.files) {
     const hash = await storeBlob(tx, f.bytes, "image/webp");
     await tx`insert into media_file (media_id, size, hash, width, height) values (${media}, ${f.size}, ${hash}, ${f.width}, ${f.height})`;
   }
-  return media;
 }
 
 async function insertMedia(tx: Tx, timeline: string, account: string, m: Omit<Media, "id">): Promise<string> {
@@ -288,7 +322,8 @@ async function findMedia(sql: Sql, id: string): Promise<Media | null> {
 export async function findDraftFile(timeline: string, media: string, size: string): Promise<BlobInfo | null> {
   const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
     select b.hash, b.size, b.type, b.store from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash
-    where m.id = ${media} and m.timeline_id = ${timeline} and f.size in (${size}, 'whole')`;
+    where m.id = ${media} and m.timeline_id = ${timeline} and f.size in (${size}, 'whole')
+    order by f.size = 'whole' limit 1`;
   return row ? { ...row, size: Number(row.size) } : null;
 }
 
@@ -296,7 +331,8 @@ export async function findDraftFile(timeline: string, media: string, size: strin
 export async function findFrozenFile(version: string, media: string, size: string): Promise<BlobInfo | null> {
   const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
     select b.hash, b.size, b.type, b.store from version_media v join media_file f on f.media_id = v.media_id join blob b on b.hash = f.hash
-    where v.version_id = ${version} and v.media_id = ${media} and f.size in (${size}, 'whole')`;
+    where v.version_id = ${version} and v.media_id = ${media} and f.size in (${size}, 'whole')
+    order by f.size = 'whole' limit 1`;
   return row ? { ...row, size: Number(row.size) } : null;
 }
 

@@ -1,5 +1,5 @@
 import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
-import { type PictureSize, type Scene, type Shape, sizeFor } from "@/core/chart/draw/scene";
+import { type PictureSize, type Scene, type Shape, cropOf, sizeFor } from "@/core/chart/draw/scene";
 import { fontOf } from "@/core/chart/draw/to-svg";
 import type { Pattern } from "@/core/timeline/looks";
 
@@ -110,7 +110,7 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       return;
     case "picture": {
       const picture = pictureOf(s.item, sizeFor(s));
-      if (picture) drawCovering(ctx, picture, s.x, s.y, s.w, s.h);
+      if (picture) drawCovering(ctx, picture, s);
       else {
         ctx.fillStyle = "#D5DEDC";
         ctx.fillRect(s.x, s.y, s.w, s.h);
@@ -135,16 +135,12 @@ function trace(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
 function drawCovering(
   ctx: CanvasRenderingContext2D,
   picture: CanvasImageSource,
-  x: number,
-  y: number,
-  w: number,
-  h: number,
+  s: Extract<Shape, { kind: "picture" }>,
 ): void {
   const { naturalWidth: pw, naturalHeight: ph } = picture as HTMLImageElement;
   if (!pw || !ph) return;
-  const scale = Math.max(w / pw, h / ph);
-  const [sw, sh] = [w / scale, h / scale];
-  ctx.drawImage(picture, (pw - sw) / 2, (ph - sh) / 2, sw, sh, x, y, w, h);
+  const { x, y } = cropOf(s, pw / ph);
+  ctx.drawImage(picture, x[0] * pw, y[0] * ph, x[1] * pw, y[1] * ph, s.x, s.y, s.w, s.h);
 }
 
 function patternOf(ctx: CanvasRenderingContext2D, name: Exclude<Pattern, "solid">): CanvasPattern | null {

@@ -7,8 +7,11 @@ import { lengthText } from "../../time/gap";
 import { inOrder } from "../../timeline/order";
 import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Item, type Timeline, type TimelineEvent } from "../../timeline/timeline";
-import { COLOURS, type Pattern, type Sign } from "../../timeline/looks";
-import type { PicturesShown, Spot } from "../../timeline/fields";
+import { COLOURS, MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
+import type { Focus, PicturesShown, Spot } from "../../timeline/fields";
+import { firstWordsOf } from "../../text/first-words";
+import { freeLooks } from "../../timeline/free-looks";
+import { WORDS } from "../../words/en/chart";
 import { chartTitle } from "../style/house-style";
 import { mannerOf } from "../../timeline/read-options";
 
@@ -21,6 +24,12 @@ export const EMPHASIS = 1;
 export const UNCERTAIN = 2;
 export const OPEN_START = 4;
 export const OPEN_END = 8;
+
+/** Bits of `media`. The picture that is shown is a video's still; there are a video, a sound, a link that are not shown. */
+export const STILL = 1;
+export const VIDEO = 2;
+export const SOUND = 4;
+export const LINK = 8;
 
 /** The five points of time of an event: what is drawn of it, and where it begins as written. */
 export const POINTS = 5;
@@ -61,13 +70,24 @@ export interface ChartData {
   shortDates: string[];
   /** All of them begin within a night and a day or two. */
   withinDays: boolean;
-  /** The item of the first picture; null for none. */
+  /** The item of the first picture, or of the first video that has a still; null for none. */
   pictures: (string | null)[];
+  /** What else there is to see and hear. */
+  media: Uint8Array;
+  /** What of the picture is to be seen where it is cropped, by event, percent; the middle of those that are missing. */
+  focus: ReadonlyMap<number, Focus>;
+  /** The first words of the description; "" where there are none or they are not wanted. */
+  words: string[];
+  /** Of a label beside the others: -1 quieter, 1 louder. */
+  loudness: Int8Array;
   /** The width of each picture by its height; 0 where that is not known. */
   proportions: Float32Array;
   /** What the author holds of how labels are set; the type in px, null: as there is room. */
   held: { pictures: PicturesShown; type: number | null };
+  /** The first is of events without a category, then those of the categories, in the order of the key; then those of spans. */
   looks: { colour: string; pattern: Pattern }[];
+  /** How many of them are not of spans. */
+  lanes: number;
   /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
   first: number;
   last: number;
@@ -105,7 +125,12 @@ export function* chartDataSlowly(
   const n = events.length;
   const categories = categoriesOf(timeline);
   const lookOf = new Map(categories.map((c, i) => [c.id, i + 1]));
-  const picture = timeline.pictures === "none" ? new Map<string, Item>() : firstPictures(timeline);
+  const media = mediaOf(timeline);
+  const wholes = wholesOf(timeline.events);
+  const free = freeLooks(timeline, wholes);
+  const worded = timeline.labelWords === "room" && hasAtMost(timeline, MOST_WORDED);
+  const focus = new Map<number, Focus>();
+  const ownLook = new Map<string, number>();
   const data: ChartData = {
     count: n,
     ids: events.map((e) => e.id),
@@ -126,12 +151,21 @@ export function* chartDataSlowly(
     shortDates: new Array<string>(n).fill(""),
     withinDays: false,
     pictures: new Array<string | null>(n).fill(null),
+    media: new Uint8Array(n),
+    focus,
+    words: new Array<string>(n).fill(""),
+    loudness: Int8Array.from(events, (e) => Math.sign(e.loudness)),
     proportions: new Float32Array(n),
     held: { pictures: timeline.pictures, type: timeline.typeSize },
     first: -1,
     last: -1,
-    looks: [NO_CATEGORY, ...categories.map((c) => ({ colour: COLOURS[c.colour] as string, pattern: c.pattern }))],
+    looks: [
+      NO_CATEGORY,
+      ...[...categories, ...free].map(({ colour, pattern }) => ({ colour: COLOURS[colour], pattern })),
+    ],
+    lanes: categories.length + 1,
   };
+  for (const [k, { id }] of free.entries()) ownLook.set(id, categories.length + 1 + k);
   const years = yearsCovered(events);
   data.withinDays = years < WITHIN_DAYS;
   const ends = new Ends();
@@ -139,17 +173,37 @@ export function* chartDataSlowly(
     if (i % slice === slice - 1) yield;
     fill(data, i, e, timeline);
     data.shortDates[i] = shortDate(e, data.dates[i]!, years, timeline);
-    data.look[i] = lookOf.get(e.category ?? "") ?? 0;
-    const shown = picture.get(e.id);
-    data.pictures[i] = shown?.id ?? null;
-    data.proportions[i] = shown?.width && shown.height ? shown.width / shown.height : 0;
+    data.look[i] = lookOf.get(e.category ?? "") ?? ownLook.get(e.id) ?? 0;
+    const of = media.get(e.id);
+    if (of) {
+      const { shown } = of;
+      data.pictures[i] = shown?.id ?? null;
+      data.proportions[i] = shown?.width && shown.height ? shown.width / shown.height : 0;
+      data.media[i] = of.bits;
+      if (shown?.focus) focus.set(i, shown.focus);
+    }
+    if (worded) data.words[i] = timeline.firstWords?.get(e.id) ?? firstWordsOf(e.description);
     data.importance[i] = importanceOf(e, data.pictures[i] !== null);
     ends.take(i, e, (data.flags[i]! & OPEN_END) !== 0);
   }
   data.first = ends.first;
   data.last = ends.last;
-  findWholes(data, timeline);
+  sayUndated(data);
+  findWholes(data, wholes);
   return data;
+}
+
+/** Events without a date that stand together say so once, in the first of their labels. */
+function sayUndated(data: ChartData): void {
+  for (let i = 0; i < data.count; i++)
+    if (data.kind[i] === UNDATED_KIND && data.dates[i] === "" && (i === 0 || data.kind[i - 1] !== UNDATED_KIND))
+      data.dates[i] = data.shortDates[i] = WORDS.noDateYet;
+}
+
+function hasAtMost({ events }: Timeline, most: number): boolean {
+  let n = 0;
+  for (const e of events.values()) if (!e.deleted && ++n > most) return false;
+  return true;
 }
 
 /** Finds which events have the first and the last date. */
@@ -181,8 +235,7 @@ export function pickChart(data: ChartData, events: readonly TimelineEvent[], ind
 }
 
 /** What is part of what, and the letters of the wholes, in their order. */
-function findWholes(data: ChartData, timeline: Timeline): void {
-  const wholes = wholesOf(timeline.events);
+function findWholes(data: ChartData, wholes: ReadonlyMap<string, string>): void {
   if (wholes.size === 0) return;
   const index = new Map(data.ids.map((id, i) => [id, i]));
   const withParts = new Set<number>();
@@ -233,12 +286,7 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     importance: Float32Array.from(index, (i) => data.importance[i]!),
     look: Uint16Array.from(index, (i) => data.look[i]!),
     sign: index.map((i) => data.sign[i]!),
-    spots: new Map(
-      index.flatMap((i, k): [number, Spot][] => {
-        const spot = data.spots.get(i);
-        return spot ? [[k, spot]] : [];
-      }),
-    ),
+    spots: picked(data.spots, index),
     done: Float32Array.from(index, (i) => data.done[i]!),
     whole: Int32Array.from(index, () => -1),
     closeUp: Uint8Array.from(index, (i) => data.closeUp[i]!),
@@ -248,7 +296,21 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     shortDates: index.map((i) => data.shortDates[i]!),
     pictures: index.map((i) => data.pictures[i]!),
     proportions: Float32Array.from(index, (i) => data.proportions[i]!),
+    media: Uint8Array.from(index, (i) => data.media[i]!),
+    focus: picked(data.focus, index),
+    words: index.map((i) => data.words[i]!),
+    loudness: Int8Array.from(index, (i) => data.loudness[i]!),
   };
+}
+
+function picked<T>(of: ReadonlyMap<number, T>, index: readonly number[]): Map<number, T> {
+  const found = new Map<number, T>();
+  if (of.size === 0) return found;
+  for (const [k, i] of index.entries()) {
+    const value = of.get(i);
+    if (value !== undefined) found.set(k, value);
+  }
+  return found;
 }
 
 function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline): void {
@@ -327,14 +389,39 @@ function shortDate(e: TimelineEvent, full: string, years: number, timeline: Time
   return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
 }
 
-function firstPictures(timeline: Timeline): Map<string, Item> {
-  const found = new Map<string, Item>();
+interface Media {
+  /** The first picture, or else the first video with a still. */
+  shown: Item | null;
+  bits: number;
+}
+
+const SIZED = { picture: 0, video: 1 } as const;
+
+/** What there is to see and hear of each event. */
+function mediaOf(timeline: Timeline): Map<string, Media> {
+  const found = new Map<string, Media>();
   for (const i of timeline.items.values()) {
-    if (i.list !== "media" || i.kind !== "picture" || i.deleted) continue;
-    const other = found.get(i.of);
-    if (!other || i.place < other.place || (i.place === other.place && i.id < other.id)) found.set(i.of, i);
+    if (i.deleted || i.of === "timeline" || i.list === "source") continue;
+    let of = found.get(i.of);
+    if (!of) found.set(i.of, (of = { shown: null, bits: 0 }));
+    if (i.list === "link") of.bits |= LINK;
+    else if (i.kind === "sound") of.bits |= SOUND;
+    else if (i.kind) {
+      if (i.kind === "video") of.bits |= VIDEO;
+      const seen = timeline.pictures !== "none" && (i.kind === "picture" || i.width !== null);
+      if (seen && (!of.shown || isBefore(i, of.shown))) of.shown = i;
+    }
   }
+  // A video that is shown by its still has its sign on that.
+  for (const of of found.values()) if (of.shown?.kind === "video") of.bits = (of.bits & ~VIDEO) | STILL;
   return found;
+}
+
+/** Pictures before videos, each in their order. */
+function isBefore(a: Item, b: Item): boolean {
+  const [ka, kb] = [SIZED[a.kind as "picture"], SIZED[b.kind as "picture"]];
+  if (ka !== kb) return ka < kb;
+  return a.place < b.place || (a.place === b.place && a.id < b.id);
 }
 
 /** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */
@@ -344,5 +431,11 @@ function importanceOf(e: TimelineEvent, hasPicture: boolean): number {
     r.kind === "span" && r.start?.from && r.end?.to
       ? Math.max(0, (r.end.to.day - r.start.from.day) * SECONDS_PER_DAY + r.end.to.second - r.start.from.second)
       : 0;
-  return (e.emphasis ? 4 : 0) + (e.sign ? 1 : 0) + (hasPicture ? 2 : 0) + Math.log2(1 + length) / 100;
+  return (
+    (e.emphasis ? 4 : 0) +
+    Math.sign(e.loudness) * 3 +
+    (e.sign ? 1 : 0) +
+    (hasPicture ? 2 : 0) +
+    Math.log2(1 + length) / 100
+  );
 }

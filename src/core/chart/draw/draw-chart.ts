@@ -7,12 +7,13 @@ import { drawCloseUp } from "./draw-close-up";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
 import { drawRoof, drawTitle } from "./draw-roofs";
 import { frameContent, type Part } from "../frame/frame";
-import { BOB, FOOT, rectangle, TODAY } from "../style/house-style";
+import { BOB, FOOT, QUIET, rectangle, TODAY } from "../style/house-style";
 import type { Lane } from "../frame/lanes";
 import { type Frame, groundOf, type Laid } from "../frame/layout";
 import { drawBands, drawRidge, drawRidgeWords, ridgeOf } from "./ridge";
-import type { Scene, Shape } from "./scene";
-import type { Extra, ShownLabel } from "../frame/shown";
+import { moveShapes, type Scene, type Shape } from "./scene";
+import { type Extra, rankX, type ShownLabel } from "../frame/shown";
+import { UNDATED_KIND } from "../data/chart-data";
 import { targetsOf } from "./targets";
 import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
 import type { Words } from "../data/words";
@@ -50,6 +51,8 @@ function neededHeight({ laid: { layout }, top }: Chart, scene: Scene): number {
   return Math.min(foot, lowest + FOOT);
 }
 
+/** In larger charts undated events are not joined. */
+const MOST_JOINED = 400;
 /** More bobs than that are a crowd. */
 const CROWD = 200;
 
@@ -91,7 +94,7 @@ export function drawView(
       drawLaneName(shapes, lane, chart.names[lane.look] ?? "", ground.size);
       drawPlumbs(shapes, part, selected, lines.behind);
       drawLabels(shapes, part, selected);
-      move(shapes, from, 0, lane.top);
+      moveShapes(shapes, from, 0, lane.top);
     }
   } else {
     const part = add(laid, view, { left: 0, top: chart.top, of: (i) => main?.[i] ?? i, closeUp: -1 });
@@ -141,7 +144,7 @@ function drawOnRidge(
   if (layout.upright) turn(shapes, from);
   drawRidgeWords(shapes, laid, ground, view, ridge);
   drawLabels(shapes, part, selected);
-  move(shapes, from, part.left, part.top);
+  moveShapes(shapes, from, part.left, part.top);
 }
 
 /** Today as a line across the chart, its word at the top; nothing where it is not on the ridge. */
@@ -196,12 +199,31 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0, laid.layout.roofs.type);
   const under = lines.length > 0 ? content.labels.filter((l) => !over(l)) : content.labels;
   marked(shapes, part, under, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
+  drawUndated(shapes, part);
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
   const bobs = shownBobs(laid, content.ground, content.view);
   const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);
   const look = (b: ShownBob) => data.look[b.i]!;
   bobs.sort(bobs.length > CROWD ? (a, c) => look(a) - look(c) || broad(c) - broad(a) : (a, c) => broad(c) - broad(a));
   for (const b of bobs) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
+}
+
+/** Events without a date that stand together hang on one broken line. */
+function drawUndated(shapes: Shape[], { laid, content: { ground, view } }: Part): void {
+  const { data, layout } = laid;
+  const { byApex } = layout;
+  const isUndated = (rank: number) => rank < byApex.length && data.kind[byApex[rank]!] === UNDATED_KIND;
+  if (byApex.length > MOST_JOINED) return;
+  const y = layout.ridgeTop + layout.ridge + 7;
+  const clip = (x: number) => Math.max(-40, Math.min(ground.size + 40, x));
+  for (let from = 0; from < byApex.length; from++) {
+    if (!isUndated(from)) continue;
+    let to = from;
+    while (isUndated(to + 1)) to++;
+    const [a, b] = [clip(rankX(laid, ground, view, from)), clip(rankX(laid, ground, view, to))];
+    if (b > a) shapes.push({ kind: "line", points: [a, y, b, y], stroke: QUIET, width: 1, dash: [3, 3] });
+    from = to;
+  }
 }
 
 function drawLabels(shapes: Shape[], part: Part, selected: string | null): void {
@@ -224,20 +246,6 @@ function drawLaneName(shapes: Shape[], lane: Lane, name: string, width: number):
   shapes.push({ kind: "text", x: 22, y: 16, text: name, face: "text700", size: 13, fill: colour, align: "start" });
   const open = lane.folded ? [9, 6, 14, 11, 9, 16] : [7, 8, 17, 8, 12, 14];
   shapes.push({ kind: "area", points: open, fill: colour });
-}
-
-/** Moves the shapes from an index on. */
-function move(shapes: Shape[], from: number, x: number, y: number): void {
-  if (x === 0 && y === 0) return;
-  for (let n = from; n < shapes.length; n++) {
-    const s = shapes[n]!;
-    if (s.kind === "area" || s.kind === "line")
-      for (let k = 0; k < s.points.length; k++) s.points[k]! += k % 2 === 0 ? x : y;
-    else {
-      s.x += x;
-      s.y += y;
-    }
-  }
 }
 
 /** Makes shapes along a ridge that runs to the right into the same along one that runs down. */

@@ -1,5 +1,5 @@
 import { textWidth } from "../../text/measure";
-import { EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { EMPHASIS, SPAN_KIND, STILL } from "../data/chart-data";
 import { countText } from "../labels/counts";
 import {
   BOB,
@@ -16,12 +16,23 @@ import {
   TITLE_SIZE,
   titleSize,
   WASH,
+  WORDS_FACE,
+  wordsSize,
 } from "../style/house-style";
-import { DATE_GAP, type LabelText, labelText, PICTURE_GAP, UNDER_GAP, withPicture } from "../labels/label-text";
+import {
+  DATE_GAP,
+  type LabelText,
+  labelText,
+  PICTURE_GAP,
+  UNDER_GAP,
+  withPicture,
+  withWords,
+  WORDS_GAP,
+} from "../labels/label-text";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
 import { inFrame, type ShownCount, type ShownLabel } from "../frame/shown";
-import { drawMarks, markRoom } from "../style/signs";
+import { drawMarks, drawStillSign, markRoom } from "../style/signs";
 
 const texts = new WeakMap<object, Map<number, LabelText>>();
 /** The words of a label, set once for each layout. */
@@ -30,8 +41,11 @@ export function textOfLabel({ data, layout }: Laid, i: number): LabelText {
   if (!known) texts.set(layout, (known = new Map()));
   let t = known.get(i);
   if (!t) {
-    const grown = layout.grown[i] ?? 0;
-    t = labelText(data, i, grown > 0 ? withPicture(layout.setting, grown) : layout.setting, layout.wordsWidth);
+    const [grown, worded] = [layout.grown[i] ?? 0, layout.worded[i] ?? 0];
+    let setting = layout.setting;
+    if (grown > 0) setting = withPicture(setting, grown);
+    if (worded > 0) setting = withWords(setting, worded);
+    t = labelText(data, i, setting, layout.wordsWidth);
     known.set(i, t);
   }
   return t;
@@ -96,7 +110,7 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     fill: selected ? WASH : PAPER,
     ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
   });
-  const { type } = layout.setting;
+  const { type } = t;
   const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, type);
   const [dated, line] = [dateSize(type), lineOf(type)];
   const { colour } = data.looks[data.look[l.i]!]!;
@@ -128,7 +142,16 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   let edge = side > 0 ? x : x + w;
   let ty = y + Math.round(type * 0.96);
   if (t.picture) {
-    shapes.push({ kind: "picture", ...pictureOf(laid, l, t)!, item: t.picture });
+    const at = pictureOf(laid, l, t)!;
+    const focus = data.focus.get(l.i);
+    shapes.push({
+      kind: "picture",
+      ...at,
+      item: t.picture,
+      proportion: data.proportions[l.i]!,
+      ...(focus ? { focus } : {}),
+    });
+    if (data.media[l.i]! & STILL) drawStillSign(shapes, at);
     if (t.over) ty += t.pictureH + UNDER_GAP;
     else edge += side * (t.pictureW + PICTURE_GAP);
   }
@@ -148,6 +171,18 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       put(words, edge, ty, false, align);
       ty += line;
     }
+  }
+  drawWords(shapes, t, edge, ty, align);
+}
+
+/** The first words of a description, under the title, whose next line would stand at `y`. */
+function drawWords(shapes: Shape[], t: LabelText, x: number, y: number, align: "start" | "end"): void {
+  const size = wordsSize(t.type);
+  const next = lineOf(size);
+  let at = y - lineOf(t.type) + next + WORDS_GAP;
+  for (const text of t.words) {
+    shapes.push({ kind: "text", x, y: at, text, face: WORDS_FACE, size, fill: QUIET, align });
+    at += next;
   }
 }
 

@@ -1,5 +1,6 @@
 import { cutToWidth, textWidth } from "../../text/measure";
 import { type ChartData, EMPHASIS, OPEN_END, OPEN_START, UNCERTAIN } from "../data/chart-data";
+import { typeFor } from "../labels/label-text";
 import { INK, PAPER, rectangle, SUN, TITLE_FACE, titleSize } from "../style/house-style";
 import type { Shape, Target } from "./scene";
 import type { ShownRoof } from "../frame/shown";
@@ -72,10 +73,15 @@ function drawDone(shapes: Shape[], data: ChartData, r: ShownRoof, selected: bool
   shapes.push({ kind: "line", points, stroke: selected ? SUN : colour, width: selected ? 3 : 1.5 });
 }
 
+/** The type of a roof's title where the others have `type`, px. */
+export function sizeOf(data: ChartData, i: number, type: number): number {
+  return titleSize((data.flags[i]! & EMPHASIS) !== 0, typeFor(data, i, type));
+}
+
 /** What is written of a roof's title, which may be cut. */
 export function titleText(data: ChartData, r: ShownRoof, type: number): string {
   const full = data.titles[r.i]!;
-  const size = titleSize((data.flags[r.i]! & EMPHASIS) !== 0, type);
+  const size = sizeOf(data, r.i, type);
   const cut = r.title?.cut ?? null;
   return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - markRoom(data, r.i));
 }
@@ -87,7 +93,7 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   const { colour, pattern } = data.looks[data.look[r.i]!]!;
   const flags = data.flags[r.i]!;
   const hollow = (flags & UNCERTAIN) !== 0;
-  const size = titleSize((flags & EMPHASIS) !== 0, type);
+  const size = sizeOf(data, r.i, type);
   const room = markRoom(data, r.i);
   const text = titleText(data, r, type);
   const w = room + textWidth(text, TITLE_FACE, size);
@@ -106,7 +112,7 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   shapes.push({
     kind: "text",
     x: title.x + room,
-    y: middle + Math.round(type * 0.36 * 10) / 10,
+    y: middle + Math.round(size * 0.36 * 10) / 10,
     text,
     face: TITLE_FACE,
     size,

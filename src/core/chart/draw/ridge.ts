@@ -244,11 +244,16 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
   const beside = laid.layout.roofRows === 0 ? top - 8 : 0;
   // Where they share their height, words stand behind the gable.
   const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
-  for (const l of ridge.row.larger) {
-    if (g.upright && textWidth(l.text, "text600", 12) > beside) continue;
+  for (const [k, l] of ridge.row.larger.entries()) {
+    const width = textWidth(l.text, "text600", 12);
+    if (g.upright && width > beside) continue;
+    const x = Math.max(l.x, clearOfGable);
+    const next = ridge.row.larger[k + 1];
+    // Moved behind the gable they may reach the next.
+    if (!g.upright && x > l.x && next && x + width + 8 > next.x) continue;
     shapes.push({
       kind: "text",
-      x: g.upright ? 4 : Math.max(l.x, clearOfGable),
+      x: g.upright ? 4 : x,
       y: g.upright ? l.x + 9 : 12,
       text: l.text,
       face: "text600",

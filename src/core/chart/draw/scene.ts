@@ -28,7 +28,18 @@ export type Shape = {
       /** Reads upwards: turned a quarter about x, y. */
       turned?: true;
     }
-  | { kind: "picture"; x: number; y: number; w: number; h: number; item: string }
+  | {
+      kind: "picture";
+      x: number;
+      y: number;
+      w: number;
+      h: number;
+      item: string;
+      /** What of it is to be seen where it is cropped, percent; left out: the middle. */
+      focus?: { x: number; y: number };
+      /** Its own width by its height; 0 where that is not known. */
+      proportion: number;
+    }
 );
 
 /** The sizes in which a picture is kept that a drawing uses. */
@@ -38,6 +49,18 @@ const SMALL_ENOUGH = 150;
 
 export function sizeFor(s: { w: number; h: number }): PictureSize {
   return Math.max(s.w, s.h) > SMALL_ENOUGH ? "medium" : "small";
+}
+
+/** Which stretch of a picture fills a place when it is cropped, in shares of its width or height: [from, size]. */
+export function cropOf(
+  s: { w: number; h: number; focus?: { x: number; y: number } },
+  proportion: number,
+): { x: [number, number]; y: [number, number] } {
+  const wanted = s.w / s.h;
+  const [w, h] = proportion > wanted ? [wanted / proportion, 1] : [1, proportion / wanted];
+  const { x, y } = s.focus ?? { x: 50, y: 50 };
+  const from = (size: number, at: number) => Math.max(0, Math.min(1 - size, at / 100 - size / 2));
+  return { x: [from(w, x), w], y: [from(h, y), h] };
 }
 
 /** A place that can be pointed at: an event, or a cluster of events that found no room. */
@@ -60,4 +83,18 @@ export interface Scene {
   targets: Target[];
   /** Middle of the ridge, from the top. */
   ridgeY: number;
+}
+
+/** Moves the shapes from an index on. */
+export function moveShapes(shapes: Shape[], from: number, x: number, y: number): void {
+  if (x === 0 && y === 0) return;
+  for (let n = from; n < shapes.length; n++) {
+    const s = shapes[n]!;
+    if (s.kind === "area" || s.kind === "line")
+      for (let k = 0; k < s.points.length; k++) s.points[k]! += k % 2 === 0 ? x : y;
+    else {
+      s.x += x;
+      s.y += y;
+    }
+  }
 }

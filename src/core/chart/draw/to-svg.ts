@@ -1,7 +1,7 @@
 import type { Face } from "../../text/measure";
 import type { Pattern } from "../../timeline/looks";
 import { PATTERN_OPACITY, TILES } from "../style/patterns";
-import { type PictureSize, type Scene, type Shape, sizeFor } from "./scene";
+import { type PictureSize, type Scene, type Shape, cropOf, sizeFor } from "./scene";
 
 const FACES: Record<Face, [string, number]> = {
   text400: ["Atkinson Hyperlegible Next Variable", 400],
@@ -80,11 +80,23 @@ function paint(s: Shape, prefix: string, used: Set<Pattern>, options: SvgOptions
     case "picture": {
       const url = options.pictureUrl(s.item, sizeFor(s));
       const box = `x="${n(s.x)}" y="${n(s.y)}" width="${n(s.w)}" height="${n(s.h)}"`;
-      return url
-        ? `<image ${box} href="${escapeXml(url)}" preserveAspectRatio="xMidYMid slice"/>`
-        : `<rect ${box} fill="#D5DEDC"/>`;
+      if (!url) return noPicture(s);
+      if (!s.focus || !s.proportion)
+        return `<image ${box} href="${escapeXml(url)}" preserveAspectRatio="xMidYMid slice"/>`;
+      // Cropped by its focus: all of it, in a window.
+      const { x, y } = cropOf(s, s.proportion);
+      const [w, h] = [s.w / x[1], s.h / y[1]];
+      return `<svg ${box}><image x="${n(-x[0] * w)}" y="${n(-y[0] * h)}" width="${n(w)}" height="${n(h)}" href="${escapeXml(url)}" preserveAspectRatio="none"/></svg>`;
     }
   }
+}
+
+/** In place of a picture that is not at hand: an empty frame with hills in it. */
+function noPicture({ x, y, w, h }: { x: number; y: number; w: number; h: number }): string {
+  const k = Math.min(w, h) / 100;
+  const at = (px: number, py: number) => `${n(x + w / 2 + px * k)},${n(y + h / 2 + py * k)}`;
+  const hills = [at(-30, 18), at(-10, -14), at(3, 4), at(13, -8), at(30, 18)].join(" ");
+  return `<rect x="${n(x + 0.5)}" y="${n(y + 0.5)}" width="${n(w - 1)}" height="${n(h - 1)}" fill="#F6F8F7" stroke="#D5DEDC"/><polygon points="${hills}" fill="#D5DEDC"/>`;
 }
 
 function patternDef(pattern: Pattern, prefix: string): string {

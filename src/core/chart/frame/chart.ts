@@ -38,8 +38,6 @@ export interface ChartOptions {
   /** A row for each category, these folded; not in an upright chart. */
   rows?: { folded: ReadonlySet<string> } | undefined;
   closeUps?: CloseUpMode;
-  /** False: nobody shows the pictures, so that they take no room. */
-  pictures?: boolean;
   /** The day it is, where the timeline wants it shown. */
   today?: Instant | undefined;
   /** What is drawn lies within one of its events: where that is a night, times tell enough. */
@@ -129,7 +127,7 @@ export function assemble(p: Prepared, laid: Laid, today: Instant | null, lanes?:
 
 export function chartOf(timeline: Timeline, frame: Frame, options: ChartOptions = {}): Chart {
   const events = shownEvents(timeline, options.hidden);
-  const all = chartData(options.pictures === false ? { ...timeline, items: new Map() } : timeline, events);
+  const all = chartData(timeline, events);
   const data = options.within && all.withinDays ? { ...all, dates: all.shortDates } : all;
   const upright = options.upright ?? false;
   const strip = options.strip ?? false;

@@ -9,8 +9,12 @@ export interface LayoutTask {
   settings: AxisSettings;
   frame: Frame;
   options: LayoutOptions;
-  data: Omit<ChartData, "ids" | "titles" | "dates" | "shortDates" | "pictures" | "sign" | "letters" | "looks"> & {
+  data: Omit<
+    ChartData,
+    "ids" | "titles" | "words" | "dates" | "shortDates" | "pictures" | "sign" | "letters" | "looks"
+  > & {
     titles: string;
+    words: string;
     dates: string;
     shortDates: string;
     pictures: Uint8Array;
@@ -36,6 +40,7 @@ export function taskOf(settings: AxisSettings, data: ChartData, frame: Frame, op
     data: {
       ...columns,
       titles: data.titles.join(END),
+      words: data.words.join(END),
       dates: data.dates.join(END),
       shortDates: data.shortDates.join(END),
       pictures: Uint8Array.from(data.pictures, (p) => (p ? 1 : 0)),
@@ -54,6 +59,7 @@ export function answerTo(task: LayoutTask): LayoutAnswer {
     ids: [],
     looks,
     titles: list(task.data.titles),
+    words: list(task.data.words),
     dates: list(task.data.dates),
     shortDates: list(task.data.shortDates),
     pictures: Array.from(task.data.pictures, (p) => (p ? "p" : null)),

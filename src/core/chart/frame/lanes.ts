@@ -35,7 +35,14 @@ export function layoutLanes(settings: AxisSettings, data: ChartData, frame: Fram
   const p = positions(data, axis);
   const laid: Laid = { data, axis, p, layout: layOut(data, axis, p, frame, { bare: true }) };
   const byLook = new Map<number, number[]>();
-  for (let i = 0; i < data.count; i++) byLook.set(data.look[i]!, [...(byLook.get(data.look[i]!) ?? []), i]);
+  for (let i = 0; i < data.count; i++) {
+    const own = data.look[i]!;
+    // The look of a span of its own is no category.
+    const look = own < data.lanes ? own : 0;
+    const list = byLook.get(look);
+    if (list) list.push(i);
+    else byLook.set(look, [i]);
+  }
   const looks = [...byLook.keys()].sort((a, b) => (a === 0 ? 1 : b === 0 ? -1 : a - b));
   const open = looks.filter((l) => !folded.has(l)).length;
   const head = laid.layout.across;

@@ -66,6 +66,8 @@ export interface ChartLayout extends Ranks, Places {
   setting: Setting;
   /** How high pictures are that have grown into room that was left, by event, px; 0 for the others. */
   grown: Float32Array;
+  /** How many lines of first words stand under titles, by event. */
+  worded: Uint8Array;
   /** The width of the frame for the words of labels (see `labelText`), px. */
   wordsWidth: number;
   /** No line passes a label. */
@@ -234,11 +236,13 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     wordsWidth: number;
     counted: boolean;
     grown: Float32Array;
+    worded: Uint8Array;
   };
   if (strip)
     places = {
       ...none,
       grown: new Float32Array(0),
+      worded: new Uint8Array(0),
       pitch: 1,
       drop: 0,
       rows: 0,

@@ -1,6 +1,15 @@
 import { cutToWidth, textWidth, wrap } from "../../text/measure";
 import { type ChartData, EMPHASIS } from "../data/chart-data";
-import { DATE_FACE, dateSize, lineOf, TITLE_FACE, TITLE_SIZE, titleSize } from "../style/house-style";
+import {
+  DATE_FACE,
+  dateSize,
+  lineOf,
+  TITLE_FACE,
+  TITLE_SIZE,
+  titleSize,
+  WORDS_FACE,
+  wordsSize,
+} from "../style/house-style";
 import { markRoom } from "../style/signs";
 
 /** How labels are set: the type of titles, the widest a line may be, how many lines a title has, how high a picture is (0: none); px. */
@@ -9,6 +18,8 @@ export interface Setting {
   most: number;
   lines: number;
   picture: number;
+  /** So many lines of the description's first words stand under the title. */
+  words?: number;
   /** A picture stands over the words in its own proportion, instead of beside them as a square. */
   over?: true;
   /** Date and title in one line. */
@@ -20,6 +31,41 @@ export const GROWN = [240, 216, 194, 174, 156, 140, 126, 112, 98, 84] as const;
 
 /** A setting for one label whose picture has grown. */
 export const withPicture = (s: Setting, height: number): Setting => ({ ...s, picture: height, over: true });
+
+/** So many lines of first words there may be for one label where room is left over, the most first. */
+export const WORDED = [6, 5, 4, 3, 2] as const;
+
+/** A setting for one label with first words of the description. */
+export const withWords = (s: Setting, lines: number): Setting => ({ ...s, words: lines });
+
+/** A louder label's type, and a quieter one's, beside the others'. */
+const LOUDER = 1.25;
+const QUIETER = 0.85;
+const LEAST_TYPE = 12;
+const MOST_TYPE = 24;
+/** A quieter label's picture is at most so high, px. */
+const QUIET_PICTURE = 40;
+
+/** The type of one title, px: of a label, or on a roof. */
+export function typeFor(data: Pick<ChartData, "loudness">, i: number, type: number): number {
+  const loud = data.loudness[i]!;
+  return loud === 0
+    ? type
+    : loud > 0
+      ? Math.min(MOST_TYPE, type * LOUDER)
+      : Math.max(Math.min(type, LEAST_TYPE), type * QUIETER);
+}
+
+/** A setting as it is for one label. In lines of one title all are alike. */
+function settingOf(data: ChartData, i: number, s: Setting): Setting {
+  const loud = data.loudness[i]!;
+  if (loud === 0 || s.lines === 1) return s;
+  const type = typeFor(data, i, s.type);
+  const most = (s.most * Math.max(1, type / s.type)) | 0;
+  if (loud > 0) return { ...s, type, most };
+  const { over: _, ...beside } = s;
+  return { ...beside, type, picture: Math.min(s.picture, QUIET_PICTURE) };
+}
 
 /** From the roomiest to the tightest. */
 export const SETTINGS: readonly Setting[] = [
@@ -85,8 +131,12 @@ export const DENSE_LOW: Setting = { type: TITLE_SIZE, most: 180, lines: 1, pictu
 
 /** What a label says, and how much room that takes. */
 export interface LabelText {
+  /** The type of its title, px, before it is emphasised. */
+  type: number;
   date: string;
   lines: string[];
+  /** The first words of the description. */
+  words: string[];
   picture: string | null;
   /** Of the picture; 0 where there is none. */
   pictureW: number;
@@ -102,6 +152,8 @@ const SHARE_OF_DATE = 0.42;
 const PICTURE_GAP = 8;
 /** Between a picture and the words under it, px. */
 const UNDER_GAP = 5;
+/** Between a title and the words under it, px. */
+export const WORDS_GAP = 3;
 /** The narrowest and the widest a picture over its words is drawn, by its height; the rest is cut off. */
 const NARROWEST = 0.62;
 const WIDEST = 1.6;
@@ -109,7 +161,8 @@ const WIDEST = 1.6;
 const WIDER = 40;
 const DATE_GAP = 6;
 
-export function labelText(data: ChartData, i: number, s: Setting, frameWidth: number): LabelText {
+export function labelText(data: ChartData, i: number, usual: Setting, frameWidth: number): LabelText {
+  const s = settingOf(data, i, usual);
   const size = titleSize((data.flags[i]! & EMPHASIS) !== 0, s.type);
   const [dated, line] = [dateSize(s.type), lineOf(s.type)];
   const sign = markRoom(data, i);
@@ -123,8 +176,10 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
     const before = sign + (date ? textWidth(date, DATE_FACE, dated) + DATE_GAP : 0);
     const words = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
     return {
+      type: s.type,
       date,
       lines: [words],
+      words: [],
       picture: null,
       pictureW: 0,
       pictureH: 0,
@@ -140,11 +195,20 @@ export function labelText(data: ChartData, i: number, s: Setting, frameWidth: nu
   let textW = dateWidth + (date ? sign : 0);
   for (const [k, l] of lines.entries())
     textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
-  const textH = (date ? line : 0) + lines.length * line;
   const shape = Math.min(WIDEST, Math.max(NARROWEST, data.proportions[i]! || 1.4));
   const pictureW = !picture ? 0 : s.over ? Math.round(Math.min(most + WIDER, s.picture * shape)) : s.picture;
   const pictureH = picture ? s.picture : 0;
-  const set = { date, lines, picture, pictureW, pictureH, over: s.over ?? false };
+  const under = s.words ?? 0;
+  const words =
+    under > 0 && data.words[i]
+      ? wrap(data.words[i]!, WORDS_FACE, wordsSize(s.type), s.over ? Math.max(most, pictureW) : most, under)
+      : [];
+  for (const l of words) textW = Math.max(textW, textWidth(l, WORDS_FACE, wordsSize(s.type)));
+  const textH =
+    (date ? line : 0) +
+    lines.length * line +
+    (words.length > 0 ? WORDS_GAP + words.length * lineOf(wordsSize(s.type)) : 0);
+  const set = { type: s.type, date, lines, words, picture, pictureW, pictureH, over: s.over ?? false };
   if (s.over)
     return {
       ...set,

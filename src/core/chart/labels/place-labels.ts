@@ -16,7 +16,7 @@ import {
 } from "./label-text";
 import { placeOnce } from "./place-once";
 import { placeRest } from "./place-rest";
-import { type Found, type How, searchLabels } from "./search-labels";
+import { type Found, growWords, type How, searchLabels, type SearchRoom } from "./search-labels";
 import { fitScale, largestScale } from "../axis/view";
 
 /** What a row further out costs, in octaves of zoom. */
@@ -57,22 +57,19 @@ export function placeFew<T extends Places>(
   const extent = (t: LabelText) => (upright ? { along: t.h, across: t.w } : { along: t.w, across: t.h });
   const wordsWidth = (s: Setting, how: How) =>
     upright ? widthForWords(depth - (how === "counted" ? countRoom : 0) - pictureRoom(s)) : ground.size;
-  const search = (how: How) =>
-    searchLabels(
-      apex,
-      (k, s) => labelText(data, byApex[among[k]!]!, s, wordsWidth(s, how)),
-      {
-        stretches,
-        depth,
-        extent,
-        centred: upright,
-        countRoom,
-        settings,
-        roomiest: oneOfSeveral ? roomiestOfSeveral(settings) : 0,
-      },
-      how,
-      oneOfSeveral || data.held.pictures === "small" ? [] : byImportance,
-    );
+  const searchRoom: SearchRoom = {
+    stretches,
+    depth,
+    extent,
+    centred: upright,
+    countRoom,
+    settings,
+    picturesGrow: data.held.pictures === "large",
+    roomiest: oneOfSeveral ? roomiestOfSeveral(settings) : 0,
+  };
+  const grows = oneOfSeveral ? [] : byImportance;
+  const textFor = (how: How) => (k: number, s: Setting) => labelText(data, byApex[among[k]!]!, s, wordsWidth(s, how));
+  const search = (how: How) => searchLabels(apex, textFor(how), searchRoom, how, grows);
   let how: How = "quick";
   let found = search(how);
   if (found.placed.length < m) {
@@ -85,26 +82,23 @@ export function placeFew<T extends Places>(
   }
   const counted = found.placed.length < m;
   const places = { ...none };
+  put(found, places, among, extent, upright, fit);
+  let spread = { first: 0, pitch: found.pitch };
+  if (!counted && !oneOfSeveral && !upright) {
+    spread = spreadRows(found, places, depth);
+    // Where rows stand further apart there may be room for more words.
+    found.pitch = spread.pitch;
+    if (found.worded.length > 0) {
+      growWords(found, apex, textFor(how), { ...searchRoom, depth: depth - spread.first }, grows);
+      put(found, places, among, extent, upright, fit);
+    }
+  }
+  const along = Float32Array.from(places.to, (to, r) => to - places.from[r]!);
   const grown = new Float32Array(data.count);
+  const worded = new Uint8Array(data.count);
   for (const [k, height] of found.grown.entries()) grown[byApex[among[k]!]!] = height;
-  for (const [k, t] of found.texts.entries()) {
-    const r = among[k]!;
-    places.to[r] = extent(t).along;
-    places.h[r] = extent(t).across;
-  }
-  const along = Float32Array.from(places.to);
-  for (const p of found.placed) {
-    const r = among[Number(p.id)]!;
-    places.z[r] = fit;
-    places.row[r] = p.row;
-    places.side[r] = p.side;
-    places.shift[r] = p.shift;
-    places.from[r] = places.shift[r]! + labelStart(p.side, along[r]!, upright);
-    places.to[r] = places.from[r]! + along[r]!;
-  }
+  for (const [k, lines] of found.worded.entries()) worded[byApex[among[k]!]!] = lines;
   const tallest = Math.max(lineOf(found.setting.type) + 2, ...places.h);
-  const spread =
-    counted || oneOfSeveral || upright ? { first: 0, pitch: found.pitch } : spreadRows(found, places, depth);
   const room = depth - spread.first - (counted ? countRoom : 0);
   const rows = Math.max(1, Math.floor((room + spread.pitch - tallest) / spread.pitch));
   if (counted)
@@ -118,6 +112,7 @@ export function placeFew<T extends Places>(
   return {
     ...places,
     grown,
+    worded,
     pitch: spread.pitch,
     drop: spread.first,
     rows,
@@ -125,6 +120,33 @@ export function placeFew<T extends Places>(
     wordsWidth: wordsWidth(found.setting, how),
     counted,
   };
+}
+
+/** What was found, as the places of labels by rank; those without one have their size all the same. `among`: the rank of each. */
+function put(
+  { texts, placed }: Found,
+  places: Places,
+  among: readonly number[],
+  extent: SearchRoom["extent"],
+  upright: boolean,
+  fit: number,
+): void {
+  for (const [k, t] of texts.entries()) {
+    const r = among[k]!;
+    places.from[r] = 0;
+    places.to[r] = extent(t).along;
+    places.h[r] = extent(t).across;
+  }
+  for (const p of placed) {
+    const r = among[Number(p.id)]!;
+    const along = places.to[r]!;
+    places.z[r] = fit;
+    places.row[r] = p.row;
+    places.side[r] = p.side;
+    places.shift[r] = p.shift;
+    places.from[r] = places.shift[r]! + labelStart(p.side, along, upright);
+    places.to[r] = places.from[r]! + along;
+  }
 }
 
 /** How much of the room that is left over goes to the lines above the first row, and the most of it, px. */
@@ -204,6 +226,7 @@ export function placeMany<T extends Places>(
     ...placed,
     h,
     grown: new Float32Array(0),
+    worded: new Uint8Array(0),
     pitch,
     drop: 0,
     rows,

@@ -1,6 +1,6 @@
 import { awayCost, growLabels, type Placed, placeLabels, type Unplaced } from "./whole-search";
 import { LINE, lineOf } from "../style/house-style";
-import { GROWN, type LabelText, type Setting, withPicture } from "./label-text";
+import { GROWN, type LabelText, type Setting, withPicture, withWords, WORDED } from "./label-text";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments. */
 const TIGHTER = 6;
@@ -30,6 +30,8 @@ export interface Found {
   pitch: number;
   /** The height of pictures that have grown, by rank, px; 0 for the others. */
   grown: number[];
+  /** How many lines of first words stand under a title, by rank; 0 for none. */
+  worded: number[];
   /** Labels take as many of the rows as they need, instead of one each. */
   stacked: boolean;
   setting: Setting;
@@ -52,6 +54,8 @@ export interface SearchRoom {
   settings: readonly Setting[];
   /** The first of them that may be chosen. */
   roomiest: number;
+  /** Pictures may grow into room that is left. */
+  picturesGrow: boolean;
 }
 
 /**
@@ -130,52 +134,93 @@ export function searchLabels(
     const cost = tightness * TIGHTER + left + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
-      best = { texts, placed, pitch, grown: [], stacked: pitch !== usual, setting };
+      best = { texts, placed, pitch, grown: [], worded: [], stacked: pitch !== usual, setting };
     }
   }
-  if (best?.stacked && how === "quick" && best.placed.length === apex.length)
-    grow(best, apex, textOf, room, order, home);
-  return best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], stacked: false, setting: settings[0]! };
+  const growing = how === "quick" && !room.centred && apex.length <= MOST_STACKED;
+  if (best && growing && best.placed.length === apex.length) grow(best, apex, textOf, room, order);
+  return (
+    best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], worded: [], stacked: false, setting: settings[0]! }
+  );
 }
 
 const idOf = (rank: number) => String(rank).padStart(6, "0");
 
-/** Pictures grow singly into the room that is left, the important first. Changes what was found. */
+/** Pictures grow singly into the room that is left, the important first; then first words of descriptions. Changes what was found. */
 function grow(
   found: Found,
   apex: readonly number[],
   textOf: (rank: number, s: Setting) => LabelText,
   room: SearchRoom,
   order: readonly number[],
-  home: (x: number) => number,
 ): void {
-  const { setting, texts, pitch } = found;
-  const now = setting.picture;
-  const heights = GROWN.filter((h) => h > now);
-  const label = (rank: number, t: LabelText): Unplaced => {
-    const { along, across } = room.extent(t);
-    return { id: idOf(rank), apex: apex[rank]!, w: along, h: across };
+  const { setting, texts } = found;
+  found.grown = texts.map(() => 0);
+  found.worded = texts.map(() => 0);
+  const heights = room.picturesGrow ? GROWN.filter((h) => h > setting.picture) : [];
+  const larger = (r: number) => (texts[r]!.picture ? heights.map((h) => textOf(r, withPicture(setting, h))) : []);
+  growTo(found, apex, room, order, larger, (r, n) => {
+    found.grown[r] = heights[n]!;
+  });
+  growWords(found, apex, textOf, room, order);
+}
+
+/** First words of descriptions stand under titles where there is room left, the important first. Changes what was found. */
+export function growWords(
+  found: Found,
+  apex: readonly number[],
+  textOf: (rank: number, s: Setting) => LabelText,
+  room: SearchRoom,
+  order: readonly number[],
+): void {
+  const { setting, texts, grown, worded } = found;
+  const now = (r: number) => (grown[r]! > 0 ? withPicture(setting, grown[r]!) : setting);
+  // All there is in one line is worth it; one line of more is not.
+  const worth = (t: LabelText) => t.words.length > 1 || (t.words.length === 1 && !t.words[0]!.endsWith("…"));
+  growTo(
+    found,
+    apex,
+    room,
+    order,
+    (r) =>
+      WORDED.filter((n) => n > worded[r]!)
+        .map((n) => textOf(r, withWords(now(r), n)))
+        .filter((t) => worth(t) && t.words.length > worded[r]!),
+    (r) => {
+      worded[r] = texts[r]!.words.length;
+    },
+  );
+}
+
+/** Gives each label the first of its larger texts that has room; whoever gets one is told, with the number of that. */
+function growTo(
+  { texts, placed, pitch }: Found,
+  apex: readonly number[],
+  { stretches, extent, depth }: SearchRoom,
+  order: readonly number[],
+  larger: (rank: number) => LabelText[],
+  took: (rank: number, n: number) => void,
+): void {
+  const boxOf = (t: LabelText) => {
+    const { along, across } = extent(t);
+    return { w: along, h: across };
   };
-  const larger = (rank: number) =>
-    texts[rank]!.picture ? heights.map((h) => textOf(rank, withPicture(setting, h))) : [];
-  const grown = texts.map(() => 0);
-  for (const [k, s] of room.stretches.entries()) {
-    const ranks = [...apex.keys()].filter((r) => room.stretches.length === 1 || home(apex[r]!) === k);
+  for (const s of stretches) {
+    const isHere = (x: number) => stretches.length === 1 || (x >= s.from && x <= s.to);
+    const ranks = [...apex.keys()].filter((r) => isHere(apex[r]!));
     const ids = new Set(ranks.map(idOf));
-    const placed = found.placed.filter((p) => ids.has(p.id));
     const variants = new Map(ranks.map((r) => [idOf(r), larger(r)]));
     const sizes = growLabels(
-      ranks.map((r) => label(r, texts[r]!)),
-      placed,
-      { from: s.from, to: s.to, rows: Math.floor(room.depth / pitch), pitch, centred: false, depth: room.depth },
+      ranks.map((r): Unplaced => ({ id: idOf(r), apex: apex[r]!, ...boxOf(texts[r]!) })),
+      placed.filter((p) => ids.has(p.id)),
+      { from: s.from, to: s.to, rows: Math.floor(depth / pitch), pitch, centred: false, depth },
       order.map(idOf),
-      (id) => (variants.get(id) ?? []).map((t) => ({ w: room.extent(t).along, h: room.extent(t).across })),
+      (id) => (variants.get(id) ?? []).map(boxOf),
     );
     for (const [id, n] of sizes) {
       const r = Number(id);
-      grown[r] = heights[n]!;
       texts[r] = variants.get(id)![n]!;
+      took(r, n);
     }
   }
-  found.grown = grown;
 }

@@ -1,6 +1,7 @@
 import { textWidth } from "../../text/measure";
 import { lengthBetween, plainAt, type Positions } from "../axis/positions";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { typeFor } from "../labels/label-text";
 import { GABLE_GAP, SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
 
@@ -91,7 +92,8 @@ function placeInRow(
   const waiting: number[] = [];
   for (const [k, i] of list.entries()) {
     const important = (data.flags[i]! & EMPHASIS) !== 0;
-    const w = textWidth(data.titles[i]!, TITLE_FACE, titleSize(important, g.type)) + markRoom(data, i);
+    const w =
+      textWidth(data.titles[i]!, TITLE_FACE, titleSize(important, typeFor(data, i, g.type))) + markRoom(data, i);
     t.width[i] = w;
     const flat = Math.max(0, from(i, 1, i, 2));
     if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;

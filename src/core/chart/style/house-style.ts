@@ -45,6 +45,10 @@ export const LINE = 17;
 export const dateSize = (type: number) => (type * DATE_SIZE) / TITLE_SIZE;
 export const lineOf = (type: number) => Math.round((type * LINE) / TITLE_SIZE);
 
+/** First words of a description, and their size under a title of a type. */
+export const WORDS_FACE: Face = "text400";
+export const wordsSize = (type: number) => Math.max(12, Math.round(type * 3.3) / 4);
+
 /** Room for a sign before words, px. */
 export const SIGN_ROOM = 17;
 

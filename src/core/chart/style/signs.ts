@@ -1,6 +1,6 @@
 import type { Sign } from "../../timeline/looks";
-import type { ChartData } from "../data/chart-data";
-import { INK, PAPER, RING, RING_ROOM, SIGN_ROOM } from "./house-style";
+import { type ChartData, LINK, SOUND, VIDEO } from "../data/chart-data";
+import { INK, PAPER, RING, RING_ROOM, rectangle, SIGN_ROOM } from "./house-style";
 import type { Shape } from "../draw/scene";
 
 /** The signs as polygons on a field of 14 by 14, x, y, x, y, ...; filled with the category's colour. */
@@ -44,9 +44,66 @@ export function signAt(sign: Exclude<Sign, "">, x: number, y: number, size: numb
   return SIGN_SHAPES[sign].map((points) => points.map((p, i) => (i % 2 === 0 ? x : y) + p * k));
 }
 
-/** What a sign and a letter take before an event's words, px. */
+/** The small signs of what there is to see and hear, in the order they stand in, on a field of 14 by 14. */
+const MEDIA_SIGNS: readonly [bit: number, shape: readonly number[][]][] = [
+  // A sheet of film with a window that points on.
+  [
+    VIDEO,
+    [
+      [1, 2.5, 13, 2.5, 13, 4, 1, 4],
+      [1, 10, 13, 10, 13, 11.5, 1, 11.5],
+      [5, 4.8, 10, 7, 5, 9.2],
+    ],
+  ],
+  // Loud and soft, one after the other.
+  [
+    SOUND,
+    [
+      [1.5, 5.5, 3, 5.5, 3, 8.5, 1.5, 8.5],
+      [4.5, 3, 6, 3, 6, 11, 4.5, 11],
+      [7.5, 1.5, 9, 1.5, 9, 12.5, 7.5, 12.5],
+      [10.5, 4.5, 12, 4.5, 12, 9.5, 10.5, 9.5],
+    ],
+  ],
+  // Two eyes of a chain.
+  [
+    LINK,
+    [
+      [1, 4, 6.5, 4, 6.5, 5.5, 2.5, 5.5, 2.5, 8.5, 6.5, 8.5, 6.5, 10, 1, 10],
+      [7.5, 4, 13, 4, 13, 10, 7.5, 10, 7.5, 8.5, 11.5, 8.5, 11.5, 5.5, 7.5, 5.5],
+      [4.5, 6.3, 9.5, 6.3, 9.5, 7.7, 4.5, 7.7],
+    ],
+  ],
+];
+const MEDIA_SIGN = 13;
+const MEDIA_ROOM = 16;
+
+/** How many small signs stand before an event's words. */
+function mediaSigns(data: ChartData, i: number): number {
+  const bits = data.media[i]! & (VIDEO | SOUND | LINK);
+  return (bits & 1) + ((bits >> 1) & 1) + ((bits >> 2) & 1) + ((bits >> 3) & 1);
+}
+
+/** What letter, sign and small signs take before an event's words, px. */
 export function markRoom(data: ChartData, i: number): number {
-  return (data.sign[i] ? SIGN_ROOM : 0) + (data.letters[i] ? RING_ROOM : 0);
+  return (
+    (data.sign[i] ? SIGN_ROOM : 0) +
+    (data.letters[i] ? RING_ROOM : 0) +
+    MEDIA_ROOM * (data.media[i] ? mediaSigns(data, i) : 0)
+  );
+}
+
+/** The sign of a video on its still, in the corner where it begins. */
+export function drawStillSign(shapes: Shape[], at: { x: number; y: number; h: number }): void {
+  const size = Math.max(12, Math.min(26, at.h * 0.3));
+  const [x, y] = [at.x + 4, at.y + at.h - 4 - size];
+  shapes.push({ kind: "area", points: rectangle(x, y, size, size), fill: INK, opacity: 0.86 });
+  const k = size / 14;
+  shapes.push({
+    kind: "area",
+    points: [x + 4.5 * k, y + 3 * k, x + 11 * k, y + 7 * k, x + 4.5 * k, y + 11 * k],
+    fill: PAPER,
+  });
 }
 
 const CORNERS = 20;
@@ -63,7 +120,7 @@ export function drawRing(shapes: Shape[], x: number, y: number, letter: string, 
   shapes.push({ kind: "text", x, y: y + size * 0.36, text: letter, face: "text700", size, fill: INK, align: "middle" });
 }
 
-/** An event's letter and sign, one after the other, in the room before its words; `middle` is the height of both. */
+/** An event's letter, sign and small signs, one after the other, in the room before its words; `middle` is the height of both. */
 export function drawMarks(shapes: Shape[], data: ChartData, i: number, x: number, middle: number, fill: string): void {
   const letter = data.letters[i]!;
   const sign = data.sign[i]!;
@@ -71,4 +128,18 @@ export function drawMarks(shapes: Shape[], data: ChartData, i: number, x: number
   if (sign)
     for (const points of signAt(sign, x + (letter ? RING_ROOM : 0), middle - 7, 13.5))
       shapes.push({ kind: "area", points, fill });
+  let at = x + (letter ? RING_ROOM : 0) + (sign ? SIGN_ROOM : 0);
+  const bits = data.media[i]!;
+  if (bits === 0) return;
+  for (const [bit, polygons] of MEDIA_SIGNS) {
+    if (!(bits & bit)) continue;
+    const k = MEDIA_SIGN / 14;
+    for (const points of polygons)
+      shapes.push({
+        kind: "area",
+        points: points.map((p, n) => (n % 2 === 0 ? at : middle - MEDIA_SIGN / 2) + p * k),
+        fill,
+      });
+    at += MEDIA_ROOM;
+  }
 }

@@ -61,6 +61,8 @@ export const WORDS = {
   picturesLarge: "as large as there is room",
   picturesSmall: "small",
   picturesNone: "none",
+  wordsUnderTitles: "Words under titles",
+  wordsWhereRoom: "where there is room",
   typeOfLabels: "Type of labels",
   typeSmall: "small",
   typeUsual: "middling",

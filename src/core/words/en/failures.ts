@@ -48,6 +48,7 @@ export const FAILURES = {
   not_an_update: "The description could not be merged. It is kept in this browser; reload to go on.",
   no_such_media: "This picture or file does not belong to this timeline. Add it again from its file.",
   file_empty: "This file is empty. Choose another.",
+  no_video: "Only a video has a still picture. This is none, and nothing was altered.",
   file_kind:
     "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV.",
   picture_large: "A picture may have at most 20 MB. Save it smaller and add it again.",

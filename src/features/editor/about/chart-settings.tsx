@@ -4,7 +4,7 @@ import { WORDS } from "@/core/words/en/editor-about";
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/axis/view-words";
 import { mannerOf } from "@/core/timeline/read-options";
-import type { Marks, PicturesShown } from "@/core/timeline/fields";
+import type { LabelWords, Marks, PicturesShown } from "@/core/timeline/fields";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -28,6 +28,7 @@ export function ChartSettings() {
   const gridlines = useEditorState((s) => s.timeline.gridlines);
   const pictures = useEditorState((s) => s.timeline.pictures);
   const typeSize = useEditorState((s) => s.timeline.typeSize);
+  const labelWords = useEditorState((s) => s.timeline.labelWords);
   const lengths = useEditorState((s) => s.timeline.lengths);
   const today = useEditorState((s) => s.timeline.today);
   const events = useEditorState((s) => s.timeline.events);
@@ -139,6 +140,21 @@ export function ChartSettings() {
                   {name}
                 </option>
               ))}
+            </select>
+          )}
+        </Field>
+        <Field label={WORDS.wordsUnderTitles}>
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={labelWords}
+              onChange={(e) =>
+                store.edit([{ kind: "set_timeline", field: "labelWords", value: e.target.value as LabelWords }])
+              }
+            >
+              <option value="room">{WORDS.wordsWhereRoom}</option>
+              <option value="none">{WORDS.picturesNone}</option>
             </select>
           )}
         </Field>

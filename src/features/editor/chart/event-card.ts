@@ -15,7 +15,8 @@ export function eventCard(timeline: Timeline, id: string, urlOf: (media: string)
   const e = timeline.events.get(id);
   if (!e || e.deleted) return null;
   const whole = timeline.events.get(namedWhole(e) ?? "");
-  const picture = itemsOf(timeline, id, "media").find((i) => i.kind === "picture" && i.media);
+  const media = itemsOf(timeline, id, "media").filter((i) => i.media && i.kind !== "sound" && i.width !== null);
+  const picture = media.find((i) => i.kind === "picture") ?? media[0];
   const text =
     e.description.length > MOST_BYTES ? "" : plainTextOf(blocksOf(e.description)).replaceAll(/\s+/g, " ").trim();
   return {

@@ -100,6 +100,9 @@ const FIELD: Record<string, string> = {
   today: "today's line",
   pictures: "pictures on the chart",
   typeSize: "type of labels",
+  labelWords: "words under titles",
+  loudness: "loudness of the label",
+  focus: "what of a picture is seen",
   caption: "caption",
 };
 

@@ -6,6 +6,8 @@ import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { namedWhole, wholesFor, wholesOf } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Loudness } from "@/core/timeline/fields";
+import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -46,6 +48,50 @@ export function PartOfField({
   );
 }
 
+const STEPS: [Loudness, string, number][] = [
+  [-1, WORDS.quieter, 13],
+  [0, WORDS.asUsual, 15],
+  [1, WORDS.louder, 18],
+];
+
+/** How loud a label is beside the others: its type, its picture, and who gets room first. */
+function LoudnessField({
+  value,
+  name,
+  onChange,
+}: {
+  value: Loudness;
+  name: string;
+  onChange: (value: Loudness) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-[13px] text-quiet">{WORDS.itsLabelOnTheChart}</legend>
+      <div className="flex flex-wrap gap-1">
+        {STEPS.map(([step, text, size]) => (
+          <label
+            key={step}
+            className={classes(
+              "relative flex h-9 cursor-pointer items-center rounded-md border px-3 has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
+              value === step ? "border-slate bg-sun-wash" : "border-edge bg-white hover:bg-verdigris-wash",
+            )}
+            style={{ fontSize: size }}
+          >
+            <input
+              type="radio"
+              name={name}
+              className="absolute inset-0 cursor-pointer opacity-0"
+              checked={value === step}
+              onChange={() => onChange(step)}
+            />
+            {text}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
 /** How an event stands on the chart: its parts in a close-up, what of it is done, its label where it was put. */
 export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; timeline: Timeline; set: Set }) {
   const doneId = useId();
@@ -62,6 +108,7 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
   const [asked, setAsked] = useState(false);
   return (
     <>
+      <LoudnessField value={event.loudness} name={`loudness-${event.id}`} onChange={set("loudness", false)} />
       {parts > 0 ? (
         <Field label={WORDS.closeUpOfIts(parts, parts === 1 ? WORDS.part : WORDS.parts)}>
           {(ids) => (

@@ -52,7 +52,65 @@ export async function uploadFile(
     progress((n + 1) / count);
   }
   const done = await again(() => askServer<{ media: UploadedMedia }>("POST", path), signal);
-  return done.ok ? done.value.media : done.sentence;
+  if (!done.ok) return done.sentence;
+  const { media } = done.value;
+  return media.kind === "video" ? { ...media, ...(await sendStill(timeline, media.id, file)) } : media;
+}
+
+/** A still of so many seconds into a video, or in the middle of a shorter one. */
+const STILL_AT = 1.5;
+const STILL_MS = 15_000;
+const STILL_EDGE = 1_280;
+
+/**
+ * Draws a still of a video and sends it, so that every drawing shows one; gives its size. A video this browser cannot play, or
+ * whose still does not arrive, goes without.
+ */
+async function sendStill(
+  timeline: string,
+  media: string,
+  file: File,
+): Promise<{ width: number; height: number } | null> {
+  const still = await stillOf(file);
+  if (!still) return null;
+  const sent = await askServer<{ width: number; height: number }>(
+    "PUT",
+    `/api/timelines/${timeline}/media/${media}/still`,
+    still,
+  );
+  return sent.ok ? sent.value : null;
+}
+
+async function stillOf(file: File): Promise<Blob | null> {
+  const url = URL.createObjectURL(file);
+  const video = document.createElement("video");
+  const happened = (name: string) =>
+    new Promise<boolean>((resolve) => {
+      video.addEventListener(name, () => resolve(true), { once: true });
+      video.addEventListener("error", () => resolve(false), { once: true });
+      setTimeout(() => resolve(false), STILL_MS);
+    });
+  try {
+    video.muted = true;
+    video.preload = "auto";
+    video.src = url;
+    if (!(await happened("loadeddata"))) return null;
+    const length = Number.isFinite(video.duration) ? video.duration : 0;
+    const sought = happened("seeked");
+    video.currentTime = Math.min(STILL_AT, length / 2);
+    if (!(await sought) || !video.videoWidth) return null;
+    const scale = Math.min(1, STILL_EDGE / Math.max(video.videoWidth, video.videoHeight));
+    const canvas = document.createElement("canvas");
+    canvas.width = Math.round(video.videoWidth * scale);
+    canvas.height = Math.round(video.videoHeight * scale);
+    canvas.getContext("2d")!.drawImage(video, 0, 0, canvas.width, canvas.height);
+    return await new Promise((resolve) => canvas.toBlob(resolve, "image/jpeg", 0.86));
+  } catch {
+    return null;
+  } finally {
+    video.removeAttribute("src");
+    URL.revokeObjectURL(url);
+  }
 }
 
 /** Asks again while nobody answers, with growing pauses. */

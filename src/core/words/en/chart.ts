@@ -1,0 +1,4 @@
+/** What the drawing itself says. */
+export const WORDS = {
+  noDateYet: "no date yet",
+};
