@@ -228,7 +228,6 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 16:00 - 15 Nov 1872 06:00",
       title: "The long night flood",
-      closeUp: "open",
       sign: "drop",
       category: "Weather & water",
       important: true,

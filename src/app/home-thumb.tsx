@@ -3,7 +3,7 @@ import { doneJob } from "@/server/jobs/queue";
 import { findThumbnail, type TimelineCard } from "@/server/timelines/queries";
 
 const LIMIT_MS = 15_000;
-const FRAME = "h-[132px] overflow-hidden border-b border-line";
+const FRAME = "aspect-[300/132] overflow-hidden border-b border-line";
 
 export function NoThumb({ text = "" }: { text?: string }) {
   return <p className={`${FRAME} bg-panel px-3 py-2 text-[14px] text-quiet`}>{text}</p>;

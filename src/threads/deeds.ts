@@ -47,7 +47,7 @@ export async function makeFrozenCopy([timeline, by]: [string, string]) {
 }
 
 /** As large as a card shows it, px. */
-const THUMBNAIL = { width: 380, height: 132 };
+const THUMBNAIL = { width: 300, height: 132 };
 
 /** The chart in small, as SVG, stored by the number of the last change; null: it cannot be drawn. */
 export async function thumbnail([id, build]: [string, string]): Promise<{ svg: string | null }> {

@@ -73,7 +73,7 @@ function start(pictures: Pictures): void {
     const width = Math.max(280, still.clientWidth || section.clientWidth);
     const upright = width <= 560;
     const frame = { width, height: upright ? uprightLength(timeline.events.size) : heightFor(box) };
-    const needed = drawChart(timeline, frame, { fit: true, upright }).height;
+    const needed = drawChart(timeline, frame, { fit: true, upright, gather: { seen: null } }).height;
     box.style.height = `${Math.round(needed) + 30}px`;
   };
   section.classList.add("live");

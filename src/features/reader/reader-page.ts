@@ -42,6 +42,13 @@ const FRAMES: Record<Variant, readonly Frame[]> = {
   print: [{ width: 1030, height: 600 }],
 };
 
+/** Where close-ups can be opened their parts may be gathered; on paper all is drawn. */
+const GATHER: Record<Variant, { seen: null } | undefined> = {
+  page: { seen: null },
+  embed: { seen: null },
+  print: undefined,
+};
+
 /** A timeline as a reader sees it: one document, readable without a script. */
 export function renderReaderPage(p: ReaderPage): { html: string; style: string; script: string } {
   const { frozen } = p;
@@ -107,7 +114,7 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
     // On a phone the ridge runs down, as long as its labels need.
     const upright = height === 0;
     const frame = { width, height: upright ? uprightLength(p.frozen.events.length) : height };
-    const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true }), {
+    const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true, gather: GATHER[p.variant] }), {
       pictureUrl: (id, size) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/${size}` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,

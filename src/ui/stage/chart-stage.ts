@@ -63,6 +63,10 @@ export class ChartStage {
   private viewBefore: string | null = null;
   private readonly motion: ViewMotion;
   private extras: Extras = [];
+  /** An event whose close-up was opened to see it, where there is too little room for that to open by itself. */
+  private seen: string | null = null;
+  /** A close-up that is to be closed. */
+  private closing: string | null = null;
   private selected: string | null = null;
   private parts: Part[] = [];
   private scene: Scene | null = null;
@@ -184,10 +188,7 @@ export class ChartStage {
   select(id: string | null): void {
     if (id === this.selected) return;
     this.selected = id;
-    if (id !== null) {
-      this.bringIntoView(id);
-      this.scrollTo(id);
-    }
+    if (id !== null) this.reach(id);
     this.paint();
     this.motion.soon();
   }
@@ -238,7 +239,7 @@ export class ChartStage {
     const { timeline, hidden } = subject;
     const rows = hung ? null : subject.rows;
     const taken = hung ? { from: hung.from, to: hung.to } : undefined;
-    this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), taken });
+    this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), seen: this.seen, taken });
   }
 
   private take(chart: Chart, events: readonly TimelineEvent[]): void {
@@ -257,6 +258,11 @@ export class ChartStage {
       this.viewBefore = null;
     } else if (!(this.motion.view && sameAxis)) this.motion.view = readView(ground, seen || this.wanted);
     this.wanted = "";
+    const { closing } = this;
+    this.closing = null;
+    // There is room for it after all: then it is closed for good.
+    if (closing && chart.closeUps.some((c) => chart.data.ids[c.whole] === closing))
+      this.hooks.closeUp?.(closing, false);
     this.strip.show(this.subject!.timeline, laid.data, this.size.width - this.hooks.footInset);
     this.motion.rest();
   }
@@ -315,6 +321,22 @@ export class ChartStage {
 
   // ------------------------------------------------------------ reaching
 
+  /** Brings an event into view; what is gathered in its whole is opened for it, and stays so. */
+  private reach(id: string): void {
+    if (this.isGathered(id)) {
+      this.seen = id;
+      this.layOut();
+      return;
+    }
+    this.bringIntoView(id);
+    this.scrollTo(id);
+  }
+
+  private isGathered(id: string): boolean {
+    const i = this.indexOf(id);
+    return i >= 0 && [...(this.chart?.gathered.values() ?? [])].some((parts) => parts.includes(i));
+  }
+
   private indexOf(id: string | null): number {
     return id === null || !this.chart ? -1 : this.chart.data.ids.indexOf(id);
   }
@@ -350,14 +372,30 @@ export class ChartStage {
     const next = ids[to];
     if (next === undefined) return;
     this.selected = next;
-    this.bringIntoView(next);
-    this.scrollTo(next);
+    this.reach(next);
     this.motion.rest();
     this.hooks.select(next, false);
     this.walking = next;
     this.overlay.focus(next, () => {
       if (this.walking === next) this.walking = null;
     });
+  }
+
+  /** Opens or closes what has parts: for this viewer alone where they were only gathered for want of room. */
+  private pressCloseUp(id: string): void {
+    const { chart } = this;
+    if (!chart) return;
+    const whole = this.indexOf(id);
+    const gathered = chart.gathered.get(whole);
+    const isOpen = chart.closeUps.some((c) => c.whole === whole);
+    const seen = isOpen && this.seen !== null && chart.data.closeUp[whole] === 0;
+    if (!gathered && !seen) {
+      this.hooks.closeUp?.(id, !isOpen);
+      return;
+    }
+    this.seen = gathered ? chart.data.ids[gathered[0]!]! : null;
+    this.closing = gathered ? null : id;
+    this.layOut();
   }
 
   private press(kind: Target["kind"], first: string): void {
@@ -367,8 +405,7 @@ export class ChartStage {
       return;
     }
     if (kind === "close-up") {
-      const isOpen = this.chart?.closeUps.some((c) => this.chart!.data.ids[c.whole] === first) ?? false;
-      this.hooks.closeUp?.(first, !isOpen);
+      this.pressCloseUp(first);
       return;
     }
     if (kind === "event") {

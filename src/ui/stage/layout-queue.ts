@@ -18,6 +18,8 @@ export interface Wanted {
   upright: boolean;
   rows: ReadonlySet<number> | null;
   today: Instant;
+  /** An event that must be drawn, even where its close-up has little room; null: none. */
+  seen: string | null;
   /** What hangs open takes this stretch of the ridge. */
   taken?: Stretch | undefined;
 }
@@ -84,7 +86,7 @@ export class LayoutQueue {
     const { width, height } = w.room;
     const frame = w.upright ? { width, height: Math.max(height, uprightLength(events.length)) } : w.room;
     const closeUps = (w.rows && !w.upright) || w.taken ? "none" : "auto";
-    return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps });
+    return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps, gather: { seen: w.seen } });
   }
 
   private deliver(w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {

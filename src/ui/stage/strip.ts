@@ -103,6 +103,7 @@ export class Strip {
       main: null,
       top: 0,
       closeUps: [],
+      gathered: new Map(),
       names: [],
       today: null,
     };

@@ -32,6 +32,14 @@ export interface Opened {
   main: number[] | null;
   /** Where the chart itself begins, px from the top. */
   top: number;
+  /** What would be opened if there were room: its parts are gathered in it, and not drawn. By index among all. */
+  gathered: ReadonlyMap<number, readonly number[]>;
+}
+
+/** What "auto" may do where there is too little room for close-ups. */
+export interface Gathering {
+  /** The index of an event that must be seen; -1: none. */
+  seen: number;
 }
 
 export interface Opening {
@@ -42,6 +50,8 @@ export interface Opening {
   frame: Frame;
   upright: boolean;
   mode: CloseUpMode;
+  /** Where close-ups that would open by themselves leave too little for the chart, their parts are gathered; null: never. */
+  gather: Gathering | null;
   /** The columns of some of the events, as for a chart of their own. */
   columns: (index: number[]) => ChartData;
 }
@@ -55,6 +65,9 @@ const SIDE = 8;
 const GAP = 10;
 const ROW_GAP = 16;
 const LEAST_WIDTH = 300;
+/** What is left at least for a chart with pictures, and for one without, beside a close-up that opens by itself, px. */
+const LEAST_LEFT = 430;
+const LEAST_LEFT_PLAIN = 300;
 /** The share of the frame's height a row of close-ups may take for its ridge, and the bounds of it, px. */
 const SHARE = 0.44;
 const LEAST_HEIGHT = 150;
@@ -132,10 +145,37 @@ function spreadOn(data: ChartData, o: Opening): (on: number, whole: number) => n
 
 /** Opens what is to be seen in a close-up, and says what is left for the main ridge and where that begins. */
 export function openUp(data: ChartData, o: Opening): Opened {
-  const none: Opened = { closeUps: [], main: null, top: 0 };
+  const none: Opened = { closeUps: [], main: null, top: 0, gathered: new Map() };
   if (!data.letters.some(Boolean)) return none;
   const open = openOnes(data, o);
   if (open.size === 0) return none;
+  const wide = openAll(data, o, open);
+  const least = data.pictures.some(Boolean) ? LEAST_LEFT : LEAST_LEFT_PLAIN;
+  if (!o.gather || o.upright || o.mode !== "auto" || o.frame.height - wide.top >= least) return wide;
+  const gathered = gather(data, open, o.gather.seen);
+  if (gathered.size === 0) return wide;
+  const hidden = new Set([...gathered.values()].flat());
+  for (const i of [...open.keys()]) if (gathered.has(i) || hidden.has(i)) open.delete(i);
+  const rest = open.size === 0 ? { ...none, main: data.ids.map((_, i) => i) } : openAll(data, o, open);
+  return { ...rest, main: rest.main!.filter((i) => !hidden.has(i)), gathered };
+}
+
+/** The outermost that are open by themselves, with all that is part of them, but what holds the event that must be seen. */
+function gather(data: ChartData, open: ReadonlyMap<number, number>, seen: number): Map<number, number[]> {
+  const isWithin = (i: number, whole: number) => {
+    for (let at = data.whole[i]!; at >= 0; at = data.whole[at]!) if (at === whole) return true;
+    return false;
+  };
+  const gathered = new Map<number, number[]>();
+  for (const [i, level] of open)
+    if (level === 1 && data.closeUp[i] === 0 && !(seen >= 0 && isWithin(seen, i))) gathered.set(i, []);
+  if (gathered.size > 0)
+    for (let i = 0; i < data.count; i++)
+      for (let at = data.whole[i]!; at >= 0; at = data.whole[at]!) gathered.get(at)?.push(i);
+  return gathered;
+}
+
+function openAll(data: ChartData, o: Opening, open: ReadonlyMap<number, number>): Opened {
   const groups = new Map<number, number[]>([[-1, []]]);
   for (const i of open.keys()) groups.set(i, []);
   for (let i = 0; i < data.count; i++) groups.get(openOver(data, open, i))!.push(i);
@@ -153,7 +193,7 @@ export function openUp(data: ChartData, o: Opening): Opened {
   }
   const index = new Map(closeUps.map((c, k) => [c.whole, k]));
   for (const c of closeUps) c.parent = index.get(openOver(data, open, c.whole)) ?? -1;
-  return { closeUps, main, top: y };
+  return { closeUps, main, top: y, gathered: new Map() };
 }
 
 function rowsOf(wholes: number[], { frame, upright }: Opening): number[][] {

@@ -11,7 +11,7 @@ import { drawView } from "./draw-chart";
 import { moveShapes, type Scene, type Shape } from "./scene";
 
 /** The cover takes up to this share of the width. */
-const COVER_SHARE = 0.36;
+const COVER_SHARE = 0.3;
 const COVER_GAP = 6;
 /** Between what hangs, and from the bobs down to it, px. */
 const APART = 6;
@@ -19,7 +19,7 @@ const DROP = 10;
 /** So many things hang below the ridge at most, and so many of them words. */
 const MOST_HUNG = 8;
 const MOST_WORDS = 4;
-const TYPE = 12;
+const TYPE = 11.5;
 const WIDEST_WORDS = 118;
 /** Pictures lower than this say nothing, px. */
 const LEAST_PICTURE = 22;

@@ -63,7 +63,11 @@ function endLabels(laid: Laid, g: Ground, v: View, words: Words, unit: Unit | nu
   if (first === last || !last) return first ? [{ text: first, from, to: from + w1 }] : [];
   if (!first) return [{ text: last, from: to - w2, to }];
   if (w1 + w2 + 20 > to - from) {
-    const text = `${first} – ${last}`;
+    const whole = `${first} – ${last}`;
+    const { shortDates, first: a, last: b } = laid.data;
+    // On a very short ridge the years must do, or what else tells them apart.
+    const narrow = alongRidge(g, whole) > right - left + 2 * CAP && atStart && atEnd && a >= 0 && b >= 0 && a !== b;
+    const text = narrow ? `${shortDates[a]} – ${last === words.last && shortDates[b] ? shortDates[b] : last}` : whole;
     const w = alongRidge(g, text);
     const x = Math.max(4, Math.min(from, g.size - 4 - w));
     return [{ text, from: x, to: x + w }];
@@ -245,6 +249,7 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
   // Where they share their height, words stand behind the gable.
   const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
   for (const [k, l] of ridge.row.larger.entries()) {
+    if (laid.layout.strip && laid.layout.roofRows > 0) break;
     const width = textWidth(l.text, "text600", 12);
     if (g.upright && width > beside) continue;
     const x = Math.max(l.x, clearOfGable);

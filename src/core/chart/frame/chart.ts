@@ -1,6 +1,7 @@
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import type { Instant } from "../../time/instant";
 import { type ChartData, chartData, pickChart, shownEvents } from "../data/chart-data";
+import { WORDS } from "../../words/en/chart";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";
 import { type Frame, type Laid, layoutChart, type Stretch, uprightLength } from "./layout";
@@ -22,6 +23,8 @@ export interface Chart {
   top: number;
   lanes?: Lane[];
   closeUps: (CloseUp & { words: Words })[];
+  /** Parts that are gathered in their whole and not drawn, by the whole's index among all. */
+  gathered: ReadonlyMap<number, readonly number[]>;
   /** Names of the categories, by look. */
   names: string[];
   /** Drawn as a line; null: not wanted. */
@@ -38,6 +41,8 @@ export interface ChartOptions {
   /** A row for each category, these folded; not in an upright chart. */
   rows?: { folded: ReadonlySet<string> } | undefined;
   closeUps?: CloseUpMode;
+  /** Where close-ups leave too little room their parts are gathered, but not those beside the event with this id. */
+  gather?: { seen: string | null } | undefined;
   /** The day it is, where the timeline wants it shown. */
   today?: Instant | undefined;
   /** What is drawn lies within one of its events: where that is a night, times tell enough. */
@@ -66,7 +71,7 @@ export function prepare(
   events: readonly TimelineEvent[],
   data: ChartData,
   frame: Frame,
-  options: { upright: boolean; closeUps: CloseUpMode },
+  options: { upright: boolean; closeUps: CloseUpMode; gather?: ChartOptions["gather"] },
 ): Prepared {
   const opened = openUp(data, {
     scale: timeline.scale,
@@ -75,6 +80,7 @@ export function prepare(
     frame,
     upright: options.upright,
     mode: options.closeUps,
+    gather: options.gather ? { seen: data.ids.indexOf(options.gather.seen ?? "") } : null,
     columns: (index) => {
       const own = chartData(
         timeline,
@@ -94,9 +100,19 @@ export function prepare(
     data,
     opened,
     mainEvents: main.map((i) => events[i]!),
-    mainData: pickChart(data, events, main),
+    mainData: sayGathered(pickChart(data, events, main), main, opened.gathered),
     mainFrame: { width: frame.width, height: Math.max(least, frame.height - opened.top) },
   };
+}
+
+/** Titles of what holds gathered parts say how many there are. */
+function sayGathered(data: ChartData, main: readonly number[], gathered: Opened["gathered"]): ChartData {
+  if (gathered.size === 0) return data;
+  const titles = data.titles.map((title, k) => {
+    const parts = gathered.get(main[k]!);
+    return parts ? WORDS.withParts(title, parts.length) : title;
+  });
+  return { ...data, titles };
 }
 
 /** A chart from what was prepared and the main ridge that was laid out. */
@@ -111,6 +127,7 @@ export function assemble(p: Prepared, laid: Laid, today: Instant | null, lanes?:
     words: wordsOf(timeline, p.mainEvents, p.mainData),
     main: opened.main && Int32Array.from(opened.main),
     top: opened.top,
+    gathered: opened.gathered,
     ...(lanes ? { lanes } : {}),
     closeUps: closeUps.map((c) => ({
       ...c,
@@ -133,7 +150,7 @@ export function chartOf(timeline: Timeline, frame: Frame, options: ChartOptions 
   const strip = options.strip ?? false;
   const inRows = options.rows !== undefined && !upright && !strip && data.count > 0;
   const mode = strip || inRows || options.taken ? "none" : (options.closeUps ?? "auto");
-  const prepared = prepare(timeline, events, data, frame, { upright, closeUps: mode });
+  const prepared = prepare(timeline, events, data, frame, { upright, closeUps: mode, gather: options.gather });
   const today = options.today ?? null;
   if (inRows) {
     const { laid, lanes } = layoutLanes(timeline, data, frame, foldedLooks(timeline, options.rows!.folded));
