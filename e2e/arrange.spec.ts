@@ -1,4 +1,5 @@
 import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
+import sharp from "sharp";
 import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 const LINES = [
@@ -442,4 +443,88 @@ test("on the board: tapped to add, dragged to move, large; nothing needs a hover
   await expect(event(page, "Viaduct")).toHaveCount(0);
   await page.getByRole("button", { name: "Leave the board" }).click();
   await expect(page.getByTestId("ledger")).toBeVisible();
+});
+
+test("a label is made louder and quieter in the sheet; words under titles and what of a picture is seen are the author's", async ({
+  browser,
+}) => {
+  const { page } = await started(browser, LINES.slice(0, 2).concat(LINES.slice(6)));
+  await event(page, "Last ferry").click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  const high = async () => (await box(event(page, "Last ferry"))).height;
+  const usual = await high();
+  await sheet.getByRole("radio", { name: "louder" }).check();
+  await expect.poll(high).toBeGreaterThan(usual);
+  await sheet.getByRole("radio", { name: "quieter" }).check();
+  await expect.poll(high).toBeLessThan(usual);
+  await sheet.getByRole("radio", { name: "as usual" }).check();
+  await expect.poll(high).toBe(usual);
+
+  // Its first words stand under its title.
+  await sheet.getByLabel("Description", { exact: true }).click();
+  await page.keyboard.type("Ada Tolley took the last fare at dusk.");
+  await expect.poll(high).toBeGreaterThan(usual);
+  await saved(page);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "About" }).click();
+  const about = page.getByRole("complementary", { name: /About/ });
+  await about.getByLabel("Words under titles").selectOption("none");
+  await expect.poll(high).toBeLessThanOrEqual(usual);
+  await page.keyboard.press("Escape");
+
+  await event(page, "Last ferry").click();
+  const buffer = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#1F5FA8" } })
+    .png()
+    .toBuffer();
+  await sheet.locator("input[type=file]").first().setInputFiles({ name: "x.png", mimeType: "image/png", buffer });
+  await sheet.getByRole("button", { name: "What is seen where it is cropped" }).click();
+  const picture = await box(sheet.getByTestId("focus"));
+  await sheet.getByTestId("focus").click({ position: { x: picture.width / 4, y: picture.height / 2 } });
+  const across = sheet.getByLabel("From left to right, percent");
+  await expect(across).toHaveValue("25");
+  await across.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(across).toHaveValue("20");
+  await saved(page);
+  await page.reload();
+  await event(page, "Last ferry").click();
+  await sheet.getByRole("button", { name: "What is seen where it is cropped" }).click();
+  await expect(across).toHaveValue("20");
+  await sheet.getByRole("button", { name: "The middle" }).click();
+  await expect(across).toHaveValue("50");
+  await saved(page);
+  // Home shows it in small, with its picture.
+  await page.goto("/");
+  const shown = page.locator("svg image");
+  await expect(shown).toHaveCount(1);
+  expect((await page.request.get((await shown.getAttribute("href"))!)).status()).toBe(200);
+});
+
+test("where a close-up leaves too little room its parts are gathered; its letter, keys and choosing one open it for oneself", async ({
+  browser,
+}) => {
+  const { page } = await started(browser);
+  await page.setViewportSize({ width: 1280, height: 700 });
+  await partsOf(page, "The night", ["Bell rung", "East quay under water", "Two boats out"]);
+  const open = closeUp(page, /^Close-up A of The night, 3 parts, open/);
+  const closed = closeUp(page, /^Close-up A of The night, 3 parts, closed/);
+  await expect(closed).toBeVisible();
+  await expect(event(page, "Bell rung")).toHaveCount(0);
+  await expect(event(page, "Last ferry")).toBeVisible();
+  await closed.click();
+  await expect(event(page, "Bell rung")).toBeVisible();
+  await expect(open).toBeVisible();
+  await open.click();
+  await expect(closed).toBeVisible();
+  await expect(event(page, "Bell rung")).toHaveCount(0);
+  // Walked to by keys it opens too.
+  await event(page, "The night").focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(event(page, "Bell rung")).toBeFocused();
+  await expect(open).toBeVisible();
+  // All that was for oneself: nothing was altered.
+  await page.getByLabel("When, The night").focus();
+  await page.getByTestId("ledger").getByRole("button", { name: "More about The night" }).click();
+  await page.getByRole("menuitem", { name: "Open the event sheet" }).click();
+  await expect(page.getByLabel("Close-up of its 3 parts")).toHaveValue("");
 });

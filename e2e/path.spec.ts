@@ -170,6 +170,10 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
       buffer: readFileSync("scripts/demo/media/spring-flood.webm"),
     });
     await expect(media.locator("video")).toHaveCount(1);
+    // Its still was drawn here and kept with it.
+    const still = await media.locator("video").getAttribute("poster");
+    expect(still).toMatch(/\/small$/);
+    expect((await page.request.get(still!)).headers()["content-type"]).toBe("image/webp");
 
     await sheet.getByRole("button", { name: "Add a source" }).click();
     await sheet.getByLabel("Source", { exact: true }).fill("County roll 12");
@@ -283,6 +287,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
       )
       .toBeGreaterThan(100);
     await expect(ferry.getByText("Hollin Bank School, CC BY 4.0")).toBeVisible();
+    await expect(ferry.locator("video")).toHaveAttribute("poster", /^\/t\/.+\/medium$/);
     await ferry.locator("video").evaluate((v) => (v as HTMLVideoElement).play());
     await expect
       .poll(() => ferry.locator("video").evaluate((v) => (v as HTMLVideoElement).currentTime))

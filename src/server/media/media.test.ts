@@ -10,7 +10,7 @@ import { blobResponse } from "./blobs";
 import { PIECE } from "./stores";
 import { fetchPicture } from "./fetch-picture";
 import { isPublicAddress } from "./guarded-get";
-import { arrivedPieces, beginUpload, findDraftFile, finishUpload, putPiece } from "./uploads";
+import { arrivedPieces, beginUpload, findDraftFile, finishUpload, putPiece, putStill } from "./uploads";
 
 withTestDatabase("media");
 
@@ -271,5 +271,41 @@ describe("a picture by its address", () => {
         "nonsense",
       ].some(isPublicAddress),
     ).toBe(false);
+  });
+});
+
+describe("the still of a video", () => {
+  const drawn = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: "#1F5FA8" } })
+      .jpeg()
+      .toBuffer();
+
+  it("is stored in three sizes beside the video, once, and is what is given in those sizes", async () => {
+    const of = await start();
+    const done = await upload(of, webm(5_000), "film.webm");
+    if (isFailure(done)) throw new Error(done.failed);
+    const { id } = done.media;
+    expect(await putStill(of.timeline, of.account, id, await drawn(960, 600))).toEqual({ width: 960, height: 600 });
+    const first = await findDraftFile(of.timeline, id, "small");
+    expect([first!.type, (await findDraftFile(of.timeline, id, "whole"))!.type]).toEqual(["image/webp", "video/webm"]);
+    // Sent again it stays as it is.
+    expect(await putStill(of.timeline, of.account, id, await drawn(300, 300))).toEqual({ width: 960, height: 600 });
+    expect((await findDraftFile(of.timeline, id, "small"))!.hash).toBe(first!.hash);
+  });
+
+  it("is refused of what is no video, is no picture, is not there, or by who may not edit", async () => {
+    const of = await start();
+    const stranger = await start();
+    const picture = await upload(of, await drawn(80, 60), "p.jpg");
+    const film = await upload(of, webm(5_000), "film.webm");
+    if (isFailure(picture) || isFailure(film)) throw new Error("not uploaded");
+    const still = await drawn(80, 60);
+    expect(await putStill(of.timeline, of.account, picture.media.id, still)).toMatchObject({ failed: "no_video" });
+    expect(await putStill(of.timeline, of.account, "nothing", still)).toMatchObject({ failed: "not_found" });
+    expect(await putStill(of.timeline, of.account, film.media.id, noise(900))).toMatchObject({
+      failed: "picture_broken",
+    });
+    await expect(putStill(of.timeline, stranger.account, film.media.id, still)).rejects.toThrow();
+    expect(await findDraftFile(of.timeline, film.media.id, "small")).toMatchObject({ type: "video/webm" });
   });
 });

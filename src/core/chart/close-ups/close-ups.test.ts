@@ -304,3 +304,47 @@ describe("project use", () => {
     expect(has(t, { today: { day: 0, second: 0 } })).toBe(false);
   });
 });
+
+describe("where a close-up would leave too little room", () => {
+  const SMALL = { width: 1_200, height: 420 };
+  const t = withParts([...CENTURIES, ...NIGHT]);
+  const gathered = (of: Timeline, frame = SMALL, seen: string | null = null) =>
+    chartOf(of, frame, { gather: { seen } });
+
+  it("its parts are gathered in it, which says how many there are; its letter opens it", () => {
+    const c = gathered(t);
+    expect(titles(c)).toEqual([]);
+    expect(onMain(c)).toEqual(["Ferry", "Timber bridge", "Night (3 parts)", "Last crossing"]);
+    expect([...c.gathered].map(([w, parts]) => [c.data.titles[w], parts.map((i) => c.data.titles[i])])).toEqual([
+      ["Night", ["Rain", "Quay", "Boats"]],
+    ]);
+    const view = wholeView(groundOf(c.laid.axis, c.laid.layout));
+    const targets = targetsOf(c, drawView(c, view, "at rest", null).parts);
+    expect(targets.filter((x) => x.kind === "close-up").map((x) => x.name)).toEqual([
+      "Close-up A of Night, 3 parts, closed",
+    ]);
+  });
+
+  it("unless one of them must be seen, its author opened it, or there is room", () => {
+    const boats = [...t.events.values()].find((e) => e.title === "Boats")!.id;
+    expect(titles(gathered(t, SMALL, boats))).toEqual(["Night"]);
+    expect(titles(gathered(withParts([...CENTURIES, ...NIGHT], "true", { Night: { closeUp: "open" } })))).toEqual([
+      "Night",
+    ]);
+    expect(titles(gathered(t, { width: 1_200, height: 800 }))).toEqual(["Night"]);
+    expect(titles(chartOf(t, SMALL))).toEqual(["Night"]);
+    expect(titles(chartOf(t, SMALL, { upright: true, gather: { seen: null } }))).toEqual(["Night"]);
+  });
+
+  it("with all that is part of its parts", () => {
+    const deep = withParts([
+      ...CENTURIES,
+      ...NIGHT,
+      "14 Nov 1872 22:50 - 23:25 | Fall | Night",
+      "14 Nov 1872 23:00 | Arch | Fall",
+      "14 Nov 1872 23:05 | Arch two | Fall",
+    ]);
+    const c = gathered(deep);
+    expect(onMain(c)).toEqual(["Ferry", "Timber bridge", "Night (6 parts)", "Last crossing"]);
+  });
+});

@@ -1,17 +1,17 @@
 import { compareInstants, endOf, extent, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../../time/when";
 import type { Instant } from "../../time/instant";
-import { MONTHS } from "../../time/date-problem";
-import { isTimed, timeText, whenLabel, yearText } from "../../time/write-when";
-import { civilFrom } from "../../time/calendar";
+import { whenLabel } from "../../time/write-when";
 import { lengthText } from "../../time/gap";
 import { inOrder } from "../../timeline/order";
 import { MOST_DEEP, wholesOf } from "../../timeline/parts";
-import { categoriesOf, type Item, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { COLOURS, MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
 import type { Focus, PicturesShown, Spot } from "../../timeline/fields";
 import { firstWordsOf } from "../../text/first-words";
 import { freeLooks } from "../../timeline/free-looks";
 import { WORDS } from "../../words/en/chart";
+import { mediaOf } from "./event-media";
+import { shortDate, WITHIN_DAYS, yearsCovered } from "./short-date";
 import { chartTitle } from "../style/house-style";
 import { mannerOf } from "../../timeline/read-options";
 
@@ -24,12 +24,6 @@ export const EMPHASIS = 1;
 export const UNCERTAIN = 2;
 export const OPEN_START = 4;
 export const OPEN_END = 8;
-
-/** Bits of `media`. The picture that is shown is a video's still; there are a video, a sound, a link that are not shown. */
-export const STILL = 1;
-export const VIDEO = 2;
-export const SOUND = 4;
-export const LINK = 8;
 
 /** The five points of time of an event: what is drawn of it, and where it begins as written. */
 export const POINTS = 5;
@@ -345,83 +339,6 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
   data.titles[i] = length ? `${title}, ${length}` : title;
   data.dates[i] = whenLabel(e.when, mannerOf(timeline));
-}
-
-/** From the first to the last beginning, in years. */
-function yearsCovered(events: readonly TimelineEvent[]): number {
-  let [first, last] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const e of events) {
-    const at = startOf(e.when);
-    if (!at) continue;
-    first = Math.min(first, at.day);
-    last = Math.max(last, at.day);
-  }
-  return (last - first) / 365.2425;
-}
-
-/** Charts shorter than that, in years, are told apart by the time of day, or by day and month. */
-const WITHIN_DAYS = 2.5 / 365.2425;
-const WITHIN_A_YEAR = 1;
-/** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
-function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
-  const r = e.when.readAs;
-  const manner = mannerOf(timeline);
-  if (r.kind === "span" && years < WITHIN_DAYS && r.start?.from && r.end?.from) {
-    const [a, b] = [r.start, r.end];
-    if (isTimed(a.precision) && isTimed(b.precision) && !a.about && !b.about)
-      return `${timeText(r.start.from, a.precision, manner)} – ${timeText(r.end.from, b.precision, manner)}`;
-  }
-  if (r.kind !== "moment" || !r.at.from) return full;
-  if (years < WITHIN_DAYS && isTimed(r.at.precision))
-    return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
-  if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {
-    const { month, day } = civilFrom("gregorian", r.at.from.day);
-    return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
-  }
-  if (!(years > 20)) return full;
-  const year = civilFrom("gregorian", middleOf(r.at).day).year;
-  const about = r.at.about ? "about " : "";
-  // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).
-  const unit = year <= -1e9 ? ([1e9, "Ga"] as const) : year <= -1e6 ? ([1e6, "Ma"] as const) : ([1e3, "ka"] as const);
-  if (year <= -10_000) return `${about}${Number((-year / unit[0]).toPrecision(3))} ${unit[1]}`;
-  const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
-  const ago = r.at.wording?.kind === "ago";
-  return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
-}
-
-interface Media {
-  /** The first picture, or else the first video with a still. */
-  shown: Item | null;
-  bits: number;
-}
-
-const SIZED = { picture: 0, video: 1 } as const;
-
-/** What there is to see and hear of each event. */
-function mediaOf(timeline: Timeline): Map<string, Media> {
-  const found = new Map<string, Media>();
-  for (const i of timeline.items.values()) {
-    if (i.deleted || i.of === "timeline" || i.list === "source") continue;
-    let of = found.get(i.of);
-    if (!of) found.set(i.of, (of = { shown: null, bits: 0 }));
-    if (i.list === "link") of.bits |= LINK;
-    else if (i.kind === "sound") of.bits |= SOUND;
-    else if (i.kind) {
-      if (i.kind === "video") of.bits |= VIDEO;
-      const seen = timeline.pictures !== "none" && (i.kind === "picture" || i.width !== null);
-      if (seen && (!of.shown || isBefore(i, of.shown))) of.shown = i;
-    }
-  }
-  // A video that is shown by its still has its sign on that.
-  for (const of of found.values()) if (of.shown?.kind === "video") of.bits = (of.bits & ~VIDEO) | STILL;
-  return found;
-}
-
-/** Pictures before videos, each in their order. */
-function isBefore(a: Item, b: Item): boolean {
-  const [ka, kb] = [SIZED[a.kind as "picture"], SIZED[b.kind as "picture"]];
-  if (ka !== kb) return ka < kb;
-  return a.place < b.place || (a.place === b.place && a.id < b.id);
 }
 
 /** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */

@@ -1,5 +1,6 @@
 import { textWidth } from "../../text/measure";
-import { EMPHASIS, SPAN_KIND, STILL } from "../data/chart-data";
+import { EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { STILL } from "../data/event-media";
 import { countText } from "../labels/counts";
 import {
   BOB,

@@ -1,6 +1,6 @@
 import { textWidth } from "../../text/measure";
 import { itemsOf, type Timeline } from "../../timeline/timeline";
-import { STILL } from "../data/chart-data";
+import { STILL } from "../data/event-media";
 import { chartOf } from "../frame/chart";
 import { groundOf } from "../frame/layout";
 import { rankX } from "../frame/shown";

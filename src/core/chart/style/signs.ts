@@ -1,5 +1,6 @@
 import type { Sign } from "../../timeline/looks";
-import { type ChartData, LINK, SOUND, VIDEO } from "../data/chart-data";
+import type { ChartData } from "../data/chart-data";
+import { LINK, SOUND, VIDEO } from "../data/event-media";
 import { INK, PAPER, RING, RING_ROOM, rectangle, SIGN_ROOM } from "./house-style";
 import type { Shape } from "../draw/scene";
 

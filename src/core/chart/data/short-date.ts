@@ -1,0 +1,48 @@
+import { MONTHS } from "../../time/date-problem";
+import { civilFrom } from "../../time/calendar";
+import { middleOf, startOf } from "../../time/when";
+import { isTimed, timeText, yearText } from "../../time/write-when";
+import { mannerOf } from "../../timeline/read-options";
+import type { Timeline, TimelineEvent } from "../../timeline/timeline";
+
+/** From the first to the last beginning, in years. */
+export function yearsCovered(events: readonly TimelineEvent[]): number {
+  let [first, last] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const e of events) {
+    const at = startOf(e.when);
+    if (!at) continue;
+    first = Math.min(first, at.day);
+    last = Math.max(last, at.day);
+  }
+  return (last - first) / 365.2425;
+}
+
+/** Charts shorter than that, in years, are told apart by the time of day, or by day and month. */
+export const WITHIN_DAYS = 2.5 / 365.2425;
+const WITHIN_A_YEAR = 1;
+/** What tells a date apart in this chart: the time in a night, the day in a year, the year in centuries, millions in deep time. */
+export function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
+  const r = e.when.readAs;
+  const manner = mannerOf(timeline);
+  if (r.kind === "span" && years < WITHIN_DAYS && r.start?.from && r.end?.from) {
+    const [a, b] = [r.start, r.end];
+    if (isTimed(a.precision) && isTimed(b.precision) && !a.about && !b.about)
+      return `${timeText(r.start.from, a.precision, manner)} – ${timeText(r.end.from, b.precision, manner)}`;
+  }
+  if (r.kind !== "moment" || !r.at.from) return full;
+  if (years < WITHIN_DAYS && isTimed(r.at.precision))
+    return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
+  if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {
+    const { month, day } = civilFrom("gregorian", r.at.from.day);
+    return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
+  }
+  if (!(years > 20)) return full;
+  const year = civilFrom("gregorian", middleOf(r.at).day).year;
+  const about = r.at.about ? "about " : "";
+  // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).
+  const unit = year <= -1e9 ? ([1e9, "Ga"] as const) : year <= -1e6 ? ([1e6, "Ma"] as const) : ([1e3, "ka"] as const);
+  if (year <= -10_000) return `${about}${Number((-year / unit[0]).toPrecision(3))} ${unit[1]}`;
+  const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
+  const ago = r.at.wording?.kind === "ago";
+  return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
+}
