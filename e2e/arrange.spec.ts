@@ -466,7 +466,7 @@ test("a label is made louder and quieter in the sheet; words under titles and wh
   await expect.poll(high).toBeGreaterThan(usual);
   await saved(page);
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "About" }).click();
+  await page.getByRole("button", { name: "About", exact: true }).click();
   const about = page.getByRole("complementary", { name: /About/ });
   await about.getByLabel("Words under titles").selectOption("none");
   await expect.poll(high).toBeLessThanOrEqual(usual);
@@ -500,15 +500,22 @@ test("a label is made louder and quieter in the sheet; words under titles and wh
   expect((await page.request.get((await shown.getAttribute("href"))!)).status()).toBe(200);
 });
 
-test("where a close-up leaves too little room its parts are gathered; its letter, keys and choosing one open it for oneself", async ({
+test("where a close-up leaves too little room for pictures its parts are gathered; its letter, keys and choosing one open it for oneself", async ({
   browser,
 }) => {
   const { page } = await started(browser);
-  await page.setViewportSize({ width: 1280, height: 700 });
   await partsOf(page, "The night", ["Bell rung", "East quay under water", "Two boats out"]);
   const open = closeUp(page, /^Close-up A of The night, 3 parts, open/);
   const closed = closeUp(page, /^Close-up A of The night, 3 parts, closed/);
+  await expect(open).toBeVisible();
+  await event(page, "Last ferry").click();
+  const buffer = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#1F5FA8" } })
+    .png()
+    .toBuffer();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.locator("input[type=file]").first().setInputFiles({ name: "x.png", mimeType: "image/png", buffer });
   await expect(closed).toBeVisible();
+  await page.keyboard.press("Escape");
   await expect(event(page, "Bell rung")).toHaveCount(0);
   await expect(event(page, "Last ferry")).toBeVisible();
   await closed.click();

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seededTimeline } from "@/core/testing/seeded-timeline";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import { descriptionFrom } from "@/core/text/description";
 import { changedSpots, sameDrawn, sameLayout, type StageSubject } from "./stage-hooks";
 
 const base = seededTimeline(100, 1);
@@ -77,5 +78,13 @@ describe("events that are drawn the same", () => {
     ["with a place by hand", altered({ spot: { along: 1, across: 60 } }), false],
     ["with one deleted", altered({ deleted: true }), false],
     ["with one more", new Map([...t.events, ["new", t.events.get(first!)!]]), false],
-  ])("%s", (_, events, wanted) => expect(sameDrawn(t.events, events)).toBe(wanted));
+  ])("%s", (_, events, wanted) => expect(sameDrawn(t.events, events, false)).toBe(wanted));
+
+  it("but other first words of a description are another drawing where those stand on it, and what follows them is not", () => {
+    const long = "The water rose nine feet in one night. ".repeat(8);
+    const said = (text: string) => altered({ description: descriptionFrom([text], 7) });
+    expect(sameDrawn(said(long), said(`In June ${long}`), true)).toBe(false);
+    expect(sameDrawn(said(long), said(`In June ${long}`), false)).toBe(true);
+    expect(sameDrawn(said(long), said(`${long} In June.`), true)).toBe(true);
+  });
 });

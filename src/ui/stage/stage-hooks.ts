@@ -1,5 +1,6 @@
 import type { PictureSize } from "@/core/chart/draw/scene";
-import type { ChartData } from "@/core/chart/data/chart-data";
+import { type ChartData, isWorded } from "@/core/chart/data/chart-data";
+import { firstWordsOf } from "@/core/text/first-words";
 import type { Pointed } from "@/core/chart/axis/look-at";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import type { Spot } from "@/core/timeline/fields";
@@ -60,7 +61,7 @@ const DRAWN = namesOf(TIMELINE, (f) => !f.undrawn);
 export function sameLayout(a: StageSubject, b: StageSubject): boolean {
   const [t, u] = [a.timeline, b.timeline];
   return (
-    sameDrawn(t.events, u.events) &&
+    sameDrawn(t.events, u.events, isWorded(u)) &&
     t.categories === u.categories &&
     t.items === u.items &&
     a.hidden === b.hidden &&
@@ -70,8 +71,11 @@ export function sameLayout(a: StageSubject, b: StageSubject): boolean {
   );
 }
 
-/** Whether events are drawn the same: words in descriptions are not drawn, so writing in one lays nothing out anew. */
-export function sameDrawn(before: Timeline["events"], after: Timeline["events"]): boolean {
+/**
+ * Whether events are drawn the same: of descriptions at most the first words are drawn (`worded`), so writing on in one lays
+ * nothing out anew.
+ */
+export function sameDrawn(before: Timeline["events"], after: Timeline["events"], worded: boolean): boolean {
   if (before === after) return true;
   if (before.size !== after.size) return false;
   const old = before.values();
@@ -79,6 +83,8 @@ export function sameDrawn(before: Timeline["events"], after: Timeline["events"])
     const o = old.next().value!;
     if (o === e) continue;
     for (const k of Object.keys(e) as (keyof TimelineEvent)[]) if (k !== "description" && o[k] !== e[k]) return false;
+    if (worded && o.description !== e.description && firstWordsOf(o.description) !== firstWordsOf(e.description))
+      return false;
   }
   return true;
 }

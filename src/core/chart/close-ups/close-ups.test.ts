@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { typedTimeline } from "../../testing/seeded-timeline";
-import { emptyCategory, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import { emptyCategory, emptyItem, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { chartData, shownEvents } from "../data/chart-data";
 import { type Chart, chartOf } from "../frame/chart";
 import { drawChart, drawView } from "../draw/draw-chart";
@@ -305,11 +305,13 @@ describe("project use", () => {
   });
 });
 
-describe("where a close-up would leave too little room", () => {
+describe("where a close-up would leave too little room for pictures", () => {
   const SMALL = { width: 1_200, height: 420 };
-  const t = withParts([...CENTURIES, ...NIGHT]);
+  const seen = { ...emptyItem("p"), of: "e000", list: "media" as const, kind: "picture" as const, media: "m" };
+  const pictured = (of: Timeline): Timeline => ({ ...of, items: new Map([["p", seen]]) });
+  const t = pictured(withParts([...CENTURIES, ...NIGHT]));
   const gathered = (of: Timeline, frame = SMALL, seen: string | null = null) =>
-    chartOf(of, frame, { gather: { seen } });
+    chartOf(pictured(of), frame, { gather: { seen } });
 
   it("its parts are gathered in it, which says how many there are; its letter opens it", () => {
     const c = gathered(t);
@@ -333,6 +335,7 @@ describe("where a close-up would leave too little room", () => {
     ]);
     expect(titles(gathered(t, { width: 1_200, height: 800 }))).toEqual(["Night"]);
     expect(titles(chartOf(t, SMALL))).toEqual(["Night"]);
+    expect(titles(chartOf({ ...t, items: new Map() }, SMALL, { gather: { seen: null } }))).toEqual(["Night"]);
     expect(titles(chartOf(t, SMALL, { upright: true, gather: { seen: null } }))).toEqual(["Night"]);
   });
 

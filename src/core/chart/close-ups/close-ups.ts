@@ -50,7 +50,7 @@ export interface Opening {
   frame: Frame;
   upright: boolean;
   mode: CloseUpMode;
-  /** Where close-ups that would open by themselves leave too little for the chart, their parts are gathered; null: never. */
+  /** Where close-ups that would open by themselves leave too little for the chart's pictures, their parts are gathered; null: never. */
   gather: Gathering | null;
   /** The columns of some of the events, as for a chart of their own. */
   columns: (index: number[]) => ChartData;
@@ -65,9 +65,8 @@ const SIDE = 8;
 const GAP = 10;
 const ROW_GAP = 16;
 const LEAST_WIDTH = 300;
-/** What is left at least for a chart with pictures, and for one without, beside a close-up that opens by itself, px. */
+/** What is left at least for a chart with pictures beside a close-up that opens by itself, px; without any it is as it comes. */
 const LEAST_LEFT = 430;
-const LEAST_LEFT_PLAIN = 300;
 /** The share of the frame's height a row of close-ups may take for its ridge, and the bounds of it, px. */
 const SHARE = 0.44;
 const LEAST_HEIGHT = 150;
@@ -150,8 +149,8 @@ export function openUp(data: ChartData, o: Opening): Opened {
   const open = openOnes(data, o);
   if (open.size === 0) return none;
   const wide = openAll(data, o, open);
-  const least = data.pictures.some(Boolean) ? LEAST_LEFT : LEAST_LEFT_PLAIN;
-  if (!o.gather || o.upright || o.mode !== "auto" || o.frame.height - wide.top >= least) return wide;
+  if (!o.gather || o.upright || o.mode !== "auto") return wide;
+  if (o.frame.height - wide.top >= LEAST_LEFT || !data.pictures.some(Boolean)) return wide;
   const gathered = gather(data, open, o.gather.seen);
   if (gathered.size === 0) return wide;
   const hidden = new Set([...gathered.values()].flat());

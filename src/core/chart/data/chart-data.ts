@@ -122,7 +122,7 @@ export function* chartDataSlowly(
   const media = mediaOf(timeline);
   const wholes = wholesOf(timeline.events);
   const free = freeLooks(timeline, wholes);
-  const worded = timeline.labelWords === "room" && hasAtMost(timeline, MOST_WORDED);
+  const worded = isWorded(timeline);
   const focus = new Map<number, Focus>();
   const ownLook = new Map<string, number>();
   const data: ChartData = {
@@ -194,10 +194,11 @@ function sayUndated(data: ChartData): void {
       data.dates[i] = data.shortDates[i] = WORDS.noDateYet;
 }
 
-function hasAtMost({ events }: Timeline, most: number): boolean {
+/** Whether first words of descriptions may stand on its chart. */
+export function isWorded({ labelWords, events }: Pick<Timeline, "labelWords" | "events">): boolean {
   let n = 0;
-  for (const e of events.values()) if (!e.deleted && ++n > most) return false;
-  return true;
+  for (const e of events.values()) if (!e.deleted && ++n > MOST_WORDED) return false;
+  return labelWords === "room";
 }
 
 /** Finds which events have the first and the last date. */
