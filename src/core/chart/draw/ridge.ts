@@ -249,7 +249,7 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
   // Where they share their height, words stand behind the gable.
   const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
   for (const [k, l] of ridge.row.larger.entries()) {
-    if (laid.layout.strip && laid.layout.roofRows > 0) break;
+    if ((laid.layout.strip || laid.layout.taken) && laid.layout.roofRows > 0) break;
     const width = textWidth(l.text, "text600", 12);
     if (g.upright && width > beside) continue;
     const x = Math.max(l.x, clearOfGable);

@@ -23,7 +23,15 @@ import { noPlaces, type Places } from "../labels/places";
 import type { Ranks } from "../labels/ranks";
 import { arrangeRoofs } from "../roofs/arrange-roofs";
 import type { RoofTitles } from "../roofs/roof-titles";
-import { largerRoofs, lowRoofs, measuresFor, ROOF_SHARE, type RoofMeasures } from "../roofs/roof-measures";
+import {
+  largerRoofs,
+  lowRoofs,
+  measuresFor,
+  ROOF_SHARE,
+  type RoofMeasures,
+  TITLED_LOW,
+  TITLED_LOW_ROWS,
+} from "../roofs/roof-measures";
 import { fitScale, type Ground } from "../axis/view";
 
 export interface Frame {
@@ -108,7 +116,7 @@ export interface LayoutOptions {
   lean?: boolean;
   /** A close-up, beside the chart it belongs to. */
   closeUp?: boolean;
-  /** What hangs open below the ridge takes this stretch of it: labels stand beside that, and roofs are low, without words. */
+  /** What hangs open below the ridge takes this stretch of it: labels stand beside that, and roofs are low. */
   taken?: Stretch | undefined;
 }
 
@@ -154,7 +162,10 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const place = { fit, pad, size, gables: !upright && !strip && !options.lane, type: TITLE_SIZE };
   const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
   const spanned = options.bare ? pickData(data, []) : data;
-  const usual = arrangeRoofs(spanned, axis, p, place, small && !strip && !taken ? most : null);
+  const low =
+    taken && small ? arrangeRoofs(spanned, axis, p, { ...place, type: TITLED_LOW.type }, TITLED_LOW_ROWS) : null;
+  const titledLow = low !== null && low.depth <= TITLED_LOW_ROWS;
+  const usual = titledLow ? low : arrangeRoofs(spanned, axis, p, place, small && !strip && !taken ? most : null);
   const plainly = strip || upright || taken || options.lane || options.closeUp || options.lean;
   const larger =
     small && !plainly && usual.depth > 0
@@ -163,7 +174,9 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
         )
       : null;
   const { row: roofRow, depth, titles } = larger?.arranged ?? usual;
-  const roofs = larger?.roofs ?? (taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame));
+  const roofs =
+    larger?.roofs ??
+    (titledLow ? TITLED_LOW : taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame));
   if (strip || upright || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
   const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));

@@ -49,6 +49,8 @@ export interface ShownCount {
 /** An added label of a view at rest, kept while the view moves on. */
 export interface Extra extends Pick<Place, "row" | "side"> {
   rank: number;
+  /** A span's whose middle is out of view: it stands at the middle of what is seen of it. */
+  inView?: true;
 }
 
 /** u of an event's point in px. */
@@ -85,9 +87,9 @@ export function labelAt(
   side: number,
   shift: number,
   from: number,
+  apex = rankX(laid, g, v, rank),
 ): ShownLabel {
   const { layout } = laid;
-  const apex = rankX(laid, g, v, rank);
   return {
     i: layout.byApex[rank]!,
     rank,

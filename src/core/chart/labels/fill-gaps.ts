@@ -1,11 +1,16 @@
+import { INNER_END, INNER_START, SPAN_KIND } from "../data/chart-data";
 import { CLEARANCE, labelStart, sidesOf } from "./whole-search";
-import { type Extra, firstRank, labelAt, rankX, type ShownLabel } from "../frame/shown";
+import { type Extra, firstRank, labelAt, pointX, rankX, type ShownLabel } from "../frame/shown";
 import type { Laid } from "../frame/layout";
 import { type Standing, apartFrom } from "./place-rest";
 import type { Ground, View } from "../axis/view";
 
 /** Of the labels that have no place at this scale, so many are tried: the most important in view. */
 const MOST_TRIED = 500;
+/** Of more spans none is looked for whose middle is out of view. */
+const MOST_SPANS = 400;
+/** So much of a span must be seen for a label at its middle, px. */
+const LEAST_SEEN = 24;
 
 /**
  * What is added to the placed labels of a view: at rest ("at rest") whatever still finds room, the important first, all
@@ -26,22 +31,34 @@ export function fillGaps(
   const labels: ShownLabel[] = [];
   const kept: Extra[] = [];
   const there = new Set(placed.map((l) => l.rank));
-  const take = (rank: number, row: number, side: number): boolean => {
+  const take = (rank: number, row: number, side: number, inView?: true): boolean => {
     const w = layout.to[rank]! - layout.from[rank]!;
-    const label = labelAt(laid, g, v, rank, row, side, 0, labelStart(side, w, layout.upright));
+    const apex = inView ? middleInView(laid, g, v, rank) : rankX(laid, g, v, rank);
+    if (apex === null) return false;
+    const label = labelAt(laid, g, v, rank, row, side, 0, labelStart(side, w, layout.upright), apex);
     if (extras === "at rest" && (label.x < 4 || label.x + label.w > g.size - 4)) return false;
     if (layout.taken && label.x < layout.taken.to + CLEARANCE && layout.taken.from < label.x + w + CLEARANCE)
       return false;
     if (!board.free(label, row)) return false;
     board.put(label, row);
     labels.push(label);
-    kept.push({ rank, row, side });
+    kept.push(inView ? { rank, row, side, inView } : { rank, row, side });
     return true;
   };
   if (extras !== "at rest") {
-    for (const e of extras) if (!there.has(e.rank)) take(e.rank, e.row, e.side);
+    for (const e of extras) if (!there.has(e.rank)) take(e.rank, e.row, e.side, e.inView);
     return { labels, extras: kept };
   }
+  // Where the ridge runs down, a span whose middle is out of view has its label at what is seen of it.
+  if (layout.upright && layout.spans.length <= MOST_SPANS)
+    for (const [rank, i] of layout.byApex.entries()) {
+      if (laid.data.kind[i] !== SPAN_KIND || there.has(rank)) continue;
+      for (let row = 0; row < layout.rows; row++)
+        if (take(rank, row, 1, true)) {
+          there.add(rank);
+          break;
+        }
+    }
   if (!layout.counted || layout.rows === 0) return { labels, extras: kept };
   const from = firstRank(laid, g, v, 0);
   const to = firstRank(laid, g, v, g.size + 1e-9);
@@ -53,6 +70,14 @@ export function fillGaps(
     board.tryAll(rank, rankX(laid, g, v, rank), take);
   }
   return { labels, extras: kept };
+}
+
+/** The middle of what is seen of a span, px along the ridge; null where too little of it is. */
+function middleInView(laid: Laid, g: Ground, v: View, rank: number): number | null {
+  const i = laid.layout.byApex[rank]!;
+  const from = Math.max(0, pointX(laid, g, v, i, INNER_START));
+  const to = Math.min(g.size, pointX(laid, g, v, i, INNER_END));
+  return to - from < LEAST_SEEN ? null : (from + to) / 2;
 }
 
 function rowOf({ layout }: Laid, l: ShownLabel): number {

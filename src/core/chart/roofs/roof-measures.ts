@@ -51,7 +51,11 @@ export function largerRoofs(
   return null;
 }
 
-/** Over something that hangs open. */
+/** Roofs over something that hangs open that are just high enough for their titles, and how many rows of them there may be. */
+export const TITLED_LOW = { roof: 17, gap: 3, top: STRIP.top, type: 12 } as const;
+export const TITLED_LOW_ROWS = Math.floor(ROOFS_OVER_OPEN / (TITLED_LOW.roof + TITLED_LOW.gap));
+
+/** Over something that hangs open, where rows are too many for titles. */
 export function lowRoofs(depth: number): RoofMeasures {
   const each = ROOFS_OVER_OPEN / Math.max(1, depth);
   const { roof, gap, top } = STRIP;
