@@ -1,13 +1,13 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
-import { chartOf } from "../src/core/chart/frame/chart";
+import { type Chart, chartOf } from "../src/core/chart/frame/chart";
 import { drawView } from "../src/core/chart/draw/draw-chart";
-import { groundOf } from "../src/core/chart/frame/layout";
+import { groundOf, uprightLength } from "../src/core/chart/frame/layout";
 import type { Scene, Shape } from "../src/core/chart/draw/scene";
 import { toSvg } from "../src/core/chart/draw/to-svg";
 import { wholeView, zoomed } from "../src/core/chart/axis/view";
-import { KINDS, seededTimeline } from "../src/core/testing/seeded-timeline";
+import { KINDS, seededTimeline, studentTimeline } from "../src/core/testing/seeded-timeline";
 import { textWidth } from "../src/core/text/measure";
 
 const PER_PAGE = 10;
@@ -15,17 +15,20 @@ const TIMELINES = 200;
 const PAPER = "#FFFFFF";
 
 /** The labels below the ridge: a ground and the words and pictures that follow it. */
-function labelsOf(scene: Scene): { rest: Shape[]; labels: Shape[][] } {
+function labelsOf(scene: Scene, upright = false): { rest: Shape[]; labels: Shape[][] } {
+  // Where the ridge runs down, labels stand to its right.
+  const at = (s: Shape) => (s.kind === "area" || s.kind === "line" ? s.points[upright ? 0 : 1]! : upright ? s.x : s.y);
+  const [ridge, bobs] = upright ? [36, 46] : [20, 30];
   const rest: Shape[] = [];
   const labels: Shape[][] = [];
   for (const s of scene.shapes) {
-    const below = s.kind === "area" ? s.points[1]! > scene.ridgeY + 20 : s.kind !== "line" && s.y > scene.ridgeY + 20;
+    const below = s.kind !== "line" && at(s) > scene.ridgeY + ridge;
     if (!below) {
       rest.push(s);
       continue;
     }
     // Bobs hang at the ridge itself; they are no labels.
-    if (s.kind === "area" && s.points[1]! < scene.ridgeY + 30) continue;
+    if (s.kind === "area" && at(s) < scene.ridgeY + bobs) continue;
     const isGround = s.kind === "area" && s.points.length === 8 && (s.fill === PAPER || s.stroke !== undefined);
     if (isGround || labels.length === 0) labels.push([s]);
     else labels.at(-1)!.push(s);
@@ -43,21 +46,46 @@ interface Case {
   boxes: { text: string; x: number; y: number; w: number; h: number }[];
 }
 
+const FRAMES = [
+  [1_280, 800],
+  [1_280, 420],
+  [390, 844],
+] as const;
+const STUDENTS = 14;
+
+/** What students hand in, with pictures and first words, in the three frames a chart is looked at in most. */
+function studentCase(n: number): Case {
+  const [width, height] = FRAMES[n % FRAMES.length]!;
+  const seed = 1 + Math.floor(n / FRAMES.length);
+  const t = studentTimeline(6 + (seed % 15), seed);
+  const words = "The water rose nine feet in one night, and the bell was found in June in a field of beans.";
+  const firstWords = new Map([...t.events.keys()].map((id) => [id, words]));
+  const upright = width < 560;
+  const frame = { width, height: upright ? Math.max(height, uprightLength(t.events.size)) : height };
+  return cased(`student ${seed} ${width} x ${height}`, chartOf({ ...t, firstWords }, frame, { upright }));
+}
+
 function caseOf(n: number): Case {
+  if (n >= TIMELINES) return studentCase(n - TIMELINES);
   const count = [15, 40, 60, 150, 600][n % 5]!;
   const kind = KINDS[Math.floor(n / 5) % KINDS.length]!;
   const scale = (["balanced", "true", "even"] as const)[n % 3]!;
   const width = [1_280, 900, 390, 320][n % 4]!;
   const timeline = { ...seededTimeline(count, n, kind, scale), gridlines: n % 2 === 0 };
   const chart = chartOf(timeline, { width, height: 480 });
+  return cased(`${n}: ${count} ${kind} ${scale} ${width}`, chart, n % 3 === 2 ? width * 0.6 : null);
+}
+
+/** A chart of the whole, or zoomed in at a place. */
+function cased(name: string, chart: Chart, zoomedAt: number | null = null): Case {
   const g = groundOf(chart.laid.axis, chart.laid.layout);
-  const view = n % 3 === 2 ? zoomed(g, wholeView(g), width * 0.6, 5) : wholeView(g);
+  const view = zoomedAt === null ? wholeView(g) : zoomed(g, wholeView(g), zoomedAt, 5);
   const { scene } = drawView(chart, view, "at rest", null);
-  const { rest, labels } = labelsOf(scene);
+  const { rest, labels } = labelsOf(scene, chart.laid.layout.upright);
   const svg = (shapes: Shape[]) => toSvg({ ...scene, shapes }, { pictureUrl: () => null, paper: PAPER, style: "FONT" });
   // What the words look like with nothing but their own grounds: in two orders, so that one label over another shows.
   return {
-    name: `${n}: ${count} ${kind} ${scale} ${width}`,
+    name,
     full: svg(scene.shapes.filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
     forwards: svg([...rest, ...labels.flat()].filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
     backwards: svg([...rest, ...labels.reverse().flat()].filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
@@ -72,7 +100,9 @@ function caseOf(n: number): Case {
   };
 }
 
-test(`no word is struck through or covered in ${TIMELINES} seeded timelines`, async ({ page }) => {
+test(`no word is struck through or covered in ${TIMELINES} seeded timelines, nor in what students hand in`, async ({
+  page,
+}) => {
   test.setTimeout(900_000);
   const font = readFileSync(
     join(import.meta.dirname, "..", "public", "fonts", "atkinson-hyperlegible-next-latin-wght-normal.woff2"),
@@ -83,7 +113,7 @@ test(`no word is struck through or covered in ${TIMELINES} seeded timelines`, as
   }, font);
   let words = 0;
   const bad: string[] = [];
-  for (let first = 0; first < TIMELINES; first += PER_PAGE) {
+  for (let first = 0; first < TIMELINES + STUDENTS * FRAMES.length; first += PER_PAGE) {
     const cases = Array.from({ length: PER_PAGE }, (_, k) => caseOf(first + k));
     words += cases.reduce((n, c) => n + c.boxes.length, 0);
     bad.push(

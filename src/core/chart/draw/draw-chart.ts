@@ -13,7 +13,7 @@ import { type Frame, groundOf, type Laid } from "../frame/layout";
 import { drawBands, drawRidge, drawRidgeWords, ridgeOf } from "./ridge";
 import { moveShapes, type Scene, type Shape } from "./scene";
 import { type Extra, rankX, type ShownLabel } from "../frame/shown";
-import { UNDATED_KIND } from "../data/chart-data";
+import { SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import { targetsOf } from "./targets";
 import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
 import type { Words } from "../data/words";
@@ -139,6 +139,8 @@ function drawOnRidge(
     drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
     under(ground);
   }
+  // A line from a roof to a label across the ridge runs behind that, and through none of its words.
+  if (layout.upright) drawLines(shapes, part, selected, (l) => laid.data.kind[l.i] === SPAN_KIND);
   drawRidge(shapes, laid, ground, view, ridge);
   drawPlumbs(shapes, part, selected, lines.behind);
   if (layout.upright) turn(shapes, from);
@@ -197,8 +199,8 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const lines = content.labels.filter(over);
   for (const l of lines) drawLine(shapes, laid, l, isSelected(l.i));
   for (const r of content.roofs) drawTitle(shapes, data, r, ground || lines.length > 0, laid.layout.roofs.type);
-  const under = lines.length > 0 ? content.labels.filter((l) => !over(l)) : content.labels;
-  marked(shapes, part, under, (l) => drawLine(shapes, laid, l, isSelected(l.i)));
+  const across = (l: ShownLabel) => laid.layout.upright && data.kind[l.i] === SPAN_KIND;
+  drawLines(shapes, part, selected, (l) => !over(l) && !across(l));
   drawUndated(shapes, part);
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
   const bobs = shownBobs(laid, content.ground, content.view);
@@ -224,6 +226,14 @@ function drawUndated(shapes: Shape[], { laid, content: { ground, view } }: Part)
     if (b > a) shapes.push({ kind: "line", points: [a, y, b, y], stroke: QUIET, width: 1, dash: [3, 3] });
     from = to;
   }
+}
+
+/** The plumb lines of some of the labels. */
+function drawLines(shapes: Shape[], part: Part, selected: string | null, which: (l: ShownLabel) => boolean): void {
+  const { laid, content } = part;
+  marked(shapes, part, content.labels.filter(which), (l) =>
+    drawLine(shapes, laid, l, selected !== null && laid.data.ids[l.i] === selected),
+  );
 }
 
 function drawLabels(shapes: Shape[], part: Part, selected: string | null): void {
