@@ -3,7 +3,6 @@
  * public/reader/chart.js.
  */
 import { WORDS } from "@/core/words/en/reader";
-import { drawChart } from "@/core/chart/draw/draw-chart";
 import type { PictureSize } from "@/core/chart/draw/scene";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
@@ -23,6 +22,9 @@ function heightFor(box: HTMLElement): number {
   const above = box.getBoundingClientRect().top + window.scrollY;
   return Math.min(MOST, Math.max(LEAST, window.innerHeight - above - BUTTONS));
 }
+
+/** What stands under the drawing in its box, px. */
+const STRIP = 30;
 
 /** While an event hangs open the chart is as high as the window, but no lower than this, px. */
 const LEAST_OPEN = 480;
@@ -70,20 +72,28 @@ function start(pictures: Pictures): void {
       box.style.height = `${Math.max(LEAST_OPEN, window.innerHeight - above)}px`;
       return;
     }
-    const width = Math.max(280, still.clientWidth || section.clientWidth);
-    const upright = width <= 560;
-    const frame = { width, height: upright ? uprightLength(timeline.events.size) : heightFor(box) };
-    const needed = drawChart(timeline, frame, { fit: true, upright, gather: { seen: null } }).height;
-    box.style.height = `${Math.round(needed) + 30}px`;
+    const upright = Math.max(280, box.clientWidth || section.clientWidth) <= 560;
+    const height = upright
+      ? uprightLength(timeline.events.size)
+      : heightFor(section.classList.contains("live") ? box : still);
+    box.style.height = `${height + STRIP}px`;
   };
-  section.classList.add("live");
+  /** The still drawing stands until this one is laid out; one that needs more height gets it. */
+  const drawn = (height: number) => {
+    if (!section.classList.contains("live")) {
+      section.classList.add("live");
+      box.after(bar);
+    }
+    const room = box.clientHeight - STRIP;
+    if (!open && height > room + 1) box.style.height = `${Math.round(height) + STRIP}px`;
+  };
   still.before(box);
-  box.after(bar);
   size();
   const stage = new ChartStage(
     box,
     {
       pictureUrl,
+      drawn,
       select: (id, opens) => {
         if (!open) stage.select(id);
         if (id && opens) location.hash = `e-${id}`;

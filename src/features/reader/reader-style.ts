@@ -46,7 +46,7 @@ a{color:#0B6E69}
 .chart svg,.strip svg,.whole svg{display:block;margin:0 auto;max-width:100%;height:auto}
 .hit{cursor:pointer}.chart a:hover .hit,.chart a:focus .hit{fill:rgba(242,182,50,.18)}
 .chart-live{position:relative;margin:0 auto;max-width:1240px;overflow:hidden}
-.live .chart{display:none}
+.live .chart{display:none}#chart:not(.live){position:relative}#chart:not(.live)>.chart-live{position:absolute;inset:0 0 auto;visibility:hidden}
 .key button{display:flex;align-items:center;gap:7px;font:inherit;color:inherit;background:none;border:0;border-radius:6px;padding:4px 7px;margin:-4px -7px;cursor:pointer}
 .key button:hover{background:#E3EFEC}.key button[aria-pressed=false]{color:#4A6572;text-decoration:line-through}.key button[aria-pressed=false] svg{opacity:.3}
 .zoom{display:flex;flex-wrap:wrap;gap:8px;align-items:center;justify-content:center;padding:10px 16px 26px}

@@ -564,6 +564,7 @@ export class ChartStage {
   }
 
   private fitSheet({ width, height }: Scene): void {
+    this.hooks.drawn?.(height);
     const [w, h] = [`${width}px`, `${height}px`];
     for (const e of [this.sheet, this.canvas]) {
       if (e.style.width !== w) e.style.width = w;

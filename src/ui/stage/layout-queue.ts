@@ -2,26 +2,18 @@ import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/frame
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/data/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
 import { layoutLanes } from "@/core/chart/frame/lanes";
-import { type Frame, layoutChart, type Stretch, uprightLength } from "@/core/chart/frame/layout";
+import { layoutChart, uprightLength } from "@/core/chart/frame/layout";
+import { type ChartAnswer, type ChartTask, chartFrom, layOutWhole, lightened } from "@/core/chart/frame/whole-chart";
 import type { Instant } from "@/core/time/instant";
-import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { TimelineEvent } from "@/core/timeline/timeline";
 
-/** Up to so many events the chart is laid out at once, where it is; more go to the worker. */
-const AT_ONCE = 400;
+/** Up to so many events all of a chart is laid out by the worker; of more the main ridge. */
+const FEW = 400;
 /** Columns of a large chart are filled for so long at a time, ms. */
 const SLICE_MS = 8;
 
-export interface Wanted {
-  timeline: Timeline;
-  hidden: ReadonlySet<string>;
-  room: Frame;
-  upright: boolean;
-  rows: ReadonlySet<number> | null;
+export interface Wanted extends ChartTask {
   today: Instant;
-  /** An event that must be drawn, even where its close-up has little room; null: none. */
-  seen: string | null;
-  /** What hangs open takes this stretch of the ridge. */
-  taken?: Stretch | undefined;
 }
 
 export type Done = (chart: Chart, events: readonly TimelineEvent[]) => void;
@@ -53,15 +45,12 @@ export class LayoutQueue {
   run(w: Wanted): void {
     const task = ++this.task;
     this.busy = true;
-    const { timeline } = w;
-    const events = shownEvents(timeline, w.hidden);
-    const work = chartDataSlowly(timeline, events);
-    if (events.length <= AT_ONCE) {
-      let step = work.next();
-      while (!step.done) step = work.next();
-      this.deliver(w, events, step.value);
+    const events = shownEvents(w.timeline, w.hidden);
+    if (events.length <= FEW) {
+      this.ask(task, () => ({ chart: lightened(w) }), { w, few: true });
       return;
     }
+    const work = chartDataSlowly(w.timeline, events);
     const go = () => {
       if (task !== this.task) return;
       const begun = performance.now();
@@ -70,8 +59,7 @@ export class LayoutQueue {
         if (step.done) {
           // Rows are laid out where they are: each is a chart of its own, and small.
           if (w.rows && !w.upright) this.deliver(w, events, step.value);
-          else if (this.alone) this.deliver(w, events, step.value);
-          else this.send(task, w, events, step.value);
+          else this.askForRidge(task, w, events, step.value);
           return;
         }
         if (performance.now() - begun > SLICE_MS) break;
@@ -79,6 +67,14 @@ export class LayoutQueue {
       setTimeout(go);
     };
     go();
+  }
+
+  /** Of a large chart the worker lays out the main ridge. */
+  private askForRidge(task: number, w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
+    const p = this.prepared(w, events, data);
+    const options = { upright: w.upright, taken: w.taken };
+    const ask = () => ({ task: taskOf(w.timeline, p.mainData, p.mainFrame, options) });
+    this.ask(task, ask, { w, few: false, events, data, p });
   }
 
   private prepared(w: Wanted, events: readonly TimelineEvent[], data: ChartData): Prepared {
@@ -102,16 +98,21 @@ export class LayoutQueue {
     }
   }
 
-  private send(task: number, w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
-    const prepared = this.prepared(w, events, data);
-    const { mainData, mainFrame } = prepared;
+  private ask(task: number, asked: () => object, about: About): void {
+    const { w } = about;
     /** Laid out where it is, from now on: slower, but there. */
     const alone = () => {
       this.alone = true;
       this.worker?.terminate();
       this.worker = null;
-      if (task === this.task && this.busy) this.deliver(w, events, data);
+      if (task !== this.task || !this.busy) return;
+      if (!about.few) this.deliver(w, about.events, about.data);
+      else this.takeWhole(w, layOutWhole(w));
     };
+    if (this.alone) {
+      alone();
+      return;
+    }
     try {
       this.worker ??= this.makeWorker();
     } catch {
@@ -120,15 +121,29 @@ export class LayoutQueue {
     }
     this.worker.onerror = alone;
     this.worker.onmessageerror = alone;
-    this.worker.onmessage = (m: MessageEvent<{ number: number; answer: LayoutAnswer }>) => {
+    this.worker.onmessage = (m: MessageEvent<{ number: number; answer: unknown }>) => {
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
       const begun = performance.now();
       this.busy = false;
-      this.done(assemble(prepared, laidFrom(m.data.answer, mainData), w.today), prepared.events);
+      if (about.few) this.takeWhole(w, m.data.answer as ChartAnswer);
+      else {
+        const { p } = about;
+        this.done(assemble(p, laidFrom(m.data.answer as LayoutAnswer, p.mainData), w.today), p.events);
+      }
       this.answerTimes.push(performance.now() - begun);
     };
-    const options = { upright: w.upright, taken: w.taken };
-    this.worker.postMessage({ number: task, task: taskOf(w.timeline, mainData, mainFrame, options) });
+    this.worker.postMessage({ number: task, ...asked() });
+  }
+
+  private takeWhole(w: Wanted, answer: ChartAnswer): void {
+    this.busy = false;
+    const { chart, events } = chartFrom(w, answer, w.today);
+    this.done(chart, events);
   }
 }
+
+/** What an answer is about. */
+type About =
+  | { w: Wanted; few: true }
+  | { w: Wanted; few: false; events: readonly TimelineEvent[]; data: ChartData; p: Prepared };

@@ -16,6 +16,9 @@ export interface Flag {
   name: string;
 }
 
+/** So long the focus waits for an event that is being laid out, ms. */
+const FOCUS_MS = 2_000;
+
 const keyOf = (t: Target) => `${t.kind}-${t.ids[0]}`;
 
 /**
@@ -30,6 +33,8 @@ export class Overlay {
   private flag: HTMLDivElement;
   private line: HTMLDivElement;
   private lineText: HTMLSpanElement;
+  /** Where the focus is to go. */
+  private wanted: { id: string; arrived: () => void; until: number } | null = null;
 
   constructor(sheet: HTMLElement, hooks: OverlayHooks) {
     this.hooks = hooks;
@@ -125,6 +130,7 @@ export class Overlay {
       this.flag.style.left = `${Math.min(flag.x, Math.max(0, width - 230)).toFixed(1)}px`;
       this.flag.style.top = `${flag.y.toFixed(1)}px`;
     }
+    this.focusWanted();
   }
 
   /** In the document the elements stand in time order, as they are read. Only what is out of order is moved. */
@@ -136,15 +142,20 @@ export class Overlay {
     }
   }
 
+  /** The focus goes to an event, as soon as it is there: what is being laid out may take a while. */
   focus(id: string, arrived: () => void): void {
-    requestAnimationFrame(() =>
-      requestAnimationFrame(() => {
-        const button = this.buttons.get(`event-${id}`);
-        button?.focus({ preventScroll: true });
-        button?.scrollIntoView({ block: "nearest", inline: "nearest" });
-        arrived();
-      }),
-    );
+    this.wanted = { id, arrived, until: performance.now() + FOCUS_MS };
+    requestAnimationFrame(() => requestAnimationFrame(() => this.focusWanted()));
+  }
+
+  private focusWanted(): void {
+    const { wanted } = this;
+    const button = wanted && this.buttons.get(`event-${wanted.id}`);
+    if (!wanted || (!button && performance.now() < wanted.until)) return;
+    this.wanted = null;
+    button?.focus({ preventScroll: true });
+    button?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    wanted.arrived();
   }
 
   /** What lies at a place; of several the smallest. */

@@ -11,6 +11,8 @@ import { namesOf, TIMELINE } from "@/core/timeline/fields";
 export interface StageHooks {
   /** The address of a picture in a size; null: there is none. */
   pictureUrl: (item: string, size: PictureSize) => string | null;
+  /** It has been laid out, and the drawing is so high, px; told before it is painted. */
+  drawn?: (height: number) => void;
   select: (id: string | null, open: boolean) => void;
   /** What a card says of an event while a pointer rests on it; left out: there are no cards. */
   card?: (id: string) => CardContent | null;

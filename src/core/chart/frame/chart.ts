@@ -65,15 +65,34 @@ export interface Prepared {
   mainFrame: Frame;
 }
 
+/** The columns of the parts of a close-up. */
+export function closeUpColumns(timeline: Timeline, events: readonly TimelineEvent[], data: ChartData) {
+  return (index: number[]): ChartData => {
+    const own = chartData(
+      timeline,
+      index.map((i) => events[i]!),
+    );
+    // Within a night the times tell; its roof says the day.
+    const dates = own.withinDays ? own.shortDates : own.dates;
+    return { ...own, dates, letters: index.map((i) => data.letters[i]!) };
+  };
+}
+
+interface OpenOptions {
+  upright: boolean;
+  closeUps: CloseUpMode;
+  gather?: ChartOptions["gather"];
+}
+
 /** Opens the close-ups of a chart. */
-export function prepare(
+export function openOf(
   timeline: Timeline,
   events: readonly TimelineEvent[],
   data: ChartData,
   frame: Frame,
-  options: { upright: boolean; closeUps: CloseUpMode; gather?: ChartOptions["gather"] },
-): Prepared {
-  const opened = openUp(data, {
+  options: OpenOptions,
+): Opened {
+  return openUp(data, {
     scale: timeline.scale,
     period: timeline.period,
     whenOf: (i) => events[i]!.when,
@@ -81,19 +100,22 @@ export function prepare(
     upright: options.upright,
     mode: options.closeUps,
     gather: options.gather ? { seen: data.ids.indexOf(options.gather.seen ?? "") } : null,
-    columns: (index) => {
-      const own = chartData(
-        timeline,
-        index.map((i) => events[i]!),
-      );
-      // Within a night the times tell; its roof says the day.
-      const dates = own.withinDays ? own.shortDates : own.dates;
-      return { ...own, dates, letters: index.map((i) => data.letters[i]!) };
-    },
+    columns: closeUpColumns(timeline, events, data),
   });
+}
+
+/** What is left for the main ridge. */
+export function prepared(
+  timeline: Timeline,
+  events: readonly TimelineEvent[],
+  data: ChartData,
+  frame: Frame,
+  upright: boolean,
+  opened: Opened,
+): Prepared {
   const { main } = opened;
   if (!main) return { timeline, events, data, opened, mainEvents: events, mainData: data, mainFrame: frame };
-  const least = options.upright ? uprightLength(main.length) : LEAST_MAIN;
+  const least = upright ? uprightLength(main.length) : LEAST_MAIN;
   return {
     timeline,
     events,
@@ -103,6 +125,17 @@ export function prepare(
     mainData: sayGathered(pickChart(data, events, main), main, opened.gathered),
     mainFrame: { width: frame.width, height: Math.max(least, frame.height - opened.top) },
   };
+}
+
+/** Opens the close-ups of a chart, and says what is left for the main ridge. */
+export function prepare(
+  timeline: Timeline,
+  events: readonly TimelineEvent[],
+  data: ChartData,
+  frame: Frame,
+  options: OpenOptions,
+): Prepared {
+  return prepared(timeline, events, data, frame, options.upright, openOf(timeline, events, data, frame, options));
 }
 
 /** Titles of what holds gathered parts say how many there are. */

@@ -66,16 +66,20 @@ export function answerTo(task: LayoutTask): LayoutAnswer {
     sign: list(task.data.sign) as Sign[],
     letters: list(task.data.letters),
   };
-  const { axis, p, layout } = layoutChart(task.settings, data, task.frame, task.options);
+  return answerOf(layoutChart(task.settings, data, task.frame, task.options));
+}
+
+/** A layout as it is handed back. */
+export function answerOf({ axis, p, layout }: Laid): LayoutAnswer {
   return { axis: axisNumbers(axis), p, layout };
 }
 
 /** The buffers of an answer, to be handed on instead of copied. */
-export function buffersOf(answer: LayoutAnswer): ArrayBuffer[] {
+export function buffersOf(answer: object): ArrayBuffer[] {
   const found = new Set<ArrayBuffer>();
   const look = (v: unknown, depth: number) => {
     if (ArrayBuffer.isView(v)) found.add(v.buffer as ArrayBuffer);
-    else if (v && typeof v === "object" && depth < 3) for (const x of Object.values(v)) look(x, depth + 1);
+    else if (v && typeof v === "object" && depth < 6) for (const x of Object.values(v)) look(x, depth + 1);
   };
   look(answer, 0);
   return [...found];
