@@ -246,6 +246,8 @@ await run(async () => {
     );
     report("pictures of 110 px / the mean height of theirs", 110 / room.picture, 1, `${Math.round(room.picture)} px`);
     report("a small chart laid out, the slowest tenth / 60 ms", room.ms / 60, 1, `${room.ms.toFixed(1)} ms`);
+    const kept = core.pageKept();
+    report("the page kept by a small chart, the slowest tenth / 4 ms", kept / 4, 1, `${kept.toFixed(2)} ms`);
     await benchChart(report);
     say("\nReading dates (one core, the same texts)");
     const dates = await core.datesAgainstOthers();
