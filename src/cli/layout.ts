@@ -4,7 +4,7 @@ import { countedRanks } from "@/core/chart/labels/counts";
 import { EMPHASIS, SPAN_KIND } from "@/core/chart/data/chart-data";
 import { bobAt } from "@/core/chart/draw/draw-bobs";
 import { leader, pictureOf, textOfLabel } from "@/core/chart/draw/draw-labels";
-import { sizeOf, titleText } from "@/core/chart/draw/draw-roofs";
+import { pictureOnRoof, sizeOf, titleText } from "@/core/chart/draw/draw-roofs";
 import { type Chart, chartOf } from "@/core/chart/frame/chart";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
 import { drawView } from "@/core/chart/draw/draw-chart";
@@ -157,8 +157,11 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         if (!r.title) return [];
         const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
         const lines = [titleText(data, r, layout.roofs.type)];
+        const drawn = pictureOnRoof(r);
         const type = round(sizeOf(data, r.i, layout.roofs.type));
-        return [{ id: idOf(r.i), ...at, of: "span", lines, cut: r.title.cut !== null, type, picture: null }];
+        return [
+          { id: idOf(r.i), ...at, of: "span", lines, cut: r.title.cut !== null, type, picture: drawn && box(drawn) },
+        ];
       }),
     ],
     leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),

@@ -4,7 +4,9 @@ import { typeFor } from "../labels/label-text";
 import { INK, PAPER, rectangle, SUN, TITLE_FACE, titleSize } from "../style/house-style";
 import type { Shape, Target } from "./scene";
 import type { ShownRoof } from "../frame/shown";
-import { drawMarks, markRoom } from "../style/signs";
+import { drawMarks, drawStillSign, markRoom } from "../style/signs";
+import { STILL } from "../data/event-media";
+import { PICTURE_AFTER, PICTURE_INSET } from "../roofs/roof-titles";
 
 /** A roof lower than this carries no pattern. */
 const PATTERN_FROM = 10;
@@ -86,6 +88,12 @@ export function titleText(data: ChartData, r: ShownRoof, type: number): string {
   return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - markRoom(data, r.i));
 }
 
+/** Where the picture of a span stands, along and across its ridge; null: it has none there. */
+export function pictureOnRoof({ title, y0, y1 }: ShownRoof): { x: number; y: number; w: number; h: number } | null {
+  if (!title || title.picture === 0) return null;
+  return { x: title.x, y: y0 + PICTURE_INSET, w: title.picture, h: y1 - y0 - 2 * PICTURE_INSET };
+}
+
 /** The words of a roof, painted after all roofs so that none covers them; beside it on a `ground` that hides lines. */
 export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean, type: number): void {
   const { title } = r;
@@ -94,7 +102,8 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   const flags = data.flags[r.i]!;
   const hollow = (flags & UNCERTAIN) !== 0;
   const size = sizeOf(data, r.i, type);
-  const room = markRoom(data, r.i);
+  const lead = title.picture > 0 ? title.picture + PICTURE_AFTER : 0;
+  const room = lead + markRoom(data, r.i);
   const text = titleText(data, r, type);
   const w = room + textWidth(text, TITLE_FACE, size);
   const filledTo = r.x0 + ((r.x1 - r.x0) * data.done[r.i]!) / 100;
@@ -108,7 +117,14 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   if (!title.on && ground)
     shapes.push({ kind: "area", points: rectangle(title.x - 3, r.y0, w + 6, r.y1 - r.y0), fill: PAPER });
   const middle = (r.y0 + r.y1) / 2;
-  drawMarks(shapes, data, r.i, title.x, middle, light ? PAPER : colour);
+  const picture = pictureOnRoof(r);
+  if (picture) {
+    const focus = data.focus.get(r.i);
+    const proportion = data.proportions[r.i]!;
+    shapes.push({ kind: "picture", ...picture, item: data.pictures[r.i]!, proportion, ...(focus ? { focus } : {}) });
+    if (data.media[r.i]! & STILL) drawStillSign(shapes, picture);
+  }
+  drawMarks(shapes, data, r.i, title.x + lead, middle, light ? PAPER : colour);
   shapes.push({
     kind: "text",
     x: title.x + room,

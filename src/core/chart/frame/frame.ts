@@ -86,7 +86,7 @@ function letTitlePass({ titles }: Laid["layout"], r: ShownRoof, hands: readonly 
   if (!r.title || !covered(r.title)) return;
   const whole = titles.width[r.i]!;
   const w = Math.min(whole, r.top1 - r.top0 - 2 * INSET);
-  const instead = { x: r.top0 + INSET, w, on: true, cut: w < whole ? w : null };
+  const instead = { x: r.top0 + INSET, w, on: true, cut: w < whole ? w : null, picture: 0 };
   r.title = !r.title.on && w >= Math.min(whole, LEAST_CUT) && !covered(instead) ? instead : null;
 }
 

@@ -159,7 +159,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const small = data.count <= SMALL;
   const taken = options.taken ?? null;
 
-  const place = { fit, pad, size, gables: !upright && !strip && !options.lane, type: TITLE_SIZE };
+  const place = { fit, pad, size, gables: !upright && !strip && !options.lane, type: TITLE_SIZE, roof: FULL.roof };
   const most = options.lean ? 0 : Math.floor((depthOfFrame * (upright ? 0.25 : ROOF_SHARE)) / (FULL.roof + FULL.gap));
   const spanned = options.bare ? pickData(data, []) : data;
   const low =
@@ -169,8 +169,8 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const plainly = strip || upright || taken || options.lane || options.closeUp || options.lean;
   const larger =
     small && !plainly && usual.depth > 0
-      ? largerRoofs(depthOfFrame, spanned, usual, place, (type) =>
-          arrangeRoofs(spanned, axis, p, { ...place, type }, most),
+      ? largerRoofs(depthOfFrame, spanned, usual, place, (type, roof) =>
+          arrangeRoofs(spanned, axis, p, { ...place, type, roof }, most),
         )
       : null;
   const { row: roofRow, depth, titles } = larger?.arranged ?? usual;

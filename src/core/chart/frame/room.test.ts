@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { wholeView, type View, zoomed } from "../axis/view";
 import { type Box, meet } from "../../testing/boxes";
 import { seededTimeline, studentTimeline, typedTimeline } from "../../testing/seeded-timeline";
-import type { Timeline } from "../../timeline/timeline";
+import { emptyItem, type Item, type Timeline } from "../../timeline/timeline";
+import { pictureOnRoof } from "../draw/draw-roofs";
 import { drawView } from "../draw/draw-chart";
 import { leader, pictureOf, textOfLabel } from "../draw/draw-labels";
 import { type Chart, chartOf } from "./chart";
@@ -166,6 +167,45 @@ describe("roofs", () => {
   it("keep their usual height where many stand over each other", () => {
     const t = typedTimeline(Array.from({ length: 30 }, (_, i) => [`${1700 + i} - ${1850 + i}`, "Keeper"] as const));
     expect(chartOf(t, { width: 1_280, height: 500 }).laid.layout.roofs.roof).toBeLessThanOrEqual(24);
+  });
+});
+
+describe("pictures of spans", () => {
+  const pictured = (t: Timeline): Timeline => {
+    const spans = [...t.events.values()].filter((e) => e.when.readAs.kind === "span");
+    const items = spans.map((e): [string, Item] => [
+      `s${e.id}`,
+      { ...emptyItem(`s${e.id}`), of: e.id, list: "media", kind: "picture", media: "m", width: 640, height: 400 },
+    ]);
+    return { ...t, items: new Map([...t.items, ...items]) };
+  };
+  const roofs = (t: Timeline) => seen(chartOf(t, { width: 1_280, height: 800 })).content.roofs;
+
+  it("stand before titles where there is room, on no other roof or title, and take no title its room", () => {
+    let pictures = 0;
+    for (const seed of SEEDS) {
+      const found = roofs(pictured(student(seed)));
+      for (const r of found) {
+        expect([seed, r.title?.cut ?? null]).toEqual([seed, null]);
+        const p = pictureOnRoof(r);
+        if (!p) continue;
+        pictures++;
+        expect([seed, p.h >= 22, p.y >= r.y0, p.y + p.h <= r.y1]).toEqual([seed, true, true, true]);
+        for (const o of found) {
+          if (o === r) continue;
+          const other = [{ x: o.x0, y: o.y0, w: o.x1 - o.x0, h: o.y1 - o.y0 }];
+          if (o.title) other.push({ x: o.title.x, y: o.y0, w: o.title.w, h: o.y1 - o.y0 });
+          for (const b of other)
+            if (meet(p, b)) throw new Error(`seed ${seed}: a picture of a span lies on another roof`);
+        }
+      }
+    }
+    expect(pictures).toBeGreaterThan(40);
+  });
+
+  it("are none where the author wants none", () => {
+    for (const seed of [3, 8, 21])
+      expect(roofs({ ...pictured(student(seed)), pictures: "none" }).some((r) => pictureOnRoof(r))).toBe(false);
   });
 });
 

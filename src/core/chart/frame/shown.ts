@@ -30,7 +30,8 @@ export interface ShownRoof {
   top1: number;
   y0: number;
   y1: number;
-  title: { x: number; w: number; on: boolean; cut: number | null } | null;
+  /** `picture`: how wide the picture is that stands first in it; 0: none. */
+  title: { x: number; w: number; on: boolean; cut: number | null; picture: number } | null;
 }
 
 /** Events without a label, counted. */

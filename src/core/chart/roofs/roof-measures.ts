@@ -23,6 +23,7 @@ export interface RoofMeasures {
 /** What larger roofs may take of the frame's height at most: where something hangs below, and where nothing does. */
 const LARGE_SHARE = 0.15;
 const LARGE_SHARE_ALONE = 0.8;
+const LARGE_SHARE_PICTURED = 0.24;
 /** Alone, roofs stand apart by up to this share of their height. */
 const ALONE_GAP = 0.7;
 
@@ -32,15 +33,17 @@ export function largerRoofs(
   data: ChartData,
   usual: Arranged,
   g: { fit: number },
-  arrange: (type: number) => Arranged,
+  arrange: (type: number, roof: number) => Arranged,
 ): { arranged: Arranged; roofs: RoofMeasures } | null {
   const alone = data.kind.every((k) => k === SPAN_KIND);
-  const most = height * (alone ? LARGE_SHARE_ALONE : LARGE_SHARE);
+  const pictured = data.held.pictures === "large" && data.kind.some((k, i) => k === SPAN_KIND && data.pictures[i]);
+  const most = height * (alone ? LARGE_SHARE_ALONE : pictured ? LARGE_SHARE_PICTURED : LARGE_SHARE);
   const shown = titlesShown(data, usual.titles, g.fit);
-  for (const { roof, gap, type } of LARGE_ROOFS) {
+  for (const { roof, gap, type, ...only } of LARGE_ROOFS) {
+    if ("pictured" in only && !pictured) continue;
     if (data.held.type !== null && type > data.held.type) continue;
     if (usual.depth * (roof + gap) > most) continue;
-    const arranged = arrange(type);
+    const arranged = arrange(type, roof);
     if (arranged.depth * (roof + gap) > most || titlesShown(data, arranged.titles, g.fit) < shown - 1e-9) continue;
     if (!alone) return { arranged, roofs: { roof, gap, top: FULL.top, type } };
     // Nothing hangs below: they stand apart, in the middle of the frame.

@@ -21,6 +21,20 @@ export interface RoofTitles {
   wholeFrom: Float64Array;
   /** The scale from which on it has room on the roof. */
   roofFrom: Float64Array;
+  /** How wide the picture before it is, px; 0: none. It counts as part of the title. */
+  picture: Float32Array;
+}
+
+/** A roof lower than this has no picture, px; and between its edges and a picture, and a picture and the words after it. */
+const PICTURED_FROM = 28;
+export const PICTURE_INSET = 3;
+export const PICTURE_AFTER = 7;
+
+/** How wide the picture of a span is drawn on or beside a roof of a height, px; 0: none. */
+function pictureWidth(data: ChartData, i: number, roof: number): number {
+  if (roof < PICTURED_FROM || !data.pictures[i] || data.loudness[i]! < 0) return 0;
+  const shape = Math.max(0.75, Math.min(1.5, data.proportions[i]! || 1.4));
+  return Math.round((roof - 2 * PICTURE_INSET) * shape);
 }
 
 /** Between a roof's flat top and its title, and between a roof and a title beside it, px. */
@@ -42,6 +56,8 @@ export interface RoofGround {
   gables: boolean;
   /** Of titles, px. */
   type: number;
+  /** How high roofs are, px. */
+  roof: number;
 }
 
 /**
@@ -65,6 +81,7 @@ export function placeTitles(
     cut: new Float32Array(n),
     wholeFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
     roofFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
+    picture: new Float32Array(n),
   };
   const inRow: number[][] = Array.from({ length: rows }, () => []);
   for (let i = 0; i < n; i++) if (data.kind[i] === SPAN_KIND) inRow[row[i]!]!.push(i);
@@ -92,11 +109,9 @@ function placeInRow(
   const waiting: number[] = [];
   for (const [k, i] of list.entries()) {
     const important = (data.flags[i]! & EMPHASIS) !== 0;
-    const w =
+    const words =
       textWidth(data.titles[i]!, TITLE_FACE, titleSize(important, typeFor(data, i, g.type))) + markRoom(data, i);
-    t.width[i] = w;
     const flat = Math.max(0, from(i, 1, i, 2));
-    if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;
     const set = (mode: number, z: number, wholeFrom = z) => {
       t.mode[i] = mode;
       t.z[i] = z;
@@ -104,15 +119,26 @@ function placeInRow(
     };
     const x0 = g.pad + u(i, 0) * g.fit;
     const x1 = Math.max(g.pad + u(i, 3) * g.fit, x0 + LEAST_ROOF);
-    const need = w + ASIDE + CLEAR;
-    if (t.roofFrom[i]! <= g.fit) set(ON_ROOF, g.fit);
-    else if (need <= room[k + 1]! - taken[k + 1]! && x1 + ASIDE + w <= g.size - edge) {
-      set(AFTER, g.fit);
-      taken[k + 1]! += need;
-    } else if (need <= room[k]! - taken[k]! && x0 - ASIDE - w >= edge) {
-      set(BEFORE, g.fit);
-      taken[k]! += need;
-    } else waiting.push(k);
+    /** Whether it has room with a picture so wide before it. */
+    const fits = (picture: number): boolean => {
+      const w = words + (picture > 0 ? picture + PICTURE_AFTER : 0);
+      t.width[i] = w;
+      t.picture[i] = picture;
+      if (flat > 0) t.roofFrom[i] = (w + 2 * INSET + 2 * SLOPE) / flat;
+      const need = w + ASIDE + CLEAR;
+      if (t.roofFrom[i]! <= g.fit) set(ON_ROOF, g.fit);
+      else if (need <= room[k + 1]! - taken[k + 1]! && x1 + ASIDE + w <= g.size - edge) {
+        set(AFTER, g.fit);
+        taken[k + 1]! += need;
+      } else if (need <= room[k]! - taken[k]! && x0 - ASIDE - w >= edge) {
+        set(BEFORE, g.fit);
+        taken[k]! += need;
+      } else return false;
+      return true;
+    };
+    const picture = pictureWidth(data, i, g.roof);
+    // Words go before pictures.
+    if (!(picture > 0 && fits(picture)) && !fits(0)) waiting.push(k);
   }
   // What is left gets what is left: the widest place, cut; else it waits for a larger scale.
   for (const k of waiting) {

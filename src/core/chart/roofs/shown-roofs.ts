@@ -83,7 +83,8 @@ function titleAt(
   const mode = titles.mode[i]!;
   // On it, kept in sight while the roof runs on to the left.
   const sticky = Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - w));
-  if (mode === ON_ROOF) return { x: sticky, w, on: true, cut };
+  const picture = cut === null ? titles.picture[i]! : 0;
+  if (mode === ON_ROOF) return { x: sticky, w, on: true, cut, picture };
   const x = mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
   const inSight = x >= 0 && x + w <= g.size;
   // Where it would be out of sight, it stands on its roof as soon as that has room.
@@ -93,6 +94,7 @@ function titleAt(
       w: whole,
       on: true,
       cut: null,
+      picture,
     };
-  return { x, w, on: false, cut };
+  return { x, w, on: false, cut, picture };
 }

@@ -14,6 +14,9 @@ export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
 /** Roofs where there is room for larger ones, from the largest down, with the type of their titles, px. */
 export const LARGE_ROOFS = [
+  // The highest two only where spans carry pictures.
+  { roof: 60, gap: 8, type: 20, pictured: true },
+  { roof: 52, gap: 7, type: 20, pictured: true },
   { roof: 44, gap: 7, type: 20 },
   { roof: 40, gap: 6, type: 18.5 },
   { roof: 36, gap: 6, type: 17 },
