@@ -4,7 +4,7 @@ import { countedRanks } from "@/core/chart/labels/counts";
 import { EMPHASIS, SPAN_KIND } from "@/core/chart/data/chart-data";
 import { bobAt } from "@/core/chart/draw/draw-bobs";
 import { leader, pictureOf, textOfLabel } from "@/core/chart/draw/draw-labels";
-import { pictureOnRoof, sizeOf, titleText } from "@/core/chart/draw/draw-roofs";
+import { overLine, pictureOnRoof, sizeOf, titleText } from "@/core/chart/draw/draw-roofs";
 import { type Chart, chartOf } from "@/core/chart/frame/chart";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
 import { drawView } from "@/core/chart/draw/draw-chart";
@@ -12,7 +12,7 @@ import type { Part } from "@/core/chart/frame/frame";
 import { groundOf, type Laid } from "@/core/chart/frame/layout";
 import { minus, type Pair, ZERO } from "@/core/chart/axis/pair";
 import { ridgeOf } from "@/core/chart/draw/ridge";
-import { inFrame } from "@/core/chart/frame/shown";
+import { inFrame, titleBox } from "@/core/chart/frame/shown";
 import { usedBox } from "@/core/chart/frame/used";
 import { titleSize } from "@/core/chart/style/house-style";
 import { instantOf, type View, wholeView } from "@/core/chart/axis/view";
@@ -155,7 +155,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
       }),
       ...roofs.flatMap((r) => {
         if (!r.title) return [];
-        const at = box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
+        const at = box(titleBox(r, r.title));
         const lines = [titleText(data, r, layout.roofs.type)];
         const drawn = pictureOnRoof(r);
         const type = round(sizeOf(data, r.i, layout.roofs.type));
@@ -164,7 +164,12 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
         ];
       }),
     ],
-    leaders: labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),
+    leaders: [
+      ...labels.map((l) => ({ id: idOf(l.i), points: pairs(leader(laid, l), layout.upright, left, top) })),
+      ...roofs.flatMap((r) =>
+        r.title?.over ? [{ id: idOf(r.i), points: pairs(overLine(r, r.title.over), layout.upright, left, top) }] : [],
+      ),
+    ],
     moments: Array.from(layout.byApex, (_, rank) => bobAt(laid, g, view, rank))
       .filter((b) => inside(b.i) && data.kind[b.i] !== SPAN_KIND)
       .map((b) => ({
@@ -180,9 +185,7 @@ function partOf(part: Part, window: Window, record: ReadonlyMap<string, number>)
       x1: round(r.x1 + along),
       y0: round(r.y0 + across),
       y1: round(r.y1 + across),
-      title: r.title
-        ? { ...box({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 }), cut: r.title.cut !== null }
-        : inRows(r.i),
+      title: r.title ? { ...box(titleBox(r, r.title)), cut: r.title.cut !== null } : inRows(r.i),
     })),
     clusters: content.counts.flatMap((c) => {
       const ids = countedRanks(laid, g, view, content.labels, c)

@@ -161,9 +161,13 @@ export class Overlay {
   /** What lies at a place; of several the smallest. */
   at(x: number, y: number): Target | null {
     let found: Target | null = null;
+    let least = Number.POSITIVE_INFINITY;
     for (const t of this.targets.values())
-      if (x >= t.x && x <= t.x + t.w && y >= t.y && y <= t.y + t.h && !(found && found.w * found.h < t.w * t.h))
-        found = t;
+      for (const b of t.also ? [t, t.also] : [t])
+        if (x >= b.x && x <= b.x + b.w && y >= b.y && y <= b.y + b.h && b.w * b.h <= least) {
+          found = t;
+          least = b.w * b.h;
+        }
     return found;
   }
 

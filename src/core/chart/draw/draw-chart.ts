@@ -5,7 +5,7 @@ import { HEAD } from "../close-ups/close-ups";
 import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
 import { drawCloseUp } from "./draw-close-up";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
-import { drawRoof, drawTitle } from "./draw-roofs";
+import { drawOverLine, drawRoof, drawTitle } from "./draw-roofs";
 import { frameContent, type Part } from "../frame/frame";
 import { BOB, FOOT, QUIET, rectangle, TODAY } from "../style/house-style";
 import type { Lane } from "../frame/lanes";
@@ -194,6 +194,7 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const roofs =
     content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
+  for (const r of content.roofs) drawOverLine(shapes, data, r, isSelected(r.i));
   // Lines to labels placed over the ridge run behind the titles of roofs.
   const over = (l: ShownLabel) => laid.layout.handY[l.rank]! < laid.layout.ridgeTop;
   const lines = content.labels.filter(over);

@@ -3,9 +3,10 @@ import { type ChartData, EMPHASIS, OPEN_END, OPEN_START, UNCERTAIN } from "../da
 import { typeFor } from "../labels/label-text";
 import { INK, PAPER, rectangle, SUN, TITLE_FACE, titleSize } from "../style/house-style";
 import type { Shape, Target } from "./scene";
-import type { ShownRoof } from "../frame/shown";
+import { type ShownRoof, titleBox } from "../frame/shown";
 import { drawMarks, drawStillSign, markRoom } from "../style/signs";
 import { STILL } from "../data/event-media";
+import { OVER_GAP } from "../roofs/titles-over";
 import { PICTURE_AFTER, PICTURE_INSET } from "../roofs/roof-titles";
 
 /** A roof lower than this carries no pattern. */
@@ -114,9 +115,10 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 2, w + 8, r.y1 - r.y0 - 4), fill: colour });
   if (title.on && part)
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 3, w + 8, r.y1 - r.y0 - 6), fill: PAPER });
+  const box = titleBox(r, title);
   if (!title.on && ground)
-    shapes.push({ kind: "area", points: rectangle(title.x - 3, r.y0, w + 6, r.y1 - r.y0), fill: PAPER });
-  const middle = (r.y0 + r.y1) / 2;
+    shapes.push({ kind: "area", points: rectangle(title.x - 3, box.y, w + 6, box.h), fill: PAPER });
+  const middle = box.y + box.h / 2;
   const picture = pictureOnRoof(r);
   if (picture) {
     const focus = data.focus.get(r.i);
@@ -137,8 +139,29 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   });
 }
 
+/** The line of a title over all roofs, from its own. */
+export function drawOverLine(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean): void {
+  const over = r.title?.over;
+  if (!over) return;
+  const stroke = data.looks[data.look[r.i]!]!.colour;
+  shapes.push({ kind: "line", points: overLine(r, over), stroke, width: selected ? 3 : 1.25 });
+}
+
+/** Its points: from the roof up, to its own anchor where that is another, and along its title. */
+export function overLine(
+  r: ShownRoof,
+  { from, at, bend, y }: NonNullable<NonNullable<ShownRoof["title"]>["over"]>,
+): number[] {
+  const bent = Math.abs(at - from) < 0.5 ? [] : [from, bend, at, bend - OVER_GAP + 1];
+  return [from, r.y0, ...bent, at, y + 1];
+}
+
 export function roofTarget(r: ShownRoof, id: string): Target {
   const t = r.title;
+  if (t?.over) {
+    const also = { x: r.x0, y: r.y0, w: Math.max(8, r.x1 - r.x0), h: r.y1 - r.y0 };
+    return { ids: [id], kind: "event", ...titleBox(r, t), also, name: "" };
+  }
   const x = Math.min(r.x0, t ? t.x : r.x0);
   const to = Math.max(r.x1, t ? t.x + t.w : r.x1, x + 8);
   return { ids: [id], kind: "event", x, y: r.y0, w: to - x, h: r.y1 - r.y0, name: "" };

@@ -72,6 +72,8 @@ export interface Target {
   y: number;
   w: number;
   h: number;
+  /** Belongs to it too: the roof of a title that stands over all roofs. */
+  also?: { x: number; y: number; w: number; h: number };
   /** What a screen reader says. */
   name: string;
 }

@@ -7,7 +7,7 @@ import { roofTarget } from "./draw-roofs";
 import type { Part } from "../frame/frame";
 import { BOB, RING } from "../style/house-style";
 import type { Target } from "./scene";
-import { inFrame, type ShownCount } from "../frame/shown";
+import { inFrame, type ShownCount, titleBox } from "../frame/shown";
 
 /** How many real elements may lie over a drawing. */
 const MOST_TARGETS = 150;
@@ -43,7 +43,7 @@ export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): 
       .sort((a, b) => Number(b.title !== null) - Number(a.title !== null));
     for (const r of roofs) {
       const t = roofTarget(r, data.ids[r.i]!);
-      made.push({ at: part.of(r.i), t: { ...t, ...boxed(t) } });
+      made.push({ at: part.of(r.i), t: { ...t, ...boxed(t), ...(t.also ? { also: boxed(t.also) } : {}) } });
     }
     const bare = shownBobs(laid, c.ground, c.view).filter((b) => !labelled.has(b.i));
     if (bare.length + made.length + c.counts.length <= MOST_TARGETS)
@@ -120,8 +120,7 @@ function closeUpTargets(chart: Chart, parts: readonly Part[]): { at: number; t: 
       const box = inFrame(layout.upright, b);
       add(of(i), left + box.x + RING, top + box.y + Math.min(box.h / 2, 9.5), false);
     };
-    for (const r of content.roofs)
-      if (r.title && lettered(r.i)) put(r.i, { x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
+    for (const r of content.roofs) if (r.title && lettered(r.i)) put(r.i, titleBox(r, r.title));
     for (const l of content.labels) if (lettered(l.i)) put(l.i, l);
   }
   return made;

@@ -2,7 +2,7 @@ import { counts } from "../labels/counts";
 import { groundOf, type Laid } from "./layout";
 import { INSET, LEAST_CUT } from "../roofs/roof-titles";
 import { fillGaps } from "../labels/fill-gaps";
-import { type Extra, firstRank, labelAt, type ShownCount, type ShownLabel, type ShownRoof } from "./shown";
+import { type Extra, firstRank, labelAt, type ShownCount, type ShownLabel, type ShownRoof, titleBox } from "./shown";
 import { shownRoofs } from "../roofs/shown-roofs";
 import { fitScale, type Ground, type View } from "../axis/view";
 
@@ -81,8 +81,10 @@ function placedLabels(laid: Laid, g: Ground, v: View): ShownLabel[] {
 
 /** A title under a label placed by hand stands on its own roof instead, cut if need be; where that is covered too, it waits. */
 function letTitlePass({ titles }: Laid["layout"], r: ShownRoof, hands: readonly ShownLabel[]): void {
-  const covered = (t: { x: number; w: number }) =>
-    hands.some((l) => l.x - 4 < t.x + t.w && t.x < l.x + l.w + 4 && l.y - 2 < r.y1 && r.y0 < l.y + l.h + 2);
+  const covered = (t: NonNullable<ShownRoof["title"]>) => {
+    const b = titleBox(r, t);
+    return hands.some((l) => l.x - 4 < b.x + b.w && b.x < l.x + l.w + 4 && l.y - 2 < b.y + b.h && b.y < l.y + l.h + 2);
+  };
   if (!r.title || !covered(r.title)) return;
   const whole = titles.width[r.i]!;
   const w = Math.min(whole, r.top1 - r.top0 - 2 * INSET);

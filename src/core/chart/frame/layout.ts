@@ -21,13 +21,16 @@ import { DENSE, type Setting } from "../labels/label-text";
 import { type Earlier, liftFor, placeByHand } from "../labels/place-by-hand";
 import { noPlaces, type Places } from "../labels/places";
 import type { Ranks } from "../labels/ranks";
-import { arrangeRoofs } from "../roofs/arrange-roofs";
-import type { RoofTitles } from "../roofs/roof-titles";
+import { type Arranged, arrangeRoofs } from "../roofs/arrange-roofs";
+import { roofRows } from "../roofs/roof-rows";
+import { type ArrangedOver, arrangeOver, OVER_GAP, OVER_PITCH } from "../roofs/titles-over";
+import { type RoofGround, type RoofTitles, titlesShown } from "../roofs/roof-titles";
 import {
   largerRoofs,
   lowRoofs,
   measuresFor,
   ROOF_SHARE,
+  roofsAlone,
   type RoofMeasures,
   TITLED_LOW,
   TITLED_LOW_ROWS,
@@ -166,20 +169,25 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     taken && small ? arrangeRoofs(spanned, axis, p, { ...place, type: TITLED_LOW.type }, TITLED_LOW_ROWS) : null;
   const titledLow = low !== null && low.depth <= TITLED_LOW_ROWS;
   const usual = titledLow ? low : arrangeRoofs(spanned, axis, p, place, small && !strip && !taken ? most : null);
-  const plainly = strip || upright || taken || options.lane || options.closeUp || options.lean;
+  // Where not every title has room in a few rows, those that have none stand over all roofs, on lines.
+  const over =
+    small && !strip && !upright && !taken ? titlesOver(spanned, axis, p, place, usual, depthOfFrame, options) : null;
+  const plainly = over || strip || upright || taken || options.lane || options.closeUp || options.lean;
   const larger =
     small && !plainly && usual.depth > 0
       ? largerRoofs(depthOfFrame, spanned, usual, place, (type, roof) =>
           arrangeRoofs(spanned, axis, p, { ...place, type, roof }, most),
         )
       : null;
-  const { row: roofRow, depth, titles } = larger?.arranged ?? usual;
+  const { row: roofRow, depth, titles } = over ?? larger?.arranged ?? usual;
+  const overRoom = over && over.over > 0 ? OVER_GAP + over.over * OVER_PITCH : 0;
   const roofs =
     larger?.roofs ??
+    (over && data.kind.every((k) => k === SPAN_KIND) ? roofsAlone(over.depth, overRoom, depthOfFrame) : null) ??
     (titledLow ? TITLED_LOW : taken ? lowRoofs(depth) : measuresFor(depth, strip, upright, depthOfFrame));
   if (strip || upright || roofs.roof < LINE) titles.z.fill(Number.POSITIVE_INFINITY);
   const above = options.lane ? LANE_NAME : options.bare ? HEAD_TOP : roofs.top;
-  const ridgeTop = Math.round(above + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
+  const ridgeTop = Math.round(above + overRoom + depth * (roofs.roof + roofs.gap) + (depth > 0 ? 4 : 0));
   const ridge = upright ? UPRIGHT_RIDGE : options.lane ? LANE_LINE : RIDGE;
   const labelsTop = ridgeTop + ridge + BOB + FAN;
   const across = options.bare
@@ -283,6 +291,28 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
     }
   }
   return layout;
+}
+
+/** Beyond so many rows more than there must be, titles over the roofs are better than titles beside them. */
+const MANY_MORE = 2;
+
+/** Roofs with some of their titles over them, where that shows more of these, or takes far fewer rows; null: it does not. */
+function titlesOver(
+  data: ChartData,
+  axis: Axis,
+  p: Positions,
+  g: RoofGround,
+  usual: Arranged,
+  height: number,
+  options: LayoutOptions,
+): ArrangedOver | null {
+  if (usual.depth === 0 || options.lane || options.closeUp || options.lean || options.bare) return null;
+  const spans = data.kind.reduce((n, k) => n + (k === SPAN_KIND ? 1 : 0), 0);
+  const isWhole = titlesShown(data, usual.titles, g.fit) >= spans - 1e-9;
+  if (isWhole && usual.depth <= roofRows(data, axis).depth + MANY_MORE) return null;
+  const fits = (rows: number, over: number) =>
+    FULL.top + rows * (FULL.roof + FULL.gap) + OVER_GAP + over * OVER_PITCH <= height * ROOF_SHARE;
+  return arrangeOver(data, axis, p, g, fits);
 }
 
 function placeHands(layout: ChartLayout, data: ChartData, ground: Ground): boolean {

@@ -8,7 +8,7 @@ import { drawView } from "../draw/draw-chart";
 import { leader, pictureOf, textOfLabel } from "../draw/draw-labels";
 import { type Chart, chartOf } from "./chart";
 import { groundOf, uprightLength } from "./layout";
-import { inFrame, rankX } from "./shown";
+import { inFrame, rankX, titleBox } from "./shown";
 import { usedBox } from "./used";
 
 const SEEDS = Array.from({ length: 40 }, (_, k) => k + 1);
@@ -194,7 +194,7 @@ describe("pictures of spans", () => {
         for (const o of found) {
           if (o === r) continue;
           const other = [{ x: o.x0, y: o.y0, w: o.x1 - o.x0, h: o.y1 - o.y0 }];
-          if (o.title) other.push({ x: o.title.x, y: o.y0, w: o.title.w, h: o.y1 - o.y0 });
+          if (o.title) other.push(titleBox(o, o.title));
           for (const b of other)
             if (meet(p, b)) throw new Error(`seed ${seed}: a picture of a span lies on another roof`);
         }

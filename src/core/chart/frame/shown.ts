@@ -31,7 +31,21 @@ export interface ShownRoof {
   y0: number;
   y1: number;
   /** `picture`: how wide the picture is that stands first in it; 0: none. */
-  title: { x: number; w: number; on: boolean; cut: number | null; picture: number } | null;
+  title: {
+    x: number;
+    w: number;
+    on: boolean;
+    cut: number | null;
+    picture: number;
+    /** Over all roofs: its own box across, and its line from the roof, where it bends. */
+    over?: { y: number; h: number; from: number; at: number; bend: number };
+  } | null;
+}
+
+/** The box of a roof's title, along and across its ridge. */
+export function titleBox(r: ShownRoof, title: NonNullable<ShownRoof["title"]>) {
+  const { over } = title;
+  return { x: title.x, y: over ? over.y : r.y0, w: title.w, h: over ? over.h : r.y1 - r.y0 };
 }
 
 /** Events without a label, counted. */

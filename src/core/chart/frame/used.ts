@@ -1,6 +1,6 @@
 import type { Chart } from "./chart";
 import type { Part } from "./frame";
-import { inFrame } from "./shown";
+import { inFrame, titleBox } from "./shown";
 import { BOB, CAP, GABLE } from "../style/house-style";
 
 interface Box {
@@ -27,7 +27,7 @@ export function usedBox(chart: Chart, parts: readonly Part[]): Box {
     for (const c of content.counts) add(c);
     for (const r of content.roofs) {
       add({ x: r.x0, y: r.y0, w: r.x1 - r.x0, h: r.y1 - r.y0 });
-      if (r.title) add({ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0 });
+      if (r.title) add(titleBox(r, r.title));
     }
   }
   const x = Math.min(...boxes.map((b) => b.x));

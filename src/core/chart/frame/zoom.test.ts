@@ -7,7 +7,7 @@ import { leader } from "../draw/draw-labels";
 import { frameContent, type FrameContent } from "./frame";
 import { groundOf, uprightLength } from "./layout";
 import { minus } from "../axis/pair";
-import { rankX, type ShownLabel } from "./shown";
+import { rankX, type ShownLabel, titleBox } from "./shown";
 import { fitScale, type Ground, isWhole, largestScale, panned, type View, wholeView, xOf, zoomed } from "../axis/view";
 import { type Box, meet } from "../../testing/boxes";
 
@@ -47,9 +47,7 @@ function* zoomIn(chart: Chart, rank: number): Generator<{ view: View; g: Ground 
 const boxesOf = (c: FrameContent): (Box & { name: string })[] => [
   ...c.labels.map((l) => ({ ...l, name: `label ${l.i}` })),
   ...c.counts.map((b) => ({ ...b, name: `count ${b.first}` })),
-  ...c.roofs.flatMap((r) =>
-    r.title ? [{ x: r.title.x, y: r.y0, w: r.title.w, h: r.y1 - r.y0, name: `title ${r.i}` }] : [],
-  ),
+  ...c.roofs.flatMap((r) => (r.title ? [{ ...titleBox(r, r.title), name: `title ${r.i}` }] : [])),
 ];
 
 function overlap(c: FrameContent, size: number): string | null {

@@ -48,8 +48,21 @@ export function largerRoofs(
     if (!alone) return { arranged, roofs: { roof, gap, top: FULL.top, type } };
     // Nothing hangs below: they stand apart, in the middle of the frame.
     const apart = Math.floor(Math.min(roof * ALONE_GAP, Math.max(gap, most / arranged.depth - roof)));
-    const block = arranged.depth * (roof + apart) + RIDGE + BOB + FOOT;
-    return { arranged, roofs: { roof, gap: apart, top: Math.max(FULL.top, Math.round((height - block) / 2)), type } };
+    return { arranged, roofs: { roof, gap: apart, top: middleTop(arranged.depth * (roof + apart), height), type } };
+  }
+  return null;
+}
+
+/** From where on roofs so high in all stand in the middle of a frame, with their ridge. */
+function middleTop(block: number, height: number): number {
+  return Math.max(FULL.top, Math.round((height - block - RIDGE - BOB - FOOT) / 2));
+}
+
+/** Roofs below which nothing hangs and over which titles take so much room: as high as there is room, in the middle; null: as usual. */
+export function roofsAlone(depth: number, over: number, height: number): RoofMeasures | null {
+  for (const { roof, gap } of LARGE_ROOFS) {
+    const block = depth * (roof + gap) + over;
+    if (block <= height * LARGE_SHARE_ALONE) return { roof, gap, top: middleTop(block, height), type: TITLE_SIZE };
   }
   return null;
 }

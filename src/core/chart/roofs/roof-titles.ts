@@ -9,6 +9,8 @@ import { markRoom } from "../style/signs";
 export const ON_ROOF = 1;
 export const AFTER = 2;
 export const BEFORE = 3;
+/** Over all roofs, on a line (see `titles-over.ts`). */
+export const OVER = 4;
 
 export interface RoofTitles {
   /** Shown from this scale on, px per u; Infinity: never. */
@@ -23,6 +25,11 @@ export interface RoofTitles {
   roofFrom: Float64Array;
   /** How wide the picture before it is, px; 0: none. It counts as part of the title. */
   picture: Float32Array;
+  /** Of titles over all roofs: where their lines begin, as a share of the roof's flat top; their row, side and how far they are shifted. */
+  overAt: Float32Array;
+  overRow: Int8Array;
+  overSide: Int8Array;
+  overShift: Float32Array;
 }
 
 /** A roof lower than this has no picture, px; and between its edges and a picture, and a picture and the words after it. */
@@ -42,7 +49,7 @@ export const INSET = 7;
 export const ASIDE = 6;
 const CLEAR = 8;
 /** Between a title and the end of the frame, px. */
-const EDGE = 4;
+export const EDGE = 4;
 /** Fewer px say nothing. */
 export const LEAST_CUT = 46;
 /** However short, a roof can be seen and pointed at, px. */
@@ -82,6 +89,10 @@ export function placeTitles(
     wholeFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
     roofFrom: new Float64Array(n).fill(Number.POSITIVE_INFINITY),
     picture: new Float32Array(n),
+    overAt: new Float32Array(n),
+    overRow: new Int8Array(n),
+    overSide: new Int8Array(n),
+    overShift: new Float32Array(n),
   };
   const inRow: number[][] = Array.from({ length: rows }, () => []);
   for (let i = 0; i < n; i++) if (data.kind[i] === SPAN_KIND) inRow[row[i]!]!.push(i);

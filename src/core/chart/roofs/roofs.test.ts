@@ -7,6 +7,9 @@ import { type Chart, chartOf } from "../frame/chart";
 import { drawChart } from "../draw/draw-chart";
 import { frameContent } from "../frame/frame";
 import { groundOf } from "../frame/layout";
+import { overLine } from "../draw/draw-roofs";
+import { titleBox } from "../frame/shown";
+import { meet } from "../../testing/boxes";
 import { RowIndex } from "../labels/row-index";
 import { wholeView, zoomed } from "../axis/view";
 
@@ -173,6 +176,80 @@ describe("roofs", () => {
     expect(roof!.x0).toBeLessThan(0);
     expect(roof!.title!.x).toBeGreaterThan(0);
     expect(roof!.title!.x).toBeLessThan(30);
+  });
+});
+
+describe("titles that have no room on or beside their roofs", () => {
+  const keepers = (n: number, years = 5): Timeline =>
+    typedTimeline(
+      Array.from({ length: n }, (_, i): [string, string] => [
+        `${1700 + i * years} - ${1700 + (i + 1) * years}`,
+        `Toll keeper ${i}`,
+      ]),
+    );
+
+  it.each([
+    [31, 1_280, 800],
+    [31, 1_280, 420],
+    [24, 900, 500],
+  ])("of %i one after the other stand over them on lines, in %i x %i px, all whole", (n, width, height) => {
+    const chart = chartOf(keepers(n), { width, height });
+    const { roofs } = content(chart);
+    expect(new Set(roofs.map((r) => r.y0)).size).toBeLessThanOrEqual(2);
+    expect(roofs.filter((r) => r.title?.cut === null)).toHaveLength(n);
+    expect(roofs.filter((r) => r.title?.over).length).toBeGreaterThan(n / 2);
+    for (const r of roofs) {
+      const b = titleBox(r, r.title!);
+      expect([b.x >= 0, b.x + b.w <= width, b.y >= 0]).toEqual([true, true, true]);
+    }
+  });
+
+  it("meet no other title, and no line runs through one, at any zoom", () => {
+    const busy = typedTimeline([
+      ...Array.from({ length: 14 }, (_, i): [string, string] => [
+        `${1700 + i * 4} - ${1704 + i * 4}`,
+        `Keeper ${i} of the toll`,
+      ]),
+      ["1600 - 1690", "Ferry"],
+      ["1722 - 1726", "Flood"],
+      ["1790 - 1880", "Bridge"],
+    ]);
+    let over = 0;
+    for (const t of [keepers(31), keepers(18, 3), busy]) {
+      const chart = chartOf(t, { width: 1_280, height: 500 });
+      for (const factor of [1, 1.3, 2, 3.1, 5, 9, 30]) {
+        const shown = content(chart, factor).roofs.filter((r) => r.title !== null);
+        const boxes = shown.map((r) => titleBox(r, r.title!));
+        for (const [k, r] of shown.entries()) {
+          for (const b of boxes.slice(k + 1)) expect(meet(boxes[k]!, b)).toBe(false);
+          if (!r.title!.over) continue;
+          over++;
+          const points = overLine(r, r.title!.over);
+          for (let n = 2; n < points.length; n += 2) {
+            const [x, y0, y1] = [
+              points[n]!,
+              Math.min(points[n - 1]!, points[n + 1]!),
+              Math.max(points[n - 1]!, points[n + 1]!),
+            ];
+            if (points[n - 2] !== x) continue;
+            for (const [j, b] of boxes.entries())
+              if (j !== k && x > b.x && x < b.x + b.w && y0 < b.y + b.h && b.y < y1)
+                throw new Error(`${factor}: the line of ${k} runs through the title of ${j}`);
+          }
+        }
+      }
+    }
+    expect(over).toBeGreaterThan(100);
+  });
+
+  it("are not moved over their roofs where a row or two more show them all", () => {
+    const few = typedTimeline([
+      ["1700 - 1710", "Timber bridge is built"],
+      ["1702 - 1712", "Stone bridge is built"],
+      ["1900 - 1910", "Viaduct is built"],
+    ]);
+    for (const r of content(chartOf(few, FRAME)).roofs)
+      expect([r.title?.cut, r.title?.over]).toEqual([null, undefined]);
   });
 });
 

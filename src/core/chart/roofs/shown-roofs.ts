@@ -1,7 +1,9 @@
 import { OUTER_END } from "../data/chart-data";
 import { SLOPE } from "../style/house-style";
 import type { Laid } from "../frame/layout";
-import { AFTER, ASIDE, INSET, LEAST_ROOF, ON_ROOF } from "./roof-titles";
+import { labelStart } from "../labels/whole-search";
+import { OVER_GAP, OVER_PITCH } from "./titles-over";
+import { AFTER, ASIDE, INSET, LEAST_ROOF, ON_ROOF, OVER } from "./roof-titles";
 import { pointX, type ShownRoof } from "../frame/shown";
 import type { Ground, View } from "../axis/view";
 
@@ -63,6 +65,20 @@ function roofAt(
   return { i, x0, x1, top0, top1, y0, y1, title: titleAt(laid, g, v, i, x0, x1, top0, top1) };
 }
 
+/** Where a title over all roofs stands across, and its line: from the roof up, to its own anchor, and along it. */
+function titleOver({ layout }: Pick<Laid, "layout">, i: number, top0: number, top1: number) {
+  const { titles, ridgeTop, roofRows, roofs } = layout;
+  const highest = ridgeTop - roofs.gap - (roofRows - 1) * (roofs.roof + roofs.gap) - roofs.roof;
+  const from = top0 + (top1 - top0) * titles.overAt[i]!;
+  return {
+    y: highest - OVER_GAP - (titles.overRow[i]! + 1) * OVER_PITCH + 2,
+    h: OVER_PITCH - 4,
+    from,
+    at: from + titles.overShift[i]!,
+    bend: highest - 1,
+  };
+}
+
 function titleAt(
   { layout }: Laid,
   g: Ground,
@@ -85,7 +101,14 @@ function titleAt(
   const sticky = Math.min(Math.max(top0, 2) + INSET, Math.max(top0 + INSET, top1 - INSET - w));
   const picture = cut === null ? titles.picture[i]! : 0;
   if (mode === ON_ROOF) return { x: sticky, w, on: true, cut, picture };
-  const x = mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
+  if (mode === OVER) {
+    const over = titleOver({ layout }, i, top0, top1);
+    if (over.from >= 0 && over.from <= g.size) {
+      const x = over.at + labelStart(titles.overSide[i]!, whole, false);
+      return { x, w: whole, on: false, cut: null, picture: 0, over };
+    }
+  }
+  const x = mode === OVER ? Number.NEGATIVE_INFINITY : mode === AFTER ? x1 + ASIDE : x0 - ASIDE - w;
   const inSight = x >= 0 && x + w <= g.size;
   // Where it would be out of sight, it stands on its roof as soon as that has room.
   if (!inSight && top1 - top0 - 2 * INSET >= whole && x1 > 0 && x0 < g.size)
@@ -96,5 +119,5 @@ function titleAt(
       cut: null,
       picture,
     };
-  return { x, w, on: false, cut, picture };
+  return mode === OVER ? null : { x, w, on: false, cut, picture };
 }
