@@ -1,9 +1,9 @@
-import { awayCost, growLabels, type Placed, placeLabels, type Unplaced } from "./whole-search";
+import { awayCost, growLabels, lowerLabels, type Placed, placeLabels, type Unplaced } from "./whole-search";
 import { LINE, lineOf } from "../style/house-style";
 import { GROWN, type LabelText, type Setting, withPicture, withWords, WORDED } from "./label-text";
 
-/** What the next tighter setting costs, in the same measure as labels away from their moments. */
-const TIGHTER = 6;
+/** What the next tighter setting costs, in the same measure as labels away from their moments: larger type and pictures come first. */
+const TIGHTER = 18;
 /** What a title cut short costs, more than any setting that cuts none; a date twice as much. */
 const CUT = 200;
 
@@ -23,6 +23,8 @@ const LEAST_UNIT = 20;
 const MOST_UNITS = 30;
 /** Fuller than this, by area, nothing fits any more. */
 const FULLEST = 0.8;
+/** Up to this it is worth while to try all ways there are. */
+const ROOMY = 0.5;
 
 export interface Found {
   texts: LabelText[];
@@ -93,12 +95,12 @@ export function searchLabels(
     const depth = room.depth - (how === "counted" ? room.countRoom : 0);
     if (tallest > depth && setting !== settings.at(-1)) continue;
     const rows = Math.max(1, Math.floor((depth + (usual - tallest)) / usual));
-    const place = (within: { rows: number; pitch: number; depth?: number }) =>
+    const place = (within: { rows: number; pitch: number; depth?: number }, effort = EFFORT[how]) =>
       stretches.flatMap((s, k) =>
         placeLabels(
           stretches.length === 1 ? labels : labels.filter((l) => home(l.apex) === k),
           { from: s.from, to: s.to, ...within, centred: room.centred },
-          EFFORT[how],
+          effort,
         ),
       );
     const lowest = Math.min(...labels.map((l) => l.h));
@@ -111,7 +113,9 @@ export function searchLabels(
       const area = labels.reduce((sum, l) => sum + (l.w + 14) * (l.h + 9), 0) / (depth * size);
       if (area <= FULLEST) {
         const unit = Math.max(LEAST_UNIT, Math.ceil(depth / MOST_UNITS));
-        placed = place({ rows: Math.floor(depth / unit), pitch: unit, depth });
+        const within = { rows: Math.floor(depth / unit), pitch: unit, depth };
+        placed = place(within);
+        if (placed.length < labels.length && area <= ROOMY) placed = place(within, "all");
         pitch = unit;
       }
     }
@@ -162,7 +166,25 @@ function grow(
   growTo(found, apex, room, order, larger, (r, n) => {
     found.grown[r] = heights[n]!;
   });
+  lower(found, apex, room);
   growWords(found, apex, textOf, room, order);
+}
+
+/** Where labels take less of the depth than this, every second one hangs lower. */
+const SHALLOW = 0.66;
+
+/** Where much of the depth is empty, plumb lines get different lengths. Changes what was found. */
+function lower(found: Found, apex: readonly number[], { stretches, extent, depth }: SearchRoom): void {
+  const { texts, placed, pitch } = found;
+  let foot = 0;
+  for (const p of placed) foot = Math.max(foot, p.row * pitch + extent(texts[Number(p.id)]!).across);
+  if (foot > SHALLOW * depth || stretches.length !== 1) return;
+  const { from, to } = stretches[0]!;
+  const labels = texts.map((t, r): Unplaced => {
+    const { along, across } = extent(t);
+    return { id: idOf(r), apex: apex[r]!, w: along, h: across };
+  });
+  lowerLabels(labels, placed, { from, to, rows: Math.floor(depth / pitch), pitch, centred: false, depth });
 }
 
 /** First words of descriptions stand under titles where there is room left, the important first. Changes what was found. */

@@ -136,6 +136,27 @@ export function growLabels(
   return grown;
 }
 
+/**
+ * Lets every second label hang lower, as low as there is room, where labels leave much of the depth empty. Changes `placed`.
+ */
+export function lowerLabels(labels: readonly Unplaced[], placed: Placed[], room: Room): void {
+  const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
+  const at = new Map(placed.map((p) => [p.id, p]));
+  const board = new Board(
+    sorted,
+    sorted.map((l) => l.apex + (at.get(l.id)?.shift ?? 0)),
+    room,
+  );
+  for (const [i, l] of sorted.entries()) {
+    const p = at.get(l.id);
+    if (p) board.setAt(i, p.row, p.side);
+  }
+  for (const [i, l] of sorted.entries()) {
+    const p = at.get(l.id);
+    if (p && i % 2 === 1) p.row = board.lower(i);
+  }
+}
+
 const rightToLeft = (n: number) => [...Array(n).keys()].reverse();
 const leftToRight = (n: number) => [...Array(n).keys()];
 
@@ -262,6 +283,17 @@ class Board {
     this.last[i] = was.last;
     this.put(i, was.row, was.side);
     return null;
+  }
+
+  /** Hangs a label as low as it can on its line and side; gives its row. */
+  lower(i: number): number {
+    const was = this.row[i]!;
+    const side = this.side[i]!;
+    this.take(i);
+    let row = this.last[i]!;
+    while (row > was && this.clashes(i, row, side, 1) > 0) row--;
+    this.put(i, Math.max(was, row), side);
+    return this.row[i]!;
   }
 
   private left(i: number, side: number): number {
