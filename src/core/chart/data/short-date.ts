@@ -1,6 +1,6 @@
 import { MONTHS } from "../../time/date-problem";
 import { civilFrom } from "../../time/calendar";
-import { middleOf, startOf } from "../../time/when";
+import { middleOf, type Moment, startOf } from "../../time/when";
 import { isTimed, timeText, yearText } from "../../time/write-when";
 import { mannerOf } from "../../timeline/read-options";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
@@ -29,6 +29,14 @@ export function shortDate(e: TimelineEvent, full: string, years: number, timelin
     if (isTimed(a.precision) && isTimed(b.precision) && !a.about && !b.about)
       return `${timeText(r.start.from, a.precision, manner)} – ${timeText(r.end.from, b.precision, manner)}`;
   }
+  if (r.kind === "span" && years > 20 && r.start?.from && r.end?.from) {
+    const [a, b] = [r.start, r.end].map((m) => civilFrom("gregorian", middleOf(m).day).year);
+    if (b! <= EARTH_HISTORY) {
+      const [size, unit] = unitOf(b!);
+      const said = (m: Moment, year: number) => `${m.about ? "about " : ""}${digits(-year / size)}`;
+      return `${said(r.start, a!)} – ${said(r.end, b!)} ${unit}`;
+    }
+  }
   if (r.kind !== "moment" || !r.at.from) return full;
   if (years < WITHIN_DAYS && isTimed(r.at.precision))
     return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
@@ -39,10 +47,20 @@ export function shortDate(e: TimelineEvent, full: string, years: number, timelin
   if (!(years > 20)) return full;
   const year = civilFrom("gregorian", middleOf(r.at).day).year;
   const about = r.at.about ? "about " : "";
-  // The units of earth history: thousands, millions and thousands of millions of years ago (ka, Ma, Ga).
-  const unit = year <= -1e9 ? ([1e9, "Ga"] as const) : year <= -1e6 ? ([1e6, "Ma"] as const) : ([1e3, "ka"] as const);
-  if (year <= -10_000) return `${about}${Number((-year / unit[0]).toPrecision(3))} ${unit[1]}`;
+  if (year <= EARTH_HISTORY) {
+    const [size, unit] = unitOf(year);
+    return `${about}${digits(-year / size)} ${unit}`;
+  }
   const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
   const ago = r.at.wording?.kind === "ago";
   return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
+}
+
+/** Years before this are told in units of earth history. */
+const EARTH_HISTORY = -10_000;
+const digits = (n: number) => String(Number(n.toPrecision(3)));
+
+/** The unit a year is told in: thousands, millions and thousands of millions of years ago (ka, Ma, Ga). */
+function unitOf(year: number): readonly [size: number, unit: string] {
+  return year <= -1e9 ? [1e9, "Ga"] : year <= -1e6 ? [1e6, "Ma"] : [1e3, "ka"];
 }

@@ -189,7 +189,11 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
     };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  const date = cutToWidth(data.dates[i]!, DATE_FACE, dated, Math.min(Math.max(most, 200), frameWidth * 0.42));
+  const mostDate = Math.min(Math.max(most, 200), frameWidth * 0.42);
+  const full = data.dates[i]!;
+  // What would be cut is told shorter, where it can be.
+  const told = textWidth(full, DATE_FACE, dated) <= mostDate ? full : data.shortDates[i]!;
+  const date = cutToWidth(told, DATE_FACE, dated, mostDate);
   const lines = setTitle(title, size, most, s.lines);
   const dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
   let textW = dateWidth + (date ? sign : 0);
@@ -201,7 +205,7 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
   const under = s.words ?? 0;
   const words =
     under > 0 && data.words[i]
-      ? wrap(data.words[i]!, WORDS_FACE, wordsSize(s.type), s.over ? Math.max(most, pictureW) : most, under)
+      ? excerpt(data.words[i]!, wordsSize(s.type), s.over ? Math.max(most, pictureW) : most, under)
       : [];
   for (const l of words) textW = Math.max(textW, textWidth(l, WORDS_FACE, wordsSize(s.type)));
   const textH =
@@ -220,6 +224,20 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
     w: Math.ceil(textW + (picture ? s.picture + PICTURE_GAP : 0)),
     h: Math.max(textH, picture ? s.picture : 0) + 2,
   };
+}
+
+/** The first lines of a text; what is left out is whole words. */
+function excerpt(text: string, size: number, most: number, mostLines: number): string[] {
+  const lines = wrap(text, WORDS_FACE, size, most, mostLines);
+  const last = lines.at(-1);
+  if (!last?.endsWith("…") || text.endsWith(last)) return lines;
+  const space = last.lastIndexOf(" ");
+  // Whether the cut went through a word says what follows it in the text.
+  const kept = last.slice(0, -1);
+  const at = text.indexOf(kept);
+  const isWhole = at >= 0 && /^[\s,.;:!?]|^$/.test(text.slice(at + kept.length));
+  if (isWhole || space <= 0) return lines;
+  return [...lines.slice(0, -1), `${last.slice(0, space).replace(/[\s,;:.–-]+$/, "")}…`];
 }
 
 /** A title in lines, broken where its author broke it, where there is more than one. */
@@ -246,7 +264,9 @@ export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: n
   const full = data.dates[i]!;
   const dateWidth = full ? textWidth(full, DATE_FACE, dateSize(s.type)) : 0;
   if (!s.oneLine) {
-    const date = Math.min(dateWidth, Math.min(Math.max(most, 200), frameWidth * 0.42));
+    const mostDate = Math.min(Math.max(most, 200), frameWidth * 0.42);
+    const told = dateWidth <= mostDate ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
+    const date = Math.min(told, mostDate);
     return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
   }
   const short =

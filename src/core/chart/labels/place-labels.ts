@@ -171,6 +171,8 @@ function spreadRows(found: Found, places: Places, depth: number): { first: numbe
   const left = depth - foot;
   if (left <= 0) return { first: 0, pitch };
   const first = Math.min(FIRST_MOST, Math.floor(left * FIRST_SHARE));
+  // Rows stand apart as far as they should already.
+  if (found.lowered) return { first, pitch };
   let more = APART_SHARE * (found.stacked ? pitch : tallest);
   for (const [r, k] of places.row.entries())
     if (k > 0) more = Math.min(more, (depth - first - places.h[r]!) / k - pitch);

@@ -34,6 +34,8 @@ export interface Found {
   grown: number[];
   /** How many lines of first words stand under a title, by rank; 0 for none. */
   worded: number[];
+  /** Every second label hangs lower than it must. */
+  lowered: boolean;
   /** Labels take as many of the rows as they need, instead of one each. */
   stacked: boolean;
   setting: Setting;
@@ -138,13 +140,22 @@ export function searchLabels(
     const cost = tightness * TIGHTER + left + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
-      best = { texts, placed, pitch, grown: [], worded: [], stacked: pitch !== usual, setting };
+      best = { texts, placed, pitch, grown: [], worded: [], lowered: false, stacked: pitch !== usual, setting };
     }
   }
   const growing = how === "quick" && !room.centred && apex.length <= MOST_STACKED;
   if (best && growing && best.placed.length === apex.length) grow(best, apex, textOf, room, order);
   return (
-    best ?? { texts: [], placed: [], pitch: LINE + 11, grown: [], worded: [], stacked: false, setting: settings[0]! }
+    best ?? {
+      texts: [],
+      placed: [],
+      pitch: LINE + 11,
+      grown: [],
+      worded: [],
+      lowered: false,
+      stacked: false,
+      setting: settings[0]!,
+    }
   );
 }
 
@@ -172,6 +183,8 @@ function grow(
 
 /** Where labels take less of the depth than this, every second one hangs lower. */
 const SHALLOW = 0.66;
+/** ... to about this share of it. */
+const LOWER_TO = 0.78;
 
 /** Where much of the depth is empty, plumb lines get different lengths. Changes what was found. */
 function lower(found: Found, apex: readonly number[], { stretches, extent, depth }: SearchRoom): void {
@@ -184,7 +197,10 @@ function lower(found: Found, apex: readonly number[], { stretches, extent, depth
     const { along, across } = extent(t);
     return { id: idOf(r), apex: apex[r]!, w: along, h: across };
   });
-  lowerLabels(labels, placed, { from, to, rows: Math.floor(depth / pitch), pitch, centred: false, depth });
+  const least = Math.max(...labels.map((l) => l.h));
+  const within = Math.min(depth, Math.max(LOWER_TO * depth, foot + pitch, 2 * least));
+  lowerLabels(labels, placed, { from, to, rows: Math.floor(within / pitch), pitch, centred: false, depth: within });
+  found.lowered = true;
 }
 
 /** First words of descriptions stand under titles where there is room left, the important first. Changes what was found. */

@@ -72,7 +72,8 @@ export const UPRIGHT_LINE = 13;
 
 /** The lines of a label across an upright ridge. */
 export function uprightLines(text: string): string[] {
-  return wrap(text, TICK_FACE, UPRIGHT_SIZE, ACROSS, 3);
+  const short = text.replace(/\bbillion years ago\b/, "bn yrs ago").replace(/\bmillion years ago\b/, "m yrs ago");
+  return wrap(short, TICK_FACE, UPRIGHT_SIZE, ACROSS, 3);
 }
 
 /** What a label takes along the ridge, px. */
