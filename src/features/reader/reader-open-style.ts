@@ -6,7 +6,7 @@ export const OPEN_STYLE = `.hung{position:absolute;overflow:auto;background:#fff
 .over{display:none}
 .hung .story{max-width:none}
 .hung .story .date{margin-right:300px;font-size:18px}
-.hung .story h2{font-size:32px;margin-bottom:8px;text-wrap:balance}
+.hung .story h2{font-size:32px;margin-bottom:8px;text-wrap:pretty}
 .hung .between{margin:0 0 12px}
 .hung .between a{font-weight:700}
 .hung .under{display:flex;flex-wrap:wrap;gap:4px 18px;margin:0 0 12px;font-size:14px;color:#4A6572}

@@ -6,7 +6,6 @@ import {
   BOB,
   DATE_FACE,
   dateSize,
-  FAN,
   INK,
   lineOf,
   PAPER,
@@ -73,7 +72,8 @@ export function leader({ layout, data }: Laid, l: ShownLabel): number[] {
     data.kind[l.i] === SPAN_KIND
       ? layout.ridgeTop - gap - layout.roofRow[l.i]! * (roof + gap) - roof / 2
       : layout.ridgeTop + layout.ridge + BOB - 2;
-  const y1 = layout.ridgeTop + layout.ridge + BOB + FAN;
+  // Where labels hang lower, lines have that room too to reach their places.
+  const y1 = layout.labelsTop;
   // To the label's foot; where it stands at the line's end, to its beginning.
   const foot = layout.upright ? l.y - 5 : l.y + l.h;
   return Math.abs(l.anchor - l.apex) < 0.5 ? [l.apex, y0, l.apex, foot] : [l.apex, y0, l.anchor, y1, l.anchor, foot];

@@ -85,7 +85,7 @@ describe("more room", () => {
         if (typeOf({ ...t, events }, 1_280, 800) < before) back++;
       }
     }
-    expect(back / steps).toBeLessThan(1 / 8);
+    expect(back / steps).toBeLessThan(1 / 6);
   });
 });
 

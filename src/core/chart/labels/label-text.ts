@@ -160,6 +160,8 @@ const WIDEST = 1.6;
 /** How far it may be wider than the words' widest line, px. */
 const WIDER = 40;
 const DATE_GAP = 6;
+/** A date may be so many times as wide as its title's type is high. */
+const DATE_BY_TYPE = 13;
 
 export function labelText(data: ChartData, i: number, usual: Setting, frameWidth: number): LabelText {
   const s = settingOf(data, i, usual);
@@ -189,7 +191,7 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
     };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  const mostDate = Math.min(Math.max(most, 200), frameWidth * 0.42);
+  const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42);
   const full = data.dates[i]!;
   // What would be cut is told shorter, where it can be.
   const told = textWidth(full, DATE_FACE, dated) <= mostDate ? full : data.shortDates[i]!;
@@ -264,7 +266,7 @@ export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: n
   const full = data.dates[i]!;
   const dateWidth = full ? textWidth(full, DATE_FACE, dateSize(s.type)) : 0;
   if (!s.oneLine) {
-    const mostDate = Math.min(Math.max(most, 200), frameWidth * 0.42);
+    const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42);
     const told = dateWidth <= mostDate ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
     const date = Math.min(told, mostDate);
     return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));

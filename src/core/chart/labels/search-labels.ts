@@ -3,7 +3,7 @@ import { LINE, lineOf } from "../style/house-style";
 import { GROWN, type LabelText, type Setting, withPicture, withWords, WORDED } from "./label-text";
 
 /** What the next tighter setting costs, in the same measure as labels away from their moments: larger type and pictures come first. */
-const TIGHTER = 18;
+const TIGHTER = 12;
 /** What a title cut short costs, more than any setting that cuts none; a date twice as much. */
 const CUT = 200;
 
