@@ -10,6 +10,9 @@ const CUT = 200;
 /** What it costs to leave a picture out, up to a limit. */
 const NO_PICTURE = 5;
 const NO_PICTURES = 40;
+/** What it costs to show them lower than this, px, as if they were stamps. */
+const STAMP = 84;
+const STAMPED = 60;
 
 /** So many settings are searched thoroughly. */
 const TIGHTEST = 4;
@@ -136,7 +139,8 @@ export function searchLabels(
       (sum, t) => sum + (t.lines.at(-1)?.endsWith("…") ? CUT : 0) + (t.date.endsWith("…") ? 2 * CUT : 0),
       0,
     );
-    const left = setting.picture > 0 ? 0 : Math.min(NO_PICTURES, wanted * NO_PICTURE);
+    const stamped = setting.picture < STAMP && room.picturesGrow && wanted > 0 ? STAMPED : 0;
+    const left = stamped + (setting.picture > 0 ? 0 : Math.min(NO_PICTURES, wanted * NO_PICTURE));
     const cost = tightness * TIGHTER + left + away + cut + (labels.length - placed.length) * 1_000;
     if (cost < bestCost) {
       bestCost = cost;
