@@ -110,15 +110,8 @@ export function growLabels(
   order: readonly string[],
   sizes: (id: string) => readonly { w: number; h: number }[],
 ): Map<string, number> {
-  const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
-  const at = new Map(placed.map((p) => [p.id, p]));
-  const board = new Board(
-    sorted,
-    sorted.map((l) => l.apex + (at.get(l.id)?.shift ?? 0)),
-    room,
-  );
+  const { sorted, at, board } = boardOf(labels, placed, room);
   const index = new Map(sorted.map((l, i) => [l.id, i]));
-  for (const [id, p] of at) board.setAt(index.get(id)!, p.row, p.side);
   const grown = new Map<string, number>();
   for (const id of order) {
     const i = index.get(id);
@@ -140,6 +133,15 @@ export function growLabels(
  * Lets every second label hang lower, as low as there is room, where labels leave much of the depth empty. Changes `placed`.
  */
 export function lowerLabels(labels: readonly Unplaced[], placed: Placed[], room: Room): void {
+  const { sorted, at, board } = boardOf(labels, placed, room);
+  for (const [i, l] of sorted.entries()) {
+    const p = at.get(l.id);
+    if (p && i % 2 === 1) p.row = board.lower(i);
+  }
+}
+
+/** Labels where they hang. */
+function boardOf(labels: readonly Unplaced[], placed: readonly Placed[], room: Room) {
   const sorted = [...labels].sort((a, b) => a.apex - b.apex || (a.id < b.id ? -1 : 1));
   const at = new Map(placed.map((p) => [p.id, p]));
   const board = new Board(
@@ -151,10 +153,7 @@ export function lowerLabels(labels: readonly Unplaced[], placed: Placed[], room:
     const p = at.get(l.id);
     if (p) board.setAt(i, p.row, p.side);
   }
-  for (const [i, l] of sorted.entries()) {
-    const p = at.get(l.id);
-    if (p && i % 2 === 1) p.row = board.lower(i);
-  }
+  return { sorted, at, board };
 }
 
 const rightToLeft = (n: number) => [...Array(n).keys()].reverse();

@@ -5,7 +5,6 @@ import { MOST_STILL, putStill } from "@/server/media/uploads";
 
 /** The still picture of a video, as its uploader's browser drew it. */
 export const PUT = memberRoute({}, async ({ request, user, params }) => {
-  const read = await readBytes(request, MOST_STILL).catch(() => null);
-  if (!read || "failed" in read) return fail("picture_large");
-  return putStill(params.id!, user.id, params.media!, read.bytes);
+  const read = await readBytes(request, MOST_STILL).catch(() => fail("bad_json"));
+  return "failed" in read ? read : putStill(params.id!, user.id, params.media!, read.bytes);
 });
