@@ -8,6 +8,8 @@ const alias = {
 // "core" needs nothing; "server" needs the database that scripts/test.mjs starts.
 export default defineConfig({
   test: {
+    // Two at a time, on small machines too: tests of the server wait for the database more than they compute.
+    maxWorkers: 2,
     projects: [
       {
         resolve: { alias },
@@ -32,7 +34,6 @@ export default defineConfig({
           include: ["src/server/**/*.test.ts"],
           testTimeout: 180_000,
           hookTimeout: 180_000,
-          fileParallelism: false,
         },
       },
     ],

@@ -186,9 +186,9 @@ test("a label is dragged to the ridge's other side and stays; put back by key, f
   await page.keyboard.press("Escape");
   await page.mouse.up();
   expect(await box(post)).toEqual(start);
-  await drag(page, from, { x: from.x + 60, y: from.y + 90 });
+  await drag(page, from, { x: from.x + 60, y: from.y + 50 });
   await page.mouse.up();
-  await expect.poll(async () => Math.round((await box(post)).y - start.y)).toBe(90);
+  await expect.poll(async () => Math.round((await box(post)).y - start.y)).toBe(50);
   const dropped = await box(post);
   expect(Math.round(dropped.x - start.x)).toBeGreaterThanOrEqual(55);
   await saved(page);
@@ -358,20 +358,20 @@ test("two browsers drag at once: each sees the other's, and nothing is lost", as
   };
   const before = { toll: await box(event(page, "Toll house")), post: await box(event(page, "The Ambrel Post")) };
   // Both hold a label before either lets go.
-  await hold(page, "Toll house", 30, 120);
+  await hold(page, "Toll house", 30, 60);
   await hold(obi.page, "The Ambrel Post", 40, 150);
   await page.mouse.up();
-  await expect.poll(async () => Math.round((await box(event(obi.page, "Toll house"))).y - before.toll.y)).toBe(120);
+  await expect.poll(async () => Math.round((await box(event(obi.page, "Toll house"))).y - before.toll.y)).toBe(60);
   await obi.page.mouse.up();
   for (const p of [page, obi.page]) {
     await expect.poll(async () => Math.round((await box(event(p, "The Ambrel Post"))).y - before.post.y)).toBe(150);
-    await expect.poll(async () => Math.round((await box(event(p, "Toll house"))).y - before.toll.y)).toBe(120);
+    await expect.poll(async () => Math.round((await box(event(p, "Toll house"))).y - before.toll.y)).toBe(60);
   }
   // Each undoes their own.
   await obi.page.keyboard.press("Control+z");
   for (const p of [page, obi.page]) {
     await expect.poll(async () => box(event(p, "The Ambrel Post"))).toEqual(before.post);
-    await expect.poll(async () => Math.round((await box(event(p, "Toll house"))).y - before.toll.y)).toBe(120);
+    await expect.poll(async () => Math.round((await box(event(p, "Toll house"))).y - before.toll.y)).toBe(60);
   }
 });
 
