@@ -85,6 +85,12 @@ describe("the queue of layouts", () => {
     expect(got).toEqual([count, 15]);
   });
 
+  it.each([0, 2])("lays out %i events at once", (count) => {
+    const { q, worker, got } = queue();
+    q.run(wanted(count));
+    expect([got, q.busy, worker.asked.length]).toEqual([[count], false, 0]);
+  });
+
   it("lays out where it is when no worker can be had", () => {
     const got: number[] = [];
     const none = () => {

@@ -7,6 +7,8 @@ import { type ChartAnswer, type ChartTask, chartFrom, layOutWhole, lightened } f
 import type { Instant } from "@/core/time/instant";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 
+/** Up to so many events a chart is laid out where it is: an empty one can be tapped as soon as it is there. */
+const AT_ONCE = 2;
 /** Up to so many events all of a chart is laid out by the worker; of more the main ridge. */
 const FEW = 400;
 /** Columns of a large chart are filled for so long at a time, ms. */
@@ -46,6 +48,10 @@ export class LayoutQueue {
     const task = ++this.task;
     this.busy = true;
     const events = shownEvents(w.timeline, w.hidden);
+    if (events.length <= AT_ONCE) {
+      this.takeWhole(w, layOutWhole(w));
+      return;
+    }
     if (events.length <= FEW) {
       this.ask(task, () => ({ chart: lightened(w) }), { w, few: true });
       return;
