@@ -192,12 +192,14 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
   const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42);
-  const full = data.dates[i]!;
-  // What would be cut is told shorter, where it can be.
-  const told = textWidth(full, DATE_FACE, dated) <= mostDate ? full : data.shortDates[i]!;
-  const date = cutToWidth(told, DATE_FACE, dated, mostDate);
+  let date = data.dates[i]!;
+  let dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
+  if (dateWidth > mostDate) {
+    // What would be cut is told shorter, where it can be.
+    date = cutToWidth(data.shortDates[i]!, DATE_FACE, dated, mostDate);
+    dateWidth = textWidth(date, DATE_FACE, dated);
+  }
   const lines = setTitle(title, size, most, s.lines);
-  const dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
   let textW = dateWidth + (date ? sign : 0);
   for (const [k, l] of lines.entries())
     textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
