@@ -1,9 +1,16 @@
-import { assemble, type Chart, type Prepared, prepare } from "@/core/chart/frame/chart";
+import { assemble, type Chart, type Prepared } from "@/core/chart/frame/chart";
 import { type ChartData, chartDataSlowly, shownEvents } from "@/core/chart/data/chart-data";
 import { laidFrom, type LayoutAnswer, taskOf } from "@/core/chart/frame/hand-over";
 import { layoutLanes } from "@/core/chart/frame/lanes";
-import { layoutChart, uprightLength } from "@/core/chart/frame/layout";
-import { type ChartAnswer, type ChartTask, chartFrom, layOutWhole, lightened } from "@/core/chart/frame/whole-chart";
+import { layoutChart } from "@/core/chart/frame/layout";
+import {
+  type ChartAnswer,
+  type ChartTask,
+  chartFrom,
+  layOutWhole,
+  lightened,
+  preparedFor,
+} from "@/core/chart/frame/whole-chart";
 import type { Instant } from "@/core/time/instant";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 
@@ -77,23 +84,15 @@ export class LayoutQueue {
 
   /** Of a large chart the worker lays out the main ridge. */
   private askForRidge(task: number, w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
-    const p = this.prepared(w, events, data);
+    const p = preparedFor(w, events, data);
     const options = { upright: w.upright, taken: w.taken };
     const ask = () => ({ task: taskOf(w.timeline, p.mainData, p.mainFrame, options) });
     this.ask(task, ask, { w, few: false, events, data, p });
   }
 
-  private prepared(w: Wanted, events: readonly TimelineEvent[], data: ChartData): Prepared {
-    // An upright ridge is as long as its labels need; whoever shows it scrolls.
-    const { width, height } = w.room;
-    const frame = w.upright ? { width, height: Math.max(height, uprightLength(events.length)) } : w.room;
-    const closeUps = (w.rows && !w.upright) || w.taken ? "none" : "auto";
-    return prepare(w.timeline, events, data, frame, { upright: w.upright, closeUps, gather: { seen: w.seen } });
-  }
-
   private deliver(w: Wanted, events: readonly TimelineEvent[], data: ChartData): void {
     this.busy = false;
-    const prepared = this.prepared(w, events, data);
+    const prepared = preparedFor(w, events, data);
     if (w.rows && !w.upright && data.count > 0) {
       const { laid, lanes } = layoutLanes(w.timeline, data, w.room, w.rows);
       this.done(assemble(prepared, laid, w.today, lanes), events);

@@ -6,8 +6,7 @@ import { drawView } from "../draw/draw-chart";
 import { wholeView } from "../axis/view";
 import { shownEvents } from "../data/chart-data";
 import { type Chart, chartOf } from "./chart";
-import { groundOf } from "./layout";
-import { uprightLength } from "./layout";
+import { groundOf, uprightLength } from "./layout";
 import { chartFrom, layOutWhole, lightened } from "./whole-chart";
 
 const TODAY = { day: 740_000, second: 0 };

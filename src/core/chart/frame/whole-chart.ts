@@ -52,8 +52,13 @@ export function lightened(task: ChartTask): ChartTask {
   };
 }
 
-/** What is opened and what is left for the main ridge, of a task. */
-function preparedFor(task: ChartTask, events: readonly TimelineEvent[], data: ChartData, opened?: Opened): Prepared {
+/** What is opened and what is left for the main ridge, of a task; `opened`: where that is known already. */
+export function preparedFor(
+  task: ChartTask,
+  events: readonly TimelineEvent[],
+  data: ChartData,
+  opened?: Opened,
+): Prepared {
   const { timeline, upright, rows, taken, room, seen } = task;
   // An upright ridge is as long as its labels need; whoever shows it scrolls.
   const frame = upright ? { width: room.width, height: Math.max(room.height, uprightLength(events.length)) } : room;

@@ -91,10 +91,7 @@ export function searchLabels(
     // Even perfectly placed, a tighter setting would cost more than what has been found.
     if (bestCost <= tightness * TIGHTER) break;
     const texts = apex.map((_, rank) => textOf(rank, setting));
-    const labels = texts.map((t, rank): Unplaced => {
-      const { along, across } = room.extent(t);
-      return { id: idOf(rank), apex: apex[rank]!, w: along, h: across };
-    });
+    const labels = unplaced(texts, apex, room);
     const tallest = Math.max(lineOf(setting.type) + 2, ...labels.map((l) => l.h));
     const usual = tallest + (room.centred ? 14 : setting.oneLine ? 4 : 9);
     const depth = room.depth - (how === "counted" ? room.countRoom : 0);
@@ -165,6 +162,18 @@ export function searchLabels(
 
 const idOf = (rank: number) => String(rank).padStart(6, "0");
 
+/** Labels that want a place, by rank. */
+function unplaced(
+  texts: readonly LabelText[],
+  apex: readonly number[],
+  { extent }: Pick<SearchRoom, "extent">,
+): Unplaced[] {
+  return texts.map((t, rank) => {
+    const { along, across } = extent(t);
+    return { id: idOf(rank), apex: apex[rank]!, w: along, h: across };
+  });
+}
+
 /** Pictures grow singly into the room that is left, the important first; then first words of descriptions. Changes what was found. */
 function grow(
   found: Found,
@@ -197,10 +206,7 @@ function lower(found: Found, apex: readonly number[], { stretches, extent, depth
   for (const p of placed) foot = Math.max(foot, p.row * pitch + extent(texts[Number(p.id)]!).across);
   if (foot > SHALLOW * depth || stretches.length !== 1) return;
   const { from, to } = stretches[0]!;
-  const labels = texts.map((t, r): Unplaced => {
-    const { along, across } = extent(t);
-    return { id: idOf(r), apex: apex[r]!, w: along, h: across };
-  });
+  const labels = unplaced(texts, apex, { extent });
   const least = Math.max(...labels.map((l) => l.h));
   const within = Math.min(depth, Math.max(LOWER_TO * depth, foot + pitch, 2 * least));
   lowerLabels(labels, placed, { from, to, rows: Math.floor(within / pitch), pitch, centred: false, depth: within });

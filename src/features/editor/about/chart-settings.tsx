@@ -16,10 +16,37 @@ const UNITS: Extract<Marks, { kind: "step" }>["unit"][] = ["years", "months", "d
 
 /** The types of labels an author chooses among, px. */
 const TYPES = [
-  [12, WORDS.typeSmall],
-  [16, WORDS.typeUsual],
-  [20, WORDS.typeLarge],
+  ["12", WORDS.typeSmall],
+  ["16", WORDS.typeUsual],
+  ["20", WORDS.typeLarge],
 ] as const;
+
+/** One of a few, by its name. */
+function Choice({
+  label,
+  value,
+  options,
+  onChoose,
+}: {
+  label: string;
+  value: string;
+  options: readonly (readonly [value: string, name: string])[];
+  onChoose: (value: string) => void;
+}) {
+  return (
+    <Field label={label}>
+      {(ids) => (
+        <select id={ids.id} className={INPUT} value={value} onChange={(e) => onChoose(e.target.value)}>
+          {options.map(([key, name]) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
 
 /** How the chart is drawn and what a reader sees first. */
 export function ChartSettings() {
@@ -35,6 +62,8 @@ export function ChartSettings() {
   const placed = useMemo(() => placedByHand(events).length, [events]);
   const firstView = useEditorState((s) => s.timeline.firstView);
   const manner = useEditorState((s) => mannerOf(s.timeline));
+  const set = (field: "pictures" | "typeSize" | "labelWords", value: PicturesShown | LabelWords | number | null) =>
+    store.edit([{ kind: "set_timeline", field, value }]);
   const setMarks = (value: Marks | null, group?: string) =>
     store.edit([{ kind: "set_timeline", field: "marks", value }], group ?? null);
   return (
@@ -102,62 +131,31 @@ export function ChartSettings() {
         />
       ) : null}
       <div className="grid grid-cols-2 gap-3">
-        <Field label={WORDS.picturesOnTheChart}>
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              value={pictures}
-              onChange={(e) =>
-                store.edit([{ kind: "set_timeline", field: "pictures", value: e.target.value as PicturesShown }])
-              }
-            >
-              <option value="large">{WORDS.picturesLarge}</option>
-              <option value="small">{WORDS.picturesSmall}</option>
-              <option value="none">{WORDS.picturesNone}</option>
-            </select>
-          )}
-        </Field>
-        <Field label={WORDS.typeOfLabels}>
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              value={typeSize ?? ""}
-              onChange={(e) =>
-                store.edit([
-                  {
-                    kind: "set_timeline",
-                    field: "typeSize",
-                    value: e.target.value === "" ? null : Number(e.target.value),
-                  },
-                ])
-              }
-            >
-              <option value="">{WORDS.asThereIsRoom}</option>
-              {TYPES.map(([px, name]) => (
-                <option key={px} value={px}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label={WORDS.wordsUnderTitles}>
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              value={labelWords}
-              onChange={(e) =>
-                store.edit([{ kind: "set_timeline", field: "labelWords", value: e.target.value as LabelWords }])
-              }
-            >
-              <option value="room">{WORDS.wordsWhereRoom}</option>
-              <option value="none">{WORDS.picturesNone}</option>
-            </select>
-          )}
-        </Field>
+        <Choice
+          label={WORDS.picturesOnTheChart}
+          value={pictures}
+          options={[
+            ["large", WORDS.picturesLarge],
+            ["small", WORDS.picturesSmall],
+            ["none", WORDS.picturesNone],
+          ]}
+          onChoose={(value) => set("pictures", value as PicturesShown)}
+        />
+        <Choice
+          label={WORDS.typeOfLabels}
+          value={String(typeSize ?? "")}
+          options={[["", WORDS.asThereIsRoom], ...TYPES]}
+          onChoose={(value) => set("typeSize", value === "" ? null : Number(value))}
+        />
+        <Choice
+          label={WORDS.wordsUnderTitles}
+          value={labelWords}
+          options={[
+            ["room", WORDS.wordsWhereRoom],
+            ["none", WORDS.picturesNone],
+          ]}
+          onChoose={(value) => set("labelWords", value as LabelWords)}
+        />
       </div>
       {(
         [
