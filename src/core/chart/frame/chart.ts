@@ -122,7 +122,7 @@ export function prepared(
     data,
     opened,
     mainEvents: main.map((i) => events[i]!),
-    mainData: sayGathered(pickChart(data, events, main), main, opened.gathered),
+    mainData: sayGathered(pickChart(data, events, main), main, opened.gathered, data.whole),
     mainFrame: { width: frame.width, height: Math.max(least, frame.height - opened.top) },
   };
 }
@@ -139,11 +139,17 @@ export function prepare(
 }
 
 /** Titles of what holds gathered parts say how many there are. */
-function sayGathered(data: ChartData, main: readonly number[], gathered: Opened["gathered"]): ChartData {
+function sayGathered(
+  data: ChartData,
+  main: readonly number[],
+  gathered: Opened["gathered"],
+  whole: ChartData["whole"],
+): ChartData {
   if (gathered.size === 0) return data;
   const titles = data.titles.map((title, k) => {
     const parts = gathered.get(main[k]!);
-    return parts ? WORDS.withParts(title, parts.length) : title;
+    // Of parts that have parts themselves it says what its letter says: how many it has itself.
+    return parts ? WORDS.withParts(title, parts.filter((i) => whole[i] === main[k]).length) : title;
   });
   return { ...data, titles };
 }

@@ -72,6 +72,24 @@ describe("a label", () => {
     }
   });
 
+  it("louder cuts no title of the others that was whole before", () => {
+    const frame = { width: 860, height: 380 };
+    const cut = (t: Timeline) => {
+      const { laid } = chartOf(t, frame);
+      return Array.from(laid.layout.byApex, (i) => textOfLabel(laid, i)).filter((l) => l.lines.at(-1)?.endsWith("…"))
+        .length;
+    };
+    let tried = 0;
+    for (let seed = 1; seed <= 30; seed++) {
+      const t = studentTimeline(12, seed);
+      if (cut(t) > 0) continue;
+      tried++;
+      const first = [...t.events.keys()][0]!;
+      expect([seed, cut(with2(t, (id) => (id === first ? { loudness: 1 } : {})))]).toEqual([seed, 0]);
+    }
+    expect(tried).toBeGreaterThan(15);
+  });
+
   it("louder on a roof too", () => {
     const t = typedTimeline([
       ["1604 - 1688", "Tolls paid in salt"],

@@ -18,6 +18,8 @@ export interface Setting {
   most: number;
   lines: number;
   picture: number;
+  /** How much larger the type of louder labels is; left out: as usual. */
+  loud?: number;
   /** So many lines of the description's first words stand under the title. */
   words?: number;
   /** A picture stands over the words in its own proportion, instead of beside them as a square. */
@@ -40,6 +42,7 @@ export const withWords = (s: Setting, lines: number): Setting => ({ ...s, words:
 
 /** A louder label's type, and a quieter one's, beside the others'. */
 const LOUDER = 1.25;
+const LESS_LOUD = 1.08;
 const QUIETER = 0.85;
 const LEAST_TYPE = 12;
 const MOST_TYPE = 24;
@@ -47,12 +50,12 @@ const MOST_TYPE = 24;
 const QUIET_PICTURE = 40;
 
 /** The type of one title, px: of a label, or on a roof. */
-export function typeFor(data: Pick<ChartData, "loudness">, i: number, type: number): number {
+export function typeFor(data: Pick<ChartData, "loudness">, i: number, type: number, louder = LOUDER): number {
   const loud = data.loudness[i]!;
   return loud === 0
     ? type
     : loud > 0
-      ? Math.min(MOST_TYPE, type * LOUDER)
+      ? Math.min(MOST_TYPE, type * louder)
       : Math.max(Math.min(type, LEAST_TYPE), type * QUIETER);
 }
 
@@ -60,7 +63,7 @@ export function typeFor(data: Pick<ChartData, "loudness">, i: number, type: numb
 function settingOf(data: ChartData, i: number, s: Setting): Setting {
   const loud = data.loudness[i]!;
   if (loud === 0 || s.lines === 1) return s;
-  const type = typeFor(data, i, s.type);
+  const type = typeFor(data, i, s.type, s.loud);
   const most = (s.most * Math.max(1, type / s.type)) | 0;
   if (loud > 0) return { ...s, type, most };
   const { over: _, ...beside } = s;
@@ -100,16 +103,19 @@ const SMALL_PICTURES = 62;
 
 const known = new Map<string, readonly Setting[]>();
 /** The settings there are to choose from: what the author holds is held in all of them. */
-export function settingsFor({ held }: Pick<ChartData, "held">): readonly Setting[] {
+export function settingsFor({ held, loudness }: Pick<ChartData, "held" | "loudness">): readonly Setting[] {
   const { pictures, type } = held;
-  if (pictures !== "small" && type === null) return SETTINGS;
-  const key = `${pictures} ${type}`;
+  const loud = loudness.includes(1);
+  if (pictures !== "small" && type === null && !loud) return SETTINGS;
+  const key = `${pictures} ${type} ${loud}`;
   let found = known.get(key);
   if (!found) {
     const kept = pictures === "small" ? SETTINGS.filter((s) => s.picture <= SMALL_PICTURES) : SETTINGS;
     const made = type === null ? kept : kept.map((s) => ({ ...s, type, most: Math.round((s.most * type) / s.type) }));
     const seen = new Set<string>();
-    found = made.filter((s) => {
+    // Where a louder label has no room for that, it is a little louder, before all others are cut for it.
+    const voiced = loud ? made.flatMap((s) => (s.lines > 1 ? [s, { ...s, loud: LESS_LOUD }] : [s])) : made;
+    found = voiced.filter((s) => {
       const text = JSON.stringify(s);
       return !seen.has(text) && seen.add(text);
     });
