@@ -1,4 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { textOfLabel } from "@/core/chart/draw/draw-labels";
+import { chartOf } from "@/core/chart/frame/chart";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { toFrozen } from "@/core/formats/frozen";
@@ -97,6 +99,19 @@ describe("a reader sees what its editor sees in the same frame", () => {
     for (const frame of FRAMES) {
       const [reader, editor] = both(demoTimeline(demo), frame);
       expect(reader).toEqual(editor);
+    }
+  });
+
+  it.each(DEMO.map((d) => [d.title, d] as const))("on a phone all words of %s are whole", (_, demo) => {
+    const timeline = demoTimeline(demo);
+    for (const width of [360, 390]) {
+      const frame = { width, height: Math.max(844, uprightLength(timeline.events.size)) };
+      const chart = chartOf(timeline, frame, { upright: true });
+      for (const { laid } of [chart, ...chart.closeUps])
+        for (const i of laid.layout.byApex) {
+          const { date, lines } = textOfLabel(laid, i);
+          expect([date, ...lines].filter((text) => text.endsWith("…"))).toEqual([]);
+        }
     }
   });
 

@@ -31,6 +31,9 @@ export function shortDate(e: TimelineEvent, full: string, years: number, timelin
   }
   if (r.kind === "span" && years > 20 && r.start?.from && r.end?.from) {
     const [a, b] = [r.start, r.end].map((m) => civilFrom("gregorian", middleOf(m).day).year);
+    // Within a year that tells it apart.
+    if (a === b && a! > EARTH_HISTORY)
+      return `${r.start.about || r.end.about ? "about " : ""}${yearText(a!, timeline.dateStyle?.era ?? "BC")}`;
     if (b! <= EARTH_HISTORY) {
       const [size, unit] = unitOf(b!);
       const said = (m: Moment, year: number) => `${m.about ? "about " : ""}${digits(-year / size)}`;

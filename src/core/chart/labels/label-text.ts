@@ -197,8 +197,9 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
     };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42);
   let date = data.dates[i]!;
+  // Letter and signs stand before it, within the same room.
+  const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42 - sign);
   let dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
   if (dateWidth > mostDate) {
     // What would be cut is told shorter, where it can be.
@@ -274,7 +275,7 @@ export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: n
   const full = data.dates[i]!;
   const dateWidth = full ? textWidth(full, DATE_FACE, dateSize(s.type)) : 0;
   if (!s.oneLine) {
-    const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42);
+    const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42 - sign);
     const told = dateWidth <= mostDate ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
     const date = Math.min(told, mostDate);
     return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
