@@ -186,9 +186,9 @@ test("a label is dragged to the ridge's other side and stays; put back by key, f
   await page.keyboard.press("Escape");
   await page.mouse.up();
   expect(await box(post)).toEqual(start);
-  await drag(page, from, { x: from.x + 60, y: from.y + 50 });
+  await drag(page, from, { x: from.x + 60, y: from.y + 24 });
   await page.mouse.up();
-  await expect.poll(async () => Math.round((await box(post)).y - start.y)).toBe(50);
+  await expect.poll(async () => Math.round((await box(post)).y - start.y)).toBe(24);
   const dropped = await box(post);
   expect(Math.round(dropped.x - start.x)).toBeGreaterThanOrEqual(55);
   await saved(page);
