@@ -168,7 +168,9 @@ export class ChartStage {
     this.sheet.style.marginBottom = subject.board ? "0" : "30px";
     if (before && sameLayout(before, subject)) return;
     if (before && this.showSpots(before, subject)) return;
-    this.layOut();
+    // One key after the other moves a label from where the last one put it.
+    const { chart } = this;
+    this.layOut(before !== null && chart !== null && withSpots(before, subject, chart.data, this.events) !== null);
   }
 
   /** Where all that changed are labels placed by hand in a large chart, nothing else needs to be laid out anew. */
@@ -229,7 +231,7 @@ export class ChartStage {
     this.layOut();
   }
 
-  private layOut(): void {
+  private layOut(now = false): void {
     const { subject } = this;
     if (!subject || this.size.width === 0) return;
     const { hung } = this;
@@ -239,7 +241,7 @@ export class ChartStage {
     const { timeline, hidden } = subject;
     const rows = hung ? null : subject.rows;
     const taken = hung ? { from: hung.from, to: hung.to } : undefined;
-    this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), seen: this.seen, taken });
+    this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), seen: this.seen, taken }, now);
   }
 
   private take(chart: Chart, events: readonly TimelineEvent[]): void {

@@ -51,11 +51,12 @@ export class LayoutQueue {
     this.worker?.terminate();
   }
 
-  run(w: Wanted): void {
+  /** `now`: at once where it is, since what comes next builds on where labels stand (small charts only). */
+  run(w: Wanted, now = false): void {
     const task = ++this.task;
     this.busy = true;
     const events = shownEvents(w.timeline, w.hidden);
-    if (events.length <= AT_ONCE) {
+    if (events.length <= (now ? FEW : AT_ONCE)) {
       this.takeWhole(w, layOutWhole(w));
       return;
     }
