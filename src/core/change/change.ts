@@ -8,7 +8,18 @@ export type CategoryField = keyof typeof CATEGORY;
 export type ItemField = keyof typeof ITEM;
 export type TimelineField = keyof typeof TIMELINE;
 
-export type Value = string | number | boolean | null | When | Manner | Margins | Marks | Spot | Focus;
+export type Value =
+  | string
+  | number
+  | boolean
+  | null
+  | When
+  | Manner
+  | Margins
+  | Marks
+  | Spot
+  | Focus
+  | readonly string[];
 export type Table = "event" | "category" | "item";
 
 /**

@@ -1,23 +1,26 @@
+import { fromBase64 } from "../text/base64";
+import { undoUpdate } from "../text/replace-words";
 import type { Timeline } from "../timeline/timeline";
 import { type Applied, Draft, type Was } from "./apply";
 import { type Op, tableOf, type Value } from "./change";
 
 /**
  * The timeline after the steps, and the steps that undo them: one pass. Each undoing step names the value it expects to find
- * (`onlyIf`), so that what someone else has changed since is left alone; a step that had no effect has nothing to undo. Edits of
- * descriptions are not among them: a Yjs document knows its own undo.
+ * (`onlyIf`), so that what someone else has changed since is left alone; a step that had no effect has nothing to undo. An update
+ * of a description is undone by another one, which leaves what others wrote.
  */
 export function applyAndInvert(before: Timeline, ops: readonly Op[]): Applied & { inverse: Op[] } {
   const draft = new Draft(before);
   const inverse: Op[] = [];
   const skipped: Applied["skipped"] = [];
   for (const op of ops) {
+    const words = op.kind === "describe" ? draft.description(op.of) : null;
     const was = draft.step(op);
     if (was && "skipped" in was) {
       skipped.push({ op, why: was.skipped });
       continue;
     }
-    const undo = undoOf(op, was, draft.timeline);
+    const undo = op.kind === "describe" ? words && undoWords(op, words) : undoOf(op, was, draft.timeline);
     if (undo) inverse.push(undo);
   }
   return { timeline: draft.timeline, skipped, inverse: inverse.reverse() };
@@ -28,11 +31,18 @@ export function invert(before: Timeline, ops: readonly Op[]): Op[] {
   return applyAndInvert(before, ops).inverse;
 }
 
+function undoWords(op: Extract<Op, { kind: "describe" }>, before: Uint8Array): Op | null {
+  const update = undoUpdate(before, fromBase64(op.update));
+  return update === null ? null : { ...op, update };
+}
+
 /** What takes one step back, by what it replaced and the timeline after it; null where there is nothing to take back. */
-function undoOf(op: Op, was: Exclude<Was, { skipped: unknown }>, after: Timeline): Op | null {
+function undoOf(
+  op: Exclude<Op, { kind: "describe" }>,
+  was: Exclude<Was, { skipped: unknown }>,
+  after: Timeline,
+): Op | null {
   switch (op.kind) {
-    case "describe":
-      return null;
     case "add_event":
       return { kind: "delete_event", id: op.id };
     case "add_category":

@@ -1,7 +1,7 @@
 import { type Block, blocksOf } from "../text/description";
 import { firstWords } from "../text/first-words";
 import { whenInRange } from "../time/range";
-import { TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
+import { EVENT, emptyOf, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
 import { MOST_WORDED } from "../timeline/looks";
 import { inOrder } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
@@ -30,8 +30,12 @@ export type Frozen = ValuesOf<typeof TIMELINE> & {
   items: Omit<Item, "deleted">[];
 };
 
-/** Takes the timeline as it stands. */
-export function toFrozen(t: Timeline): Frozen {
+const NO_EVENT = emptyOf(EVENT);
+/** What only editors see, empty. */
+const UNSAID = Object.fromEntries(namesOf(EVENT, (f) => f.editorsOnly === true).map((f) => [f, NO_EVENT[f]]));
+
+/** Takes the timeline as it stands; `notes`: with what only its editors see, for a file of their own. */
+export function toFrozen(t: Timeline, notes = false): Frozen {
   const events = inOrder(t.events.values());
   const wholes = wholesOf(t.events);
   const items = itemsByOwner(t);
@@ -44,6 +48,7 @@ export function toFrozen(t: Timeline): Frozen {
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({
       ...without(e),
+      ...(notes ? {} : UNSAID),
       partOf: wholes.get(e.id) ?? null,
       description: blocksOf(e.description),
     })),

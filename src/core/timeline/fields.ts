@@ -24,6 +24,8 @@ export interface Field<T> {
   fixed?: true;
   /** The server's to set: a change from a browser has no place for it. */
   serverOnly?: true;
+  /** For those who edit the timeline only: never in what is frozen, published or handed in. */
+  editorsOnly?: true;
 }
 type Fields = Record<string, Field<unknown>>;
 /** The values of a table's fields. */
@@ -103,6 +105,11 @@ const MARKS = {
   ],
 };
 
+/** A tag is one short word or a few; an event has so many. */
+export const MOST_TAGS = 30;
+export const MOST_TAG = 40;
+const TAGS = { type: "array", maxItems: MOST_TAGS, items: { type: "string", minLength: 1, maxLength: MOST_TAG } };
+
 export const TIMELINE = {
   title: text(300, { undrawn: true }),
   subject: text(120, { undrawn: true }),
@@ -135,6 +142,8 @@ export const TIMELINE = {
   labelWords: oneOf<LabelWords>("room", "none"),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
+  /** The language it is written in, as BCP 47 names it: for spelling, hyphens and screen readers. */
+  language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }, { undrawn: true }),
 } as const;
 
 export const EVENT = {
@@ -144,6 +153,12 @@ export const EVENT = {
   when: when(),
   category: field<string | null>(null, maybe(ID)),
   partOf: field<string | null>(null, maybe({ type: "string", pattern: "^~?[A-Za-z0-9_-]{1,40}$" })),
+  /** Where it happened, by name. */
+  place: text(200, { undrawn: true }),
+  /** Words of one's own to find it by. */
+  tags: field<readonly string[]>([], TAGS, { undrawn: true }),
+  /** What editors tell each other about it. */
+  note: text(5_000, { undrawn: true, editorsOnly: true }),
   emphasis: yes(),
   /** Its label on the chart beside the others. */
   loudness: oneOf<Loudness>(0, -1, 1),

@@ -145,7 +145,7 @@ export async function exportOf(id: string): Promise<string | null> {
     const found = await findTimeline(timeline);
     if (found)
       timelines.push(
-        `{"id":${JSON.stringify(timeline)},"role":"${role}","timeline":${canonicalJson(toFrozen(found.timeline))}}`,
+        `{"id":${JSON.stringify(timeline)},"role":"${role}","timeline":${canonicalJson(toFrozen(found.timeline, true))}}`,
       );
   }
   const head = JSON.stringify({

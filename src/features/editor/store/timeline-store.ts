@@ -212,7 +212,9 @@ export class TimelineStore {
   }
 
   private record(ops: Op[], group: string | null, undoable: boolean): void {
-    const undo = undoable && ops[0]!.kind !== "describe";
+    const undo = undoable;
+    // What does not come from a description's own document goes into it.
+    if (undoable) this.docs.feed(ops);
     const last = this.replica.pending.at(-1);
     if (group && this.open && this.open.group === group && last?.id === this.open.id) {
       const joined: Change = { ...last, ops: joinOps(last.ops, ops) };
@@ -274,7 +276,10 @@ export class TimelineStore {
     const { skipped, inverse } = applyAndInvert(this.replica.current, entry.ops);
     this.history.crossed(way, inverse);
     if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: CHANGED_SINCE });
-    if (entry.ops.length > skipped.length) this.record(entry.ops, null, false);
+    if (entry.ops.length > skipped.length) {
+      this.docs.feed(entry.ops);
+      this.record(entry.ops, null, false);
+    }
     this.publish();
   }
 
