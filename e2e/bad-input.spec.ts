@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
+import { cell } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 test("what cannot be a date is kept as typed, with a sentence and readings", async ({ browser }) => {
@@ -9,7 +10,7 @@ test("what cannot be a date is kept as typed, with a sentence and readings", asy
   await line.fill("31 Feb 1900 Ice on the river");
   await expect(page.locator("#next-event-read")).toContainText("February 1900 had 28 days");
   await line.press("Enter");
-  await expect(page.getByLabel("When, Ice on the river")).toHaveValue("31 Feb 1900");
+  await expect(cell(page, "when", "Ice on the river")).toContainText("31 Feb 1900");
   await page.getByRole("button", { name: "not understood" }).click();
   const sheet = page.getByRole("complementary", { name: /^Event/ });
   await sheet.getByLabel("When").fill("1931 - 1604");
@@ -22,10 +23,10 @@ test("what cannot be a date is kept as typed, with a sentence and readings", asy
   await writeLines(page, ["03/04/1872 Winter relief", "05/06/1872 Enquiry"]);
   await page.getByTestId("ledger").getByRole("button", { name: "not understood" }).first().click();
   await page.getByRole("button", { name: "3 Apr 1872" }).click();
-  await expect(page.getByLabel("When, Winter relief")).toHaveValue("3 Apr 1872");
-  await expect(page.getByLabel("When, Enquiry")).toHaveValue("5 Jun 1872");
+  await expect(cell(page, "when", "Winter relief")).toHaveText("3 Apr 1872");
+  await expect(cell(page, "when", "Enquiry")).toHaveText("5 Jun 1872");
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByLabel("When, Enquiry")).toHaveValue("05/06/1872");
+  await expect(cell(page, "when", "Enquiry")).toContainText("05/06/1872");
 });
 
 test("a million characters in a title are refused with a sentence and stay in the field", async ({ browser }) => {

@@ -1,4 +1,5 @@
 import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
+import { cell, stand } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 const LINES = [
@@ -94,7 +95,7 @@ test("zoomed by wheel, buttons and keys, moved by dragging, keys and the overvie
 
 test("zoomed to what is selected, down to the minute, with the day said above", async ({ browser }) => {
   const page = await started(browser);
-  await page.getByLabel("When, Bell rung").focus();
+  await stand(cell(page, "when", "Bell rung"));
   const to = page.getByRole("button", { name: "Zoom to the selected event" });
   for (let i = 0; i < 12; i++) await to.click();
   await expect(chartButton(page, /Bell rung/)).toHaveAttribute("aria-current", "true");

@@ -1,3 +1,4 @@
+import { cell, stand } from "./harness/ledger";
 import { expect, test } from "@playwright/test";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
@@ -112,10 +113,11 @@ test("keys that are commands by themselves can be switched off; Enter of an inpu
       ),
     );
   await expect(page.getByTestId("next-event")).toHaveValue("1931 渡し船");
-  const cell = page.getByLabel("Title, 1604");
-  await cell.focus();
-  await cell.evaluate((e) =>
+  await stand(cell(page, "title", "Rope ferry"));
+  await page.keyboard.press("F2");
+  const title = page.getByRole("textbox", { name: "Title, Rope ferry" });
+  await title.evaluate((e) =>
     e.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", isComposing: true, bubbles: true, cancelable: true })),
   );
-  await expect(cell).toBeFocused();
+  await expect(title).toBeFocused();
 });

@@ -28,7 +28,7 @@ export const COLUMN_ROOM: Record<LedgerColumn, { min: number; share: number }> =
   place: { min: 96, share: 0.8 },
   tags: { min: 96, share: 0.8 },
   media: { min: 74, share: 0.3 },
-  words: { min: 76, share: 0.2 },
+  words: { min: 96, share: 0.2 },
   source: { min: 84, share: 0.9 },
   link: { min: 84, share: 0.7 },
   emphasis: { min: 82, share: 0.1 },

@@ -38,7 +38,7 @@ function written(...paragraphs: string[]): Uint8Array {
   return Y.encodeStateAsUpdate(doc);
 }
 const read = (state: Uint8Array) => plainTextOf(blocksOf(state));
-const after = (state: Uint8Array, update: string | null) =>
+const withUpdate = (state: Uint8Array, update: string | null) =>
   update ? mergeDescriptions(state, fromBase64(update)) : state;
 
 it.each<[string, Wanted, string, string]>([
@@ -65,7 +65,7 @@ describe("descriptions", () => {
       ["The ferry came. The ferry went.", 20],
       ["No ferry.", 3],
     ]);
-    const now = after(
+    const now = withUpdate(
       state,
       replaceInDescription(state, wanted("ferry"), "rope boat", (n) => n !== 1),
     );
@@ -90,12 +90,12 @@ describe("descriptions", () => {
     run.insert(run.length, " At dusk.");
     const theirs = Y.encodeStateAsUpdate(other, sv);
 
-    const both = mergeDescriptions(after(state, update), theirs);
+    const both = mergeDescriptions(withUpdate(state, update), theirs);
     expect(read(both)).toBe("The boat came. At dusk.");
     const back = undoUpdate(state, fromBase64(update))!;
-    const undone = after(both, back);
+    const undone = withUpdate(both, back);
     expect(read(undone)).toBe("The ferry came. At dusk.");
     const again = undoUpdate(both, fromBase64(back))!;
-    expect(read(after(undone, again))).toBe("The boat came. At dusk.");
+    expect(read(withUpdate(undone, again))).toBe("The boat came. At dusk.");
   });
 });

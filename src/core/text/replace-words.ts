@@ -19,7 +19,7 @@ export function placesIn(
 ): { from: number; to: number }[] {
   if (wanted === "") return [];
   const word = wanted.replaceAll(/[.*+?^${}()|[\]\\]/g, "\\$&");
-  const edge = (c: string | undefined) => (c && /[\p{L}\p{N}_]/u.test(c) ? true : false);
+  const edge = (c: string | undefined) => /[\p{L}\p{N}_]/u.test(c ?? "");
   const before = wholeWords && edge(wanted[0]) ? "(?<![\\p{L}\\p{N}_])" : "";
   const after = wholeWords && edge(wanted.at(-1)) ? "(?![\\p{L}\\p{N}_])" : "";
   const found = [];

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { OwnWork } from "@/core/check/own-work";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { classes } from "@/ui/classes";
@@ -12,7 +12,9 @@ import { insertBeside, isBlank } from "./store/event-deeds";
 import { EventSheet } from "./sheet/event-sheet";
 import { HistoryPanel } from "./history/history-panel";
 import { loadDescriptionField } from "./sheet/lazy-description";
+import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
+import { useLook } from "./ledger/use-look";
 import { KeysDialog, singleKeys } from "./keys-dialog";
 import { LedgerLine } from "./ledger/ledger-line";
 import { Notices } from "./notices";
@@ -33,6 +35,43 @@ export interface EditorProps {
   work: OwnWork | null;
   /** The classes one teaches: a timeline can be given to them. */
   classes: { id: string; name: string }[];
+  /** How this person likes the ledger; null: as usual. */
+  columns: LedgerColumns | null;
+}
+
+/** Chart and ledger, one over the other, with the line for the next event. */
+function Work({
+  main,
+  selected,
+  hidden,
+  split,
+  setSplit,
+  columns,
+}: {
+  main: RefObject<HTMLDivElement | null>;
+  selected: string | null;
+  hidden: ReadonlySet<string>;
+  split: number;
+  setSplit: (split: number) => void;
+  columns: LedgerColumns;
+}) {
+  const look = useLook(columns);
+  const only = useMemo(
+    () => (look.follows && look.isFiltered ? new Set(look.events.map((e) => e.id)) : null),
+    [look.follows, look.isFiltered, look.events],
+  );
+  return (
+    <>
+      <div className="relative min-h-0" style={{ flex: `${split} 1 0` }} hidden={split <= 0.02}>
+        <ChartPane selected={selected} hidden={hidden} only={only} />
+      </div>
+      <Divider split={split} setSplit={setSplit} within={main} />
+      <div className="flex min-h-0 flex-col" style={{ flex: split >= 0.98 ? "0 0 auto" : `${1 - split} 1 0` }}>
+        {split < 0.98 ? <Ledger selected={selected} look={look} /> : null}
+        <LedgerLine />
+      </div>
+    </>
+  );
 }
 
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
@@ -177,18 +216,14 @@ export function Editor(props: EditorProps) {
             <h1 className="sr-only">
               <TitleText />
             </h1>
-            <div className="relative min-h-0" style={{ flex: `${split} 1 0` }} hidden={split <= 0.02}>
-              <ChartPane selected={selected} hidden={hidden} />
-            </div>
-            <Divider split={split} setSplit={setSplit} within={main} />
-            <div className="flex min-h-0 flex-col" style={{ flex: split >= 0.98 ? "0 0 auto" : `${1 - split} 1 0` }}>
-              {split < 0.98 ? (
-                <div className="min-h-0 flex-1 overflow-y-auto" data-ledger-scroll>
-                  <Ledger selected={selected} />
-                </div>
-              ) : null}
-              <LedgerLine />
-            </div>
+            <Work
+              main={main}
+              selected={selected}
+              hidden={hidden}
+              split={split}
+              setSplit={setSplit}
+              columns={props.columns ?? USUAL_COLUMNS}
+            />
           </main>
           {panel ? (
             <div className="w-[428px] shrink-0 max-md:w-full">

@@ -12,3 +12,16 @@ export function wordsIn(description: Uint8Array): number {
   }
   return n;
 }
+
+const texts = new WeakMap<Uint8Array, string>();
+
+/** The words of a description as plain text; taken out once for each state of it. */
+export function plainTextIn(description: Uint8Array): string {
+  if (description.length === 0) return "";
+  let text = texts.get(description);
+  if (text === undefined) {
+    text = plainTextOf(blocksOf(description));
+    texts.set(description, text);
+  }
+  return text;
+}

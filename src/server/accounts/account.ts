@@ -1,6 +1,7 @@
 import "server-only";
 import { verify } from "@node-rs/argon2";
 import { canonicalJson, toFrozen } from "@/core/formats/frozen";
+import type { LedgerColumns } from "@/core/ledger/columns";
 import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/reach";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -23,6 +24,17 @@ export async function findAccount(id: string): Promise<OwnAccount | null> {
   const [row] = await db()<OwnAccount[]>`
     select display_name, email, sign_in_name, created_at from account where id = ${id} and deleted_at is null`;
   return row ?? null;
+}
+
+/** How a person likes the ledger; null: as usual. */
+export async function ledgerColumnsOf(id: string): Promise<LedgerColumns | null> {
+  const [row] = await db()<{ ledgerColumns: LedgerColumns | null }[]>`
+    select ledger_columns from account where id = ${id}`;
+  return row?.ledgerColumns ?? null;
+}
+
+export async function setLedgerColumns(id: string, columns: LedgerColumns): Promise<void> {
+  await db()`update account set ledger_columns = ${db().json(columns as never)} where id = ${id}`;
 }
 
 /** Whether this is a person's own password; guessing by somebody at an open browser is slowed as at the door. */

@@ -131,6 +131,21 @@ export async function timelinesOf(account: string, build: string): Promise<Timel
   return rows.map(({ drawn, svg, ...card }) => (drawn ? { ...card, thumbnail: svg } : card));
 }
 
+/** Id and title of every timeline a person may edit, the last altered first. */
+export async function titlesOf(account: string): Promise<{ id: string; title: string }[]> {
+  return db()<{ id: string; title: string }[]>`
+    select t.id, t.title from editor e join timeline t on t.id = e.timeline_id
+    where e.account_id = ${account} and t.deleted_at is null order by t.altered_at desc, t.id`;
+}
+
+/** Which account added which event, as pairs. */
+export async function writersOf(timeline: string): Promise<[string, string][]> {
+  const rows = await db()<{ event: string; author: string }[]>`
+    select o.op ->> 'id' as event, c.author_id as author from change c, jsonb_array_elements(c.ops) o (op)
+    where c.timeline_id = ${timeline} and o.op ->> 'kind' = 'add_event'`;
+  return rows.map((r) => [r.event, r.author]);
+}
+
 /** The chart in small as it was drawn last; null where it cannot be drawn; undefined where it never was. */
 export async function findThumbnail(timeline: string): Promise<string | null | undefined> {
   const [row] = await db()<{ svg: string | null }[]>`select svg from thumbnail where timeline_id = ${timeline}`;

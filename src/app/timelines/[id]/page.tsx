@@ -1,6 +1,7 @@
 import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { EditorLoader } from "@/features/editor/editor-loader";
+import { ledgerColumnsOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
@@ -25,6 +26,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       editors={(await editorsOf(db(), id)).map((e) => ({ ...e }))}
       publication={await publicationOf(id)}
       work={await ownWork(id)}
+      columns={await ledgerColumnsOf(user.id)}
       classes={(await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : []))}
     />
   );

@@ -2,7 +2,7 @@
 
 import { WORDS } from "@/core/words/en/editor-chart";
 import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/fields";
@@ -45,15 +45,22 @@ function readSeenAs(key: string): { rows?: boolean; upright?: boolean } {
 export function ChartPane({
   selected,
   hidden,
+  only = null,
   board = false,
 }: {
   selected: string | null;
   hidden: ReadonlySet<string>;
+  /** The events that are shown; null: all. */
+  only?: ReadonlySet<string> | null;
   /** Large, and everything can be moved by a finger. */
   board?: boolean;
 }) {
   const { store, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  const shown = useMemo(
+    () => (only ? { ...timeline, events: new Map([...timeline.events].filter(([id]) => only.has(id))) } : timeline),
+    [timeline, only],
+  );
   const mayEdit = useEditorState((s) => s.saving !== "right_lost");
   const box = useRef<HTMLDivElement>(null);
   const stage = useRef<ChartStage | null>(null);
@@ -147,8 +154,8 @@ export function ChartPane({
     };
   }, [store, select, begin, board]);
   useEffect(
-    () => stage.current?.show({ timeline, hidden, upright, rows, board }),
-    [timeline, hidden, upright, rows, board],
+    () => stage.current?.show({ timeline: shown, hidden, upright, rows, board }),
+    [shown, hidden, upright, rows, board],
   );
   useEffect(() => stage.current?.select(selected), [selected]);
 

@@ -4,7 +4,7 @@ import type { TimelineEvent } from "@/core/timeline/timeline";
 
 /** Up to so many rows are all there: found by the browser's own search, printed, reached by any assistive tool. */
 const ALL = 150;
-const ROW_PX = 36;
+const ROW_PX = 33;
 const OVERSCAN = 12;
 
 export interface LedgerRows {

@@ -1,322 +1,595 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-ledger";
-import { CornerDownRight, MoreHorizontal, PanelRightOpen } from "lucide-react";
-import { DropdownMenu } from "radix-ui";
-import { memo, type ReactNode, useMemo, useRef, useState } from "react";
-import { whenLabel } from "@/core/time/write-when";
-import { inOrder } from "@/core/timeline/order";
+import {
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type PointerEvent,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
+import { COLUMN_ROOM, COUNTED, type LedgerColumn } from "@/core/ledger/columns";
+import { cellText } from "@/core/ledger/cell-text";
+import { tagsIn } from "@/core/ledger/look-at";
+import { SIGNS } from "@/core/timeline/looks";
 import { wholesFor, wholesOf } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
-import { type Category, categoriesOf, type Item, type TimelineEvent } from "@/core/timeline/timeline";
-import { classes } from "@/ui/classes";
-import { CategoryMark } from "@/ui/category-mark";
+import { categoriesOf, type Item, itemsByOwner } from "@/core/timeline/timeline";
+import { whenLabel } from "@/core/time/write-when";
+import { WORDS } from "@/core/words/en/editor-ledger";
+import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { dateEvent, insertBeside, moveByKey } from "../store/event-deeds";
-import { CELL, CellInput } from "./cell-input";
-import { Grip, RowDrag } from "./row-drag";
+import { insertBeside, moveByKey } from "../store/event-deeds";
+import { duplicateEvents } from "../store/many-events";
+import { clearCells, cellsOn, fillDown, fillIn, putOnClipboard, rowSources, textsOf, typeInto } from "./cell-deeds";
+import type { Choice } from "./cell-editor";
+import {
+  blockOf,
+  type GridColumn,
+  HEADER,
+  isOneCell,
+  ownColumns,
+  type Place,
+  type Standing,
+  stepped,
+  type Way,
+} from "./grid-place";
+import { LedgerBar } from "./ledger-bar";
+import { LedgerHeader } from "./ledger-header";
+import { LedgerRow, type RowTools } from "./ledger-row";
 import { useLedgerRows } from "./ledger-rows";
-import { wordsIn } from "../words";
+import type { LedgerLook } from "./use-look";
+import { RowDrag } from "./row-drag";
+import { useMarks } from "./use-marks";
 
-/** Columns by the room there is: all, without description and source beside an open sheet, cards on a phone. */
-const COLUMNS =
-  "grid grid-cols-[minmax(0,1.2fr)_minmax(0,1.6fr)_60px] gap-2 @2xl:grid-cols-[minmax(150px,0.9fr)_minmax(150px,1.4fr)_170px_90px_60px] @5xl:grid-cols-[190px_minmax(160px,1fr)_170px_150px_90px_80px_minmax(90px,0.5fr)_60px]";
+/** Narrower than this rows are cards, px. */
+const CARDS = 600;
+const CARD_COLUMNS: readonly LedgerColumn[] = ["when", "title", "category"];
+const NONE: readonly Item[] = [];
 
-/** The events as a table that one can type in; as cards on a phone. */
-export function Ledger({ selected }: { selected: string | null }) {
+const WAYS: Record<string, Way> = {
+  ArrowUp: "up",
+  ArrowDown: "down",
+  ArrowLeft: "left",
+  ArrowRight: "right",
+  Home: "rowStart",
+  End: "rowEnd",
+  PageUp: "pageUp",
+  PageDown: "pageDown",
+};
+
+/**
+ * The events as a grid that one lives in (WAI-ARIA grid): one tab stop, arrow keys between cells, typing begins, blocks of cells go
+ * to and from a clipboard. As cards where there is little room.
+ */
+export function Ledger({ selected, look }: { selected: string | null; look: LedgerLook }) {
+  const { store, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const events = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
-  const categories = useMemo(() => categoriesOf(timeline), [timeline]);
-  const items = useMemo(() => {
-    const of = new Map<string, Item[]>();
-    for (const i of timeline.items.values()) if (!i.deleted) of.set(i.of, [...(of.get(i.of) ?? []), i]);
-    return of;
-  }, [timeline.items]);
+  const mayEdit = useEditorState((s) => s.saving !== "right_lost" && s.saving !== "signed_out");
+  const events = look.events;
+  const body = useRef<HTMLDivElement>(null);
+  const scroll = useRef<HTMLDivElement>(null);
+  const [card, setCard] = useState(false);
+  useEffect(() => {
+    const watch = new ResizeObserver(([e]) => setCard(e!.contentRect.width < CARDS));
+    watch.observe(scroll.current!);
+    return () => watch.disconnect();
+  }, []);
+
+  // What rows show, looked up once for all of them.
+  // biome-ignore-start lint/correctness/useExhaustiveDependencies: a change of something else alters none of these
+  const items = useMemo(() => itemsByOwner(timeline), [timeline.items]);
+  const categories = useMemo(() => new Map(categoriesOf(timeline).map((c) => [c.id, c])), [timeline.categories]);
   const wholes = useMemo(() => wholesOf(timeline.events), [timeline.events]);
+  const manner = useMemo(() => mannerOf(timeline), [timeline.dateStyle, timeline.timesOn]);
+  // biome-ignore-end lint/correctness/useExhaustiveDependencies: until here
+  const columns = card ? CARD_COLUMNS : look.columns.shown;
+  const template = useMemo(
+    () =>
+      `38px ${columns
+        .map((c) => {
+          const width = look.columns.widths[c];
+          return width ? `${width}px` : `minmax(${COLUMN_ROOM[c].min}px, ${COLUMN_ROOM[c].share}fr)`;
+        })
+        .join(" ")} 66px`,
+    [columns, look.columns.widths],
+  );
+  const room = 104 + columns.reduce((sum, c) => sum + (look.columns.widths[c] ?? COLUMN_ROOM[c].min), 0);
+  const shape = useMemo(() => {
+    const rows = events.map((e) => e.id);
+    const all: GridColumn[] = ["mark", ...columns, "more"];
+    return { rows, rowAt: new Map(rows.map((id, i) => [id, i])), columns: all };
+  }, [events, columns]);
+
+  const [standing, setStanding] = useState<Standing>(() => {
+    const at: Place = { row: events[0]?.id ?? HEADER, column: "when" };
+    return { active: at, anchor: at };
+  });
+  const [editing, setEditing] = useState<{ row: string; column: LedgerColumn; typed: string | null } | null>(null);
+  const marks = useMarks(shape.rows);
+  const { marked } = marks;
+  /** After a Tab out of a written cell Tab goes on through the row. */
+  const tabbing = useRef(false);
+  /** The focus goes where one stands after the next drawing. */
+  const wantsFocus = useRef(false);
+
+  // Where one stands may have gone: deleted, filtered away, a column no longer shown.
+  const at = useMemo<Standing>(() => {
+    const there = (p: Place): Place => ({
+      row: p.row === HEADER || shape.rowAt.has(p.row) ? p.row : (shape.rows[0] ?? HEADER),
+      column: shape.columns.includes(p.column) ? p.column : (columns[0] ?? "when"),
+    });
+    return { active: there(standing.active), anchor: there(standing.anchor) };
+  }, [standing, shape, columns]);
+  const rows = useLedgerRows(events, at.active.row === HEADER ? null : at.active.row, body);
+  const block = blockOf(at, shape);
+
+  const focusActive = useCallback(() => {
+    const { row, column } = latest.current.at.active;
+    const within = row === HEADER ? "[data-header]" : `[data-row="${CSS.escape(row)}"]`;
+    const cell = body.current?.querySelector<HTMLElement>(`${within} [data-col="${column}"]`);
+    cell?.focus({ preventScroll: true });
+    cell?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, []);
+  useLayoutEffect(() => {
+    if (!wantsFocus.current || editing) return;
+    wantsFocus.current = false;
+    focusActive();
+  });
+
+  /** Stands somewhere else; the event there is the selected one. */
+  const stand = useCallback(
+    (to: Standing, focus = true) => {
+      setStanding(to);
+      wantsFocus.current = focus;
+      if (to.active.row !== HEADER) select(to.active.row);
+    },
+    [select],
+  );
+  // What is selected elsewhere is where one stands here.
+  useEffect(() => {
+    if (selected && shape.rowAt.has(selected))
+      setStanding((now) => {
+        if (now.active.row === selected) return now;
+        const active = { ...now.active, row: selected };
+        return { active, anchor: active };
+      });
+  }, [selected, shape.rowAt]);
+
+  const latest = useRef({ at, shape, editing, marked, mayEdit });
+  latest.current = { at, shape, editing, marked, mayEdit };
+
+  const beginEdit = useCallback(
+    (place: Place, typed: string | null) => {
+      const { column, row } = place;
+      if (column === "mark" || column === "more" || row === HEADER || !latest.current.mayEdit) return;
+      const event = store.getState().timeline.events.get(row);
+      if (!event) return;
+      if (COUNTED.has(column)) return select(row, true);
+      if (event.locked && (column === "title" || column === "when")) return store.say(WORDS.givenLeft(1));
+      if (column === "emphasis") {
+        const yes = typed === null ? !event.emphasis : /^[y1x!t]/i.test(typed);
+        const problem = typeInto(store, row, column, yes ? "yes" : "");
+        if (problem) store.say(problem);
+        return;
+      }
+      setStanding({ active: place, anchor: place });
+      setEditing({ row, column, typed });
+    },
+    [store, select],
+  );
+
+  // One object for all rows, so that a row is drawn again only when something of its own has changed.
+  const tools = useMemo<RowTools>(
+    () => ({
+      textOf: (id, column) => {
+        const { timeline: t } = store.getState();
+        return cellText(rowSources(t), t.events.get(id)!, column);
+      },
+      commit: (id, column, text) => {
+        return typeInto(store, id, column, text, `cell:${id}:${column}`);
+      },
+      end: (id, column, after) => {
+        setEditing(null);
+        const { shape: now } = latest.current;
+        const from: Place = { row: id, column };
+        tabbing.current = after === "right" || after === "left";
+        if (after === "open") return select(id, true);
+        if (after === "stay") {
+          // The focus comes back unless it has gone elsewhere by itself.
+          if (body.current?.contains(document.activeElement)) stand({ active: from, anchor: from });
+          return;
+        }
+        const rowAt = now.rowAt.get(id) ?? 0;
+        if (after === "down" && rowAt >= now.rows.length - 1) {
+          document.getElementById("next-event")?.focus();
+          return;
+        }
+        stand(stepped({ active: from, anchor: from }, after, false, now));
+      },
+      choices: (id, column) => choicesFor(store.getState().timeline, id, column),
+      mark: (id, on, upTo) => marks.mark(id, on, upTo),
+      open: (id) => select(id, true),
+      menu: (id, what) => {
+        if (what === "delete") store.edit([{ kind: "delete_event", id }]);
+        else if (what === "duplicate") {
+          const [made] = duplicateEvents(store, [id]);
+          if (made) select(made);
+        } else begin(insertBeside(store, id, what));
+      },
+    }),
+    [store, select, begin, stand, marks.mark],
+  );
+
+  /** The rows that commands are for: those marked, else those of the block. */
+  const rowsOf = (): string[] => {
+    if (block && !isOneCell(block)) return shape.rows.slice(block.top, block.bottom + 1);
+    if (marked.size > 0) return shape.rows.filter((id) => marked.has(id));
+    return block ? [shape.rows[block.top]!] : [];
+  };
+  const columnsOf = (): LedgerColumn[] =>
+    block && (!isOneCell(block) || marked.size === 0) ? ownColumns(block, shape.columns) : [...columns];
+
+  const keys = (k: KeyboardEvent<HTMLDivElement>) => {
+    const target = k.target as HTMLElement;
+    if (editing || k.defaultPrevented || !target.closest("[data-col]")) return;
+    const command = k.ctrlKey || k.metaKey;
+    const { active } = at;
+    const done = () => {
+      k.preventDefault();
+      k.stopPropagation();
+    };
+    if (active.row === HEADER && look.headerKey(k, active.column)) return done();
+    if (k.altKey && !command && active.row !== HEADER && /^Arrow/.test(k.key)) {
+      if (look.isSorted) store.say(WORDS.sortedSoOrderStays);
+      else moveByKey(store, active.row, k.key);
+      wantsFocus.current = true;
+      return done();
+    }
+    if (k.altKey && k.code === "KeyT") {
+      look.toTimeOrder();
+      return done();
+    }
+    if (k.altKey) return;
+    const way = command && k.key === "Home" ? "first" : command && k.key === "End" ? "last" : WAYS[k.key];
+    if (way && !(command && /^Arrow/.test(k.key))) {
+      tabbing.current = false;
+      const next = stepped(at, way, k.shiftKey, shape);
+      const last = active.row === shape.rows.at(-1);
+      if (way === "down" && last && !k.shiftKey) document.getElementById("next-event")?.focus();
+      else stand(next);
+      return done();
+    }
+    if (command && /^Arrow/.test(k.key)) {
+      const ends: Record<string, Way> = {
+        ArrowUp: "pageUp",
+        ArrowDown: "pageDown",
+        ArrowLeft: "rowStart",
+        ArrowRight: "rowEnd",
+      };
+      const column = active.column;
+      const row = k.key === "ArrowUp" ? shape.rows[0] : k.key === "ArrowDown" ? shape.rows.at(-1) : undefined;
+      const to = row ? { row, column } : null;
+      stand(to ? { active: to, anchor: k.shiftKey ? at.anchor : to } : stepped(at, ends[k.key]!, k.shiftKey, shape));
+      return done();
+    }
+    if (k.key === "Tab" && tabbing.current) {
+      const next = stepped(at, k.shiftKey ? "left" : "right", false, shape);
+      if (next.active.column === at.active.column) return;
+      stand(next);
+      return done();
+    }
+    if (k.key === "Escape") {
+      if (block && !isOneCell(block)) stand({ active, anchor: active });
+      else if (marked.size > 0) marks.clear();
+      else return;
+      return done();
+    }
+    if (command && k.key.toLowerCase() === "a") {
+      const [first, last] = [shape.rows[0], shape.rows.at(-1)];
+      if (first && last)
+        stand({ active: { row: last, column: columns.at(-1)! }, anchor: { row: first, column: columns[0]! } }, false);
+      wantsFocus.current = true;
+      return done();
+    }
+    if (k.key === " " && (k.shiftKey || command) && active.row !== HEADER) {
+      if (k.shiftKey) for (const id of rowsOf()) marks.mark(id, !marked.has(active.row), false);
+      else if (shape.rows.length > 0)
+        stand({
+          active: { row: shape.rows.at(-1)!, column: active.column },
+          anchor: { row: shape.rows[0]!, column: active.column },
+        });
+      return done();
+    }
+    if (active.column === "mark" || active.column === "more" || active.row === HEADER) return;
+    if (command && k.key.toLowerCase() === "d") {
+      const list = rowsOf();
+      const above = list.length === 1 ? shape.rows[(shape.rowAt.get(list[0]!) ?? 0) - 1] : undefined;
+      fillDown(store, above ? [above, ...list] : list, columnsOf());
+      return done();
+    }
+    if (k.key === "Enter" && k.shiftKey) {
+      select(active.row, true);
+      return done();
+    }
+    if (k.key === "Enter" || k.key === "F2") {
+      beginEdit(active, null);
+      return done();
+    }
+    if ((k.key === "Delete" || k.key === "Backspace") && !command) {
+      if (mayEdit) clearCells(store, rowsOf(), columnsOf());
+      return done();
+    }
+    if (command) return;
+    if (k.key === " " && active.column === "emphasis") {
+      beginEdit(active, null);
+      return done();
+    }
+    // A word that an input method is about to write goes into the cell, too.
+    if (k.key === "Process" || k.nativeEvent.isComposing) return beginEdit(active, "");
+    if (k.key.length === 1 && k.key !== " ") {
+      beginEdit(active, k.key);
+      return done();
+    }
+  };
+
+  // ------------------------------------------------------------ pointers
+  const press = useRef<{ again: boolean; place: Place; moved: boolean } | null>(null);
+  const placeAt = (target: EventTarget | Element | null): Place | null => {
+    const cell = (target as Element | null)?.closest<HTMLElement>("[role=gridcell][data-col]");
+    const row = cell?.closest<HTMLElement>("[data-row]");
+    if (!cell || !row || !body.current?.contains(row)) return null;
+    return { row: row.dataset.row!, column: cell.dataset.col as GridColumn };
+  };
+  const down = (e: PointerEvent) => {
+    const place = placeAt(e.target);
+    press.current = null;
+    if (!place || e.button !== 0 || (e.target as Element).closest("input, textarea, button")) return;
+    const isActive = at.active.row === place.row && at.active.column === place.column;
+    press.current = { again: isActive && block !== null && isOneCell(block) && !e.shiftKey, place, moved: false };
+    if (e.pointerType === "touch") return;
+    if (e.shiftKey) e.preventDefault();
+    stand({ active: place, anchor: e.shiftKey ? at.anchor : place });
+  };
+  const drawn = (e: PointerEvent) => {
+    const from = press.current;
+    if (!from || e.buttons !== 1 || e.pointerType === "touch") return;
+    const place = placeAt(document.elementFromPoint(e.clientX, e.clientY));
+    if (!place || (place.row === at.active.row && place.column === at.active.column)) return;
+    from.moved = true;
+    window.getSelection()?.removeAllRanges();
+    stand({ active: place, anchor: from.place });
+  };
+  const click = (e: { target: EventTarget }) => {
+    const from = press.current;
+    press.current = null;
+    const place = placeAt(e.target);
+    if (!from || from.moved || !place || (e.target as Element).closest("button")) return;
+    if (from.again) beginEdit(place, null);
+    else if (at.active.row !== place.row || at.active.column !== place.column) stand({ active: place, anchor: place });
+  };
+
+  // ------------------------------------------------------------ clipboard
+  const isOurs = (e: ClipboardEvent) =>
+    !editing && !(e.target as Element).closest("input:not([type=checkbox]), textarea") && block !== null;
+  const copy = (e: ClipboardEvent) => {
+    if (!isOurs(e)) return;
+    e.preventDefault();
+    putOnClipboard(e.clipboardData, textsOf(timeline, rowsOf(), columnsOf()));
+  };
+  const cut = (e: ClipboardEvent) => {
+    if (!isOurs(e)) return;
+    copy(e);
+    if (mayEdit) clearCells(store, rowsOf(), columnsOf());
+  };
+  const [reading, setReading] = useState<{ done: number; total: number } | null>(null);
+  const wanted = useRef(true);
+  const paste = (e: ClipboardEvent) => {
+    if (!isOurs(e) || !mayEdit || !block) return;
+    e.preventDefault();
+    const cells = cellsOn(e.clipboardData);
+    if (!cells) return store.say(WORDS.nothingToPaste);
+    const own = columns.slice(Math.max(0, block.left - 1));
+    // One cell goes into all cells of a block.
+    const one = cells.length === 1 && cells[0]!.length === 1 && !isOneCell(block);
+    const rowsFrom = shape.rows.slice(block.top);
+    wanted.current = true;
+    const total = cells.length;
+    void fillIn(
+      store,
+      one
+        ? { rows: rowsOf(), columns: columnsOf(), cells: rowsOf().map(() => columnsOf().map(() => cells[0]![0]!)) }
+        : { rows: rowsFrom, columns: own, cells },
+      { read: (done) => setReading({ done, total }), wanted: () => wanted.current },
+    ).then((filled) => {
+      setReading(null);
+      const last = filled?.at(-1);
+      if (!last || one) return;
+      const wide = Math.min(own.length, Math.max(...cells.map((r) => r.length)));
+      setStanding({
+        anchor: { row: filled![0]!, column: own[0]! },
+        active: { row: last, column: own[wide - 1] ?? own[0]! },
+      });
+    });
+  };
+
+  const nameOf = (id: string | undefined) => (id === undefined ? "" : timeline.events.get(id)?.title || WORDS.untitled);
   const depthOf = (id: string) => {
     let depth = 0;
-    for (let at = wholes.get(id); at !== undefined; at = wholes.get(at)) depth++;
+    for (let up = wholes.get(id); up !== undefined; up = wholes.get(up)) depth++;
     return depth;
   };
-  const nameOf = (id: string | undefined) => (id === undefined ? "" : timeline.events.get(id)?.title || "Untitled");
-  const body = useRef<HTMLDivElement>(null);
-  const rows = useLedgerRows(events, selected, body);
-  // What the dragging adds for screen readers stands beside the table, not in it.
   return (
-    <RowDrag body={body}>
-      {(drop) => (
-        <div
-          ref={body}
-          role="table"
-          aria-label={WORDS.ledger}
-          aria-rowcount={events.length + 1}
-          className="@container text-[14px]"
-          data-testid="ledger"
-        >
-          <div
-            role="row"
-            className={classes(
-              COLUMNS,
-              "sticky top-0 z-[2] border-b border-line bg-white px-[14px] py-1.5 text-[13px] text-quiet @max-2xl:hidden",
-            )}
+    <>
+      <LedgerBar
+        look={look}
+        card={card}
+        marks={marks}
+        rowsOf={rowsOf}
+        block={block && !isOneCell(block) ? block : null}
+      />
+      {reading ? (
+        <div role="status" className="flex items-center gap-3 border-b border-line bg-sun-wash px-4 py-1.5 text-[14px]">
+          {WORDS.readingRows(reading.done, reading.total)}
+          <progress value={reading.done} max={reading.total} className="h-2 flex-1" />
+          <Button
+            size="small"
+            onClick={() => {
+              wanted.current = false;
+            }}
           >
-            {["When", "Title", "Category", WORDS.partOf, "Media", "Description", "Source"].map((h, i) => (
-              <span key={h} role="columnheader" className={classes("px-1", (i === 3 || i > 4) && "@max-5xl:hidden")}>
-                {h}
-              </span>
-            ))}
-            <span role="columnheader" className="sr-only">
-              {WORDS.more}
-            </span>
-          </div>
-          {rows.shown.map((e, i) =>
-            typeof e === "number" ? (
-              // biome-ignore lint/suspicious/noArrayIndexKey: room has no name
-              <div key={`room ${i}`} aria-hidden style={{ height: e }} />
-            ) : (
-              <Row
-                key={e.id}
-                event={e}
-                index={rows.indexOf(e)}
-                measure={rows.measure}
-                categories={categories}
-                items={items.get(e.id) ?? NONE}
-                selected={e.id === selected}
-                depth={depthOf(e.id)}
-                whole={nameOf(wholes.get(e.id))}
-                drop={drop?.id === e.id ? drop.where : null}
-              />
-            ),
-          )}
+            {WORDS.stopReading}
+          </Button>
         </div>
-      )}
-    </RowDrag>
-  );
-}
-
-const NONE: Item[] = [];
-
-const Row = memo(function Row({
-  event: e,
-  index,
-  measure,
-  categories,
-  items,
-  selected,
-  depth,
-  whole,
-  drop,
-}: {
-  event: TimelineEvent;
-  /** Its place among all events, from 0. */
-  index: number;
-  measure: ((row: HTMLElement | null) => void) | undefined;
-  categories: readonly Category[];
-  items: readonly Item[];
-  selected: boolean;
-  /** How deep it lies within others; and what it is part of, "" for nothing. */
-  depth: number;
-  whole: string;
-  /** Where what is being dragged would go. */
-  drop: "before" | "after" | "into" | null;
-}) {
-  const { store, select, begin } = useEditor();
-  /** What was chosen is done when the menu has gone, so that the focus it gives stays; else the row has it again. */
-  const chosen = useRef<(() => void) | null>(null);
-  const choose = (run: () => void) => () => {
-    chosen.current = run;
-  };
-  const manner = useEditorState((s) => mannerOf(s.timeline));
-  const category = categories.find((c) => c.id === e.category);
-  const media = items.filter((i) => i.list === "media");
-  const source = items.find((i) => i.list === "source");
-  const name = e.title || "Untitled";
-  const misread = e.when.readAs.kind === "not_understood";
-  return (
-    <div
-      role="row"
-      ref={measure}
-      data-row={e.id}
-      data-index={index}
-      aria-rowindex={index + 2}
-      aria-selected={selected}
-      // What lies in the row's menu is elsewhere on the page: its focus is not the row's.
-      onFocus={(x) => {
-        if (x.currentTarget.contains(x.target)) select(e.id);
-      }}
-      // In a field two clicks choose a word; anywhere else in the row they open its event.
-      onDoubleClick={(x) => {
-        if (!(x.target as HTMLElement).closest("input, select, button")) select(e.id, true);
-      }}
-      onKeyDown={(k) => {
-        if (!k.altKey || !moveByKey(store, e.id, k.key)) return;
-        k.preventDefault();
-        k.stopPropagation();
-      }}
-      className={classes(
-        COLUMNS,
-        // The header of the columns sticks to the top: no row is brought into view under it.
-        "group/row relative scroll-mt-9 items-center border-b border-line px-[14px] py-0.5 [contain-intrinsic-size:auto_35px] [content-visibility:auto] @max-2xl:grid-cols-[minmax(0,1fr)_auto] @max-2xl:gap-y-0 @max-2xl:px-3 @max-2xl:py-2",
-        selected && "bg-sun-wash",
-        drop === "into" && "outline-2 -outline-offset-2 outline-sun",
-        drop === "before" && "shadow-[inset_0_3px_0_#F2B632]",
-        drop === "after" && "shadow-[inset_0_-3px_0_#F2B632]",
-      )}
-    >
-      <Grip id={e.id} name={name} />
-      <Cell className="font-bold @max-2xl:col-start-1">
-        <CellInput
-          label={WORDS.when(name)}
-          locked={e.locked}
-          value={e.when.typed}
-          shown={whenLabel(e.when, manner)}
-          className={misread ? "text-copper-dark" : "text-slate"}
-          placeholder={WORDS.noDateYet}
-          onCommit={(typed) => dateEvent(store, e.id, typed)}
-        />
-        {misread ? (
-          <button
-            type="button"
-            className="ml-1 min-h-6 text-[12px] font-bold text-copper-dark underline"
-            onClick={() => select(e.id, true)}
-          >
-            {WORDS.notUnderstood}
-          </button>
-        ) : null}
-      </Cell>
-      <Cell className={classes("flex items-center font-bold @max-2xl:col-start-1", INDENT[Math.min(depth, 3)])}>
-        {depth > 0 ? <CornerDownRight size={13} aria-hidden className="shrink-0 text-quiet" /> : null}
-        <CellInput
-          label={WORDS.title2(whenLabel(e.when, manner) || WORDS.noDate)}
-          value={e.title}
-          live
-          locked={e.locked}
-          placeholder={WORDS.untitled}
-          onCommit={(title) =>
-            store.edit([{ kind: "set_event", id: e.id, field: "title", value: title }], `title:${e.id}`)
-          }
-        />
-      </Cell>
-      <Cell className="flex items-center gap-1.5 @max-2xl:col-start-1">
-        {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
-        <select
-          aria-label={WORDS.category2(name)}
-          value={category?.id ?? ""}
-          className={classes(CELL, "max-w-[150px]")}
-          onChange={(x) =>
-            store.edit([{ kind: "set_event", id: e.id, field: "category", value: x.target.value || null }])
-          }
-        >
-          <option value="">{WORDS.none}</option>
-          {categories.map((c) => (
-            <option key={c.id} value={c.id}>
-              {c.name}
-            </option>
-          ))}
-        </select>
-      </Cell>
-      <Cell className="@max-5xl:hidden">
-        <PartOfCell event={e} name={name} whole={whole} />
-      </Cell>
-      <Cell className="truncate px-1 @max-2xl:hidden">{mediaWords(media)}</Cell>
-      <Cell className="px-1 @max-5xl:hidden">
-        {wordsIn(e.description) > 0 ? WORDS.words(wordsIn(e.description)) : "–"}
-      </Cell>
-      <Cell className="truncate px-1 @max-5xl:hidden">{source ? source.text || source.address : "–"}</Cell>
-      <Cell className="flex items-center gap-1 @max-2xl:col-start-2 @max-2xl:row-span-3 @max-2xl:row-start-1">
-        <button
-          type="button"
-          aria-label={WORDS.open(name)}
-          title={WORDS.openTheEventSheet}
-          className="flex min-h-6 min-w-6 items-center justify-center rounded-md p-1 font-bold hover:bg-verdigris-wash max-sm:min-h-11 max-sm:border max-sm:border-edge max-sm:px-3 max-sm:text-[14px]"
-          onClick={() => select(e.id, true)}
-        >
-          <PanelRightOpen size={16} aria-hidden className="max-sm:hidden" />
-          <span className="sm:hidden">{WORDS.open2}</span>
-        </button>
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger aria-label={WORDS.moreAbout(name)} className="rounded-md p-1.5 hover:bg-verdigris-wash">
-            <MoreHorizontal size={18} />
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              align="end"
-              onCloseAutoFocus={(x) => {
-                if (chosen.current) x.preventDefault();
-                chosen.current?.();
-                chosen.current = null;
+      ) : null}
+      <div ref={scroll} className="min-h-0 flex-1 overflow-auto" data-ledger-scroll>
+        {/* What the dragging adds for screen readers stands beside the grid, not in it. */}
+        <RowDrag body={body} sorted={look.isSorted}>
+          {(drop) => (
+            <div
+              ref={body}
+              role="grid"
+              aria-label={WORDS.ledger}
+              aria-multiselectable
+              aria-rowcount={events.length + 1}
+              aria-colcount={columns.length + 2}
+              aria-readonly={!mayEdit || undefined}
+              className="text-[14px] select-none"
+              style={card ? undefined : { minWidth: room }}
+              data-testid="ledger"
+              onKeyDown={keys}
+              onPointerDown={down}
+              onPointerMove={drawn}
+              onClick={click}
+              onCopy={copy}
+              onCut={cut}
+              onPaste={paste}
+              onFocus={(e) => {
+                // What has the focus by a press or by a screen reader is where one stands.
+                const row = (e.target as Element).closest<HTMLElement>("[data-row]")?.dataset.row;
+                const column = (e.target as HTMLElement).dataset.col as GridColumn | undefined;
+                if (!row || !body.current?.contains(e.target as Node)) return;
+                if (row !== at.active.row || (column && column !== at.active.column && !press.current)) {
+                  const active: Place = { row, column: column ?? at.active.column };
+                  setStanding((now) => (press.current ? now : { active, anchor: active }));
+                }
+                if (row !== selected) select(row);
               }}
-              className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]"
             >
-              <Choice run={choose(() => select(e.id, true))}>{WORDS.openTheEventSheet}</Choice>
-              <Choice run={choose(() => begin(insertBeside(store, e.id, "before")))}>{WORDS.insertBefore}</Choice>
-              <Choice run={choose(() => begin(insertBeside(store, e.id, "after")))}>{WORDS.insertAfter}</Choice>
-              {e.given ? null : (
-                <Choice run={choose(() => store.edit([{ kind: "delete_event", id: e.id }]))}>{WORDS.delete}</Choice>
+              <LedgerHeader
+                columns={columns}
+                template={template}
+                card={card}
+                look={look}
+                marks={marks}
+                active={at.active.row === HEADER ? at.active.column : null}
+              />
+              {rows.shown.map((e, i) =>
+                typeof e === "number" ? (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: room has no name
+                  <div key={`room ${i}`} aria-hidden style={{ height: e }} />
+                ) : (
+                  <LedgerRow
+                    key={e.id}
+                    event={e}
+                    index={rows.indexOf(e)}
+                    measure={rows.measure}
+                    columns={columns}
+                    template={template}
+                    card={card}
+                    category={categories.get(e.category ?? "")}
+                    media={columns.includes("media") ? items(e.id, "media") : NONE}
+                    sources={columns.includes("source") ? items(e.id, "source") : NONE}
+                    links={columns.includes("link") ? items(e.id, "link") : NONE}
+                    manner={manner}
+                    language={timeline.language}
+                    selected={e.id === selected}
+                    marked={marked.has(e.id)}
+                    active={at.active.row === e.id ? at.active.column : null}
+                    {...blockIn(block, rows.indexOf(e))}
+                    editing={editing?.row === e.id ? editing : null}
+                    depth={depthOf(e.id)}
+                    whole={nameOf(wholes.get(e.id))}
+                    drop={drop?.id === e.id ? drop.where : null}
+                    tools={tools}
+                  />
+                ),
               )}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
-      </Cell>
-    </div>
-  );
-});
-
-const INDENT = ["", "pl-2", "pl-5", "pl-8"];
-
-/** What an event is part of. The choices are looked up when one is about to choose. */
-function PartOfCell({ event, name, whole }: { event: TimelineEvent; name: string; whole: string }) {
-  const { store } = useEditor();
-  const [asked, setAsked] = useState(false);
-  const { holding, others } = asked ? wholesFor(store.getState().timeline, event.id) : { holding: [], others: [] };
-  const now = whole ? (event.partOf ?? "") : "";
-  const listed = [...holding, ...others];
-  return (
-    <select
-      aria-label={WORDS.partOf2(name)}
-      value={now}
-      className={classes(CELL, "max-w-[150px]")}
-      onFocus={() => setAsked(true)}
-      onPointerDown={() => setAsked(true)}
-      onBlur={() => setAsked(false)}
-      onChange={(x) =>
-        store.edit([{ kind: "set_event", id: event.id, field: "partOf", value: x.target.value || null }])
-      }
-    >
-      <option value="">{WORDS.nothing}</option>
-      {now && !listed.some((e) => e.id === now) ? <option value={now}>{whole}</option> : null}
-      {listed.map((e) => (
-        <option key={e.id} value={e.id}>
-          {e.title || WORDS.untitled}
-        </option>
-      ))}
-    </select>
+            </div>
+          )}
+        </RowDrag>
+        {events.length === 0 && timeline.events.size > 0 && look.isFiltered ? (
+          <p className="px-5 py-4 text-quiet">
+            {WORDS.noneFits}{" "}
+            <button type="button" className="font-bold text-verdigris underline" onClick={look.toAll}>
+              {WORDS.showAll}
+            </button>
+          </p>
+        ) : null}
+      </div>
+    </>
   );
 }
 
-function Choice({ run, children }: { run: () => void; children: ReactNode }) {
-  return (
-    <DropdownMenu.Item
-      className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
-      onSelect={run}
-    >
-      {children}
-    </DropdownMenu.Item>
-  );
+/** The columns of a block in a row; of one cell there is none to show. */
+function blockIn(block: ReturnType<typeof blockOf>, row: number): { from: number; to: number } {
+  if (!block || isOneCell(block) || row < block.top || row > block.bottom) return { from: 0, to: -1 };
+  return { from: block.left, to: block.right };
 }
 
-function Cell({ children, className }: { children: ReactNode; className?: string }) {
-  return (
-    <div role="cell" className={classes("min-w-0", className)}>
-      {children}
-    </div>
-  );
-}
-
-function mediaWords(media: readonly Item[]): string {
-  const count = (kind: Item["kind"], one: string) => {
-    const n = media.filter((m) => m.kind === kind).length;
-    return n === 0 ? [] : [`${n} ${one}${n === 1 ? "" : "s"}`];
+/** What a cell is chosen from; null where its text is free. */
+function choicesFor(
+  t: Parameters<typeof wholesFor>[0],
+  id: string,
+  column: LedgerColumn,
+): ((text: string) => readonly Choice[]) | null {
+  const having = (all: readonly Choice[], text: string) => {
+    const wanted = text.trim().toLowerCase();
+    return all.filter((c) => c.value.toLowerCase().includes(wanted)).slice(0, 200);
   };
-  return [...count("picture", "picture"), ...count("video", "video"), ...count("sound", "sound")].join(", ") || "–";
+  switch (column) {
+    case "category": {
+      const all = [{ value: "" }, ...categoriesOf(t).map((c) => ({ value: c.name }))];
+      return (text) => having(all, text);
+    }
+    case "partOf": {
+      const { holding, others } = wholesFor(t, id);
+      const all = [
+        { value: "", note: "" },
+        ...[...holding, ...others]
+          .filter((e) => e.title)
+          .map((e) => ({ value: e.title, note: whenLabel(e.when, mannerOf(t)) })),
+      ];
+      return (text) => having(all, text);
+    }
+    case "sign": {
+      const all = [{ value: "" }, ...SIGNS.map((value) => ({ value }))];
+      return (text) => having(all, text);
+    }
+    case "tags": {
+      const all = tagsIn(t.events.values()).map(({ tag, events }) => ({ value: tag, note: String(events) }));
+      return (text) => {
+        const own = new Set(text.split(",").map((x) => x.trim().toLowerCase()));
+        return having(
+          all.filter((c) => !own.has(c.value.toLowerCase())),
+          text.split(",").at(-1) ?? "",
+        );
+      };
+    }
+    case "place": {
+      const all = [...new Set([...t.events.values()].flatMap((e) => (e.place && !e.deleted ? [e.place] : [])))];
+      return (text) =>
+        text.trim() === ""
+          ? []
+          : having(
+              all.filter((p) => p !== text).map((value) => ({ value })),
+              text,
+            );
+    }
+    default:
+      return null;
+  }
 }

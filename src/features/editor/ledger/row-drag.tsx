@@ -27,9 +27,12 @@ interface Drop {
  */
 export function RowDrag({
   body,
+  sorted,
   children,
 }: {
   body: RefObject<HTMLDivElement | null>;
+  /** Rows that do not stand in the order of time are dragged into others only. */
+  sorted: boolean;
   children: (drop: Drop | null) => ReactNode;
 }) {
   const { store } = useEditor();
@@ -52,7 +55,7 @@ export function RowDrag({
     const box = row.getBoundingClientRect();
     const at = (y - box.top) / box.height;
     const id = row.dataset.row!;
-    if (!isWithoutDate(store, String(e.active.id))) return { id, where: "into" };
+    if (sorted || !isWithoutDate(store, String(e.active.id))) return { id, where: "into" };
     return { id, where: at < 0.3 ? "before" : at > 0.7 ? "after" : "into" };
   };
   const end = (to: Drop | null) => {

@@ -1,0 +1,28 @@
+import type { Locator, Page } from "@playwright/test";
+
+const exactly = (text: string) => new RegExp(`^${text.replaceAll(/[.*+?^${}()|[\]\\]/g, "\\$&")}$`);
+
+/** The row of an event in the ledger, by its title. */
+export const row = (page: Page, title: string): Locator =>
+  page
+    .getByTestId("ledger")
+    .getByRole("row")
+    .filter({ has: page.locator("[data-col=title]", { hasText: exactly(title) }) });
+
+/** One cell of it: `column` as the ledger calls it in its code ("when", "partOf"). */
+export const cell = (page: Page, column: string, title: string): Locator =>
+  row(page, title).locator(`[role=gridcell][data-col=${column}]`);
+
+/** Stands in a cell, as a press does. */
+export async function stand(at: Locator): Promise<void> {
+  await at.click({ position: { x: 12, y: 12 } });
+}
+
+/** Writes in a cell by keys: what was in it goes. Enter takes it over. */
+export async function writeCell(at: Locator, text: string): Promise<void> {
+  await stand(at);
+  await at.press("F2");
+  const input = at.locator("input, textarea");
+  await input.fill(text);
+  await input.press("Enter");
+}

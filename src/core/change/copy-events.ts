@@ -1,0 +1,94 @@
+import { toBase64 } from "../text/base64";
+import { isDated, type Place } from "../time/when";
+import { EVENT, ITEM, namesOf, valuesOf } from "../timeline/fields";
+import { inOrder } from "../timeline/order";
+import { between, placeAfter, placeAtEnd } from "../timeline/place";
+import { categoriesOf, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
+import type { Op } from "./change";
+
+const COPIED = namesOf(EVENT, (f) => !f.serverOnly);
+
+export interface Copied {
+  ops: Op[];
+  /** The new events, in the order of those they were made of. */
+  ids: string[];
+}
+
+/**
+ * The steps that make each of some events once more with all it has: within its own timeline directly after it, or (`into`) in
+ * another one, where categories are found or made by their names and what has no date stands at the end. What is part of something
+ * that is copied too is part of the copy. `mediaFor`: the file an entry shows there; null leaves it out.
+ */
+export function copyEvents(
+  from: Timeline,
+  ids: readonly string[],
+  newId: () => string,
+  other?: { into: Timeline; mediaFor: (media: string) => string | null },
+): Copied {
+  const items = itemsByOwner(from);
+  const wanted = new Set(ids);
+  const list = inOrder(from.events.values()).filter((e) => wanted.has(e.id));
+  const made = new Map(list.map((e) => [e.id, newId()]));
+  const ops: Op[] = [];
+  const categories = categoryFinder(from, other?.into, newId, ops);
+  let last = null as Place | null;
+  for (const found of list) {
+    const e = from.events.get(found.id)!;
+    const id = made.get(e.id)!;
+    const all = valuesOf(EVENT, e) as Record<string, unknown>;
+    const fields = Object.fromEntries(COPIED.map((f) => [f, all[f]]));
+    // A copy has no place by hand: the two would lie on each other.
+    fields.spot = null;
+    fields.category = categories(e.category);
+    const whole = e.partOf && (made.get(e.partOf) ?? (other ? null : e.partOf));
+    fields.partOf = whole ?? null;
+    if (!isDated(e.when)) {
+      if (!other) fields.when = { ...e.when, place: placeAfter(from.events, e.id) };
+      else {
+        last = last ? { after: last.after, key: between(last.key, null) } : placeAtEnd(other.into.events);
+        fields.when = { ...e.when, place: last };
+      }
+    }
+    ops.push({ kind: "add_event", id, fields });
+    if (e.description.length > 0) ops.push({ kind: "describe", of: id, update: toBase64(e.description) });
+    for (const listName of ["media", "source", "link"] as const)
+      for (const i of items(e.id, listName)) {
+        const media = i.media && other ? other.mediaFor(i.media) : i.media;
+        if (i.media && !media) continue;
+        ops.push({ kind: "add_item", id: newId(), fields: { ...valuesOf(ITEM, i), media, of: id } });
+      }
+  }
+  return { ops, ids: list.map((e) => made.get(e.id)!) };
+}
+
+/** A category's id where the copy goes: the same, or the one of its name there, made where there is none. */
+function categoryFinder(
+  from: Timeline,
+  into: Timeline | undefined,
+  newId: () => string,
+  ops: Op[],
+): (id: string | null) => string | null {
+  if (!into) return (id) => id;
+  const there = categoriesOf(into);
+  const known = new Map(there.map((c) => [c.name.trim().toLowerCase(), c.id]));
+  const used = [...there];
+  return (id) => {
+    const own = from.categories.get(id ?? "");
+    if (!own || own.deleted) return null;
+    const name = own.name.trim().toLowerCase();
+    const found = known.get(name);
+    if (found) return found;
+    const look = used.some((c) => c.colour === own.colour) ? nextLook(used) : own;
+    const made = {
+      name: own.name,
+      colour: look.colour,
+      pattern: look.pattern,
+      place: between(used.at(-1)?.place ?? null, null),
+    };
+    const category = newId();
+    ops.push({ kind: "add_category", id: category, fields: made });
+    used.push({ ...own, ...made, id: category });
+    known.set(name, category);
+    return category;
+  };
+}

@@ -1,0 +1,71 @@
+import "server-only";
+import { nanoid } from "nanoid";
+import { copyEvents } from "@/core/change/copy-events";
+import { db, type Tx } from "../db/pool";
+import { type Failure, fail, Refused, refusal } from "../http/failure";
+import { noRoom } from "../media/uploads";
+import { requireRight } from "./access";
+import { readTimeline } from "./queries";
+import { takeChangeIn } from "./take-change";
+
+/**
+ * Copies events of one timeline into another with all they have, their files too: one change of the other timeline. Whoever asks
+ * must be allowed to edit both.
+ */
+export async function copyInto(
+  from: string,
+  to: string,
+  events: readonly string[],
+  by: string,
+): Promise<Failure | { copied: number; title: string }> {
+  if (from === to) return fail("invalid");
+  return db()
+    .begin(async (tx) => {
+      await requireRight(tx, from, by, "edit");
+      await requireRight(tx, to, by, "edit");
+      const source = await readTimeline(tx, from);
+      const target = await readTimeline(tx, to);
+      if (!source || !target) return fail("not_found");
+      const wanted = new Set(events);
+      const shown = [...source.timeline.items.values()].flatMap((i) =>
+        i.media && !i.deleted && wanted.has(i.of) ? [i.media] : [],
+      );
+      const media = await copyMedia(tx, from, to, shown, by);
+      const { ops, ids } = copyEvents(source.timeline, events, () => nanoid(10), {
+        into: target.timeline,
+        mediaFor: (m) => media.get(m) ?? null,
+      });
+      if (ids.length === 0) return fail("not_found");
+      await takeChangeIn(tx, to, { id: nanoid(), author: by, base: target.seq, ops });
+      return { copied: ids.length, title: target.timeline.title };
+    })
+    .catch(refusal);
+}
+
+/** The same files for another timeline: rows of its own over the same bytes. */
+async function copyMedia(
+  tx: Tx,
+  from: string,
+  to: string,
+  ids: readonly string[],
+  by: string,
+): Promise<Map<string, string>> {
+  const made = new Map<string, string>();
+  if (ids.length === 0) return made;
+  const [size] = await tx<{ bytes: string }[]>`
+    select coalesce(sum(b.size), 0) as bytes from media_file f join blob b on b.hash = f.hash where f.media_id = any(${[...ids]})`;
+  const full = await noRoom(to, by, Number(size!.bytes), tx);
+  if (full) throw new Refused(full);
+  for (const old of new Set(ids)) {
+    const id = nanoid(16);
+    const done = await tx`
+      insert into media (id, timeline_id, kind, name, width, height, created_by)
+      select ${id}, ${to}, kind, name, width, height, ${by} from media where id = ${old} and timeline_id = ${from} returning id`;
+    if (done.length === 0) continue;
+    await tx`
+      insert into media_file (media_id, size, hash, width, height)
+      select ${id}, size, hash, width, height from media_file where media_id = ${old}`;
+    made.set(old, id);
+  }
+  return made;
+}
