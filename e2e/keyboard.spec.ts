@@ -39,7 +39,9 @@ test("a timeline is made, written, described and published by keyboard alone", a
   await expect(page.getByTestId("ledger").getByRole("row")).toHaveCount(4);
 
   // The chart is walked in time order.
-  await tabTo(page, /Rope ferry, event 1 of 3/, true);
+  await tabTo(page, /long night flood, event 3 of 3/, true);
+  await key("Home");
+  await expect(chartButton(page, /Rope ferry, event 1 of 3/)).toBeFocused();
   await key("ArrowRight");
   await expect(chartButton(page, /Timber bridge, event 2 of 3/)).toBeFocused();
   await key("ArrowRight");
@@ -57,7 +59,10 @@ test("a timeline is made, written, described and published by keyboard alone", a
   await expect(chartButton(page, /long night flood of 1872/)).toBeFocused();
 
   // The ledger: a cell is typed in, Enter goes to the next row.
-  await tabTo(page, /^\s*about 1604\s*$/);
+  await tabTo(page, /^\s*14 Nov 1872\s*$/);
+  await key("ArrowUp");
+  await key("ArrowUp");
+  await expect(cell(page, "when", "Rope ferry")).toBeFocused();
   await key("F2");
   await expect(page.getByRole("textbox", { name: "When, Rope ferry" })).toBeFocused();
   await key("Control+a");

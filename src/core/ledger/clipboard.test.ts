@@ -1,4 +1,7 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import fc from "fast-check";
+import Papa from "papaparse";
 import { parseFragment } from "parse5";
 import { describe, expect, it } from "vitest";
 import { cellsFromHtml, cellsFromText, cellsToHtml, cellsToText, type TableNode } from "./clipboard";
@@ -43,6 +46,30 @@ const cells = fc
   .chain((wide) => fc.array(fc.array(cell, { minLength: wide, maxLength: wide }), { minLength: 1, maxLength: 5 }));
 /** Line ends are one character, and no cell holds what a parser of HTML takes out. */
 const plain = (all: readonly (readonly string[])[]) => all.map((row) => row.map((c) => c.replaceAll(/\r\n?/g, "\n")));
+
+describe("a spreadsheet", () => {
+  // cells.ods was made with LibreOffice Calc, and so were what it copies of it and what it made of pasted.html.
+  const file = (name: string) => readFileSync(join(import.meta.dirname, "../../../fixtures/spreadsheet", name), "utf8");
+  const CELLS = [
+    ["When", "Title", "Category", "Source", "Note"],
+    ["c. 1604", 'Rope ferry, "the long one"', "Crossing", "County roll 12\nfolio 3", "007"],
+    ["1631-1702", "Tolls paid in salt", "Trade", "", "=2+3"],
+    ["14.11.1872", "The long night flood", "Weather", "Ambrel Post, No 39", "00420"],
+    ["spring 1783", "Ice & <frost>", "", "", ""],
+    ["310 BC", "\u05e9\u05d9\u05d8\u05e4\u05d5\u05df e\u00b4", "Trade", "", "x"],
+  ];
+  const trimmed = (all: string[][]) => all.map((row) => row.map((c) => c.trim()));
+
+  it("gives its cells without loss, as text and as HTML", () => {
+    expect(trimmed(cellsFromText(file("cells-copied.txt")))).toEqual(CELLS);
+    expect(cellsFromHtml(dom(file("cells-copied.html")))).toEqual(CELLS);
+  });
+
+  it("takes cells without loss: leading zeros and what begins with an equals sign stay text", () => {
+    expect(cellsToHtml(CELLS)).toBe(file("pasted.html"));
+    expect(Papa.parse<string[]>(file("pasted-as-taken.csv").trimEnd()).data).toEqual(CELLS);
+  });
+});
 
 describe("cells on a clipboard", () => {
   it("come back from text as they were", () => {

@@ -5,6 +5,8 @@
  */
 export type Cells = readonly (readonly string[])[];
 
+/** The number format of text, as one family of spreadsheets reads it; the other reads it from the style. */
+const TEXT = 'sdnum="1033;0;@"';
 /** Marks a table that Fastigo wrote: its cells are read to the last space. */
 const MARK = "data-fastigo-cells";
 
@@ -65,7 +67,7 @@ export function cellsToHtml(cells: Cells): string {
       .replaceAll("\t", "&#9;");
   const rows = cells.map(
     (row) =>
-      `<tr>${row.map((c) => `<td style="mso-number-format:'\\@';white-space:pre-wrap">${escaped(c)}</td>`).join("")}</tr>`,
+      `<tr>${row.map((c) => `<td ${TEXT} style="mso-number-format:'\\@';white-space:pre-wrap">${escaped(c)}</td>`).join("")}</tr>`,
   );
   return `<meta charset="utf-8"><table ${MARK}="1"><tbody>${rows.join("")}</tbody></table>`;
 }

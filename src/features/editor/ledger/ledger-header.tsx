@@ -49,7 +49,7 @@ export function LedgerHeader({
             if (el) el.indeterminate = marks.marked.size > 0 && !all;
           }}
           onChange={() => marks.all(!all)}
-          className="size-4 accent-verdigris"
+          className={classes("size-4 accent-verdigris", card && "sr-only")}
         />
       </span>
       {columns.map((c) => {

@@ -80,7 +80,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
         // The header of the columns sticks to the top: no row is brought into view under it.
         "group/row relative scroll-mt-9 border-b border-line outline-none",
         p.card
-          ? "grid grid-cols-[32px_minmax(0,1fr)_auto] items-start px-2 py-1.5"
+          ? "grid grid-cols-[44px_minmax(0,1fr)_auto] items-start py-1.5 pr-2"
           : "grid min-w-fit [contain-intrinsic-size:auto_33px] [content-visibility:auto]",
         p.selected && "bg-sun-wash",
         p.marked && "bg-verdigris-wash",
@@ -100,7 +100,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
           onChange={() => {}}
           onClick={(x) => tools.mark(e.id, !p.marked, x.shiftKey)}
           className={classes(
-            "size-4 accent-verdigris max-sm:size-6",
+            "size-4 shrink-0 accent-verdigris max-sm:size-6",
             !p.marked && p.active !== "mark" && "opacity-0 group-hover/row:opacity-100 pointer-coarse:opacity-100",
           )}
         />
