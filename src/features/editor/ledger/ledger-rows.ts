@@ -22,6 +22,7 @@ export function useLedgerRows(
   events: readonly TimelineEvent[],
   selected: string | null,
   body: RefObject<HTMLDivElement | null>,
+  pressed: RefObject<boolean>,
 ): LedgerRows {
   const long = events.length > ALL;
   const index = useMemo(() => new Map(events.map((e, i) => [e.id, i])), [events]);
@@ -43,7 +44,8 @@ export function useLedgerRows(
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: only another selection scrolls
   useEffect(() => {
-    if (at === undefined) return;
+    // What is under a pointer that is held down stays there: it will be let go on what it was pressed on.
+    if (at === undefined || pressed.current) return;
     if (long) virtual.scrollToIndex(at, { align: "auto" });
     else body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
   }, [selected, long]);

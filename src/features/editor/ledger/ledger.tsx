@@ -113,6 +113,8 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
   const { marked } = marks;
   /** After a Tab out of a written cell Tab goes on through the row. */
   const tabbing = useRef(false);
+  /** A pointer is held down on the grid. */
+  const pressed = useRef(false);
   /** The focus goes where one stands after the next drawing. */
   const wantsFocus = useRef(false);
 
@@ -124,7 +126,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
     });
     return { active: there(standing.active), anchor: there(standing.anchor) };
   }, [standing, shape, columns]);
-  const rows = useLedgerRows(events, at.active.row === HEADER ? null : at.active.row, body);
+  const rows = useLedgerRows(events, at.active.row === HEADER ? null : at.active.row, body, pressed);
   const block = blockOf(at, shape);
 
   const focusActive = useCallback(() => {
@@ -132,7 +134,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
     const within = row === HEADER ? "[data-header]" : `[data-row="${CSS.escape(row)}"]`;
     const cell = body.current?.querySelector<HTMLElement>(`${within} [data-col="${column}"]`);
     cell?.focus({ preventScroll: true });
-    cell?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    if (!pressed.current) cell?.scrollIntoView({ block: "nearest", inline: "nearest" });
   }, []);
   useLayoutEffect(() => {
     if (!wantsFocus.current || editing) return;
@@ -348,7 +350,10 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
     const place = placeAt(e.target);
     press.current = null;
     if (!place || e.button !== 0 || (e.target as Element).closest("input, textarea, button")) return;
-    const isActive = at.active.row === place.row && at.active.column === place.column;
+    const isActive =
+      at.active.row === place.row &&
+      at.active.column === place.column &&
+      (document.activeElement as HTMLElement | null)?.dataset.col === place.column;
     press.current = { again: isActive && block !== null && isOneCell(block) && !e.shiftKey, place, moved: false };
     if (e.pointerType === "touch") return;
     if (e.shiftKey) e.preventDefault();
@@ -461,6 +466,16 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
               style={card ? undefined : { minWidth: room }}
               data-testid="ledger"
               onKeyDown={keys}
+              onPointerDownCapture={() => {
+                pressed.current = true;
+                const free = () => {
+                  pressed.current = false;
+                  document.removeEventListener("pointerup", free, true);
+                  document.removeEventListener("pointercancel", free, true);
+                };
+                document.addEventListener("pointerup", free, true);
+                document.addEventListener("pointercancel", free, true);
+              }}
               onPointerDown={down}
               onPointerMove={drawn}
               onClick={click}

@@ -36,7 +36,7 @@ export interface LedgerLook {
 }
 
 const STEP_PX = 16;
-const SAVE_MS = 600;
+const SAVE_MS = 300;
 
 export function useLook(begun: LedgerColumns): LedgerLook {
   const { store } = useEditor();
