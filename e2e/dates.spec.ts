@@ -77,3 +77,33 @@ test("dates that contradict the period are pointed out, with ways to mend them",
   await sheet.getByRole("button", { name: "Widen the period to 1600 - 1931" }).click();
   await expect(sheet.getByText("It lies after the period")).toHaveCount(0);
 });
+
+test("a day is picked in a calendar, with its time and how long it went on; it opens beside the neighbour's date", async ({
+  browser,
+}) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Dates");
+  await writeLines(page, ["14 Nov 1872 The long night flood", "Bell rung"]);
+  await page.getByRole("button", { name: "Open Bell rung" }).click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.getByRole("button", { name: "Calendar" }).click();
+  const calendar = page.getByRole("dialog", { name: "Choose a day" });
+  await expect(calendar.getByLabel("Year, from 1583")).toHaveValue("1872");
+  await expect(calendar.getByLabel("Month", { exact: true }).locator("option:checked")).toHaveText("November");
+  await calendar.getByRole("button", { name: /November 16th, 1872/ }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("16 Nov 1872");
+  await calendar.getByLabel("Time of day").fill("19:30");
+  await expect(sheet.getByLabel("When")).toHaveValue("16 Nov 1872 19:30");
+  await calendar.getByLabel("Year, from 1583").fill("1931");
+  await calendar.getByLabel("Month", { exact: true }).selectOption("September");
+  await calendar.getByRole("button", { name: /September 27th, 1931/ }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("27 Sep 1931");
+  await calendar.getByLabel("It went on for").fill("3");
+  await calendar.getByRole("button", { name: "Set its end" }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("27 Sep 1931 - 18 Oct 1931");
+  await calendar.getByRole("button", { name: "End", exact: true }).click();
+  await calendar.getByRole("button", { name: /October 20th, 1931/ }).click();
+  await expect(sheet.getByLabel("When")).toHaveValue("27 Sep 1931 - 20 Oct 1931");
+  await page.keyboard.press("Escape");
+  await expect(cell(page, "when", "Bell rung")).toHaveText("27 Sep – 20 Oct 1931");
+});

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { whenLabel } from "../time/write-when";
+import { LINE_GRAMMAR } from "../words/en/editor-ledger";
 import { isMeantBy, readLine } from "./read-line";
 
 describe("a line of the ledger", () => {
@@ -27,6 +28,19 @@ describe("a line of the ledger", () => {
     const read = readLine(line);
     expect([whenLabel(read.when), read.title, read.category]).toEqual([when, title, category]);
   });
+
+  it.each<[string, string, string, string[], string | null]>([
+    ["1604 Rope ferry @Ambrelford +river +toll", "Rope ferry", "Ambrelford", ["river", "toll"], null],
+    ['1604 Rope ferry @"East bank" +"long night" #town', "Rope ferry", "East bank", ["long night"], "town"],
+    ["1604 @Stratford-upon-Ambrel Ferry", "Ferry", "Stratford-upon-Ambrel", [], null],
+    ["1900 Frost of +3 degrees", "Frost of +3 degrees", "", [], null],
+    ["1900 Letter to nia@hollinbank.example", "Letter to nia@hollinbank.example", "", [], null],
+    ["1900 A + b", "A + b", "", [], null],
+    ["@Ambrelford is a word here", "@Ambrelford is a word here", "", [], null],
+    [`1900 Ice +${"x".repeat(41)}`, `Ice +${"x".repeat(41)}`, "", [], null],
+  ])("%s", (line, title, place, tags, category) =>
+    expect(readLine(line)).toMatchObject({ title, place, tags, category }),
+  );
 
   it("marks as important only after a space", () => {
     expect(readLine("1872 Flood !")).toMatchObject({ title: "Flood", emphasis: true });
@@ -57,4 +71,15 @@ it.each<[string, string, string]>([
 ])("a pasted line “%s” has the date “%s”", (line, date, title) => {
   const read = readLine(line, { order: "dmy" });
   expect([read.when.typed, read.title]).toEqual([date, title]);
+});
+
+it("every example beside the line works: a date is read where one is, and every marker", () => {
+  for (const [example] of LINE_GRAMMAR) {
+    const read = readLine(example);
+    expect([example, read.when.readAs.kind]).toEqual([
+      example,
+      /\d/.test(example) ? expect.stringMatching(/moment|span/) : "undated",
+    ]);
+    expect([example, /[#@+!"]/.test(read.title)]).toEqual([example, false]);
+  }
 });

@@ -1,6 +1,7 @@
 import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
 import { UNDATED, type When } from "../time/when";
+import { MOST_TAG, MOST_TAGS } from "./fields";
 
 /** One line of the ledger, taken apart. */
 export interface ReadLine {
@@ -10,7 +11,14 @@ export interface ReadLine {
   category: string | null;
   /** Whether a " !" stood by itself. */
   emphasis: boolean;
+  /** The words after " @"; "" for none. */
+  place: string;
+  /** The words after each " +". */
+  tags: string[];
 }
+
+/** #trade, @Ambrelford, +river; of several words in quotation marks: @"East bank". Only after a space, and tags begin with a letter. */
+const MARKER = /(?<=\s)([#@+])(?:["“]([^"“”]{1,60})["”]|([\p{L}\p{N}][\p{L}\p{N}&_'’-]*))(?=\s|$)/gu;
 
 /** A date text that is plainly meant as a date although it cannot be one, or could be two. */
 const MEANT_AS_DATE = new Set([
@@ -26,23 +34,33 @@ const MEANT_AS_DATE = new Set([
 const MOST_WORDS = 14;
 
 /**
- * Splits "about 1840 - 1852 Steam mill #trade" into date, title and category. Markers (# and !) count only
- * after a space. Without a date in front one at the end is taken ("May Day riots 1911"); a line without any
+ * Splits "about 1840 - 1852 Steam mill #trade @Ambrelford +river" into date, title, category, place and tags. Markers (#, @, + and
+ * !) count only after a space. Without a date in front one at the end is taken ("May Day riots 1911"); a line without any
  * date is a title. `wholeTitle` takes no date at all.
  */
 export function readLine(line: string, given: ReadOptions = {}, wholeTitle = false): ReadLine {
   const options = { ...given, sentence: false };
   let category: string | null = null;
   let emphasis = false;
+  let place = "";
+  const tags: string[] = [];
+  const plain = line.trim().replaceAll(MARKER, (all, sign: string, quoted?: string, word?: string) => {
+    const said = (quoted ?? word ?? "").trim();
+    if (said === "" || (sign === "+" && !/^\p{L}/u.test(said))) return all;
+    if (sign === "#") category = said;
+    else if (sign === "@") place = said.replaceAll("_", " ");
+    else if (said.length <= MOST_TAG && tags.length < MOST_TAGS) tags.push(said.replaceAll("_", " "));
+    else return all;
+    return "";
+  });
   const kept: string[] = [];
-  for (const [i, word] of line.trim().split(/\s+/).entries()) {
-    if (i > 0 && /^#[\p{L}\p{N}][\p{L}\p{N}&_'-]*$/u.test(word)) category = word.slice(1);
-    else if (i > 0 && word === "!") emphasis = true;
+  for (const [i, word] of plain.split(/\s+/).entries()) {
+    if (i > 0 && word === "!") emphasis = true;
     else if (word) kept.push(word);
   }
   if (!wholeTitle) takeOffBullet(kept, options);
   const split = wholeTitle ? null : (dateInFront(kept, options) ?? dateAtEnd(kept, options));
-  return { when: split?.when ?? UNDATED, title: split?.title ?? kept.join(" "), category, emphasis };
+  return { when: split?.when ?? UNDATED, title: split?.title ?? kept.join(" "), category, emphasis, place, tags };
 }
 
 /** Takes a bullet, or the number of a list, off the front of a pasted line whose date comes after it. */

@@ -10,6 +10,7 @@ import { Divider } from "./divider";
 import { EditorContext } from "./store/editor-context";
 import { insertBeside, isBlank } from "./store/event-deeds";
 import { EventSheet } from "./sheet/event-sheet";
+import { FindPanel } from "./find/find-panel";
 import { HistoryPanel } from "./history/history-panel";
 import { loadDescriptionField } from "./sheet/lazy-description";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
@@ -161,6 +162,9 @@ export function Editor(props: EditorProps) {
     ) {
       e.preventDefault();
       store.redo();
+    } else if (command && !e.altKey && !e.shiftKey && e.key.toLowerCase() === "f") {
+      e.preventDefault();
+      setPanel("find");
     } else if (!typing && e.key === "Escape" && panel) closePanel();
     else if (single && e.key === "?") setKeysShown(true);
     else if (single && e.key.toLowerCase() === "n") {
@@ -237,6 +241,7 @@ export function Editor(props: EditorProps) {
               ) : null}
               {panel === "settings" ? <SettingsSheet onClose={closePanel} /> : null}
               {panel === "history" ? <HistoryPanel onClose={closePanel} /> : null}
+              {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}
             </div>
           ) : null}

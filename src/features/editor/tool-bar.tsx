@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor";
-import { History, Presentation, Redo2, Settings2, Undo2 } from "lucide-react";
+import { History, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import { inOrder } from "@/core/timeline/order";
 import { chartTitle } from "@/core/chart/style/house-style";
@@ -12,7 +12,7 @@ import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
 
-export type Panel = "event" | "settings" | "history" | "work" | null;
+export type Panel = "event" | "settings" | "history" | "work" | "find" | null;
 
 export function ToolBar({
   hidden,
@@ -106,6 +106,17 @@ export function ToolBar({
         ))}
       </ul>
       <div className="flex shrink-0 items-center">
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "find"}
+          aria-label={WORDS.findAndReplace}
+          title={WORDS.findCtrlF}
+          disabled={!ready}
+          onClick={() => setPanel(panel === "find" ? null : "find")}
+        >
+          <TextSearch size={17} />
+        </button>
         <button
           type="button"
           className={tool}

@@ -21,3 +21,8 @@ function inlineHtml(i: Inline): string {
     return `<a href="${escapeXml(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
   }, escapeXml(i.text));
 }
+
+/** The language that what its author wrote is in, as an attribute; nothing where it is the page's own. */
+export function said({ language }: { language?: string }): string {
+  return language && language !== "en" ? ` lang="${escapeXml(language)}"` : "";
+}

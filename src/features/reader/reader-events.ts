@@ -8,7 +8,7 @@ import { partsAfterWholes } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
-import { blocksHtml } from "./blocks-html";
+import { blocksHtml, said } from "./blocks-html";
 import { figure, linked } from "./reader-figure";
 import { mark } from "./reader-mark";
 import type { FrozenItem, ReaderPage } from "./page-input";
@@ -118,11 +118,11 @@ function eventHtml(
     list.length === 0 ? "" : `<div><h3>${heading}</h3>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
-<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
-<div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
+<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
+<div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}${said(frozen)}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
     .slice(0, 1)
     .map((m) => figure(p, m))
-    .join("")}<div class="text">${blocksHtml(e.description)}</div>${media
+    .join("")}<div class="text"${said(frozen)}>${blocksHtml(e.description)}</div>${media
     .slice(1)
     .map((m) => figure(p, m))
     .join("")}</div>

@@ -6,6 +6,8 @@ export const WORDS = {
   subject: "Subject",
   byLine: "By-line",
   whoStandsAsItsAuthor: "Who stands as its author on the published page. Empty: nobody.",
+  language: "Language",
+  languageFor: "What it is written in: for spelling, hyphens and screen readers.",
   coverPicture: "Cover picture",
   period: "Period",
   workedOutFromTheEvents: (workedOut: string) =>

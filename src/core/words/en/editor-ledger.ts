@@ -7,7 +7,14 @@ export const WORDS = {
   writeTheNextEventOn: "Write the next event on one line",
   writeTheNextEventOn2: "Write the next event on one line – about 1840 - 1852 Steam mill #trade",
   enter: "Enter",
-  dateFirstOrLastAnd: "Date first or last, # and a category, ! for an important one. Paste a list to add many.",
+  dateFirstOrLastAnd:
+    "Date first or last, # and a category, @ and a place, + and a tag, ! for an important one. Paste a list to add many.",
+  whatTheLineUnderstands: "What this line understands",
+  pressAnExample: "Press an example to try it.",
+  restAsDescription: (words: number) => `the rest, ${words} words, becomes its description`,
+  takeItAsOneLine: "Take it as one line",
+  place: "Place",
+  tags: "Tags",
   linesEnterAddsAsMany: (count: number) => `${count} lines: Enter adds as many events`,
   date: "Date",
   noneYet: "none yet",
@@ -154,6 +161,19 @@ export const WORDS = {
   givenNotDeleted: (n: number) =>
     n === 1 ? "1 given event cannot be deleted and stays." : `${n} given events cannot be deleted and stay.`,
 } as const;
+
+/** What the writing line understands: an example that works, and what it says. */
+export const LINE_GRAMMAR: readonly (readonly [string, string])[] = [
+  ["1604 Rope ferry licensed", "a date first, then the title"],
+  ["May Day riots 1911", "or the date at the end"],
+  ["about 1840 - 1852 Steam mill", "from when to when; about, before, 1840s, spring 1783, 310 BC"],
+  ["14 Nov 1872 22:10 East quay under water", "a time of day"],
+  ["Build the set", "no date yet: it stands at the end, and can be moved"],
+  ["1744 Timber bridge #crossing", "# and its category; a new one is made"],
+  ['1766 School opens @"East bank"', "@ and its place; several words in quotation marks"],
+  ["1783 Spring flood +river +ice", "+ and a tag, as many as you like"],
+  ["1872 The long night !", "! by itself: important"],
+];
 
 /** The names of the ledger's columns. */
 export const COLUMN_NAMES = {

@@ -54,4 +54,5 @@ export const WORDS = {
   video: "Video",
   sound: "Sound",
   foundHere: "found here",
+  at: "Place:",
 } as const;

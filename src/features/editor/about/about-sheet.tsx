@@ -26,6 +26,60 @@ import { workedOutText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import { Finding } from "./finding";
 
+/** Languages to choose from, as BCP 47 names them. */
+const LANGUAGES = [
+  "en",
+  "en-GB",
+  "en-US",
+  "cy",
+  "ga",
+  "gd",
+  "fr",
+  "de",
+  "es",
+  "it",
+  "pt",
+  "nl",
+  "da",
+  "sv",
+  "nb",
+  "fi",
+  "is",
+  "pl",
+  "cs",
+  "sk",
+  "hu",
+  "ro",
+  "bg",
+  "el",
+  "tr",
+  "uk",
+  "ru",
+  "ar",
+  "he",
+  "fa",
+  "ur",
+  "hi",
+  "bn",
+  "zh",
+  "ja",
+  "ko",
+  "vi",
+  "sw",
+  "la",
+] as const;
+
+/** A language in its own words, and in English. */
+function languageName(code: string): string {
+  try {
+    const own = new Intl.DisplayNames([code], { type: "language" }).of(code) ?? code;
+    const english = new Intl.DisplayNames(["en"], { type: "language" }).of(code) ?? code;
+    return own.toLowerCase() === english.toLowerCase() ? english : `${english} – ${own}`;
+  } catch {
+    return code;
+  }
+}
+
 /** The opening page, the period, the scale and the categories of the whole timeline. */
 export function SettingsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useEditor();
@@ -47,6 +101,25 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
           hint={WORDS.whoStandsAsItsAuthor}
           onChange={set("byline")}
         />
+        <Field label={WORDS.language} hint={WORDS.languageFor}>
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={timeline.language}
+              onChange={(e) => store.edit([{ kind: "set_timeline", field: "language", value: e.target.value }])}
+            >
+              {(LANGUAGES as readonly string[]).includes(timeline.language) ? null : (
+                <option value={timeline.language}>{timeline.language}</option>
+              )}
+              {LANGUAGES.map((l) => (
+                <option key={l} value={l}>
+                  {languageName(l)}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
         <MediaField of="timeline" label={WORDS.coverPicture} most={1} />
         <WhenField
           label={WORDS.period}

@@ -6,13 +6,19 @@ import { LIMITS } from "@/core/change/limits";
 import { dateProblemText } from "@/core/words/en/dates";
 import { whenLabel } from "@/core/time/write-when";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
+import { readParagraph } from "@/core/timeline/read-paragraph";
+import { wordCount } from "@/core/text/description";
 import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { Hint } from "@/ui/controls/hint";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { addLines } from "../store/event-deeds";
+import { addLines, type NewLine } from "../store/event-deeds";
+import { LineGrammar } from "./line-grammar";
+
+/** A line that says nothing. */
+const BARE = readLine("");
 
 /** The line at the foot of the ledger: an event is written in it, shown as understood, and added with Enter. */
 export function LedgerLine() {
@@ -32,19 +38,32 @@ export function LedgerLine() {
   const write = (next: string) => {
     setText(next);
     setProblem(null);
-    if (next.trim() === "") setWhole(false);
+    if (next.trim() === "") {
+      setWhole(false);
+      setAsLine(false);
+    }
     try {
       if (next) localStorage.setItem(draftKey, next.slice(0, 100_000));
       else localStorage.removeItem(draftKey);
     } catch {}
   };
   const read = useMemo(() => readLine(text.slice(0, 5_000), readOptionsFor(timeline), whole), [text, timeline, whole]);
+  const [asLine, setAsLine] = useState(false);
+  const paragraph = useMemo(
+    () => (asLine ? null : readParagraph(text.slice(0, 60_000), readOptionsFor(timeline))),
+    [text, timeline, asLine],
+  );
   const lines = text.split(/\r?\n/).filter((l) => l.trim() !== "");
 
   const add = () => {
     if (text.trim() === "") return;
     // A pasted list is several events, a line each.
-    const all = lines.length > 1 ? lines.map((l) => readLine(l, readOptionsFor(timeline))) : [read];
+    const all: NewLine[] =
+      lines.length > 1
+        ? lines.map((l) => readLine(l, readOptionsFor(timeline)))
+        : paragraph
+          ? [{ ...BARE, when: paragraph.when, title: paragraph.title, description: paragraph.rest }]
+          : [read];
     const long = all.find((r) => r.title.length > LIMITS.title);
     if (long || text.length > 60_000) {
       setProblem(
@@ -109,9 +128,28 @@ export function LedgerLine() {
             {problem}
           </span>
         ) : text.trim() === "" ? (
-          <Hint name="ledger-line">{WORDS.dateFirstOrLastAnd}</Hint>
+          <>
+            <Hint name="ledger-line">{WORDS.dateFirstOrLastAnd}</Hint>
+            <LineGrammar onTry={write} />
+          </>
         ) : lines.length > 1 ? (
           <span>{WORDS.linesEnterAddsAsMany(lines.length)}</span>
+        ) : paragraph ? (
+          <>
+            <span>
+              {WORDS.date}{" "}
+              <strong className="text-verdigris">
+                {whenLabel(paragraph.when, mannerOf(timeline)) || WORDS.noneYet}
+              </strong>
+            </span>
+            <span className="truncate">
+              {WORDS.title} <strong className="text-slate">{paragraph.title.slice(0, 80)}</strong>
+            </span>
+            <span>{WORDS.restAsDescription(wordCount(paragraph.rest))}</span>
+            <button type="button" className="font-bold text-verdigris underline" onClick={() => setAsLine(true)}>
+              {WORDS.takeItAsOneLine}
+            </button>
+          </>
         ) : (
           <>
             <span>
@@ -128,6 +166,16 @@ export function LedgerLine() {
                 {WORDS.category}{" "}
                 {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={18} /> : null}
                 <strong className="text-slate">{category?.name ?? WORDS.new(read.category)}</strong>
+              </span>
+            ) : null}
+            {read.place ? (
+              <span>
+                {WORDS.place} <strong className="text-slate">{read.place}</strong>
+              </span>
+            ) : null}
+            {read.tags.length > 0 ? (
+              <span>
+                {WORDS.tags} <strong className="text-slate">{read.tags.join(", ")}</strong>
               </span>
             ) : null}
             {read.emphasis ? <strong className="text-slate">{WORDS.important}</strong> : null}

@@ -14,7 +14,7 @@ import { FRAGMENT, safeAddress } from "@/core/text/description";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
-import { useEditor } from "../store/editor-context";
+import { useEditor, useEditorState } from "../store/editor-context";
 
 /** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
 const PlainLink = Link.extend({
@@ -51,6 +51,7 @@ const CleanText = Extension.create({
 /** The description of an event (or the introduction), written by several people at once. */
 export default function DescriptionField({ of, label, words }: { of: string; label: string; words: number }) {
   const { store } = useEditor();
+  const language = useEditorState((s) => s.timeline.language);
   const id = useId();
   const [linking, setLinking] = useState<{ text: string; address: string; problem: string | null } | null>(null);
   const tiptap = useTiptap(
@@ -86,10 +87,12 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
           role: "textbox",
           "aria-multiline": "true",
           "aria-label": label,
+          lang: language,
+          spellcheck: "true",
         },
       },
     },
-    [of, store],
+    [of, store, language],
   );
   const marks = useTiptapState({
     editor: tiptap,

@@ -2,7 +2,7 @@
 
 import { WORDS } from "@/core/words/en/editor-sheet";
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useId, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -20,6 +20,7 @@ import { MediaField } from "./media-field";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
 import { SourceField } from "./source-field";
+import { TagsField } from "./tags-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
 import { wordsIn } from "../words";
@@ -44,6 +45,11 @@ export function EventSheet({
   const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
+  const placesId = useId();
+  const places = useMemo(
+    () => [...new Set([...timeline.events.values()].flatMap((e) => (e.place && !e.deleted ? [e.place] : [])))].sort(),
+    [timeline.events],
+  );
   const heading = useRef<HTMLHeadingElement>(null);
   const opened = useRef(takesFocus);
   useEffect(() => {
@@ -141,6 +147,7 @@ export function EventSheet({
             label={WORDS.when}
             value={event.when}
             event={id}
+            near={(order[at - 1] ?? order[at + 1])?.when ?? null}
             onChange={(when) => store.edit(dateOps(store.getState().timeline, id, when))}
           />
         )}
@@ -186,6 +193,20 @@ export function EventSheet({
           </Field>
           <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
         </div>
+        <TextField
+          key={`place-${id}`}
+          label={WORDS.place}
+          value={event.place}
+          list={placesId}
+          placeholder={WORDS.whereItHappened}
+          onChange={set("place")}
+        />
+        <datalist id={placesId}>
+          {places.map((p) => (
+            <option key={p} value={p} />
+          ))}
+        </datalist>
+        <TagsField key={`tags-${id}`} value={event.tags} onChange={set("tags", false)} />
         <CheckRow
           label={WORDS.importantStandsOutOnThe}
           checked={event.emphasis}
@@ -197,6 +218,14 @@ export function EventSheet({
         <MediaField key={`media-${id}`} of={id} label={WORDS.picturesVideoSound} />
         <SourceField of={id} list="source" />
         <SourceField of={id} list="link" />
+        <TextField
+          key={`note-${id}`}
+          label={WORDS.privateNote}
+          value={event.note}
+          multiline
+          hint={WORDS.onlyEditorsSeeIt}
+          onChange={set("note")}
+        />
         <div className="flex flex-wrap gap-2 border-t border-line pt-3">
           <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
             {WORDS.insertBefore}

@@ -1,7 +1,9 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-sheet";
-import { useEffect, useRef, useState } from "react";
+import { CalendarDays } from "lucide-react";
+import { Popover } from "radix-ui";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { offeredReadings } from "@/core/time/date-problem";
 import { dateProblemText } from "@/core/words/en/dates";
 import { readWhen } from "@/core/time/read/read-when";
@@ -16,6 +18,9 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { WhenParts } from "./when-parts";
 
+/** Fetched when it is first opened. */
+const CalendarPicker = lazy(() => import("./calendar-picker"));
+
 /** How long typing may pause before the date is taken, ms. */
 const PAUSE_MS = 600;
 
@@ -26,6 +31,7 @@ export function WhenField({
   onChange,
   hint,
   event = null,
+  near = null,
 }: {
   label: string;
   value: When;
@@ -33,6 +39,8 @@ export function WhenField({
   hint?: string;
   /** The event it dates; null where it is no event's. */
   event?: string | null;
+  /** The date of what stands beside it: where the calendar opens when there is none yet. */
+  near?: When | null;
 }) {
   const timeline = useEditorState((s) => s.timeline);
   const order = event ? readOptionsFor(timeline, event) : readOptionsOf(timeline);
@@ -116,6 +124,24 @@ export function WhenField({
             >
               {WORDS.setByParts}
             </button>
+            <Popover.Root>
+              <Popover.Trigger className="flex min-h-6 items-center gap-1 text-[13px] font-bold text-verdigris underline">
+                <CalendarDays size={14} aria-hidden /> {WORDS.calendar}
+              </Popover.Trigger>
+              <Popover.Portal>
+                <Popover.Content
+                  align="start"
+                  sideOffset={4}
+                  collisionPadding={8}
+                  aria-label={WORDS.chooseADay}
+                  className="z-50 max-h-[var(--radix-popover-content-available-height)] w-[330px] overflow-y-auto rounded-md border border-edge bg-white p-3 text-[14px] text-slate"
+                >
+                  <Suspense fallback={<div className="h-[420px]" />}>
+                    <CalendarPicker when={shown} near={near} onText={use} />
+                  </Suspense>
+                </Popover.Content>
+              </Popover.Portal>
+            </Popover.Root>
             {readAs.kind === "moment" && !readAs.at.wording ? (
               <button
                 type="button"

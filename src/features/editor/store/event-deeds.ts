@@ -6,6 +6,8 @@ import { isDated, UNDATED, type When } from "@/core/time/when";
 import { inOrder } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
+import { toBase64 } from "@/core/text/base64";
+import { descriptionFrom } from "@/core/text/description";
 import { readWhen } from "@/core/time/read/read-when";
 import { readOptionsFor } from "@/core/timeline/read-options";
 import { settingsFor } from "@/core/change/reading-steps";
@@ -31,8 +33,11 @@ export function newCategory(t: Timeline, name: string): { id: string; ops: Op[] 
 /** A change holds this many steps at most; more lines than that are several. */
 const STEPS = 4_000;
 
+/** What a line says, and the paragraph that was pasted with it. */
+export type NewLine = ReadLine & { description?: string };
+
 /** Adds the events that lines describe, at the end of the order: one change, one undo. Gives the last id, or a sentence why not. */
-export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id: string } | { problem: string } {
+export function addLines(store: TimelineStore, lines: readonly NewLine[]): { id: string } | { problem: string } {
   let t = store.getState().timeline;
   let ops: Op[] = settingsFor(
     t,
@@ -43,8 +48,13 @@ export function addLines(store: TimelineStore, lines: readonly ReadLine[]): { id
     id = nanoid(10);
     const category = read.category ? categoryFor(t, read.category) : null;
     const when = isDated(read.when) ? read.when : { ...read.when, place: placeAtEnd(t.events) };
-    const fields = { title: read.title, when, category: category?.id ?? null, emphasis: read.emphasis };
+    const { title, emphasis, place, tags } = read;
+    const fields = { title, when, category: category?.id ?? null, emphasis, place, tags };
     const next: Op[] = [...(category?.ops ?? []), { kind: "add_event", id, fields }];
+    if (read.description) {
+      const clientId = crypto.getRandomValues(new Uint32Array(1))[0]!;
+      next.push({ kind: "describe", of: id, update: toBase64(descriptionFrom([read.description], clientId)) });
+    }
     t = apply(t, next).timeline;
     ops.push(...next);
     if (ops.length < STEPS) continue;
