@@ -20,7 +20,7 @@ const FLOORS = [
     "cli",
   ],
   ["server", "ui", "workers"],
-  ["core/formats", "core/chart", "core/ledger", "core/testing"],
+  ["core/formats", "core/chart", "core/ledger", "core/history", "core/testing"],
   ["core/words"],
   ["core/check"],
   ["core/change"],

@@ -5,6 +5,7 @@ import { readWhen } from "../time/read/read-when";
 import { toBase64 } from "../text/base64";
 import { blocksOf, FRAGMENT, plainTextOf } from "../text/description";
 import { emptyEvent, emptyTimeline, type Timeline } from "../timeline/timeline";
+import { putBack } from "../history/compare";
 import { apply } from "./apply";
 import type { Change, ConfirmedChange, Op } from "./change";
 import { invert } from "./invert";
@@ -42,7 +43,8 @@ type Step =
   | { kind: "undo"; who: number }
   | { kind: "send"; who: number; answerLost: boolean }
   | { kind: "hear"; who: number; shuffled: boolean }
-  | { kind: "restart"; who: number };
+  | { kind: "restart"; who: number }
+  | { kind: "put_back"; who: number; to: number; event: string | null };
 
 const who = fc.integer({ min: 0, max: 2 });
 const step: fc.Arbitrary<Step> = fc.oneof(
@@ -67,6 +69,19 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 4, arbitrary: fc.record({ kind: fc.constant("send" as const), who, answerLost: fc.boolean() }) },
   { weight: 3, arbitrary: fc.record({ kind: fc.constant("hear" as const), who, shuffled: fc.boolean() }) },
   { weight: 1, arbitrary: fc.record({ kind: fc.constant("restart" as const), who }) },
+);
+
+const stepOrBack: fc.Arbitrary<Step> = fc.oneof(
+  { weight: 6, arbitrary: step },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant("put_back" as const),
+      who,
+      to: fc.nat(30),
+      event: fc.constantFrom(null, ...EVENTS),
+    }),
+  },
 );
 
 class Editor {
@@ -138,6 +153,14 @@ function play(steps: Step[]) {
       f.insert(Math.min(f.length, s.word % 3), [p]);
       e.change([{ kind: "describe", of: s.event, update: toBase64(Y.encodeStateAsUpdate(doc, before)) }]);
       words.push({ event: s.event, word });
+    } else if (s.kind === "put_back") {
+      const known = server.log.slice(0, Math.min(s.to, e.replica.seq));
+      const then = known.reduce((t, c) => apply(t, c.ops).timeline, start);
+      const wish = s.event === null ? ({ what: "all" } as const) : ({ what: "event", id: s.event } as const);
+      const ops = putBack(e.replica.current, then, wish);
+      if (ops.length === 0) continue;
+      e.done.push(invert(e.replica.current, ops));
+      e.change(ops);
     } else if (s.kind === "send") send(e, s.answerLost);
     else if (s.kind === "hear") {
       // Late, repeated and out of order: any run of the log, known or not.
@@ -156,7 +179,7 @@ function play(steps: Step[]) {
   for (let round = 0; round < 200 && editors.some((e) => e.replica.pending.length > 0); round++)
     for (const e of editors) send(e, false);
   for (const e of editors) hear(e, server.log);
-  return { server, editors, words };
+  return { start, server, editors, words };
 }
 
 const plain = (t: Timeline) => ({
@@ -183,6 +206,20 @@ describe("three editors, lost, repeated and late messages, undo, delete, restore
           expect(plainTextOf(blocksOf(server.timeline.events.get(event)!.description))).toContain(word);
       }),
       { seed: 8, numRuns: 300 },
+    );
+  });
+});
+
+describe("with what is put back from earlier among it", () => {
+  it("they end equal everywhere, and the log replayed gives the same", () => {
+    fc.assert(
+      fc.property(fc.array(stepOrBack, { minLength: 5, maxLength: 60 }), (steps) => {
+        const { start, server, editors } = play(steps);
+        for (const e of editors) expect(plain(e.replica.current)).toEqual(plain(server.timeline));
+        const replayed = server.log.reduce((t, c) => apply(t, c.ops).timeline, start);
+        expect(plain(replayed)).toEqual(plain(server.timeline));
+      }),
+      { seed: 10, numRuns: 200 },
     );
   });
 });

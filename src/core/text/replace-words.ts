@@ -128,3 +128,28 @@ export function undoUpdate(before: Uint8Array, update: Uint8Array): string | nul
   if (!undo.undo()) return null;
   return toBase64(Y.encodeStateAsUpdate(doc, known));
 }
+
+/**
+ * The update (base64) that makes a description what another state of it says: all of it is written anew, so what others write at
+ * the same moment stays beside it. Null where both say the same.
+ */
+export function rewriteDescription(now: Uint8Array, then: Uint8Array): string | null {
+  const [doc, old] = [opened(now), opened(then)];
+  const [to, from] = [doc.getXmlFragment(FRAGMENT), old.getXmlFragment(FRAGMENT)];
+  if (to.toString() === from.toString()) return null;
+  const known = Y.encodeStateVector(doc);
+  doc.transact(() => {
+    to.delete(0, to.length);
+    to.insert(
+      0,
+      from.toArray().map((node) => node.clone() as Y.XmlElement | Y.XmlText),
+    );
+  });
+  return toBase64(Y.encodeStateAsUpdate(doc, known));
+}
+
+/** Whether two states of a description say the same, however they came about. */
+export function saysTheSame(a: Uint8Array, b: Uint8Array): boolean {
+  if (a === b || (a.length === b.length && a.every((byte, i) => byte === b[i]))) return true;
+  return opened(a).getXmlFragment(FRAGMENT).toString() === opened(b).getXmlFragment(FRAGMENT).toString();
+}

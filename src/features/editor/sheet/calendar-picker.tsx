@@ -99,7 +99,11 @@ export default function CalendarPicker({
               size="small"
               aria-pressed={end === e}
               kind={end === e ? "main" : "plain"}
-              onClick={() => setEnd(e)}
+              onClick={() => {
+                setEnd(e);
+                const there = dayOf(e ? other : start);
+                if (there) look(there.year, there.month);
+              }}
             >
               {e ? WORDS.itsEnd : WORDS.itsStart}
             </Button>
@@ -187,20 +191,18 @@ export default function CalendarPicker({
         </span>
       ) : null}
       {start?.from ? (
-        <div className="flex items-end gap-2">
-          <span className="w-20">
-            <label htmlFor={ids.amount} className="text-[13px] text-quiet">
-              {WORDS.itWentOnFor}
-            </label>
-            <input
-              id={ids.amount}
-              type="number"
-              min={1}
-              className={INPUT}
-              value={amount}
-              onChange={(e) => setAmount(e.target.value)}
-            />
-          </span>
+        <div className="grid grid-cols-[72px_minmax(0,1fr)_auto] items-end gap-2">
+          <label htmlFor={ids.amount} className="col-span-3 -mb-1 text-[13px] text-quiet">
+            {WORDS.itWentOnFor}
+          </label>
+          <input
+            id={ids.amount}
+            type="number"
+            min={1}
+            className={INPUT}
+            value={amount}
+            onChange={(e) => setAmount(e.target.value)}
+          />
           <label className="sr-only" htmlFor={ids.unit}>
             {WORDS.unit}
           </label>
