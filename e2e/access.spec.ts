@@ -185,6 +185,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[token]", s.token)
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
+        .replace("[seq]", "1")
         .replace("[piece]", "0")
         .replace("[n]", "0")
         .replace("[size]", "small");
@@ -198,6 +199,11 @@ test("each is answered as the table says, to everybody it could concern", async 
         if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);
         continue;
       }
+      // What is copied goes into a timeline of whoever asks.
+      const mine =
+        name === "POST /api/timelines/[id]/copies"
+          ? await post<{ id?: string }>(who, "/api/timelines", { title: "Mine", subject: "" })
+          : {};
       const oneTimeName = newEmail("session");
       const bodies: Record<string, unknown> = {
         "POST /api/account": { displayName: "New", email: newEmail("new"), password: PASSWORD },
@@ -207,8 +213,10 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/session": { name: oneTimeName, password: PASSWORD },
         "POST /api/session/code": { name: "nobody-22", code: "wrong", password: PASSWORD },
         "POST /api/timelines": { title: "t", subject: "" },
+        "PUT /api/account/ledger": { shown: ["when", "title"], widths: { title: 300 } },
         "PATCH /api/timelines/[id]": { deleted: true },
         "POST /api/timelines/[id]/changes": { id: "c9", base: 0, ops: [{ kind: "add_event", id: "e9", fields: {} }] },
+        "POST /api/timelines/[id]/copies": { to: mine.id ?? "none", events: ["e1"] },
         "POST /api/timelines/[id]/invitation": { renew: false },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },

@@ -22,7 +22,8 @@ export async function stand(at: Locator): Promise<void> {
 export async function writeCell(at: Locator, text: string): Promise<void> {
   await stand(at);
   await at.press("F2");
-  const input = at.locator("input, textarea");
+  // While its title is written a row is no longer found by it.
+  const input = at.page().locator("[role=gridcell] :is(input, textarea):focus");
   await input.fill(text);
   await input.press("Enter");
 }

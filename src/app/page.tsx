@@ -45,6 +45,9 @@ async function YourTimelines({ id }: { id: string }) {
             <Link href="/classes" className={`${buttonLook("plain")} ml-2`}>
               {WORDS.newClass}
             </Link>
+            <Link href="/bin" className={`${buttonLook("quiet")} ml-2`}>
+              {WORDS.bin}
+            </Link>
           </div>
           {cards.length === 0 ? (
             <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">

@@ -18,6 +18,7 @@ import { makeFrozenCopy as makeFrozenCopyNow } from "@/server/timelines/frozen-c
 import { findVersion, publish as publishNow, type StoredPage, storePage } from "@/server/timelines/publish";
 import type { Visibility } from "@/core/timeline/visibility";
 import { findTimeline } from "@/server/timelines/queries";
+import { stateAt } from "@/server/timelines/past";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
 import { deskSubmission, drawingsOf } from "./desk-submission";
 import { makePage, type PageOptions } from "./make-page";
@@ -126,4 +127,16 @@ export async function everything([account]: [string]): Promise<string | null> {
 export async function snapshot([id]: [string]): Promise<Uint8Array | null> {
   const found = await findTimeline(id);
   return found && gzipSync(JSON.stringify(toSnapshot(found.timeline, found.seq)), { level: 1 });
+}
+
+/** A timeline as it was after a change, packed as the editor takes it; null when there is no such moment. */
+export async function past([id, seq]: [string, number]): Promise<Uint8Array | null> {
+  const found = await stateAt(db(), id, seq);
+  return found && gzipSync(JSON.stringify(toSnapshot(found.timeline, found.seq)), { level: 1 });
+}
+
+/** Keeps the states of the past that should be kept. */
+export async function keepPast([id, seq]: [string, number]): Promise<true> {
+  await stateAt(db(), id, seq);
+  return true;
 }

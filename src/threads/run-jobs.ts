@@ -8,6 +8,7 @@ import { addJob } from "@/server/jobs/queue";
 import { beginRunner, cleanQueue, type Running, type Works } from "@/server/jobs/runner";
 import { moveBlobs } from "@/server/media/blobs";
 import { addressesOf, checkAddresses, dueAddresses } from "@/server/media/check-addresses";
+import { withoutPast } from "@/server/timelines/past";
 import { findPage } from "@/server/timelines/publish";
 import { hasThumbnail } from "@/server/timelines/queries";
 import { tidy } from "@/server/tidy";
@@ -20,6 +21,8 @@ const PAGE_MS = 45_000;
 const DRAWING_MS = 15_000;
 /** Thumbnails made in one go of what nobody has looked at yet. */
 const THUMBNAILS = 20;
+/** Timelines whose past is kept in one go. */
+const PASTS = 5;
 /** Files moved in one go. */
 const FILES = 200;
 const AGAIN_MS = 5_000;
@@ -41,6 +44,14 @@ const WORKS: Works = {
         and t.altered_at between now() - interval '30 days' and now() - interval '1 minute'
       order by t.altered_at desc limit ${THUMBNAILS}`;
     for (const { id } of due) await addJob(db(), "thumbnail", id, { timeline: id });
+    return null;
+  },
+  past_states: async () => {
+    for (const { id, seq } of await withoutPast(PASTS)) {
+      const how = { in: "reading", key: `past ${id}`, what: `past of ${id}`, limitMs: PAGE_MS } as const;
+      const failed = made(await inThread("keepPast", [id, seq], how));
+      if (failed) return failed;
+    }
     return null;
   },
   reader_page: async ({ version, name, options }) => {

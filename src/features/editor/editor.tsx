@@ -12,6 +12,7 @@ import { insertBeside, isBlank } from "./store/event-deeds";
 import { EventSheet } from "./sheet/event-sheet";
 import { FindPanel } from "./find/find-panel";
 import { HistoryPanel } from "./history/history-panel";
+import { PastView } from "./history/past-view";
 import { loadDescriptionField } from "./sheet/lazy-description";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
@@ -104,6 +105,9 @@ export function Editor(props: EditorProps) {
     else to.searchParams.delete("board");
     window.history.replaceState(window.history.state, "", to.href.replace("board=", "board"));
   };
+  /** The number of the change after which the timeline is looked at; null: as it is now. */
+  const [past, setPast] = useState<number | null>(null);
+  const showPast = useCallback((seq: number) => setPast(seq), []);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
 
@@ -162,6 +166,9 @@ export function Editor(props: EditorProps) {
     ) {
       e.preventDefault();
       store.redo();
+    } else if (past !== null) {
+      // The past is only looked at.
+      if (!typing && e.key === "Escape") setPast(null);
     } else if (command && !e.altKey && !e.shiftKey && e.key.toLowerCase() === "f") {
       e.preventDefault();
       setPanel("find");
@@ -215,7 +222,8 @@ export function Editor(props: EditorProps) {
           onBoard={() => showBoard(true)}
         />
         <Notices />
-        <div className="flex min-h-0 flex-1">
+        {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
+        <div className="flex min-h-0 flex-1" hidden={past !== null}>
           <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>
             <h1 className="sr-only">
               <TitleText />
@@ -236,11 +244,12 @@ export function Editor(props: EditorProps) {
                   key={selected}
                   id={selected}
                   takesFocus={opened.current === selected}
+                  onPast={showPast}
                   onClose={closePanel}
                 />
               ) : null}
               {panel === "settings" ? <SettingsSheet onClose={closePanel} /> : null}
-              {panel === "history" ? <HistoryPanel onClose={closePanel} /> : null}
+              {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
               {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}
             </div>

@@ -8,6 +8,8 @@ export interface Inputs {
   reader_page: { version: string; name: string; options: object };
   /** The drawings of a submission. */
   submission_drawing: { submission: string };
+  /** Keeps states of the past of timelines whose log has grown. */
+  past_states: Record<string, never>;
   /** Removes what is over. */
   prune: Record<string, never>;
   /** Moves files to where files are kept now, after that was changed. */

@@ -29,6 +29,7 @@ export type Works = { [K in Kind]: (input: Inputs[K], at: AtWork) => Promise<Fai
 /** When what nobody asks for is done: minute, hour, day of the month, month, day of the week. */
 const REGULAR: { kind: Kind; when: string; lane: string }[] = [
   { kind: "thumbnails", when: "* * * * *", lane: "thumbnails" },
+  { kind: "past_states", when: "* * * * *", lane: "past_states" },
   { kind: "prune", when: "17 * * * *", lane: TIDYING },
   { kind: "move_files", when: "*/5 * * * *", lane: TIDYING },
   { kind: "published_addresses", when: "43 3 * * *", lane: ADDRESS_LANES[0] },

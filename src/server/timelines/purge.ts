@@ -4,6 +4,7 @@ import type { Op } from "@/core/change/change";
 import { CATEGORY, EVENT, emptyOf, ITEM } from "@/core/timeline/fields";
 import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
 import type { Tx } from "../db/pool";
+import { forgetPast } from "./past";
 import { columnValue } from "./take-change";
 
 /** What is deleted can be put back for so long; then it is gone for good. */
@@ -30,6 +31,7 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
     return;
   }
   await tx`delete from change where timeline_id = ${id}`;
+  await forgetPast(tx, id);
   await tx`delete from event where timeline_id = ${id}`;
   await tx`delete from category where timeline_id = ${id}`;
   await tx`delete from item where timeline_id = ${id}`;
@@ -90,6 +92,7 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
     items.add(id);
   const found = events.size + categories.size + items.size;
   if (found === 0) return 0;
+  await forgetPast(tx, timeline);
 
   await blank(tx, timeline, "event", [...events], { ...emptyOf(EVENT), description: Buffer.alloc(0) });
   await blank(tx, timeline, "category", [...categories], emptyOf(CATEGORY));

@@ -171,13 +171,29 @@ export interface HistoryRow {
   steps: number;
 }
 
-/** The last changes with what each replaced, newest first; `before` pages on. Of each the first steps, `steps` of them. */
-export async function historyOf(timeline: string, before: number, most: number, steps = 5): Promise<HistoryRow[]> {
+/**
+ * Changes with what each replaced, newest first: those from `after` (not counted) to `before` (not counted), `author`'s alone where
+ * one is named. Of each the first steps, `steps` of them, from the `from`th on.
+ */
+export async function historyOf(
+  timeline: string,
+  before: number,
+  most: number,
+  {
+    after = 0,
+    author = null,
+    steps = 5,
+    from = 0,
+  }: { after?: number; author?: string | null; steps?: number; from?: number } = {},
+): Promise<HistoryRow[]> {
   return db()<HistoryRow[]>`
     select c.seq, c.at, a.display_name as author, jsonb_array_length(c.ops) as steps,
       (select jsonb_agg(case when o.op ->> 'kind' = 'describe' then o.op - 'update' else o.op end order by o.n)
-        from jsonb_array_elements(c.ops) with ordinality o (op, n) where o.n <= ${steps}) as ops,
-      (select jsonb_agg(w.was order by w.n) from jsonb_array_elements(c.was) with ordinality w (was, n) where w.n <= ${steps}) as was
+        from jsonb_array_elements(c.ops) with ordinality o (op, n) where o.n > ${from} and o.n <= ${from + steps}) as ops,
+      (select jsonb_agg(w.was order by w.n) from jsonb_array_elements(c.was) with ordinality w (was, n)
+        where w.n > ${from} and w.n <= ${from + steps}) as was
     from change c join account a on a.id = c.author_id
-    where c.timeline_id = ${timeline} and c.seq < ${before} and c.ops <> '[]' order by c.seq desc limit ${most}`;
+    where c.timeline_id = ${timeline} and c.seq < ${before} and c.seq > ${after} and c.ops <> '[]'
+      and (${author}::text is null or c.author_id = ${author})
+    order by c.seq desc limit ${most}`;
 }

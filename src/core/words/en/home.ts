@@ -16,4 +16,5 @@ export const WORDS = {
   aProject: "A project",
   aJourney: "A journey",
   makeIt: "Make it",
+  putBackNamed: (title: string) => `Put ${title} back`,
 } as const;

@@ -109,4 +109,11 @@ export const WORDS = {
   by: (by: string) => `by ${by} · `,
   events2: (x: string, events: number) => `${x}${events} events`,
   yourAccount2: "Your account,",
+  bin: "Bin",
+  whatIsInTheBin: (days: number) =>
+    `Deleted timelines stay here for ${days} days and can be put back with all they had: events, pictures, history, published page. After that they are gone for good.`,
+  theBinIsEmpty:
+    "There is nothing in your bin. A timeline is deleted by the menu on its card; what was deleted in a timeline is in that timeline's own bin, in its editor under History.",
+  youDeletedIt: "you deleted it",
+  daysLeft: (days: number) => (days === 1 ? "1 day left" : `${days} days left`),
 } as const;

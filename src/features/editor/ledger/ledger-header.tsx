@@ -17,6 +17,7 @@ export function LedgerHeader({
   look,
   marks,
   active,
+  readOnly,
 }: {
   columns: readonly LedgerColumn[];
   template: string;
@@ -24,6 +25,7 @@ export function LedgerHeader({
   look: LedgerLook;
   marks: Marks;
   active: GridColumn | null;
+  readOnly: boolean;
 }) {
   const { sort } = look.at;
   const all = marks.marked.size > 0 && marks.marked.size === look.events.length;
@@ -39,18 +41,20 @@ export function LedgerHeader({
       style={{ gridTemplateColumns: template }}
     >
       <span role="columnheader" className="flex items-center justify-center pl-[13px]">
-        <input
-          type="checkbox"
-          data-col="mark"
-          tabIndex={active === "mark" ? 0 : -1}
-          aria-label={WORDS.markAll}
-          checked={all}
-          ref={(el) => {
-            if (el) el.indeterminate = marks.marked.size > 0 && !all;
-          }}
-          onChange={() => marks.all(!all)}
-          className={classes("size-4 accent-verdigris", card && "sr-only")}
-        />
+        {readOnly ? null : (
+          <input
+            type="checkbox"
+            data-col="mark"
+            tabIndex={active === "mark" ? 0 : -1}
+            aria-label={WORDS.markAll}
+            checked={all}
+            ref={(el) => {
+              if (el) el.indeterminate = marks.marked.size > 0 && !all;
+            }}
+            onChange={() => marks.all(!all)}
+            className={classes("size-4 accent-verdigris", card && "sr-only")}
+          />
+        )}
       </span>
       {columns.map((c) => {
         const on = sort?.column === c ? sort : null;

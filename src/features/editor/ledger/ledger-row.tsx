@@ -36,6 +36,8 @@ export interface RowProps {
   measure: ((row: HTMLElement | null) => void) | undefined;
   columns: readonly LedgerColumn[];
   template: string;
+  /** Nothing can be changed. */
+  readOnly: boolean;
   /** As a card: only some columns, under each other. */
   card: boolean;
   category: Category | undefined;
@@ -89,21 +91,23 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
         p.drop === "after" && "shadow-[inset_0_-3px_0_#F2B632]",
       )}
     >
-      <Grip id={e.id} name={name} />
+      {p.readOnly ? null : <Grip id={e.id} name={name} />}
       <div role="gridcell" aria-colindex={1} className="flex items-center justify-center pl-[13px]">
-        <input
-          type="checkbox"
-          data-col="mark"
-          tabIndex={p.active === "mark" ? 0 : -1}
-          aria-label={WORDS.mark(name)}
-          checked={p.marked}
-          onChange={() => {}}
-          onClick={(x) => tools.mark(e.id, !p.marked, x.shiftKey)}
-          className={classes(
-            "size-4 shrink-0 accent-verdigris max-sm:size-6",
-            !p.marked && p.active !== "mark" && "opacity-0 group-hover/row:opacity-100 pointer-coarse:opacity-100",
-          )}
-        />
+        {p.readOnly ? null : (
+          <input
+            type="checkbox"
+            data-col="mark"
+            tabIndex={p.active === "mark" ? 0 : -1}
+            aria-label={WORDS.mark(name)}
+            checked={p.marked}
+            onChange={() => {}}
+            onClick={(x) => tools.mark(e.id, !p.marked, x.shiftKey)}
+            className={classes(
+              "size-4 shrink-0 accent-verdigris max-sm:size-6",
+              !p.marked && p.active !== "mark" && "opacity-0 group-hover/row:opacity-100 pointer-coarse:opacity-100",
+            )}
+          />
+        )}
       </div>
       <CardStack card={p.card}>
         {p.columns.map((column, i) => (
@@ -126,7 +130,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
           <PanelRightOpen size={16} aria-hidden className="max-sm:hidden" />
           <span className="sm:hidden">{WORDS.open2}</span>
         </button>
-        <RowMenu event={e} name={name} active={p.active === "more"} tools={tools} />
+        {p.readOnly ? null : <RowMenu event={e} name={name} active={p.active === "more"} tools={tools} />}
       </div>
     </div>
   );

@@ -100,9 +100,9 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
   const room = 104 + columns.reduce((sum, c) => sum + (look.columns.widths[c] ?? COLUMN_ROOM[c].min), 0);
   const shape = useMemo(() => {
     const rows = events.map((e) => e.id);
-    const all: GridColumn[] = ["mark", ...columns, "more"];
+    const all: GridColumn[] = mayEdit ? ["mark", ...columns, "more"] : [...columns];
     return { rows, rowAt: new Map(rows.map((id, i) => [id, i])), columns: all };
-  }, [events, columns]);
+  }, [events, columns, mayEdit]);
 
   const [standing, setStanding] = useState<Standing>(() => {
     const at: Place = { row: events[0]?.id ?? HEADER, column: "when" };
@@ -434,7 +434,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
         card={card}
         marks={marks}
         rowsOf={rowsOf}
-        block={block && !isOneCell(block) ? block : null}
+        block={mayEdit && block && !isOneCell(block) ? block : null}
       />
       {reading ? (
         <div role="status" className="flex items-center gap-3 border-b border-line bg-sun-wash px-4 py-1.5 text-[14px]">
@@ -501,6 +501,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
                 look={look}
                 marks={marks}
                 active={at.active.row === HEADER ? at.active.column : null}
+                readOnly={!mayEdit}
               />
               {rows.shown.map((e, i) =>
                 typeof e === "number" ? (
@@ -515,6 +516,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
                     columns={columns}
                     template={template}
                     card={card}
+                    readOnly={!mayEdit}
                     category={categories.get(e.category ?? "")}
                     media={columns.includes("media") ? items(e.id, "media") : NONE}
                     sources={columns.includes("source") ? items(e.id, "source") : NONE}
@@ -524,7 +526,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
                     selected={e.id === selected}
                     marked={marked.has(e.id)}
                     active={at.active.row === e.id ? at.active.column : null}
-                    {...blockIn(block, rows.indexOf(e))}
+                    {...blockIn(block, rows.indexOf(e), mayEdit)}
                     editing={editing?.row === e.id ? editing : null}
                     depth={depthOf(e.id)}
                     whole={nameOf(wholes.get(e.id))}
@@ -550,9 +552,11 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
 }
 
 /** The columns of a block in a row; of one cell there is none to show. */
-function blockIn(block: ReturnType<typeof blockOf>, row: number): { from: number; to: number } {
+function blockIn(block: ReturnType<typeof blockOf>, row: number, marked: boolean): { from: number; to: number } {
   if (!block || isOneCell(block) || row < block.top || row > block.bottom) return { from: 0, to: -1 };
-  return { from: block.left, to: block.right };
+  // Without boxes to mark rows the columns begin at the first.
+  const before = marked ? 0 : 1;
+  return { from: block.left + before, to: block.right + before };
 }
 
 /** What a cell is chosen from; null where its text is free. */

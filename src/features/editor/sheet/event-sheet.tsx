@@ -26,16 +26,20 @@ import { WhenField } from "./when-field";
 import { wordsIn } from "../words";
 import { mannerOf } from "@/core/timeline/read-options";
 import { Finding } from "../about/finding";
+import { EventHistory } from "../history/event-history";
 
 /** Everything about one event. */
 export function EventSheet({
   id,
   takesFocus,
+  onPast,
   onClose,
 }: {
   id: string;
   /** Whether somebody opened it; where it only follows what is selected, the focus stays where one is typing or walking. */
   takesFocus: boolean;
+  /** Shows the timeline as it was after a change. */
+  onPast: (seq: number) => void;
   onClose: () => void;
 }) {
   const { store, select } = useEditor();
@@ -226,6 +230,7 @@ export function EventSheet({
           hint={WORDS.onlyEditorsSeeIt}
           onChange={set("note")}
         />
+        <EventHistory key={`history-${id}`} event={id} onShow={onPast} />
         <div className="flex flex-wrap gap-2 border-t border-line pt-3">
           <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
             {WORDS.insertBefore}

@@ -300,6 +300,11 @@ export class TimelineStore {
     await this.catching.ask();
   }
 
+  /** Nothing can be edited from now on. */
+  protected readOnly(): void {
+    this.set({ saving: "right_lost" });
+  }
+
   setPublication(publication: Publication | null): void {
     this.set({ publication });
   }

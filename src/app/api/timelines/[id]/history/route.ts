@@ -5,9 +5,19 @@ import { memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
 import { historyOf } from "@/server/timelines/queries";
 
+const MOST_ROWS = 100;
+const MOST_STEPS = 2_000;
+
+/** Changes with what each replaced: `before` and `after` a number, of one `author`, so many `steps` of each, `from` the nth on. */
 export const GET = memberRoute({}, async ({ request, user, params }) => {
   await requireRight(db(), params.id!, user.id, "edit");
-  const before = wholeNumber(new URL(request.url).searchParams.get("before"), 0, MOST_SEQ, MOST_SEQ);
-  if (before === null) return fail("invalid");
-  return { rows: await historyOf(params.id!, before, 100) };
+  const { searchParams } = new URL(request.url);
+  const number = (name: string, most: number, missing: number) => wholeNumber(searchParams.get(name), 0, most, missing);
+  const before = number("before", MOST_SEQ, MOST_SEQ);
+  const after = number("after", MOST_SEQ, 0);
+  const steps = number("steps", MOST_STEPS, 5);
+  const from = number("from", MOST_SEQ, 0);
+  if (before === null || after === null || steps === null || from === null) return fail("invalid");
+  const author = searchParams.get("author");
+  return { rows: await historyOf(params.id!, before, MOST_ROWS, { after, author, steps, from }) };
 });

@@ -1,0 +1,83 @@
+import type { Op, Value } from "@/core/change/change";
+import type { Timeline } from "@/core/timeline/timeline";
+
+/** What one step replaced, as the history answers it. */
+export type StepWas = { value?: unknown; skipped?: string } | null;
+
+/** Fields by the names people know them by, where those differ. */
+export const FIELD: Record<string, string> = {
+  shortTitle: "short title",
+  partOf: "part of",
+  byHand: "order",
+  dateOrder: "order of day and month",
+  when: "date",
+  foundOn: "day it was looked up",
+  text: "words",
+  firstView: "first view",
+  gridlines: "lines across the chart",
+  marks: "marks on the ridge",
+  spot: "place of the label",
+  closeUp: "close-up",
+  done: "percent done",
+  lengths: "how long spans last",
+  today: "today's line",
+  pictures: "pictures on the chart",
+  labelWords: "words under titles",
+  loudness: "loudness of the label",
+  focus: "what of a picture is seen",
+  caption: "caption",
+  note: "private note",
+  emphasis: "importance",
+  typeSize: "type of labels",
+};
+
+/** One step as a sentence. */
+export function inWords(op: Op, was: StepWas, t: Timeline): string {
+  const left = was?.skipped ? " (had no effect: changed by someone else first)" : "";
+  switch (op.kind) {
+    case "describe":
+      return `wrote in the ${op.of === "introduction" ? "introduction" : `description of ${eventName(op.of, t)}`}`;
+    case "set_timeline":
+      return `set the timeline's ${FIELD[op.field] ?? op.field} from ${value(was?.value)} to ${value(op.value)}${left}`;
+    case "set_event":
+      return `set ${FIELD[op.field] ?? op.field} of ${eventName(op.id, t)} from ${value(was?.value, t)} to ${value(op.value, t)}${left}`;
+    case "add_event":
+      return `added ${eventName(op.id, t)}`;
+    case "delete_event":
+      return `deleted ${eventName(op.id, t)}`;
+    case "restore_event":
+      return `put ${eventName(op.id, t)} back`;
+    case "set_category":
+      return `set ${op.field} of a category from ${value(was?.value)} to ${value(op.value)}${left}`;
+    case "set_item":
+      return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value)} to ${value(op.value)}${left}`;
+    default: {
+      const [verb, what] = op.kind.split("_");
+      const name =
+        what === "category"
+          ? `category “${t.categories.get(op.id)?.name ?? ""}”`
+          : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
+      return `${verb === "add" ? "added" : verb === "delete" ? "deleted" : "put back"} ${name}`;
+    }
+  }
+}
+
+function eventName(id: string, t: Timeline): string {
+  return `“${t.events.get(id)?.title || "Untitled"}”`;
+}
+
+/** A value in words. */
+export function value(v: unknown, t?: Timeline): string {
+  if (v === null || v === undefined || v === "") return "nothing";
+  if (Array.isArray(v)) return v.length === 0 ? "nothing" : `“${v.join(", ")}”`;
+  if (typeof v === "object" && "along" in v) return "a place by hand";
+  if (typeof v === "object" && "kind" in v)
+    return v.kind === "list"
+      ? `“${(v as { text?: string }).text}”`
+      : `every ${(v as { step?: number }).step} ${(v as { unit?: string }).unit}`;
+  if (typeof v === "object") return `“${(v as { typed?: string }).typed || "no date"}”`;
+  if (typeof v === "boolean") return v ? "yes" : "no";
+  const id = String(v).replace(/^~/, "");
+  const named = t?.categories.get(id)?.name ?? t?.events.get(id)?.title;
+  return `“${named ?? String(v as Value)}”`;
+}
