@@ -4,6 +4,7 @@ import { spawn } from "node:child_process";
 import { createServer, request } from "node:http";
 import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
+import { benchEditor } from "./lib/bench-editor.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
@@ -224,6 +225,18 @@ await run(async () => {
       report(`${what}: 10,000 changes / 100`, b / a, 4, `${b.toFixed(1)} ms against ${a.toFixed(1)} ms`);
     }
     await sql.end();
+
+    await benchEditor(report, base, cookie, async (n) => {
+      const made = await ask("POST", "/api/timelines", { title: "Many", subject: "" });
+      await ask("POST", `/api/timelines/${made.id}/changes`, {
+        id: "start",
+        base: 0,
+        ops: core
+          .seededEvents(n, 3)
+          .map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
+      });
+      return `/timelines/${made.id}`;
+    });
 
     say("\nDrawing (core, one thread)");
     const small = core.timeDrawing(10);

@@ -39,9 +39,9 @@ function withPending(r: Replica, pending: readonly Change[]): Replica {
   return { ...r, pending, current };
 }
 
-/** Puts the editor's own change on top. */
-export function edit(r: Replica, change: Change): Replica {
-  return { ...r, pending: [...r.pending, change], current: apply(r.current, change.ops).timeline };
+/** Puts the editor's own change on top; `after`: what is shown with it, where that is known already. */
+export function edit(r: Replica, change: Change, after: Timeline = apply(r.current, change.ops).timeline): Replica {
+  return { ...r, pending: [...r.pending, change], current: after };
 }
 
 /** Replaces the last pending change by one with more steps: keystrokes in one field are one change. */
@@ -79,7 +79,10 @@ export function receive(r: Replica, changes: readonly ConfirmedChange[], lastSet
     if (c.seq <= seq) continue;
     if (c.seq !== seq + 1) break;
     const own = pending.some((p) => p.id === c.id);
-    const applied = apply(confirmed, c.ops);
+    // One's own change, taken as it was sent, on what one had: what is shown is what is confirmed, to the last object, so that
+    // nothing is drawn anew for it.
+    const asShown = own && pending.length === 1 && confirmed === r.confirmed && sameValue(pending[0]!.ops, c.ops);
+    const applied = asShown ? { timeline: r.current, skipped: [] } : apply(confirmed, c.ops);
     confirmed = applied.timeline;
     if (own) skipped.push(...applied.skipped);
     for (const op of c.ops) {

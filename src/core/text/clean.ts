@@ -26,16 +26,29 @@ export function isCleanValue(value: unknown, depth = 0): boolean {
   return Object.entries(value).every(([k, v]) => isClean(k) && isCleanValue(v, depth + 1));
 }
 
-/** The value with all its texts clean; the same object when nothing had to be taken out. */
+/** The value with all its texts clean; the same object when nothing had to be taken out, and then nothing is copied. */
 export function cleanValue<T>(value: T): T {
   if (typeof value === "string") return cleanText(value) as T;
   if (value === null || typeof value !== "object" || value instanceof Uint8Array) return value;
   if (Array.isArray(value)) {
-    const cleaned = value.map(cleanValue);
-    return cleaned.every((v, i) => v === value[i]) ? value : (cleaned as T);
+    let copy: unknown[] | null = null;
+    for (let i = 0; i < value.length; i++) {
+      const clean = cleanValue(value[i] as unknown);
+      if (clean !== value[i]) {
+        copy ??= [...value];
+        copy[i] = clean;
+      }
+    }
+    return (copy ?? value) as T;
   }
-  const entries = Object.entries(value).map(([k, v]) => [k, cleanValue(v)] as const);
-  return entries.every(([k, v]) => v === (value as Record<string, unknown>)[k])
-    ? value
-    : (Object.fromEntries(entries) as T);
+  let copy: Record<string, unknown> | null = null;
+  const record = value as Record<string, unknown>;
+  for (const k of Object.keys(record)) {
+    const clean = cleanValue(record[k]);
+    if (clean !== record[k]) {
+      copy ??= { ...record };
+      copy[k] = clean;
+    }
+  }
+  return (copy ?? value) as T;
 }

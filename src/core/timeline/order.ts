@@ -57,6 +57,18 @@ export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
   return result;
 }
 
+const orders = new WeakMap<ReadonlyMap<string, TimelineEvent>, readonly TimelineEvent[]>();
+
+/** The same of the events of a timeline, found once for each state of them: what is shown asks for it in several places. */
+export function orderOf(events: ReadonlyMap<string, TimelineEvent>): readonly TimelineEvent[] {
+  let order = orders.get(events);
+  if (!order) {
+    order = inOrder(events.values());
+    orders.set(events, order);
+  }
+  return order;
+}
+
 /** Whether some events are at times of a day nobody has named, and others at dates. */
 export function mixesLoneTimes(events: readonly Pick<TimelineEvent, "when">[]): boolean {
   let [alone, dated] = [false, false];

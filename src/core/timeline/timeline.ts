@@ -68,8 +68,11 @@ export function itemsByOwner(timeline: Pick<Timeline, "items">): (of: string, li
     else lists.set(key, [i]);
   }
   for (const list of lists.values()) list.sort(byPlace);
-  return (of, list) => lists.get(`${list} ${of}`) ?? [];
+  return (of, list) => lists.get(`${list} ${of}`) ?? NO_ITEMS;
 }
+
+/** The same list for all that have none, so that what is drawn of them is not drawn anew. */
+const NO_ITEMS: readonly Item[] = [];
 
 /** The categories that are not deleted, in the order of the key. */
 export function categoriesOf(timeline: Pick<Timeline, "categories">): Category[] {

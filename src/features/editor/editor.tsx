@@ -93,7 +93,7 @@ export function Editor(props: EditorProps) {
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
   // An open close-up wants more of the height.
   const [split, setSplit] = useState(() =>
-    [...store.getState().timeline.events.values()].some((e) => e.closeUp === "open" && !e.deleted) ? 0.74 : 0.57,
+    [...store.getState().timeline.events.values()].some((e) => e.closeUp === "open" && !e.deleted) ? 0.76 : 0.6,
   );
   const [board, setBoard] = useState(false);
   useEffect(() => setBoard(new URLSearchParams(window.location.search).has("board")), []);

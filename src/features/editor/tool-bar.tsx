@@ -3,7 +3,7 @@
 import { WORDS } from "@/core/words/en/editor";
 import { History, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
 import { useMemo } from "react";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { chartTitle } from "@/core/chart/style/house-style";
 import { freeLooks } from "@/core/timeline/free-looks";
 import { categoriesOf } from "@/core/timeline/timeline";
@@ -38,7 +38,7 @@ export function ToolBar({
   const categories = categoriesOf(timeline);
   // Spans with parts and without a category have colours of their own, which the key lists.
   const spans = useMemo(() => freeLooks(timeline), [timeline]);
-  const count = useMemo(() => inOrder(timeline.events.values()).length, [timeline.events]);
+  const count = useMemo(() => orderOf(timeline.events).length, [timeline.events]);
   const tool =
     "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";
   return (

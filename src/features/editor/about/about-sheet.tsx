@@ -4,7 +4,7 @@ import { WORDS } from "@/core/words/en/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { between } from "@/core/timeline/place";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
@@ -87,7 +87,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
   const set = (field: "title" | "subject" | "byline") => (value: string) =>
     store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
   const categories = categoriesOf(timeline);
-  const dated = inOrder(timeline.events.values()).filter((e) => isDated(e.when));
+  const dated = orderOf(timeline.events).filter((e) => isDated(e.when));
   const found = problems(timeline).filter((p) => p.code !== "no_credit");
   return (
     <Frame title={WORDS.aboutThisTimeline} onClose={onClose}>

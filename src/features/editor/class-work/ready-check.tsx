@@ -6,7 +6,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { checkRequirements } from "@/core/check/requirements";
 import { requirementName, requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
@@ -91,7 +91,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             if (c.events[0]) select(c.events[0], true);
             else if (!c.met && c.requirement.kind === "events") document.getElementById("next-event")?.focus();
             else if (!c.met && c.requirement.kind === "media") {
-              const bare = inOrder(timeline.events.values()).find((e) => itemsOf(timeline, e.id, "media").length === 0);
+              const bare = orderOf(timeline.events).find((e) => itemsOf(timeline, e.id, "media").length === 0);
               if (bare) select(bare.id, true);
               else onWork();
             } else onWork();

@@ -102,6 +102,8 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     store.say(WORDS.cellTooLong(n(row), COLUMN_NAMES[column], n(length), n(most)));
     return null;
   }
+  // Reading and doing are frames of their own.
+  if (many) await new Promise((go) => setTimeout(go));
   const problem = came.ops.length === 0 ? null : store.edit(came.ops);
   if (problem) {
     store.say(WORDS.nothingPastedBecause(problem));

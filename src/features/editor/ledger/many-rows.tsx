@@ -6,7 +6,7 @@ import { tagsIn } from "@/core/ledger/look-at";
 import type { Shift } from "@/core/time/shift";
 import { MOST_TAG } from "@/core/timeline/fields";
 import { SIGNS } from "@/core/timeline/looks";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
 import { askServer } from "@/ui/ask-server";
@@ -93,7 +93,7 @@ function ChangeAll({ ids, onDone }: { ids: () => string[]; onDone: () => void })
       case "category":
         return [["", WORDS.none], ...categoriesOf(timeline).map((c): [string, string] => [c.id, c.name])];
       case "partOf": {
-        const spans = inOrder(timeline.events.values()).filter((e) => e.when.readAs.kind === "span");
+        const spans = orderOf(timeline.events).filter((e) => e.when.readAs.kind === "span");
         return [["", WORDS.none], ...spans.map((e): [string, string] => [e.id, e.title || WORDS.untitled])];
       }
       case "emphasis":

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { COLUMN_ROOM, type LedgerColumn, type LedgerColumns, moveColumn, widenColumn } from "@/core/ledger/columns";
 import { isFiltered, LOOK_AT_ALL, type LookAt, lookedAt } from "@/core/ledger/look-at";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -47,7 +47,7 @@ export function useLook(begun: LedgerColumns): LedgerLook {
   const [columns, setOwn] = useState(begun);
   const [writers, setWriters] = useState<ReadonlyMap<string, string> | null>(null);
 
-  const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
+  const order = useMemo(() => orderOf(timeline.events), [timeline.events]);
   const events = useMemo(() => {
     if (!isFiltered(at) && !at.sort) return order;
     return lookedAt(

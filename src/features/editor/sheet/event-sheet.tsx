@@ -6,7 +6,7 @@ import { useEffect, useId, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
 import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
@@ -46,7 +46,7 @@ export function EventSheet({
   const timeline = useEditorState((s) => s.timeline);
   const overlaps = useEditorState((s) => s.overlaps);
   const work = useEditorState((s) => s.work);
-  const order = useMemo(() => inOrder(timeline.events.values()), [timeline.events]);
+  const order = useMemo(() => orderOf(timeline.events), [timeline.events]);
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
   const placesId = useId();

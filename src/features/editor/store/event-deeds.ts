@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { isDated, UNDATED, type When } from "@/core/time/when";
-import { inOrder } from "@/core/timeline/order";
+import { orderOf } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { toBase64 } from "@/core/text/base64";
@@ -181,7 +181,7 @@ export function moveUndated(store: TimelineStore, id: string, target: string, si
  */
 export function moveByKey(store: TimelineStore, id: string, key: string): boolean {
   const { timeline } = store.getState();
-  const order = inOrder(timeline.events.values());
+  const order = orderOf(timeline.events);
   const at = order.findIndex((e) => e.id === id);
   const step = key === "ArrowUp" ? -1 : key === "ArrowDown" ? 1 : 0;
   if (step !== 0) {

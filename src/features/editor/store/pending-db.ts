@@ -6,8 +6,12 @@ interface Stored {
   key: string;
   scope: string;
   tab: string;
-  change: Change;
+  /** As JSON where it has very many steps. */
+  change: Change | string;
 }
+
+/** A change of more steps is kept as text. */
+const MANY_STEPS = 300;
 
 interface Schema extends DBSchema {
   pending: { key: string; value: Stored; indexes: { scope: string } };
@@ -69,9 +73,10 @@ export class PendingDb {
     const taken: Change[] = [];
     for (const s of found.sort((a, b) => (a.key < b.key ? -1 : 1))) {
       if (s.tab !== this.tab && (await isAlive(s.tab))) continue;
-      await this.put(s.change);
+      const change = typeof s.change === "string" ? (JSON.parse(s.change) as Change) : s.change;
+      await this.put(change);
       await db.delete("pending", s.key);
-      taken.push(s.change);
+      taken.push(change);
     }
     return taken;
   }
@@ -101,7 +106,9 @@ export class PendingDb {
       this.keys.set(change.id, key);
     }
     const tx = (await open()).transaction("pending", "readwrite", { durability: "strict" });
-    await tx.store.put({ key, scope: this.scope, tab: this.tab, change });
+    // Thousands of steps are copied much faster as text.
+    const kept = change.ops.length > MANY_STEPS ? JSON.stringify(change) : change;
+    await tx.store.put({ key, scope: this.scope, tab: this.tab, change: kept });
     await tx.done;
   }
 

@@ -63,6 +63,8 @@ export interface Ports {
   /** What is heard of others; gives the way to stop. */
   listen(onMessage: (m: LiveMessage) => void): () => void;
   pending: PendingChanges;
+  /** What can be undone, kept for as long as the tab is: read once, and written when the page goes. */
+  kept: { read(): string | null; write(text: string): void };
   newId(): string;
   /** Runs something once, or again and again; gives the way to stop it. */
   after(ms: number, run: () => void): () => void;
@@ -81,6 +83,22 @@ export function browserPorts(account: string, timeline: string): Ports {
     readWhole: () => askPacked(`/api/timelines/${timeline}`),
     listen: listenLive,
     pending: new PendingDb(account, timeline, nanoid(8)),
+    kept: {
+      read: () => {
+        try {
+          return sessionStorage.getItem(`fastigo-undo-${account}-${timeline}`);
+        } catch {
+          return null;
+        }
+      },
+      write: (text) => {
+        try {
+          sessionStorage.setItem(`fastigo-undo-${account}-${timeline}`, text);
+        } catch {
+          // Where a browser keeps nothing, undo begins anew with the page.
+        }
+      },
+    },
     newId: () => nanoid(),
     after: (ms, run) => {
       const timer = setTimeout(run, ms);

@@ -278,3 +278,35 @@ describe("histories by chance", () => {
     }
   });
 });
+
+describe("undo", () => {
+  it("survives a reload of the tab, and leaves what others have changed since", async () => {
+    const world = new World();
+    const disk = new Disk();
+    const first = world.open("nia", disk);
+    first.store.edit([{ kind: "add_event", id: "u1", fields: { title: "Ferry" } }]);
+    first.store.edit([{ kind: "set_event", id: "u1", field: "title", value: "Boat" }]);
+    first.store.edit([{ kind: "set_event", id: "u1", field: "place", value: "East bank" }]);
+    await world.time.pass(5_000);
+    first.close();
+    const second = world.open("nia", disk);
+    await world.time.pass(1_000);
+    expect(second.store.getState().canUndo).toBe(true);
+    second.store.undo();
+    expect(second.store.getState().timeline.events.get("u1")).toMatchObject({ title: "Boat", place: "" });
+    second.store.undo();
+    second.store.redo();
+    expect(second.store.getState().timeline.events.get("u1")!.title).toBe("Boat");
+    await world.time.pass(2_000);
+    second.close();
+    const other = world.open("obi", new Disk());
+    other.store.edit([{ kind: "set_event", id: "u1", field: "title", value: "Theirs" }]);
+    await world.time.pass(2_000);
+    const third = world.open("nia", disk);
+    third.store.undo();
+    expect(third.store.getState().timeline.events.get("u1")!.title).toBe("Theirs");
+    expect(third.store.getState().notice).toContain("changed");
+    third.close();
+    other.close();
+  });
+});

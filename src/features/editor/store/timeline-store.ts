@@ -1,5 +1,4 @@
 import { WORDS } from "@/core/words/en/editor-store";
-import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
 import { tooLong } from "@/core/change/limits";
@@ -23,6 +22,8 @@ const POLL_MS = 15_000;
 const GATHER_MS = 350;
 /** Only a stream that stays away for so long is worth a word, ms. */
 const QUIET_MS = 4_000;
+/** A change of more steps is long. */
+const MANY_STEPS = 300;
 const CHANGED_SINCE = WORDS.someoneElseHasChangedThis;
 
 /**
@@ -52,7 +53,7 @@ export class TimelineStore {
     this.replica = startReplica(fromSnapshot(snapshot), snapshot.seq);
     this.docs = new DescriptionDocs(
       this.history,
-      (of, update) => this.record([{ kind: "describe", of, update }], `describe:${of}`, false),
+      (of, update) => this.record([{ kind: "describe", of, update }], `describe:${of}`, null),
       () => this.publish(),
     );
     this.outbox = new Outbox(this.ports, {
@@ -103,7 +104,12 @@ export class TimelineStore {
 
   /** Takes up what an earlier tab left, and begins to listen. Gives the way to end. */
   start(): () => void {
-    const stopPage = this.ports.watchPage({ online: () => this.online(), hidden: () => this.seal() });
+    this.history.takeUp(this.ports.kept.read());
+    const keep = () => {
+      this.seal();
+      this.ports.kept.write(this.history.toText());
+    };
+    const stopPage = this.ports.watchPage({ online: () => this.online(), hidden: keep });
     const stopLive = this.ports.listen((m) => {
       if (m.kind === "signed_out") this.set({ saving: "signed_out" });
       else if (m.kind === "hearing") this.setHearing(m.hearing);
@@ -117,8 +123,9 @@ export class TimelineStore {
     // What happened between the timeline's reading and now was heard by nobody here.
     this.catching.start();
     void this.takeUp();
+    this.publish();
     return () => {
-      this.seal();
+      keep();
       stopPage();
       stopLive();
       this.stopPolling?.();
@@ -200,26 +207,27 @@ export class TimelineStore {
     const long = tooLong(ops);
     if (long) return tooLongText(long);
     // What alters nothing is no change, and nothing to undo.
-    const after = apply(this.replica.current, ops).timeline;
+    const done = applyAndInvert(this.replica.current, ops);
+    const after = done.timeline;
     if (after === this.replica.current) return null;
     const over = tooMuch(this.replica.current, after, ops);
     if (over) {
       this.set({ notice: LIMIT_SENTENCES[over] });
       return LIMIT_SENTENCES[over];
     }
-    this.record(ops, group, true);
+    this.record(ops, group, done);
     return null;
   }
 
-  private record(ops: Op[], group: string | null, undoable: boolean): void {
-    const undo = undoable;
+  /** `done`: what comes of them and what undoes them; null for what is no step of undo, or knows its own. */
+  private record(ops: Op[], group: string | null, done: { timeline: Timeline; inverse: Op[] } | null): void {
     // What does not come from a description's own document goes into it.
-    if (undoable) this.docs.feed(ops);
+    if (done) this.docs.feed(ops);
     const last = this.replica.pending.at(-1);
     if (group && this.open && this.open.group === group && last?.id === this.open.id) {
       const joined: Change = { ...last, ops: joinOps(last.ops, ops) };
       this.replica = amend(this.replica, joined);
-      if (undo) this.history.didMore(invert(this.open.before, joined.ops));
+      if (done) this.history.didMore(invert(this.open.before, joined.ops));
       this.open.stop();
       this.open.stop = this.ports.after(GATHER_MS, () => this.seal());
       this.keep(joined);
@@ -227,11 +235,13 @@ export class TimelineStore {
       this.seal();
       const before = this.replica.current;
       const change: Change = { id: this.ports.newId(), author: this.account, base: this.replica.seq, ops };
-      this.replica = edit(this.replica, change);
-      if (undo) this.history.did(invert(before, ops));
+      this.replica = edit(this.replica, change, done?.timeline);
+      if (done) this.history.did(done.inverse);
       if (group) this.open = { id: change.id, group, before, stop: this.ports.after(GATHER_MS, () => this.seal()) };
       this.keep(change);
-      if (!group) this.outbox.pump();
+      // What is long is sent when what it looks like has been drawn.
+      if (!group && ops.length > MANY_STEPS) this.ports.after(0, () => this.outbox.pump());
+      else if (!group) this.outbox.pump();
     }
     this.publish();
   }
@@ -278,7 +288,7 @@ export class TimelineStore {
     if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: CHANGED_SINCE });
     if (entry.ops.length > skipped.length) {
       this.docs.feed(entry.ops);
-      this.record(entry.ops, null, false);
+      this.record(entry.ops, null, null);
     }
     this.publish();
   }

@@ -5,6 +5,8 @@ export type UndoEntry = { kind: "ops"; ops: Op[] } | { kind: "words"; of: string
 export type Way = "undo" | "redo";
 
 const MOST_UNDO = 300;
+/** So much is kept for a reload, characters. */
+const MOST_KEPT = 1_500_000;
 
 /** What can be taken back and done again, the latest last. */
 export class UndoHistory {
@@ -49,5 +51,35 @@ export class UndoHistory {
   /** What undoes an undo waits on the other side. */
   crossed(way: Way, inverse: Op[]): void {
     if (inverse.length > 0) this.stacks[way === "undo" ? "redo" : "undo"].push({ kind: "ops", ops: inverse });
+  }
+
+  /**
+   * As text, for a tab that is loaded again: the latest steps, as many as fit. What was written in a description is not among
+   * them: its undo lives with its document.
+   */
+  toText(): string {
+    let room = MOST_KEPT;
+    const kept = (way: Way) => {
+      const list: string[] = [];
+      for (const e of [...this.stacks[way]].reverse()) {
+        if (e.kind !== "ops") continue;
+        const text = JSON.stringify(e.ops);
+        room -= text.length;
+        if (room < 0) break;
+        list.unshift(text);
+      }
+      return `[${list.join(",")}]`;
+    };
+    return `{"undo":${kept("undo")},"redo":${kept("redo")}}`;
+  }
+
+  /** Takes up what `toText` gave; what is no such text is passed over. */
+  takeUp(text: string | null): void {
+    if (!text) return;
+    try {
+      const { undo, redo } = JSON.parse(text) as Record<Way, Op[][]>;
+      this.stacks.undo = undo.map((ops) => ({ kind: "ops", ops }));
+      this.stacks.redo = redo.map((ops) => ({ kind: "ops", ops }));
+    } catch {}
   }
 }

@@ -85,6 +85,8 @@ class Server {
 
 /** What is kept on one device, by account: outlives tabs. */
 export class Disk {
+  /** What can be undone, as a tab of it keeps it. */
+  undo: string | null = null;
   pending = new Map<string, { tab: string; change: Change }>();
   aside: SetAside[] = [];
   tabs = new Set<string>();
@@ -196,6 +198,12 @@ export class World {
         return () => this.ears.delete(hear);
       },
       pending: disk.tab(`tab${this.ids++}`),
+      kept: {
+        read: () => disk.undo,
+        write: (text) => {
+          disk.undo = text;
+        },
+      },
       newId: () => `id${this.ids++}`,
       after: (ms, run) => this.time.after(ms, run),
       every: (ms, run) => this.time.every(ms, run),

@@ -1,0 +1,105 @@
+// The bench of the editor, in a real browser, on a real server.
+import { CHROMIUM, CHROMIUM_ARGS } from "./chromium.mjs";
+import { say } from "./say.mjs";
+
+const p95 = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length * 0.95)];
+const KEYS = 60;
+
+/** Measures writing in the ledger and reports its ratios. `make`: a timeline of so many events; gives its address. */
+export async function benchEditor(report, base, cookie, make) {
+  const { chromium } = await import("@playwright/test");
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1_280, height: 800 }, reducedMotion: "reduce" });
+    const [name, value] = cookie.split("=");
+    await context.addCookies([{ name, value, url: base }]);
+    const open = async (path) => {
+      const page = await context.newPage();
+      page.on("pageerror", (e) => say(`     the page failed: ${e.message}`));
+      const begun = performance.now();
+      await page.goto(base + path);
+      const cell = page.locator("[role=gridcell][data-col=title]").first();
+      await cell.click({ position: { x: 12, y: 12 } });
+      await page.keyboard.press("F2");
+      await page.keyboard.type("x");
+      await page.locator("[role=gridcell] input:focus").waitFor();
+      return { page, ms: performance.now() - begun };
+    };
+
+    say("\nWriting in the ledger (a real browser)");
+    const typing = {};
+    for (const n of [100, 10_000]) {
+      const { page } = await open(await make(n));
+      // Until the chart has been laid out for the first time.
+      await page.waitForTimeout(3_000);
+      await page.evaluate(() => {
+        window.times = [];
+        document.addEventListener(
+          "keydown",
+          () => {
+            const at = performance.now();
+            requestAnimationFrame(() => setTimeout(() => window.times.push(performance.now() - at)));
+          },
+          true,
+        );
+      });
+      for (let i = 0; i < KEYS; i++) {
+        await page.keyboard.press("abcdefgh"[i % 8]);
+        // Now and then one rests, and what was written is kept.
+        await page.waitForTimeout(i % 12 === 11 ? 600 : 60);
+      }
+      typing[n] = p95(await page.evaluate(() => window.times));
+      await page.close();
+    }
+    report(
+      "keystroke to paint in a cell: 10,000 rows / 100",
+      typing[10_000] / typing[100],
+      2,
+      `${typing[10_000].toFixed(1)} ms against ${typing[100].toFixed(1)} ms`,
+    );
+    report("keystroke to paint at 10,000 rows, the slowest twentieth / 50 ms", typing[10_000] / 50, 1, "");
+
+    const address = await make(1_000);
+    await (await open(address)).page.close();
+    const opened = await open(address);
+    report("opening 1,000 events to the first edit / 1.5 s", opened.ms / 1_500, 1, `${opened.ms.toFixed(0)} ms`);
+
+    const { page } = await open(await make(20));
+    await page.waitForTimeout(1_500);
+    await page.keyboard.press("Escape");
+    const frames = await page.evaluate(async () => {
+      const rows = Array.from({ length: 5_000 }, (_, i) => `${1000 + (i % 900)}\tEvent ${i}\tTrade`).join("\n");
+      const data = new DataTransfer();
+      data.setData("text/plain", rows);
+      const when = document.querySelector("[role=gridcell][data-col=when]");
+      when.focus();
+      await new Promise((r) => setTimeout(r, 300));
+      const times = [];
+      let last = performance.now();
+      let going = true;
+      const tick = () => {
+        const now = performance.now();
+        times.push(now - last);
+        last = now;
+        if (going) requestAnimationFrame(tick);
+      };
+      requestAnimationFrame(tick);
+      when.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+      const until = performance.now() + 20_000;
+      const count = () => Number(document.querySelector("[role=grid]").getAttribute("aria-rowcount"));
+      while (count() < 5_000 && performance.now() < until) await new Promise((r) => setTimeout(r, 50));
+      await new Promise((r) => setTimeout(r, 2_000));
+      going = false;
+      return { longest: Math.max(...times), rows: count(), all: times.filter((t) => t > 50) };
+    });
+    report(
+      "pasting 5,000 rows, the longest frame / 100 ms",
+      frames.longest / 100,
+      1,
+      `${frames.longest.toFixed(0)} ms, ${frames.rows} rows`,
+    );
+    if (frames.all.length > 1) say(`       frames over 50 ms: ${frames.all.map((t) => t.toFixed(0)).join(", ")}`);
+  } finally {
+    await browser.close();
+  }
+}
