@@ -5,6 +5,7 @@ import {
   emptyCategory,
   emptyEvent,
   emptyItem,
+  isOwnText,
   type Item,
   type Timeline,
   type TimelineEvent,
@@ -85,12 +86,12 @@ export class Draft {
 
   /** The state of a description; null where there is no such event. */
   description(of: string): Uint8Array | null {
-    return of === "introduction" ? this.timeline.introduction : (this.timeline.events.get(of)?.description ?? null);
+    return isOwnText(of) ? this.timeline[of] : (this.timeline.events.get(of)?.description ?? null);
   }
 
   /** Puts a state in the place of a description. */
   describe(of: string, state: Uint8Array): void {
-    if (of === "introduction") this.timeline = { ...this.timeline, introduction: state };
+    if (isOwnText(of)) this.timeline = { ...this.timeline, [of]: state };
     else this.put("events", { ...this.timeline.events.get(of)!, description: state });
   }
 

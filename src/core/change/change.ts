@@ -25,7 +25,7 @@ export type Table = "event" | "category" | "item";
 /**
  * One step of a change. `onlyIf` is set by an undo: the step is left out when the field no longer holds that
  * value, because someone else has changed it since. `update` is a Yjs update in base64, the one kind of edit
- * of a description (`of` an event's id, or "introduction").
+ * of a description (`of` an event's id, "introduction" or "closing").
  */
 export type Op =
   | { kind: "set_timeline"; field: TimelineField; value: Value; onlyIf?: Value }

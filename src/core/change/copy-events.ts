@@ -1,7 +1,7 @@
 import { toBase64 } from "../text/base64";
 import { isDated, type Place } from "../time/when";
 import { EVENT, ITEM, namesOf, valuesOf } from "../timeline/fields";
-import { inOrder } from "../timeline/order";
+import { inRows } from "../timeline/order";
 import { between, placeAfter, placeAtEnd } from "../timeline/place";
 import { categoriesOf, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
 import type { Op } from "./change";
@@ -27,7 +27,7 @@ export function copyEvents(
 ): Copied {
   const items = itemsByOwner(from);
   const wanted = new Set(ids);
-  const list = inOrder(from.events.values()).filter((e) => wanted.has(e.id));
+  const list = inRows(from.events.values()).filter((e) => wanted.has(e.id));
   const made = new Map(list.map((e) => [e.id, newId()]));
   const ops: Op[] = [];
   const categories = categoryFinder(from, other?.into, newId, ops);

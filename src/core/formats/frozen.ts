@@ -1,9 +1,10 @@
 import { type Block, blocksOf } from "../text/description";
 import { firstWords } from "../text/first-words";
 import { whenInRange } from "../time/range";
+import { type Place, UNDATED } from "../time/when";
 import { EVENT, emptyOf, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
 import { MOST_WORDED } from "../timeline/looks";
-import { inOrder } from "../timeline/order";
+import { inOrder, rowsOf } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
 import {
   type Category,
@@ -21,10 +22,22 @@ export const FROZEN_FORMAT = 1;
 
 export type FrozenEvent = Omit<TimelineEvent, "description" | "deleted"> & { description: Block[] };
 
+/** A chapter: a title and some text before an event (by id), or after all of them (null). `place`: where it stands in the order. */
+export interface FrozenChapter {
+  id: string;
+  title: string;
+  description: Block[];
+  before: string | null;
+  place: Place | null;
+}
+
 /** A timeline as it was at one moment, as plain data: only what is not deleted, events in their order. */
 export type Frozen = ValuesOf<typeof TIMELINE> & {
   format: typeof FROZEN_FORMAT;
   introduction: Block[];
+  /** Missing in versions of before there were any. */
+  closing?: Block[];
+  chapters?: FrozenChapter[];
   categories: Omit<Category, "deleted">[];
   events: FrozenEvent[];
   items: Omit<Item, "deleted">[];
@@ -45,6 +58,8 @@ export function toFrozen(t: Timeline, notes = false): Frozen {
     format: FROZEN_FORMAT,
     ...valuesOf(TIMELINE, t),
     introduction: blocksOf(t.introduction),
+    closing: blocksOf(t.closing),
+    chapters: chaptersOf(t),
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({
       ...without(e),
@@ -56,6 +71,26 @@ export function toFrozen(t: Timeline, notes = false): Frozen {
       (["media", "source", "link"] as const).flatMap((list) => items(of, list).map(without)),
     ),
   };
+}
+
+/** The chapters that are not deleted, each with the event it stands before. */
+function chaptersOf(t: Timeline): FrozenChapter[] {
+  const rows = rowsOf(t.events);
+  const found: FrozenChapter[] = [];
+  let before: string | null = null;
+  for (let i = rows.length - 1; i >= 0; i--) {
+    const e = rows[i]!;
+    if (!e.chapter) before = e.id;
+    else
+      found.push({
+        id: e.id,
+        title: e.title,
+        description: blocksOf(e.description),
+        before,
+        place: e.when.place ?? null,
+      });
+  }
+  return found.reverse();
 }
 
 /** A frozen timeline as the chart takes it: of descriptions that needs the first words, where it may show them. */
@@ -70,12 +105,19 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     timesOn: f.timesOn ? whenInRange(f.timesOn) : null,
     categories: living(f.categories),
     items: living(f.items),
-    events: new Map(
-      f.events.map((e) => [
-        e.id,
-        { ...emptyEvent(e.id), ...e, when: whenInRange(e.when), description: new Uint8Array(0) },
-      ]),
-    ),
+    events: new Map<string, TimelineEvent>([
+      ...f.events.map(
+        (e) =>
+          [e.id, { ...emptyEvent(e.id), ...e, when: whenInRange(e.when), description: new Uint8Array(0) }] as const,
+      ),
+      ...(f.chapters ?? []).map(
+        ({ id: chapter, title, place }) =>
+          [
+            chapter,
+            { ...emptyEvent(chapter), chapter: true, title, when: place ? { ...UNDATED, place } : UNDATED },
+          ] as const,
+      ),
+    ]),
     ...(f.events.length <= MOST_WORDED
       ? { firstWords: new Map(f.events.map((e) => [e.id, firstWords(e.description)])) }
       : {}),

@@ -2,12 +2,19 @@ import type { CategoryField, EventField, ItemField, Op, TimelineField, Value } f
 import { rewriteDescription, saysTheSame } from "../text/replace-words";
 import { sameValue } from "../text/same-value";
 import { CATEGORY, EVENT, ITEM, namesOf, TIMELINE } from "../timeline/fields";
-import type { Category, Item, Timeline, TimelineEvent } from "../timeline/timeline";
+import {
+  type Category,
+  type Item,
+  OWN_TEXTS,
+  type OwnText,
+  type Timeline,
+  type TimelineEvent,
+} from "../timeline/timeline";
 
 /** One thing that is otherwise than it was. `before` and `after` are values of a field, or states of descriptions. */
 export type Difference =
   | { kind: "timeline"; field: TimelineField; before: Value; after: Value }
-  | { kind: "introduction"; before: Uint8Array; after: Uint8Array }
+  | { kind: OwnText; before: Uint8Array; after: Uint8Array }
   | { kind: "event"; id: string; field: EventField; before: Value; after: Value }
   | { kind: "description"; id: string; before: Uint8Array; after: Uint8Array }
   | {
@@ -38,7 +45,7 @@ export interface Compared {
   differences: Difference[];
 }
 
-const EVENT_FIELDS = namesOf(EVENT, (f) => !f.serverOnly) as EventField[];
+const EVENT_FIELDS = namesOf(EVENT, (f) => !f.serverOnly && !f.fixed) as EventField[];
 const CATEGORY_FIELDS = namesOf(CATEGORY) as CategoryField[];
 const ITEM_FIELDS = namesOf(ITEM, (f) => !f.fixed) as ItemField[];
 const TIMELINE_FIELDS = namesOf(TIMELINE) as TimelineField[];
@@ -55,8 +62,9 @@ export function compareTimelines(before: Timeline, after: Timeline): Compared {
   for (const field of TIMELINE_FIELDS)
     if (!sameValue(before[field], after[field]))
       found.differences.push({ kind: "timeline", field, before: before[field] as Value, after: after[field] as Value });
-  if (!saysTheSame(before.introduction, after.introduction))
-    found.differences.push({ kind: "introduction", before: before.introduction, after: after.introduction });
+  for (const text of OWN_TEXTS)
+    if (!saysTheSame(before[text], after[text]))
+      found.differences.push({ kind: text, before: before[text], after: after[text] });
   for (const id of new Set([...before.events.keys(), ...after.events.keys()])) {
     const [a, b] = [living(before.events, id), living(after.events, id)];
     if (a === b || (!a && !b)) continue;
@@ -141,7 +149,7 @@ export function putBack(now: Timeline, then: Timeline, wish: PutBack): Op[] {
   }
   for (const field of TIMELINE_FIELDS)
     if (!sameValue(now[field], then[field])) ops.push({ kind: "set_timeline", field, value: then[field] as Value });
-  rewrite(ops, "introduction", now.introduction, then.introduction);
+  for (const text of OWN_TEXTS) rewrite(ops, text, now[text], then[text]);
   // Categories first: events name them.
   putRecordsBack(ops, "category", now.categories, then.categories, CATEGORY_FIELDS);
   for (const id of new Set([...then.events.keys(), ...now.events.keys()]))

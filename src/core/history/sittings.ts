@@ -76,7 +76,7 @@ function deedOf({ kind, id, field }: StepMark, listOf: (item: string) => string 
     case "restore_event":
       return "eventsPutBack";
     case "describe":
-      return id === "introduction" ? "introductionWritten" : "descriptionsWritten";
+      return id === "introduction" || id === "closing" ? "introductionWritten" : "descriptionsWritten";
     case "set_event":
       return OF_FIELD[field] ?? "arranged";
     case "set_timeline":

@@ -19,6 +19,7 @@ export interface RowSources {
  */
 export function cellText(from: RowSources, e: TimelineEvent, column: LedgerColumn): string {
   const t = from.timeline;
+  if (e.chapter && column === "when") return "";
   switch (column) {
     case "when":
       return e.when.typed || whenLabel(e.when, mannerOf(t));

@@ -179,6 +179,8 @@ class Writer {
     if (!this.fresh.has(id) && given === cellText(this.before, event, column)) return "done";
     const text = column === "note" ? given : given.trim();
     if (COUNTED.has(column)) return text === "" || text === "0" ? "done" : "counted";
+    // Of a chapter only its title and what editors say of it are written in the ledger.
+    if (event.chapter && column !== "title" && column !== "note") return text === "" ? "done" : "counted";
     if (event.locked && (column === "title" || column === "when")) {
       const same = text === (column === "title" ? event.title : event.when.typed);
       return same ? "done" : "given";

@@ -2,9 +2,9 @@ import type { EventField, ItemField, Op, TimelineField } from "../change/change"
 import { blocksOf, plainTextOf } from "../text/description";
 import { placesIn, placesInDescription, replacedIn, replaceInDescription, type Wanted } from "../text/replace-words";
 import { readWhen } from "../time/read/read-when";
-import { inOrder } from "../timeline/order";
+import { inRows } from "../timeline/order";
 import { readOptionsFor } from "../timeline/read-options";
-import { categoriesOf, itemsByOwner, type Timeline } from "../timeline/timeline";
+import { categoriesOf, isOwnText, itemsByOwner, type Timeline } from "../timeline/timeline";
 
 /** One text of a timeline that may be looked through. */
 export type TextOf =
@@ -12,7 +12,7 @@ export type TextOf =
   | { kind: "event"; id: string; field: EventField }
   | { kind: "category"; id: string }
   | { kind: "item"; id: string; list: "media" | "source" | "link"; field: ItemField }
-  /** "introduction" or an event's id. */
+  /** "introduction", "closing" or an event's id. */
   | { kind: "description"; of: string };
 
 /** One place where what is looked for stands. */
@@ -50,7 +50,7 @@ export function findPlaces(t: Timeline, wanted: Wanted): { places: FoundPlace[];
     for (const [n, p] of placesInDescription(state, wanted).entries())
       places.push({
         key: `description:${of}:${n}`,
-        event: of === "introduction" ? null : of,
+        event: isOwnText(of) ? null : of,
         of: { kind: "description", of },
         ...p,
         locked: false,
@@ -64,9 +64,10 @@ export function findPlaces(t: Timeline, wanted: Wanted): { places: FoundPlace[];
   };
   for (const field of TIMELINE_TEXTS) put({ kind: "timeline", field }, null, t[field]);
   inDescription("introduction", t.introduction);
+  inDescription("closing", t.closing);
   listed("timeline", null);
   for (const c of categoriesOf(t)) put({ kind: "category", id: c.id }, null, c.name);
-  for (const { id } of inOrder(t.events.values())) {
+  for (const { id } of inRows(t.events.values())) {
     const e = t.events.get(id)!;
     for (const field of EVENT_TEXTS)
       put(
@@ -134,7 +135,7 @@ export function replacePlaces(
     const { of, text } = list[0]!;
     const which = (n: number) => chosen.has(`${keyOf(of)}:${n}`);
     if (of.kind === "description") {
-      const state = of.of === "introduction" ? t.introduction : t.events.get(of.of)!.description;
+      const state = isOwnText(of.of) ? t[of.of] : t.events.get(of.of)!.description;
       const update = replaceInDescription(state, wanted, by, which);
       if (update) done.ops.push({ kind: "describe", of: of.of, update });
       done.places += list.length;

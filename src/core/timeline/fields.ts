@@ -159,6 +159,8 @@ export const EVENT = {
   tags: field<readonly string[]>([], TAGS, { undrawn: true }),
   /** What editors tell each other about it. */
   note: text(5_000, { undrawn: true, editorsOnly: true }),
+  /** A title and some text between the events, which stands where its place in the order says. */
+  chapter: yes({ fixed: true }),
   emphasis: yes(),
   /** Its label on the chart beside the others. */
   loudness: oneOf<Loudness>(0, -1, 1),

@@ -1,12 +1,18 @@
 import { endDay, isTimeAlone, startDay, type When } from "../time/when";
 import type { TimelineEvent } from "./timeline";
 
+/** The events that are not deleted, in their one order: what `inRows` gives without the chapters. */
+export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
+  const rows = inRows(events);
+  return rows.some((e) => e.chapter) ? rows.filter((e) => !e.chapter) : rows;
+}
+
 /**
- * All events that are not deleted in their one order, the same in ledger, chart and keys: earliest start as
+ * All events that are not deleted, and the chapters between them, in their one order, the same in ledger, chart and keys: earliest start as
  * written, then the longer, then by hand, then id. Undated ones stand after the event their place names. Times of a day nobody
  * has named stand at the end where other events have dates, as dates that are not understood: nobody knows when they were.
  */
-export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
+export function inRows(events: Iterable<TimelineEvent>): TimelineEvent[] {
   const dated: { event: TimelineEvent; start: number; length: number }[] = [];
   const undated: TimelineEvent[] = [];
   const given = [...events].filter((e) => !e.deleted);
@@ -57,16 +63,27 @@ export function inOrder(events: Iterable<TimelineEvent>): TimelineEvent[] {
   return result;
 }
 
-const orders = new WeakMap<ReadonlyMap<string, TimelineEvent>, readonly TimelineEvent[]>();
+type Found = { rows: readonly TimelineEvent[]; order: readonly TimelineEvent[] };
+const known = new WeakMap<ReadonlyMap<string, TimelineEvent>, Found>();
+
+function foundIn(events: ReadonlyMap<string, TimelineEvent>): Found {
+  let found = known.get(events);
+  if (!found) {
+    const rows = inRows(events.values());
+    found = { rows, order: rows.some((e) => e.chapter) ? rows.filter((e) => !e.chapter) : rows };
+    known.set(events, found);
+  }
+  return found;
+}
 
 /** The same of the events of a timeline, found once for each state of them: what is shown asks for it in several places. */
 export function orderOf(events: ReadonlyMap<string, TimelineEvent>): readonly TimelineEvent[] {
-  let order = orders.get(events);
-  if (!order) {
-    order = inOrder(events.values());
-    orders.set(events, order);
-  }
-  return order;
+  return foundIn(events).order;
+}
+
+/** The same with the chapters between the events: what stands in the ledger and is read. */
+export function rowsOf(events: ReadonlyMap<string, TimelineEvent>): readonly TimelineEvent[] {
+  return foundIn(events).rows;
 }
 
 /** Whether some events are at times of a day nobody has named, and others at dates. */

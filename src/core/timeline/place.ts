@@ -1,6 +1,6 @@
 import { generateKeyBetween } from "fractional-indexing";
 import type { Place } from "../time/when";
-import { inOrder } from "./order";
+import { inRows } from "./order";
 import type { TimelineEvent } from "./timeline";
 
 type Events = ReadonlyMap<string, TimelineEvent>;
@@ -28,7 +28,7 @@ export function placeBefore(events: Events, id: string): Place {
     const before = followers(events, own.after).filter((k) => k < own.key);
     return { after: own.after, key: between(before.at(-1) ?? null, own.key) };
   }
-  const order = inOrder(events.values());
+  const order = inRows(events.values());
   const at = order.findIndex((e) => e.id === id);
   return at > 0
     ? { after: order[at - 1]!.id, key: between(null, null) }
@@ -66,7 +66,7 @@ export function placesToMove(
 
 /** The place after everything. */
 export function placeAtEnd(events: Events): Place {
-  const last = inOrder(events.values()).at(-1);
+  const last = inRows(events.values()).at(-1);
   return last ? placeAfter(events, last.id) : { after: null, key: between(null, null) };
 }
 

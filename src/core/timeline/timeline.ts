@@ -19,13 +19,22 @@ export type Item = ValuesOf<typeof ITEM> & { id: string } & Deletable;
 
 export type Timeline = ValuesOf<typeof TIMELINE> & {
   id: string;
+  /** What stands before the events, and after them: merged Yjs states, as descriptions are. */
   introduction: Uint8Array;
+  closing: Uint8Array;
   categories: ReadonlyMap<string, Category>;
   events: ReadonlyMap<string, TimelineEvent>;
   items: ReadonlyMap<string, Item>;
   /** The first words of descriptions by event, where the descriptions themselves are not held. */
   firstWords?: ReadonlyMap<string, string>;
 };
+
+/** The texts of the timeline itself, by the names that changes call them. */
+export const OWN_TEXTS = ["introduction", "closing"] as const;
+export type OwnText = (typeof OWN_TEXTS)[number];
+export function isOwnText(of: string): of is OwnText {
+  return of === "introduction" || of === "closing";
+}
 
 const NOTHING = new Uint8Array(0);
 const NO_TIMELINE = emptyOf(TIMELINE);
@@ -34,7 +43,15 @@ const NO_CATEGORY = emptyOf(CATEGORY);
 const NO_ITEM = emptyOf(ITEM);
 
 export function emptyTimeline(id: string): Timeline {
-  return { id, ...NO_TIMELINE, introduction: NOTHING, categories: new Map(), events: new Map(), items: new Map() };
+  return {
+    id,
+    ...NO_TIMELINE,
+    introduction: NOTHING,
+    closing: NOTHING,
+    categories: new Map(),
+    events: new Map(),
+    items: new Map(),
+  };
 }
 
 export function emptyEvent(id: string): TimelineEvent {

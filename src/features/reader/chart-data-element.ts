@@ -12,6 +12,8 @@ export function chartDataText(f: Frozen): string {
   const chart: Frozen = {
     ...f,
     introduction: [],
+    closing: [],
+    chapters: (f.chapters ?? []).map((c) => ({ ...c, description: [] })),
     events: f.events.map(
       (e): FrozenEvent => ({ ...e, description: worded ? paragraphOf(firstWords(e.description)) : [] }),
     ),

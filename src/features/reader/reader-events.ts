@@ -8,6 +8,7 @@ import { partsAfterWholes } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
+import { chaptersHtml, closingSection, contents } from "./reader-chapters";
 import { blocksHtml, said } from "./blocks-html";
 import { figure, linked } from "./reader-figure";
 import { mark } from "./reader-mark";
@@ -49,9 +50,10 @@ export function eventsSection(p: ReaderPage, timeline: Timeline): string {
     const before = last[depth]?.when ?? (depth > 0 ? beginning(last[depth - 1]!.when) : null);
     last.length = depth;
     last[depth] = e;
-    return eventHtml(p, index, e, i, depth, before, stripPercent(at.get(e.id) ?? 1), neighbours(e));
+    const own = eventHtml(p, index, e, i, depth, before, stripPercent(at.get(e.id) ?? 1), neighbours(e));
+    return chaptersHtml(p, e.id) + own;
   });
-  return `<ol class="events">${html.join("")}</ol>`;
+  return `${contents(p)}<ol class="events">${html.join("")}${chaptersHtml(p, null)}</ol>${closingSection(p)}`;
 }
 
 /** So many events before and after one are asked whether time lies between. */

@@ -87,6 +87,9 @@ figcaption{font-size:14px;color:#4A6572;margin-top:5px}
 .beside h3{font:inherit;font-weight:700;color:#4A6572;margin:0 0 2px}
 .beside div{margin-bottom:14px;overflow-wrap:anywhere}.beside p{margin:0 0 4px}
 .foot{border-top:1px solid #D5DEDC;background:#F6F8F7;padding:16px 28px;font-size:14px;color:#4A6572}
+.chapter{list-style:none;margin:46px 0 10px;padding:14px 0 0;border-top:3px solid #16323A}.chapter:first-child{margin-top:10px}.chapter h2{font-size:34px}.chapter .text{font-size:18px;max-width:68ch;margin-top:10px}.chapter:focus,.closing:focus{outline:none}
+.contents{max-width:1240px;margin:0 auto;padding:18px 28px 0}.contents h2{font-size:17px}.contents ol{margin:6px 0 0;padding:0 0 0 22px;columns:2;max-width:820px}
+.closing{max-width:1240px;margin:0 auto;padding:26px 28px 50px;border-top:3px solid #16323A}.closing .text{font-size:18px;max-width:68ch}.closing h3{font-size:20px;margin:22px 0 8px}.credits{margin:0;padding:0 0 0 20px;max-width:90ch}.credits li{margin:0 0 5px}.used{color:#4A6572;font-size:14px}
 .empty{max-width:600px;margin:40px auto;padding:0 28px}
 ${Object.entries(COLOURS)
   .map(([name, value]) => `.event .${name},.hung .${name}{color:${value}}`)
@@ -99,7 +102,7 @@ ${OPEN_STYLE}
 @media (max-width:1100px){.w1240{display:none}.w1000{display:block}}
 @media (max-width:900px){.event{grid-template-columns:150px minmax(0,1fr)}.beside{grid-column:2;grid-row:3}.opening{grid-template-columns:1fr}.opening figure{grid-row:1}}
 @media (max-width:760px){.w1000{display:none}.w700{display:block}}
-@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px;gap:20px}.opening h2{font-size:31px}.opening .text{font-size:17px}.said{display:flex;flex-direction:column}.said .text{order:2}.said .hint{order:1}.opening figure{--most:30vh}.ways .go{flex:1 1 100%;justify-content:center}.whole{padding:0 4px 18px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
+@media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px;gap:20px}.opening h2{font-size:31px}.chapter h2{font-size:26px}.contents,.closing{padding-left:16px;padding-right:16px}.contents ol{columns:1}.opening .text{font-size:17px}.said{display:flex;flex-direction:column}.said .text{order:2}.said .hint{order:1}.opening figure{--most:30vh}.ways .go{flex:1 1 100%;justify-content:center}.whole{padding:0 4px 18px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
 .when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h2{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
 @media print{.chart-live,.zoom,.ways,.hint,.whole,.over,.hung,.rope{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #begin,[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
@@ -116,6 +119,6 @@ export const VARIANT_STYLE = {
 .event{break-inside:avoid;grid-template-columns:150px minmax(0,1fr) minmax(0,230px);gap:0 28px;padding:12px 0;border-top:1px solid #D5DEDC}
 .story .text{font-size:15px}.story h2{font-size:20px}.when .year{font-size:26px}.when .year.long{font-size:19px}
 .story{display:flow-root}.story figure{float:right;clear:right;width:46%;margin:0 0 8px 20px}body{--most:200px}figure img{margin-left:auto}.story figcaption{text-align:right}.beside a[href^=http]:after,figcaption a:after{content:" (" attr(href) ")";overflow-wrap:anywhere}
-.foot{background:none;padding:10px 0}
+.foot{background:none;padding:10px 0}.contents,.closing{padding-left:0;padding-right:0}.chapter{break-after:avoid}
 @media screen{body.print{max-width:1100px;margin:0 auto;padding:24px}}`,
 };

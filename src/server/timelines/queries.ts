@@ -56,7 +56,7 @@ type Fields = Omit<Timeline, "events" | "categories" | "items">;
 /** A timeline's own fields and the number of its last change. */
 export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields; seq: number } | null> {
   const [row] = await tx<(Fields & { seq: number })[]>`
-    select ${tx.unsafe(columnsOf(TIMELINE))}, introduction, seq from timeline where id = ${id} and deleted_at is null`;
+    select ${tx.unsafe(columnsOf(TIMELINE))}, introduction, closing, seq from timeline where id = ${id} and deleted_at is null`;
   if (!row) return null;
   const { seq, ...fields } = row;
   return {
@@ -66,6 +66,7 @@ export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields;
       period: whenInRange(fields.period),
       timesOn: fields.timesOn && whenInRange(fields.timesOn),
       introduction: new Uint8Array(row.introduction),
+      closing: new Uint8Array(row.closing),
     },
   };
 }

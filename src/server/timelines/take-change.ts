@@ -10,7 +10,7 @@ import { fromBase64 } from "@/core/text/base64";
 import { takeUpdate } from "@/core/text/description";
 import { confirmReading, readOptionsOf } from "@/core/timeline/read-options";
 import type { When } from "@/core/time/when";
-import type { Timeline } from "@/core/timeline/timeline";
+import { OWN_TEXTS, type Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
@@ -153,7 +153,7 @@ const COLLECTION = { event: "events", category: "categories", item: "items" } as
 async function write(tx: Tx, before: Timeline, after: Timeline, ops: readonly Op[]): Promise<void> {
   if (after === before) return;
   const fields = new Set<string>(ops.flatMap((op) => (op.kind === "set_timeline" ? [op.field] : [])));
-  if (after.introduction !== before.introduction) fields.add("introduction");
+  for (const text of OWN_TEXTS) if (after[text] !== before[text]) fields.add(text);
   if (fields.size > 0) {
     const row = Object.fromEntries(
       [...fields].map((f) => [postgres.fromCamel(f), columnValue(tx, after[f as keyof Timeline])]),

@@ -2,7 +2,7 @@ import { compareInstants, endOf, extent, type Moment, middleOf, SECONDS_PER_DAY,
 import type { Instant } from "../../time/instant";
 import { whenLabel } from "../../time/write-when";
 import { lengthText } from "../../time/gap";
-import { inOrder } from "../../timeline/order";
+import { inOrder, rowsOf } from "../../timeline/order";
 import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { COLOURS, MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
@@ -82,6 +82,8 @@ export interface ChartData {
   looks: { colour: string; pattern: Pattern }[];
   /** How many of them are not of spans. */
   lanes: number;
+  /** The chapters: before which event of the order each stands, by its index, and its title. */
+  chapters: readonly { before: number; title: string }[];
   /** The events with the first and the last date, as written; -1 without any. An open end is later than all. */
   first: number;
   last: number;
@@ -151,6 +153,7 @@ export function* chartDataSlowly(
     loudness: Int8Array.from(events, (e) => Math.sign(e.loudness)),
     proportions: new Float32Array(n),
     held: { pictures: timeline.pictures, type: timeline.typeSize },
+    chapters: chaptersAmong(timeline, events),
     first: -1,
     last: -1,
     looks: [
@@ -192,6 +195,21 @@ function sayUndated(data: ChartData): void {
   for (let i = 0; i < data.count; i++)
     if (data.kind[i] === UNDATED_KIND && data.dates[i] === "" && (i === 0 || data.kind[i - 1] !== UNDATED_KIND))
       data.dates[i] = data.shortDates[i] = WORDS.noDateYet;
+}
+
+/** The chapters of a timeline, by the events of a chart: those before none of them are not shown. */
+function chaptersAmong(timeline: Timeline, events: readonly TimelineEvent[]): ChartData["chapters"] {
+  const rows = rowsOf(timeline.events);
+  if (!rows.some((r) => r.chapter)) return [];
+  const at = new Map(events.map((e, i) => [e.id, i]));
+  const found: { before: number; title: string }[] = [];
+  let before = -1;
+  for (let k = rows.length - 1; k >= 0; k--) {
+    const row = rows[k]!;
+    if (!row.chapter) before = at.get(row.id) ?? before;
+    else if (before >= 0) found.push({ before, title: row.title });
+  }
+  return found.reverse();
 }
 
 /** Whether first words of descriptions may stand on its chart. */
@@ -273,6 +291,10 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
   return {
     ...data,
     count: index.length,
+    chapters: data.chapters.flatMap(({ before, title }) => {
+      const k = index.findIndex((i) => i >= before);
+      return k < 0 ? [] : [{ before: k, title }];
+    }),
     ids: index.map((i) => data.ids[i] ?? ""),
     kind: Uint8Array.from(index, (i) => data.kind[i]!),
     days: floats(data.days),

@@ -1,7 +1,8 @@
 import { textWidth } from "../../text/measure";
-import { WRITTEN } from "../data/chart-data";
+import { INNER_START, WRITTEN } from "../data/chart-data";
 import { BAND, CAP, GABLE, GABLE_GAP, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
 import { pointOf } from "../axis/axis";
+import { pairAt } from "../axis/positions";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
 import { ZERO } from "../axis/pair";
@@ -18,6 +19,10 @@ import {
 import { edgeText, type Unit } from "../ticks/tick-units";
 import { type Ground, uAt, type View, xOf } from "../axis/view";
 import type { Words } from "../data/words";
+
+/** Half as wide as the mark of a chapter, px; and its colour. */
+const CHAPTER = 5;
+const LIGHT = "#7FC4B8";
 
 /** A date on the ridge that is always there: the first and the last, or those at the edges of what is seen. */
 export interface EndLabel {
@@ -203,6 +208,13 @@ export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge
   }
   for (const t of ridge.row.ticks)
     shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
+  // Before the first event of a chapter, on the ridge's upper edge.
+  if (thick >= GABLE.height)
+    for (const { before } of laid.data.chapters) {
+      const x = xOf(g, v, pairAt(laid.p, before, INNER_START));
+      if (x >= -CHAPTER && x <= g.size + CHAPTER)
+        shapes.push({ kind: "area", points: [x - CHAPTER, top, x + CHAPTER, top, x, top + CHAPTER + 2], fill: LIGHT });
+    }
   // Where time changes pace a notch is cut into the foot of the ridge.
   for (const c of g.axis.changes) {
     const x = xOf(g, v, { hi: c.u, lo: 0 });

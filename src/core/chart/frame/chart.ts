@@ -74,7 +74,8 @@ export function closeUpColumns(timeline: Timeline, events: readonly TimelineEven
     );
     // Within a night the times tell; its roof says the day.
     const dates = own.withinDays ? own.shortDates : own.dates;
-    return { ...own, dates, letters: index.map((i) => data.letters[i]!) };
+    // Chapters stand on the main ridge only.
+    return { ...own, chapters: [], dates, letters: index.map((i) => data.letters[i]!) };
   };
 }
 

@@ -6,6 +6,7 @@ export const WORDS = {
   subject: "Subject",
   byLine: "By-line",
   whoStandsAsItsAuthor: "Who stands as its author on the published page. Empty: nobody.",
+  closingPage: "Closing page",
   language: "Language",
   languageFor: "What it is written in: for spelling, hyphens and screen readers.",
   coverPicture: "Cover picture",

@@ -34,6 +34,7 @@ export const WORDS = {
     note: "private note",
     category: "category",
     introduction: "introduction",
+    closing: "closing page",
     description: "description",
     media: "picture, video or sound",
     source: "source",

@@ -11,7 +11,8 @@ export const DEED_WORDS: Record<Deed, (count: number) => string> = {
   titlesWritten: (c) => n(c, "title written", "titles written"),
   datesSet: (c) => n(c, "date set", "dates set"),
   descriptionsWritten: (c) => n(c, "description written", "descriptions written"),
-  introductionWritten: () => "the introduction written",
+  introductionWritten: (c) =>
+    c === 1 ? "the introduction or closing page written" : "introduction and closing page written",
   categorised: (c) => n(c, "event sorted into categories or tags", "events sorted into categories or tags"),
   arranged: (c) => n(c, "event arranged", "events arranged"),
   noted: (c) => n(c, "place or note written", "places or notes written"),
@@ -77,6 +78,7 @@ export const WORDS = {
   removed: (what: string) => `${what} removed`,
   changed: (what: string, field: string) => `${what}: ${field}`,
   introduction: "introduction",
+  closing: "closing page",
   description: "description",
   othersSince: (names: string) =>
     `${names} changed this since then. Putting back takes that away too; undo brings it again, and it stays in the history.`,

@@ -142,6 +142,10 @@ export const WORDS = {
   time: (label: string) => `${label}: time`,
   about: "about",
   uncertain: "uncertain",
+  chapter: "Chapter",
+  whatAChapterIs:
+    "It heads the events that follow it in the read view, and is marked on the ridge. Drag its row, or move it with Alt and the arrow keys.",
+  textOfTheChapter: "Text of the chapter",
   place: "Place",
   whereItHappened: "Where it happened: Ambrelford, the east bank",
   tags: "Tags",

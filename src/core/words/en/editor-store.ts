@@ -11,4 +11,5 @@ export const WORDS = {
   aPictureMayHaveAt: "A picture may have at most 20 MB. Save it smaller and add it again.",
   aVideoOrSoundMay: "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.",
   stoppedNothingWasAdded: "Stopped. Nothing was added.",
+  aChapterIsPartOfNothing: "A chapter is part of nothing: it stands between events.",
 } as const;

@@ -55,4 +55,8 @@ export const WORDS = {
   sound: "Sound",
   foundHere: "found here",
   at: "Place:",
+  contents: "Contents",
+  closing: "Closing page",
+  picturesVideoSound: "Pictures, video, sound",
+  aPicture: "Picture",
 } as const;

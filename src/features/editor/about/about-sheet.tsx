@@ -16,7 +16,7 @@ import { ChartSettings } from "./chart-settings";
 import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { newCategory } from "../store/event-deeds";
-import { Frame } from "../sheet/event-sheet";
+import { Frame } from "../sheet/frame";
 import { LazyDescription } from "../sheet/lazy-description";
 import { MediaField } from "../sheet/media-field";
 import { TextField } from "../sheet/text-field";
@@ -94,6 +94,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
       <div className="flex flex-col gap-3.5">
         <TextField label={WORDS.title} strong value={timeline.title} onChange={set("title")} />
         <LazyDescription of="introduction" label={WORDS.introduction} words={wordsIn(timeline.introduction)} />
+        <LazyDescription of="closing" label={WORDS.closingPage} words={wordsIn(timeline.closing)} />
         <TextField label={WORDS.subject} value={timeline.subject} onChange={set("subject")} />
         <TextField
           label={WORDS.byLine}

@@ -12,7 +12,7 @@ import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { Frame } from "../sheet/event-sheet";
+import { Frame } from "../sheet/frame";
 import { mannerOf } from "@/core/timeline/read-options";
 import { Problem } from "@/ui/controls/problem";
 

@@ -6,7 +6,7 @@ import { WORDS } from "@/core/words/en/editor-find";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
-import { Frame } from "../sheet/event-sheet";
+import { Frame } from "../sheet/frame";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** So much of a text stands around a place. */
@@ -190,7 +190,7 @@ function whereOf(of: TextOf): string {
     case "category":
       return WORDS.where.category;
     case "description":
-      return of.of === "introduction" ? WORDS.where.introduction : WORDS.where.description;
+      return of.of === "introduction" || of.of === "closing" ? WORDS.where[of.of] : WORDS.where.description;
     case "item":
       return of.list === "media" ? WORDS.where.media : of.list === "source" ? WORDS.where.source : WORDS.where.link;
   }

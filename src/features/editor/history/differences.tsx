@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import type { Compared, Difference, PutBack } from "@/core/history/compare";
 import { blocksOf, plainTextOf } from "@/core/text/description";
-import { inOrder } from "@/core/timeline/order";
+import { inRows } from "@/core/timeline/order";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-history";
 import { Button } from "@/ui/controls/button";
@@ -32,6 +32,7 @@ export function Differences({
     (d) =>
       d.kind === "timeline" ||
       d.kind === "introduction" ||
+      d.kind === "closing" ||
       d.kind === "category" ||
       (d.kind === "item" && d.of === "timeline"),
   );
@@ -106,7 +107,7 @@ function grouped(compared: Compared, before: Timeline, after: Timeline): Group[]
     const e = states.get(id) === "removed" ? before.events.get(id) : after.events.get(id);
     return e ? [e] : [];
   });
-  return inOrder(all).map((e) => ({
+  return inRows(all).map((e) => ({
     id: e.id,
     state: states.get(e.id)!,
     title: e.title,
@@ -149,8 +150,9 @@ function One({
   let wish: PutBack | null = null;
   switch (d.kind) {
     case "introduction":
+    case "closing":
     case "description":
-      label = d.kind === "introduction" ? WORDS.introduction : WORDS.description;
+      label = d.kind === "description" ? WORDS.description : WORDS[d.kind];
       shown = <WordsChanged before={plain(d.before)} after={plain(d.after)} />;
       if (d.kind === "description") wish = { what: "field", id: d.id, field: "description" };
       break;

@@ -4,7 +4,7 @@ import { type ComponentProps, useState } from "react";
 import { WORDS } from "@/core/words/en/editor-history";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
-import { Frame } from "../sheet/event-sheet";
+import { Frame } from "../sheet/frame";
 import { useEditorState } from "../store/editor-context";
 import { BinList } from "./bin-list";
 import { SittingFilters, SittingList } from "./sitting-list";

@@ -36,7 +36,7 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
   const left = was?.skipped ? " (had no effect: changed by someone else first)" : "";
   switch (op.kind) {
     case "describe":
-      return `wrote in the ${op.of === "introduction" ? "introduction" : `description of ${eventName(op.of, t)}`}`;
+      return `wrote in the ${op.of === "introduction" ? "introduction" : op.of === "closing" ? "closing page" : `description of ${eventName(op.of, t)}`}`;
     case "set_timeline":
       return `set the timeline's ${FIELD[op.field] ?? op.field} from ${value(was?.value)} to ${value(op.value)}${left}`;
     case "set_event":

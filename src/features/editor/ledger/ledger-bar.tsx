@@ -1,6 +1,6 @@
 "use client";
 
-import { ArrowLeft, ArrowRight, Columns3, Filter, Search } from "lucide-react";
+import { ArrowLeft, ArrowRight, BookMarked, Columns3, Filter, Search } from "lucide-react";
 import { type ReactNode, useEffect, useId, useState } from "react";
 import { type LedgerColumn, LEDGER_COLUMNS, moveColumn, showColumn, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { LACKS, tagsIn } from "@/core/ledger/look-at";
@@ -23,12 +23,15 @@ export function LedgerBar({
   marks,
   rowsOf,
   block,
+  onChapter,
 }: {
   look: LedgerLook;
   card: boolean;
   marks: Marks;
   rowsOf: () => string[];
   block: Block | null;
+  /** Makes a chapter; null where none can be made now. */
+  onChapter: (() => void) | null;
 }) {
   const rows = block ? block.bottom - block.top + 1 : marks.marked.size;
   return (
@@ -39,13 +42,13 @@ export function LedgerBar({
       {marks.marked.size > 0 || rows > 1 ? (
         <ManyRows rows={rows} ids={rowsOf} marked={!block && marks.marked.size > 0} onDone={marks.clear} />
       ) : (
-        <Looking look={look} card={card} />
+        <Looking look={look} card={card} onChapter={onChapter} />
       )}
     </section>
   );
 }
 
-function Looking({ look, card }: { look: LedgerLook; card: boolean }) {
+function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; onChapter: (() => void) | null }) {
   const searchId = useId();
   const [text, setText] = useState(look.at.text);
   // A large timeline is looked through when the typing rests.
@@ -80,6 +83,11 @@ function Looking({ look, card }: { look: LedgerLook; card: boolean }) {
       </span>
       <LookMenu look={look} />
       {card ? null : <ColumnsMenu look={look} />}
+      {onChapter ? (
+        <button type="button" className={BAR_BUTTON} title={WORDS.newChapter} onClick={onChapter}>
+          <BookMarked size={15} aria-hidden /> {WORDS.chapter}
+        </button>
+      ) : null}
       <span aria-live="polite" className="truncate text-quiet">
         {look.isFiltered ? WORDS.shownOf(look.events.length, look.total) : ""}
       </span>

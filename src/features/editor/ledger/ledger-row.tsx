@@ -25,7 +25,7 @@ export interface RowTools {
   choices: (id: string, column: LedgerColumn) => ((text: string) => readonly Choice[]) | null;
   mark: (id: string, on: boolean, upTo: boolean) => void;
   open: (id: string) => void;
-  menu: (id: string, what: "before" | "after" | "duplicate" | "delete") => void;
+  menu: (id: string, what: "before" | "after" | "chapter" | "duplicate" | "delete") => void;
   textOf: (id: string, column: LedgerColumn) => string;
 }
 
@@ -84,6 +84,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
         p.card
           ? "grid grid-cols-[44px_minmax(0,1fr)_auto] items-start py-1.5 pr-2"
           : "grid min-w-fit [contain-intrinsic-size:auto_33px] [content-visibility:auto]",
+        e.chapter && "bg-panel",
         p.selected && "bg-sun-wash",
         p.marked && "bg-verdigris-wash",
         p.drop === "into" && "outline-2 -outline-offset-2 outline-sun",
@@ -184,13 +185,18 @@ function Cell(p: RowProps & { column: LedgerColumn; at: number; name: string }) 
   );
 }
 
+/** What is shown of a chapter. */
+const CHAPTER_COLUMNS: ReadonlySet<LedgerColumn> = new Set(["when", "title", "words", "note"]);
+
 function Content(p: RowProps & { column: LedgerColumn; name: string; misread: boolean }) {
   const { event: e, column } = p;
   const plain = (text: string, empty = "") => (
     <span className={classes("truncate", text === "" && "font-normal text-quiet")}>{text || empty}</span>
   );
+  if (e.chapter && !CHAPTER_COLUMNS.has(column)) return null;
   switch (column) {
     case "when":
+      if (e.chapter) return <span className="text-[13px] font-normal text-quiet">{WORDS.chapter}</span>;
       return (
         <>
           {plain(whenLabel(e.when, p.manner), WORDS.noDateYet)}
@@ -210,7 +216,10 @@ function Content(p: RowProps & { column: LedgerColumn; name: string; misread: bo
       return (
         <>
           {p.depth > 0 ? <CornerDownRight size={13} aria-hidden className="shrink-0 text-quiet" /> : null}
-          <span lang={p.language} className={classes("truncate", !e.title && "font-normal text-quiet")}>
+          <span
+            lang={p.language}
+            className={classes("truncate", !e.title && "font-normal text-quiet", e.chapter && "font-head text-[15px]")}
+          >
             {e.title || WORDS.untitled}
           </span>
         </>
@@ -312,6 +321,7 @@ function RowMenu({
           {item(WORDS.openTheEventSheet, () => tools.open(e.id))}
           {item(WORDS.insertBefore, () => tools.menu(e.id, "before"))}
           {item(WORDS.insertAfter, () => tools.menu(e.id, "after"))}
+          {item(WORDS.insertChapter, () => tools.menu(e.id, "chapter"))}
           {item(WORDS.duplicate, () => tools.menu(e.id, "duplicate"))}
           {e.given ? null : item(WORDS.delete, () => tools.menu(e.id, "delete"))}
         </DropdownMenu.Content>

@@ -22,7 +22,7 @@ import { whenLabel } from "@/core/time/write-when";
 import { WORDS } from "@/core/words/en/editor-ledger";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { insertBeside, moveByKey } from "../store/event-deeds";
+import { insertBeside, insertChapter, moveByKey } from "../store/event-deeds";
 import { duplicateEvents } from "../store/many-events";
 import { clearCells, cellsOn, fillDown, fillIn, putOnClipboard, rowSources, textsOf, typeInto } from "./cell-deeds";
 import type { Choice } from "./cell-editor";
@@ -170,7 +170,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
       if (column === "mark" || column === "more" || row === HEADER || !latest.current.mayEdit) return;
       const event = store.getState().timeline.events.get(row);
       if (!event) return;
-      if (COUNTED.has(column)) return select(row, true);
+      if (COUNTED.has(column) || (event.chapter && column !== "title" && column !== "note")) return select(row, true);
       if (event.locked && (column === "title" || column === "when")) return store.say(WORDS.givenLeft(1));
       if (column === "emphasis") {
         const yes = typed === null ? !event.emphasis : /^[y1x!t]/i.test(typed);
@@ -220,7 +220,8 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
         else if (what === "duplicate") {
           const [made] = duplicateEvents(store, [id]);
           if (made) select(made);
-        } else begin(insertBeside(store, id, what));
+        } else if (what === "chapter") begin(insertChapter(store, id));
+        else begin(insertBeside(store, id, what));
       },
     }),
     [store, select, begin, stand, marks.mark],
@@ -435,6 +436,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
         marks={marks}
         rowsOf={rowsOf}
         block={mayEdit && block && !isOneCell(block) ? block : null}
+        onChapter={mayEdit && !look.isSorted && !look.isFiltered ? () => begin(insertChapter(store, selected)) : null}
       />
       {reading ? (
         <div role="status" className="flex items-center gap-3 border-b border-line bg-sun-wash px-4 py-1.5 text-[14px]">

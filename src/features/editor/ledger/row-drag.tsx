@@ -56,6 +56,9 @@ export function RowDrag({
     const at = (y - box.top) / box.height;
     const id = row.dataset.row!;
     if (sorted || !isWithoutDate(store, String(e.active.id))) return { id, where: "into" };
+    const { events } = store.getState().timeline;
+    const between = events.get(String(e.active.id))?.chapter || events.get(id)?.chapter;
+    if (between) return { id, where: at < 0.5 ? "before" : "after" };
     return { id, where: at < 0.3 ? "before" : at > 0.7 ? "after" : "into" };
   };
   const end = (to: Drop | null) => {

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { COLUMN_ROOM, type LedgerColumn, type LedgerColumns, moveColumn, widenColumn } from "@/core/ledger/columns";
 import { isFiltered, LOOK_AT_ALL, type LookAt, lookedAt } from "@/core/ledger/look-at";
-import { orderOf } from "@/core/timeline/order";
+import { orderOf, rowsOf } from "@/core/timeline/order";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -47,9 +47,11 @@ export function useLook(begun: LedgerColumns): LedgerLook {
   const [columns, setOwn] = useState(begun);
   const [writers, setWriters] = useState<ReadonlyMap<string, string> | null>(null);
 
-  const order = useMemo(() => orderOf(timeline.events), [timeline.events]);
+  const rows = rowsOf(timeline.events);
+  const order = orderOf(timeline.events);
   const events = useMemo(() => {
-    if (!isFiltered(at) && !at.sort) return order;
+    // Chapters stand between the events in the order of time only.
+    if (!isFiltered(at) && !at.sort) return rows;
     return lookedAt(
       {
         ...rowSources(timeline),
@@ -60,7 +62,7 @@ export function useLook(begun: LedgerColumns): LedgerLook {
       order,
       at,
     );
-  }, [order, at, timeline, writers, store]);
+  }, [rows, order, at, timeline, writers, store]);
 
   const askWriters = useCallback(() => {
     void askServer<{ writers: [string, string][] }>("GET", `/api/timelines/${store.timelineId}/writers`).then(

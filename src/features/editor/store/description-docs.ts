@@ -3,7 +3,7 @@ import * as Y from "yjs";
 import type { Op } from "@/core/change/change";
 import { fromBase64, toBase64 } from "@/core/text/base64";
 import { FRAGMENT } from "@/core/text/description";
-import type { Timeline } from "@/core/timeline/timeline";
+import { isOwnText, type Timeline } from "@/core/timeline/timeline";
 import type { UndoHistory } from "./undo-history";
 
 export interface DescriptionDoc {
@@ -29,7 +29,7 @@ export class DescriptionDocs {
     const known = this.docs.get(of);
     if (known) return known;
     const doc = new Y.Doc();
-    const state = of === "introduction" ? t.introduction : t.events.get(of)?.description;
+    const state = isOwnText(of) ? t[of] : t.events.get(of)?.description;
     if (state && state.length > 0) Y.applyUpdate(doc, state, this);
     const undo = new Y.UndoManager(doc.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
     undo.on("stack-item-added", ({ type, origin }: { type: "undo" | "redo"; origin: unknown }) => {
@@ -51,7 +51,7 @@ export class DescriptionDocs {
   /** The timeline as it stands now, into the documents that are open. */
   renew(t: Timeline): void {
     for (const [of, { doc }] of this.docs) {
-      const state = of === "introduction" ? t.introduction : t.events.get(of)?.description;
+      const state = isOwnText(of) ? t[of] : t.events.get(of)?.description;
       if (state && state.length > 0) Y.applyUpdate(doc, state, this);
     }
   }

@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { isDated, UNDATED, type When } from "@/core/time/when";
-import { orderOf } from "@/core/timeline/order";
+import { orderOf, rowsOf } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { toBase64 } from "@/core/text/base64";
@@ -99,6 +99,15 @@ export function insertBeside(
   return made;
 }
 
+/** An empty chapter directly before an event or another chapter; null: after everything. Gives its id. */
+export function insertChapter(store: TimelineStore, before: string | null): string {
+  const { events } = store.getState().timeline;
+  const place = before ? placeBefore(events, before) : placeAtEnd(events);
+  const id = nanoid(10);
+  store.edit([{ kind: "add_event", id, fields: { chapter: true, when: { ...UNDATED, place } } }]);
+  return id;
+}
+
 /**
  * An event where the chart was pointed at: with the date that is meant there, or, where there is none, in that place of the
  * order; in a close-up part of what that shows. Gives its id.
@@ -155,6 +164,10 @@ export function isWithoutDate(store: TimelineStore, id: string): boolean {
 /** Makes an event part of another; says why where that cannot be. */
 export function makePartOf(store: TimelineStore, id: string, whole: string): void {
   const { events } = store.getState().timeline;
+  if (events.get(id)?.chapter || events.get(whole)?.chapter) {
+    store.say(WORDS.aChapterIsPartOfNothing);
+    return;
+  }
   const name = (e: string) => `“${events.get(e)?.title || "Untitled"}”`;
   if (wouldLoop(events, id, whole)) {
     store.say(WORDS.isItselfPartOfSo(name(whole), name(id)));
@@ -181,8 +194,12 @@ export function moveUndated(store: TimelineStore, id: string, target: string, si
  */
 export function moveByKey(store: TimelineStore, id: string, key: string): boolean {
   const { timeline } = store.getState();
-  const order = orderOf(timeline.events);
+  const order = rowsOf(timeline.events);
   const at = order.findIndex((e) => e.id === id);
+  if (order[at]?.chapter && (key === "ArrowLeft" || key === "ArrowRight")) {
+    store.say(WORDS.aChapterIsPartOfNothing);
+    return true;
+  }
   const step = key === "ArrowUp" ? -1 : key === "ArrowDown" ? 1 : 0;
   if (step !== 0) {
     const next = order[at + step];
