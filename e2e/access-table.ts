@@ -78,6 +78,8 @@ export const ACCESS: Record<string, Row> = {
   "GET /api/timelines/[id]/history": EDITORS,
   "GET /api/timelines/[id]/writers": EDITORS,
   "GET /api/timelines/[id]/bin": EDITORS,
+  "PUT /api/timelines/[id]/folder": EDITORS,
+  "POST /api/timelines/[id]/duplicate": EDITORS,
   "GET /api/timelines/[id]/sittings": EDITORS,
   "GET /api/timelines/[id]/past/[seq]": EDITORS,
   "POST /api/timelines/[id]/copies": EDITORS,

@@ -216,6 +216,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/account/ledger": { shown: ["when", "title"], widths: { title: 300 } },
         "PATCH /api/timelines/[id]": { deleted: true },
         "POST /api/timelines/[id]/changes": { id: "c9", base: 0, ops: [{ kind: "add_event", id: "e9", fields: {} }] },
+        "PUT /api/timelines/[id]/folder": { folder: "Rivers" },
         "POST /api/timelines/[id]/copies": { to: mine.id ?? "none", events: ["e1"] },
         "POST /api/timelines/[id]/invitation": { renew: false },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
 import { TimelineMenu } from "@/features/home/delete-timeline";
+import { FindTimelines } from "@/features/home/find-timelines";
 import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { waitingFor, workOf } from "@/server/classes/home";
@@ -19,20 +20,48 @@ import { BUILD } from "./reader-response";
 
 const MOST_THUMBS = 12;
 
-export default async function HomePage() {
+/** From so many timelines on they are found and sorted. */
+const MANY = 12;
+
+export default async function HomePage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const user = await findPageUser();
-  return user ? <YourTimelines id={user.id} /> : <FrontPage />;
+  const asked = await searchParams;
+  const one = (name: string) => (typeof asked[name] === "string" ? (asked[name] as string).slice(0, 200) : "");
+  return user ? (
+    <YourTimelines id={user.id} find={one("find")} sort={one("sort")} folder={one("folder")} />
+  ) : (
+    <FrontPage />
+  );
 }
 
-async function YourTimelines({ id }: { id: string }) {
+/** The cards that fit what is looked for, in the order that is asked for. */
+function chosen(cards: readonly TimelineCard[], find: string, sort: string, folder: string): TimelineCard[] {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const fit = cards.filter((c) => {
+    const text = `${c.title}\n${c.subject}`.toLowerCase();
+    return (folder === "" || c.folder === folder) && words.every((w) => text.includes(w));
+  });
+  if (sort !== "title" && sort !== "subject") return fit;
+  const by = new Intl.Collator("en", { sensitivity: "base", numeric: true });
+  return fit.sort((a, b) => by.compare(a[sort], b[sort]) || by.compare(a.title, b.title));
+}
+
+async function YourTimelines({ id, find, sort, folder }: { id: string; find: string; sort: string; folder: string }) {
   const notices = await noticesOf(id);
-  const cards = await timelinesOf(id, BUILD);
+  const all = await timelinesOf(id, BUILD);
+  const folders = [...new Set(all.flatMap((c) => (c.folder ? [c.folder] : [])))].sort();
+  const cards = chosen(all, find, sort, folder);
+  const looking = all.length > MANY || folders.length > 0 || find !== "" || folder !== "";
   const [classes, work, teaching] = [await classesOf(id), await workOf(id), await waitingFor(id)];
   return (
     <>
       <UserBar />
       <AccountNotices notices={notices.map((n) => ({ ...n, at: n.at.toISOString() }))} />
-      <div className="mx-auto flex min-h-[calc(100dvh-56px)] max-w-[1280px] max-lg:flex-col">
+      <div className="mx-auto flex min-h-[calc(100dvh-56px)] max-w-[1680px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
           <h1 className="text-[23px]">{WORDS.yourTimelines}</h1>
           <div className="mt-3 mb-6">
@@ -49,7 +78,9 @@ async function YourTimelines({ id }: { id: string }) {
               {WORDS.bin}
             </Link>
           </div>
-          {cards.length === 0 ? (
+          {looking ? <FindTimelines find={find} sort={sort} folder={folder} folders={folders} /> : null}
+          {all.length > 0 && cards.length === 0 ? <p>{WORDS.noneFits}</p> : null}
+          {all.length === 0 ? (
             <div className="max-w-[560px] rounded-lg border border-line bg-panel p-5">
               <p>{WORDS.nothingHereYetANew}</p>
               <p className="mt-2">
@@ -85,6 +116,14 @@ async function YourTimelines({ id }: { id: string }) {
                         {card.events} {card.events === 1 ? WORDS.event : WORDS.events}
                         {card.others.length > 0 ? WORDS.with(card.others.join(", ")) : WORDS.onlyYou}
                       </p>
+                      {card.folder ? (
+                        <p className="mt-0.5 text-[14px] text-quiet">{WORDS.inFolder(card.folder)}</p>
+                      ) : null}
+                      {card.news > 0 ? (
+                        <p className="mt-0.5 text-[14px] font-bold text-copper-dark">
+                          {WORDS.newSince(card.news, card.newsBy.join(", "))}
+                        </p>
+                      ) : null}
                       <StateOf card={card} />
                     </div>
                     <div className="relative z-[1]">
@@ -93,6 +132,8 @@ async function YourTimelines({ id }: { id: string }) {
                         title={card.title || WORDS.untitled}
                         owner={card.role === "owner"}
                         me={id}
+                        folder={card.folder}
+                        folders={folders}
                       />
                     </div>
                   </div>

@@ -1,10 +1,11 @@
 import { toBase64 } from "../text/base64";
 import { isDated, type Place } from "../time/when";
-import { EVENT, ITEM, namesOf, valuesOf } from "../timeline/fields";
+import { sameValue } from "../text/same-value";
+import { CATEGORY, EVENT, emptyOf, ITEM, namesOf, TIMELINE, valuesOf } from "../timeline/fields";
 import { inRows } from "../timeline/order";
 import { between, placeAfter, placeAtEnd } from "../timeline/place";
-import { categoriesOf, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
-import type { Op } from "./change";
+import { categoriesOf, itemsByOwner, nextLook, OWN_TEXTS, type Timeline } from "../timeline/timeline";
+import type { Op, Value } from "./change";
 
 const COPIED = namesOf(EVENT, (f) => !f.serverOnly);
 
@@ -59,6 +60,38 @@ export function copyEvents(
       }
   }
   return { ops, ids: list.map((e) => made.get(e.id)!) };
+}
+
+/**
+ * The steps that make an empty timeline the same as another one, under another title: ids stay, what is the server's to set and what
+ * was deleted is left out. `mediaFor`: the file an entry shows there; null leaves it out.
+ */
+export function copyTimeline(from: Timeline, title: string, mediaFor: (media: string) => string | null): Op[] {
+  const ops: Op[] = [];
+  const own = valuesOf(TIMELINE, from) as Record<string, unknown>;
+  const usual = emptyOf(TIMELINE) as Record<string, unknown>;
+  for (const field of namesOf(TIMELINE))
+    if (field !== "title" && !sameValue(own[field], usual[field]))
+      ops.push({ kind: "set_timeline", field, value: own[field] as Value });
+  ops.push({ kind: "set_timeline", field: "title", value: title });
+  for (const text of OWN_TEXTS)
+    if (from[text].length > 0) ops.push({ kind: "describe", of: text, update: toBase64(from[text]) });
+  for (const c of from.categories.values())
+    if (!c.deleted) ops.push({ kind: "add_category", id: c.id, fields: valuesOf(CATEGORY, c) });
+  for (const e of from.events.values()) {
+    if (e.deleted) continue;
+    const all = valuesOf(EVENT, e) as Record<string, unknown>;
+    ops.push({ kind: "add_event", id: e.id, fields: Object.fromEntries(COPIED.map((f) => [f, all[f]])) });
+    if (e.description.length > 0) ops.push({ kind: "describe", of: e.id, update: toBase64(e.description) });
+  }
+  for (const i of from.items.values()) {
+    const owner = from.events.get(i.of);
+    if (i.deleted || (i.of !== "timeline" && (!owner || owner.deleted))) continue;
+    const media = i.media && mediaFor(i.media);
+    if (i.media && !media) continue;
+    ops.push({ kind: "add_item", id: i.id, fields: { ...valuesOf(ITEM, i), media: media ?? null } });
+  }
+  return ops;
 }
 
 /** A category's id where the copy goes: the same, or the one of its name there, made where there is none. */

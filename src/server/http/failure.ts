@@ -36,6 +36,7 @@ const STATUS: Record<FailureCode, number> = {
   upload_busy: 409,
   removed_before: 403,
   due_out_of_range: 400,
+  folder_long: 400,
   title_long: 400,
   text_long: 400,
   description_large: 413,

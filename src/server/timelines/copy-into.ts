@@ -1,10 +1,13 @@
 import "server-only";
 import { nanoid } from "nanoid";
-import { copyEvents } from "@/core/change/copy-events";
+import { copyEvents, copyTimeline } from "@/core/change/copy-events";
+import { LIMITS } from "@/core/change/limits";
+import { WORDS } from "@/core/words/en/home";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { noRoom } from "../media/uploads";
 import { requireRight } from "./access";
+import { createTimelineIn } from "./create";
 import { readTimeline } from "./queries";
 import { takeChangeIn } from "./take-change";
 
@@ -38,6 +41,26 @@ export async function copyInto(
       if (ids.length === 0) return fail("not_found");
       await takeChangeIn(tx, to, { id: nanoid(), author: by, base: target.seq, ops });
       return { copied: ids.length, title: target.timeline.title };
+    })
+    .catch(refusal);
+}
+
+/** Makes the same timeline once more for somebody who may edit it; it is theirs alone. */
+export async function duplicateTimeline(from: string, by: string): Promise<Failure | { id: string }> {
+  return db()
+    .begin(async (tx): Promise<Failure | { id: string }> => {
+      await requireRight(tx, from, by, "edit");
+      const source = await readTimeline(tx, from);
+      if (!source) return fail("not_found");
+      const made = await createTimelineIn(tx, by, { title: "", subject: "" }, []);
+      if ("failed" in made) return made;
+      const { timeline } = source;
+      const shown = [...timeline.items.values()].flatMap((i) => (i.media && !i.deleted ? [i.media] : []));
+      const media = await copyMedia(tx, from, made.id, shown, by);
+      const title = WORDS.copyOf(timeline.title || WORDS.untitled).slice(0, LIMITS.title);
+      const ops = copyTimeline(timeline, title, (m) => media.get(m) ?? null);
+      await takeChangeIn(tx, made.id, { id: nanoid(), author: by, base: 0, ops });
+      return made;
     })
     .catch(refusal);
 }

@@ -105,7 +105,13 @@ export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Tim
 export interface TimelineCard {
   id: string;
   title: string;
+  subject: string;
   role: Role;
+  /** The person's own folder for it; "" for none. */
+  folder: string;
+  /** How many changes of others came since they were in its editor, and whose. */
+  news: number;
+  newsBy: string[];
   events: number;
   others: string[];
   alteredAt: Date;
@@ -119,14 +125,19 @@ export interface TimelineCard {
 /** Everything a person may edit, the last altered first. */
 export async function timelinesOf(account: string, build: string): Promise<TimelineCard[]> {
   const rows = await db()<(TimelineCard & { drawn: boolean; svg: string | null })[]>`
-    select h.timeline_id is not null as drawn, h.svg, t.id, t.title, mine.role, t.altered_at,
-      (select count(*)::int from event v where v.timeline_id = t.id and not v.deleted) as events,
+    select h.timeline_id is not null as drawn, h.svg, t.id, t.title, t.subject, mine.role, mine.folder, t.altered_at,
+      (select count(*)::int from event v where v.timeline_id = t.id and not v.deleted and not v.chapter) as events,
+      n.news, n.news_by,
       coalesce((select array_agg(a.display_name order by e.joined_at) from editor e join account a on a.id = e.account_id
         where e.timeline_id = t.id and e.account_id <> ${account}), '{}') as others,
       p.visibility, p.address, p.taken_back_at
     from editor mine join timeline t on t.id = mine.timeline_id
     left join shown_publication p on p.timeline_id = t.id
     left join thumbnail h on h.timeline_id = t.id and h.seq = t.seq and h.build = ${build}
+    left join lateral (
+      select count(*)::int as news, coalesce(array_agg(distinct a.display_name), '{}') as news_by
+      from change c join account a on a.id = c.author_id
+      where c.timeline_id = t.id and c.seq > mine.seen and c.author_id <> ${account}) n on true
     where mine.account_id = ${account} and t.deleted_at is null
     order by t.altered_at desc, t.id`;
   return rows.map(({ drawn, svg, ...card }) => (drawn ? { ...card, thumbnail: svg } : card));
@@ -137,6 +148,17 @@ export async function titlesOf(account: string): Promise<{ id: string; title: st
   return db()<{ id: string; title: string }[]>`
     select t.id, t.title from editor e join timeline t on t.id = e.timeline_id
     where e.account_id = ${account} and t.deleted_at is null order by t.altered_at desc, t.id`;
+}
+
+/** That a person has seen a timeline up to a change. */
+export async function markSeen(timeline: string, account: string, seq: number): Promise<void> {
+  await db()`
+    update editor set seen = ${seq} where timeline_id = ${timeline} and account_id = ${account} and seen < ${seq}`;
+}
+
+/** Puts a timeline into a folder of a person's own; "" for none. */
+export async function putIntoFolder(timeline: string, account: string, folder: string): Promise<void> {
+  await db()`update editor set folder = ${folder} where timeline_id = ${timeline} and account_id = ${account}`;
 }
 
 /** Which account added which event, as pairs. */

@@ -42,6 +42,7 @@ export const FAILURES = {
   removed_before:
     "The owner has taken you out of this timeline; the old link does not let you in again. Ask for a new one.",
   due_out_of_range: "The due time must lie between the years 2000 and 2200. The assignment was not made.",
+  folder_long: "The name of a folder holds 60 characters. Nothing was moved; shorten it and try again.",
   title_long: "A title holds 300 characters. Nothing was saved; shorten it and try again.",
   text_long: "One of the texts is longer than fits. It was not saved and is still where you typed it.",
   description_large: "This description has grown too large. What was saved before is kept; shorten it to go on.",

@@ -109,6 +109,10 @@ export const WORDS = {
   by: (by: string) => `by ${by} · `,
   events2: (x: string, events: number) => `${x}${events} events`,
   yourAccount2: "Your account,",
+  noneFits: "No timeline fits what you look for.",
+  inFolder: (folder: string) => `In ${folder}`,
+  newSince: (n: number, who: string) =>
+    `${n === 1 ? "1 change" : `${n.toLocaleString("en")} changes`} by ${who} since you were here`,
   bin: "Bin",
   whatIsInTheBin: (days: number) =>
     `Deleted timelines stay here for ${days} days and can be put back with all they had: events, pictures, history, published page. After that they are gone for good.`,

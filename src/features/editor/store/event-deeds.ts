@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { isDated, UNDATED, type When } from "@/core/time/when";
-import { orderOf, rowsOf } from "@/core/timeline/order";
+import { rowsOf } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { toBase64 } from "@/core/text/base64";

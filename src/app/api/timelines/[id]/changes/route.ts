@@ -6,7 +6,7 @@ import { memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
 import { readChange } from "@/server/timelines/change-schema";
 import { publicationOf } from "@/server/timelines/publish";
-import { changesAfter, editorsOf, lastSeq } from "@/server/timelines/queries";
+import { changesAfter, editorsOf, lastSeq, markSeen } from "@/server/timelines/queries";
 import { MOST_SEQ, wholeNumber } from "@/server/http/read-body";
 import { takeChange } from "@/server/timelines/take-change";
 import { inThread } from "@/threads/in-thread";
@@ -17,9 +17,11 @@ export const GET = memberRoute({}, async ({ request, user, params }) => {
   await requireRight(db(), id, user.id, "edit");
   const after = wholeNumber(new URL(request.url).searchParams.get("after"), 0, MOST_SEQ, 0);
   if (after === null) return fail("invalid");
+  const seq = await lastSeq(id);
+  await markSeen(id, user.id, seq);
   return {
     changes: await changesAfter(db(), id, after),
-    seq: await lastSeq(id),
+    seq,
     editors: await editorsOf(db(), id),
     publication: await publicationOf(id),
     work: await ownWork(id),
