@@ -70,3 +70,32 @@ test("chapters are rows, move like events without a date, head what is read, and
   await expect(reader.getByText("The river is still there.")).toBeVisible();
   await expect(reader.getByRole("heading", { name: "The age of steam" })).toBeVisible();
 });
+
+test("a description is written at full width, with headings, alignment and colours, and read so", async ({
+  browser,
+}) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Crossings");
+  await writeLines(page, ["1604 Rope ferry"]);
+  await page.getByRole("button", { name: "Open Rope ferry" }).click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.getByRole("button", { name: "Write at full width" }).click();
+  const text = page.getByRole("textbox", { name: "Description" });
+  await text.click();
+  expect((await text.boundingBox())!.width).toBeGreaterThan(700);
+  await page.getByRole("button", { name: "Heading", exact: true }).click();
+  await page.keyboard.type("The licence");
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "In the middle" }).click();
+  await page.getByLabel("Colour of the words").selectOption("copper");
+  await page.keyboard.type("A farthing a head.");
+  await expect(sheet.getByText("6 words", { exact: true })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(sheet.getByRole("button", { name: "Write at full width" })).toBeVisible();
+  await saved(page);
+  const reader = await page.context().newPage();
+  await reader.goto(`${page.url().replace(/[?#].*$/, "")}/reader#read`);
+  await expect(reader.getByRole("heading", { name: "The licence", level: 3 })).toBeVisible();
+  await expect(reader.locator(".text p.center")).toHaveText("A farthing a head.");
+  await expect(reader.locator(".text span.copper")).toHaveCSS("color", "rgb(180, 72, 30)");
+});

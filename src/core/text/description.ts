@@ -1,17 +1,23 @@
 import * as Y from "yjs";
 import { isClean, isCleanValue } from "./clean";
+import { COLOURS, type Colour } from "./colours";
 
 /** The name of the fragment that holds the text in the Yjs document. */
 export const FRAGMENT = "default";
 
 export interface Mark {
-  kind: "bold" | "italic" | "link";
+  kind: "bold" | "italic" | "link" | "colour";
   /** Links only: http, https or mailto. */
   address?: string;
+  /** Colours only: one of the house, which all are read on white. */
+  colour?: Colour;
 }
+/** How a paragraph or heading stands; missing: at the left. */
+export type Align = "center" | "right";
 export type Inline = { kind: "text"; text: string; marks: Mark[] } | { kind: "break" };
 export type Block =
-  | { kind: "paragraph"; content: Inline[] }
+  | { kind: "paragraph"; content: Inline[]; align?: Align }
+  | { kind: "heading"; level: 1 | 2; content: Inline[]; align?: Align }
   | { kind: "quote"; blocks: Block[] }
   | { kind: "list"; ordered: boolean; items: Block[][] };
 
@@ -131,10 +137,24 @@ function childBlocks(parent: Y.XmlFragment | Y.XmlElement, depth: number): Block
               .map((item) => childBlocks(item, depth + 1)),
           },
         ];
+      case "heading":
+        return [
+          {
+            kind: "heading",
+            level: node.getAttribute("level") === (4 as never) ? 2 : 1,
+            content: inlineOf(node),
+            ...alignOf(node),
+          },
+        ];
       default:
-        return [{ kind: "paragraph", content: inlineOf(node) }];
+        return [{ kind: "paragraph", content: inlineOf(node), ...alignOf(node) }];
     }
   });
+}
+
+function alignOf(node: Y.XmlElement): { align?: Align } {
+  const align = node.getAttribute("textAlign");
+  return align === "center" || align === "right" ? { align } : {};
 }
 
 function inlineOf(node: Y.XmlElement): Inline[] {
@@ -158,6 +178,11 @@ function marksOf(attributes: Record<string, unknown>): Mark[] {
   for (const [name, value] of Object.entries(attributes)) {
     const kind = name.split("--")[0];
     if (kind === "bold" || kind === "italic") marks.push({ kind });
+    if (kind === "colour") {
+      const { name } = (value ?? {}) as { name?: unknown };
+      if (typeof name === "string" && Object.hasOwn(COLOURS, name))
+        marks.push({ kind: "colour", colour: name as Colour });
+    }
     if (kind === "link") {
       const address = safeAddress((value as { href?: unknown } | null)?.href);
       if (address) marks.push({ kind: "link", address });
@@ -184,7 +209,8 @@ export function safeAddress(text: unknown): string | null {
 export function plainTextOf(blocks: readonly Block[]): string {
   return blocks
     .map((b) => {
-      if (b.kind === "paragraph") return b.content.map((c) => (c.kind === "text" ? c.text : "\n")).join("");
+      if (b.kind === "paragraph" || b.kind === "heading")
+        return b.content.map((c) => (c.kind === "text" ? c.text : "\n")).join("");
       if (b.kind === "quote") return plainTextOf(b.blocks);
       return b.items.map(plainTextOf).join("\n");
     })

@@ -5,7 +5,10 @@ import type { Block, Inline } from "@/core/text/description";
 export function blocksHtml(blocks: readonly Block[]): string {
   return blocks
     .map((b) => {
-      if (b.kind === "paragraph") return `<p>${b.content.map(inlineHtml).join("")}</p>`;
+      const align = "align" in b && b.align ? ` class="${b.align}"` : "";
+      if (b.kind === "paragraph") return `<p${align}>${b.content.map(inlineHtml).join("")}</p>`;
+      if (b.kind === "heading")
+        return `<h${b.level + 2}${align}>${b.content.map(inlineHtml).join("")}</h${b.level + 2}>`;
       if (b.kind === "quote") return `<blockquote>${blocksHtml(b.blocks)}</blockquote>`;
       const tag = b.ordered ? "ol" : "ul";
       return `<${tag}>${b.items.map((i) => `<li>${blocksHtml(i)}</li>`).join("")}</${tag}>`;
@@ -18,6 +21,7 @@ function inlineHtml(i: Inline): string {
   return i.marks.reduce((html, m) => {
     if (m.kind === "bold") return `<strong>${html}</strong>`;
     if (m.kind === "italic") return `<em>${html}</em>`;
+    if (m.kind === "colour") return `<span class="${m.colour}">${html}</span>`;
     return `<a href="${escapeXml(m.address ?? "")}" rel="noopener nofollow">${html}</a>`;
   }, escapeXml(i.text));
 }

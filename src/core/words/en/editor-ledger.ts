@@ -106,6 +106,7 @@ export const WORDS = {
   allEvents: (n: number) => (n === 1 ? "1 event" : `${n.toLocaleString("en")} events`),
   showAll: "Show all",
   noneFits: "No event fits what you look for.",
+  altT: "Alt-T",
   backToTime: "Back to the order of time",
   sortedBy: (column: string) => `Sorted by ${column}`,
   chartFollows: "The chart shows the same",

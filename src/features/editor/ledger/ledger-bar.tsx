@@ -103,7 +103,7 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
         <button
           type="button"
           className={classes(BAR_BUTTON, "ml-auto bg-sun-wash")}
-          title="Alt-T"
+          title={WORDS.altT}
           onClick={look.toTimeOrder}
         >
           {WORDS.sortedBy(COLUMN_NAMES[look.at.sort.column])}: {WORDS.backToTime.toLowerCase()}

@@ -1,5 +1,7 @@
 "use client";
 
+// Long because keys, pointer and clipboard of a grid all speak of one place, the block around it and what is being written there.
+
 import {
   type ClipboardEvent,
   type KeyboardEvent,
@@ -13,19 +15,15 @@ import {
 } from "react";
 import { COLUMN_ROOM, COUNTED, type LedgerColumn } from "@/core/ledger/columns";
 import { cellText } from "@/core/ledger/cell-text";
-import { tagsIn } from "@/core/ledger/look-at";
-import { SIGNS } from "@/core/timeline/looks";
-import { wholesFor, wholesOf } from "@/core/timeline/parts";
+import { wholesOf } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import { categoriesOf, type Item, itemsByOwner } from "@/core/timeline/timeline";
-import { whenLabel } from "@/core/time/write-when";
 import { WORDS } from "@/core/words/en/editor-ledger";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { insertBeside, insertChapter, moveByKey } from "../store/event-deeds";
 import { duplicateEvents } from "../store/many-events";
 import { clearCells, cellsOn, fillDown, fillIn, putOnClipboard, rowSources, textsOf, typeInto } from "./cell-deeds";
-import type { Choice } from "./cell-editor";
 import {
   blockOf,
   type GridColumn,
@@ -37,6 +35,7 @@ import {
   stepped,
   type Way,
 } from "./grid-place";
+import { choicesFor } from "./choices";
 import { LedgerBar } from "./ledger-bar";
 import { LedgerHeader } from "./ledger-header";
 import { LedgerRow, type RowTools } from "./ledger-row";
@@ -559,58 +558,4 @@ function blockIn(block: ReturnType<typeof blockOf>, row: number, marked: boolean
   // Without boxes to mark rows the columns begin at the first.
   const before = marked ? 0 : 1;
   return { from: block.left + before, to: block.right + before };
-}
-
-/** What a cell is chosen from; null where its text is free. */
-function choicesFor(
-  t: Parameters<typeof wholesFor>[0],
-  id: string,
-  column: LedgerColumn,
-): ((text: string) => readonly Choice[]) | null {
-  const having = (all: readonly Choice[], text: string) => {
-    const wanted = text.trim().toLowerCase();
-    return all.filter((c) => c.value.toLowerCase().includes(wanted)).slice(0, 200);
-  };
-  switch (column) {
-    case "category": {
-      const all = [{ value: "" }, ...categoriesOf(t).map((c) => ({ value: c.name }))];
-      return (text) => having(all, text);
-    }
-    case "partOf": {
-      const { holding, others } = wholesFor(t, id);
-      const all = [
-        { value: "", note: "" },
-        ...[...holding, ...others]
-          .filter((e) => e.title)
-          .map((e) => ({ value: e.title, note: whenLabel(e.when, mannerOf(t)) })),
-      ];
-      return (text) => having(all, text);
-    }
-    case "sign": {
-      const all = [{ value: "" }, ...SIGNS.map((value) => ({ value }))];
-      return (text) => having(all, text);
-    }
-    case "tags": {
-      const all = tagsIn(t.events.values()).map(({ tag, events }) => ({ value: tag, note: String(events) }));
-      return (text) => {
-        const own = new Set(text.split(",").map((x) => x.trim().toLowerCase()));
-        return having(
-          all.filter((c) => !own.has(c.value.toLowerCase())),
-          text.split(",").at(-1) ?? "",
-        );
-      };
-    }
-    case "place": {
-      const all = [...new Set([...t.events.values()].flatMap((e) => (e.place && !e.deleted ? [e.place] : [])))];
-      return (text) =>
-        text.trim() === ""
-          ? []
-          : having(
-              all.filter((p) => p !== text).map((value) => ({ value })),
-              text,
-            );
-    }
-    default:
-      return null;
-  }
 }

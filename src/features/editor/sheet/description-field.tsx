@@ -3,17 +3,34 @@
 import { WORDS } from "@/core/words/en/editor-sheet";
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
-import { Extension } from "@tiptap/core";
+import { Extension, Mark } from "@tiptap/core";
 import Link from "@tiptap/extension-link";
+import TextAlign from "@tiptap/extension-text-align";
 import { Plugin } from "@tiptap/pm/state";
 import StarterKit from "@tiptap/starter-kit";
-import { Bold, Italic, Link2, List, ListOrdered, Quote } from "lucide-react";
+import {
+  AlignCenter,
+  AlignLeft,
+  AlignRight,
+  Bold,
+  Heading1,
+  Heading2,
+  Italic,
+  Link2,
+  List,
+  ListOrdered,
+  Maximize2,
+  Minimize2,
+  Quote,
+} from "lucide-react";
 import { type ReactNode, useId, useState } from "react";
+import { COLOURS, type Colour } from "@/core/text/colours";
 import { cleanText, isClean } from "@/core/text/clean";
 import { FRAGMENT, safeAddress } from "@/core/text/description";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { isOwnText } from "@/core/timeline/timeline";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
@@ -24,6 +41,22 @@ const PlainLink = Link.extend({
   renderHTML({ HTMLAttributes }) {
     const href = safeAddress(HTMLAttributes.href);
     return ["a", href ? { href, rel: "noopener noreferrer nofollow", target: "_blank" } : {}, 0];
+  },
+});
+
+/** Words in a colour of the house: each is read on white. */
+const ColourOfWords = Mark.create({
+  name: "colour",
+  addAttributes: () => ({
+    name: {
+      default: null,
+      parseHTML: (element: HTMLElement) => element.dataset.colour ?? null,
+    },
+  }),
+  parseHTML: () => [{ tag: "span[data-colour]" }],
+  renderHTML: ({ HTMLAttributes }) => {
+    const name = String(HTMLAttributes.name) as Colour;
+    return ["span", { "data-colour": name, style: `color:${COLOURS[name] ?? "inherit"}` }, 0];
   },
 });
 
@@ -60,7 +93,8 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       extensions: [
         StarterKit.configure({
           undoRedo: false,
-          heading: false,
+          // The title of the event is the heading over these.
+          heading: { levels: [3, 4] },
           code: false,
           codeBlock: false,
           strike: false,
@@ -74,6 +108,8 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
           defaultProtocol: "https",
           isAllowedUri: (url) => safeAddress(url) !== null,
         }),
+        TextAlign.configure({ types: ["heading", "paragraph"], alignments: ["left", "center", "right"] }),
+        ColourOfWords,
         CleanText,
         Collaboration.configure({
           document: store.docOf(of).doc,
@@ -103,7 +139,17 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       orderedList: editor?.isActive("orderedList") ?? false,
       blockquote: editor?.isActive("blockquote") ?? false,
       link: editor?.isActive("link") ?? false,
+      heading: editor?.isActive("heading", { level: 3 }) ?? false,
+      small: editor?.isActive("heading", { level: 4 }) ?? false,
+      center: editor?.isActive({ textAlign: "center" }) ?? false,
+      right: editor?.isActive({ textAlign: "right" }) ?? false,
+      colour: String(editor?.getAttributes("colour").name ?? ""),
     }),
+  });
+  const [wide, setWide] = useState(false);
+  const limit = useEditorState((x) => {
+    const asked = x.work?.assignment.requirements.find((r) => r.kind === "words");
+    return asked && asked.kind === "words" && !isOwnText(of) ? asked.count : null;
   });
   const startLink = () => {
     if (!tiptap) return;
@@ -137,18 +183,42 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
     setLinking(null);
   };
   return (
-    <div>
-      <div className="mb-1 flex justify-between text-[13px] text-quiet">
+    // At full width it lies over the editor; the very same text, so that nothing is lost on the way.
+    // biome-ignore lint/a11y/noStaticElementInteractions: Escape leaves the full width, wherever in it one is
+    <div
+      className={classes(wide && "fixed inset-0 z-40 overflow-y-auto bg-panel px-4 py-3")}
+      onKeyDown={(e) => {
+        if (wide && e.key === "Escape") {
+          e.stopPropagation();
+          setWide(false);
+        }
+      }}
+    >
+      <div
+        className={classes(
+          "mb-1 flex items-baseline justify-between gap-3 text-[13px] text-quiet",
+          wide && "sticky top-0 z-[1] mx-auto max-w-[860px] bg-panel py-1 text-[15px]",
+        )}
+      >
         <span>{label}</span>
-        <span>
+        <span className={classes(limit !== null && words > limit && "font-bold text-copper-dark")}>
           {words} {words === 1 ? WORDS.word : WORDS.words}
+          {limit === null ? "" : WORDS.ofAtMost(limit)}
         </span>
       </div>
-      <div className="rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun">
+      <div
+        className={classes(
+          "rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun",
+          wide && "wide-text mx-auto max-w-[860px] text-[18px]",
+        )}
+      >
         <div
           role="toolbar"
           aria-label={WORDS.formatting(label)}
-          className="flex flex-wrap gap-0.5 border-b border-line px-1.5 py-1"
+          className={classes(
+            "flex flex-wrap items-center gap-0.5 border-b border-line bg-white px-1.5 py-1",
+            wide && "sticky top-8 z-[1]",
+          )}
         >
           <Tool
             label={WORDS.bold}
@@ -180,6 +250,55 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
             run={() => tiptap?.chain().focus().toggleOrderedList().run()}
             icon={<ListOrdered size={16} />}
           />
+          <Tool
+            label={WORDS.heading}
+            on={marks?.heading}
+            run={() => tiptap?.chain().focus().toggleHeading({ level: 3 }).run()}
+            icon={<Heading1 size={16} />}
+          />
+          <Tool
+            label={WORDS.smallHeading}
+            on={marks?.small}
+            run={() => tiptap?.chain().focus().toggleHeading({ level: 4 }).run()}
+            icon={<Heading2 size={16} />}
+          />
+          <Tool
+            label={WORDS.alignLeft}
+            on={!marks?.center && !marks?.right}
+            run={() => tiptap?.chain().focus().unsetTextAlign().run()}
+            icon={<AlignLeft size={16} />}
+          />
+          <Tool
+            label={WORDS.alignCentre}
+            on={marks?.center}
+            run={() => tiptap?.chain().focus().setTextAlign("center").run()}
+            icon={<AlignCenter size={16} />}
+          />
+          <Tool
+            label={WORDS.alignRight}
+            on={marks?.right}
+            run={() => tiptap?.chain().focus().setTextAlign("right").run()}
+            icon={<AlignRight size={16} />}
+          />
+          <select
+            aria-label={WORDS.colourOfWords}
+            title={WORDS.colourOfWords}
+            className="h-7 rounded border border-line bg-white px-1 text-[13px]"
+            style={{ color: COLOURS[marks?.colour as Colour] ?? undefined }}
+            value={marks?.colour ?? ""}
+            onChange={(e) => {
+              const chain = tiptap?.chain().focus();
+              if (e.target.value === "") chain?.unsetMark("colour").run();
+              else chain?.setMark("colour", { name: e.target.value }).run();
+            }}
+          >
+            <option value="">{WORDS.usualColour}</option>
+            {Object.keys(COLOURS).map((c) => (
+              <option key={c} value={c} style={{ color: COLOURS[c as Colour] }}>
+                {c}
+              </option>
+            ))}
+          </select>
           <Tool label={WORDS.link} on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
           {marks?.link ? (
             <Button
@@ -190,6 +309,17 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
               {WORDS.removeLink}
             </Button>
           ) : null}
+          <span className="ml-auto">
+            <Tool
+              label={wide ? WORDS.backToTheSheet : WORDS.writeAtFullWidth}
+              on={wide}
+              run={() => {
+                setWide(!wide);
+                tiptap?.commands.focus();
+              }}
+              icon={wide ? <Minimize2 size={16} /> : <Maximize2 size={16} />}
+            />
+          </span>
         </div>
         {linking ? (
           <div className="flex flex-col gap-2 border-b border-line bg-panel p-2.5">
