@@ -1,4 +1,5 @@
 -- The shape of the database after all migrations, to read in review; never run.
+
 CREATE FUNCTION public.as_json(text) RETURNS jsonb
     LANGUAGE plpgsql IMMUTABLE STRICT
     AS $_$
@@ -51,6 +52,7 @@ CREATE TABLE public.account (
     made_in_class text,
     deleted_at timestamp with time zone,
     demo boolean DEFAULT false NOT NULL,
+    ledger_columns jsonb,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
     CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL)))
 );
@@ -206,6 +208,8 @@ CREATE TABLE public.editor (
     account_id text NOT NULL,
     role text NOT NULL,
     joined_at timestamp with time zone DEFAULT now() NOT NULL,
+    folder text DEFAULT ''::text NOT NULL,
+    seen integer DEFAULT 0 NOT NULL,
     CONSTRAINT editor_role_known CHECK ((role = ANY (ARRAY['owner'::text, 'editor'::text])))
 );
 
@@ -229,8 +233,14 @@ CREATE TABLE public.event (
     done smallint,
     purged boolean DEFAULT false NOT NULL,
     deleted_at timestamp with time zone,
+    loudness integer DEFAULT 0 NOT NULL,
+    place text DEFAULT ''::text NOT NULL,
+    tags jsonb DEFAULT '[]'::jsonb NOT NULL,
+    note text DEFAULT ''::text NOT NULL,
+    chapter boolean DEFAULT false NOT NULL,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
+    CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),
     CONSTRAINT event_sign_short CHECK ((length(sign) <= 20)),
     CONSTRAINT event_title_length CHECK ((length(title) <= 300))
 );
@@ -300,6 +310,7 @@ CREATE TABLE public.item (
     purged boolean DEFAULT false NOT NULL,
     deleted_at timestamp with time zone,
     caption text DEFAULT ''::text NOT NULL,
+    focus jsonb,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 
@@ -412,6 +423,13 @@ CREATE TABLE public.page (
     etag text NOT NULL
 );
 
+CREATE TABLE public.past_state (
+    timeline_id text NOT NULL,
+    seq integer NOT NULL,
+    format integer NOT NULL,
+    packed bytea NOT NULL
+);
+
 CREATE TABLE public.publication (
     timeline_id text NOT NULL,
     address text NOT NULL,
@@ -507,9 +525,14 @@ CREATE TABLE public.timeline (
     times_on jsonb,
     pictures text DEFAULT 'large'::text NOT NULL,
     type_size integer,
+    label_words text DEFAULT 'room'::text NOT NULL,
+    language text DEFAULT 'en'::text NOT NULL,
+    log_epoch integer DEFAULT 0 NOT NULL,
+    closing bytea DEFAULT '\x'::bytea NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
+    CONSTRAINT timeline_label_words_known CHECK ((label_words = ANY (ARRAY['room'::text, 'none'::text]))),
     CONSTRAINT timeline_pictures_known CHECK ((pictures = ANY (ARRAY['large'::text, 'small'::text, 'none'::text]))),
     CONSTRAINT timeline_scale_known CHECK ((scale = ANY (ARRAY['balanced'::text, 'true'::text, 'even'::text]))),
     CONSTRAINT timeline_title_length CHECK ((length(title) <= 300)),
@@ -661,6 +684,9 @@ ALTER TABLE ONLY public.organisation
 
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_pkey PRIMARY KEY (version_id, build);
+
+ALTER TABLE ONLY public.past_state
+    ADD CONSTRAINT past_state_pkey PRIMARY KEY (timeline_id, seq);
 
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_address_unique UNIQUE (address);
@@ -886,6 +912,9 @@ ALTER TABLE ONLY public.organisation_member
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
+ALTER TABLE ONLY public.past_state
+    ADD CONSTRAINT past_state_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
 
@@ -945,4 +974,3 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
-
