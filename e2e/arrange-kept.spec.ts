@@ -175,6 +175,7 @@ test("how much is done, how long spans last and today are shown when wanted, and
   await expect(page.getByLabel("Today as a line")).toBeChecked();
   await page.getByRole("button", { name: "History" }).click();
   const history = page.getByRole("complementary", { name: "History" });
+  await history.getByRole("button", { name: "Single steps" }).click();
   await expect(history.getByText("set the timeline's how long spans last from no to yes")).toBeVisible();
   await expect(history.getByText(/set percent done of “Gather sources” from/).first()).toBeVisible();
 });

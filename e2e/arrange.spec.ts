@@ -55,7 +55,9 @@ test("part of: set in the ledger, in the sheet, by dragging a row and by keys; w
   await partsOf(page, "The night", ["Bell rung"]);
   await expect(cell(page, "partOf", "Bell rung")).toHaveText("The night");
 
-  // By dragging a row onto another.
+  // By dragging a row onto another: both are in view, below the names of the columns.
+  const inView = () => row(page, "The night").evaluate((e) => e.scrollIntoView({ block: "start" }));
+  await inView();
   const to = await middle(row(page, "The night"));
   await drag(page, await middle(grip(page, "East quay under water")), to);
   await page.mouse.up();
@@ -81,6 +83,7 @@ test("part of: set in the ledger, in the sheet, by dragging a row and by keys; w
   await page.keyboard.press("Escape");
 
   // No circle by dragging either: it says why, and all is as it was.
+  await inView();
   await drag(page, await middle(grip(page, "The night")), await middle(row(page, "Bell rung")));
   await page.mouse.up();
   await expect(page.getByText(/“Bell rung” is itself part of “The night”/)).toBeVisible();

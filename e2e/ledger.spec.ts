@@ -2,7 +2,9 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, type Page, test } from "@playwright/test";
 import { cell, row, stand, writeCell } from "./harness/ledger";
-import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { school } from "./attack/actor";
+import { chartButton, invited, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
+import { signedIn } from "./harness/signed-in";
 
 const LINES = [
   "c. 1604 Rope ferry #crossing",
@@ -417,4 +419,65 @@ test("on a phone a tap selects, a second one begins", async ({ browser }) => {
   await phone.getByRole("textbox", { name: "Title, Timber bridge" }).fill("Bridge of timber");
   await phone.keyboard.press("Enter");
   await expect(cell(phone, "title", "Bridge of timber")).toBeVisible();
+});
+
+test("a screen reader hears the grid: columns, row numbers, what is chosen and what cannot be written in", async ({
+  browser,
+}) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Crossings");
+  await writeLines(page, ["c. 1604 Rope ferry #crossing", "31 Feb 1872 Ice"]);
+  await stand(cell(page, "title", "Rope ferry"));
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(grid(page)).toMatchAriaSnapshot(`
+    - grid "Ledger":
+      - row:
+        - columnheader "Mark all rows":
+          - checkbox "Mark all rows"
+        - columnheader "When":
+          - button "When"
+        - columnheader "Title":
+          - button "Title"
+      - row "about 1604 Rope ferry Crossing Open Rope ferry More about Rope ferry" [selected]:
+        - gridcell "about 1604"
+        - gridcell "Rope ferry" [selected]
+        - gridcell "Crossing" [selected]
+      - row /Ice/:
+        - gridcell /31 Feb 1872/
+        - gridcell "Ice"
+  `);
+  await expect(row(page, "Ice")).toHaveAttribute("aria-rowindex", "3");
+  await expect(cell(page, "when", "Ice")).toHaveAttribute("aria-invalid", "true");
+  await expect(cell(page, "words", "Ice")).toHaveAttribute("aria-readonly", "true");
+  await expect(cell(page, "title", "Ice")).toHaveAttribute("aria-colindex", "3");
+});
+
+test("what a teacher has given is left alone by typing, pasting and emptying, and that is said", async ({
+  browser,
+}) => {
+  const s = await school(serverUrl());
+  const wren = await s.pupil("Wren");
+  const { timeline } = await wren.must<{ timeline: string }>("POST", `/api/assignments/${s.assignment}/group`);
+  const context = await browser.newContext({
+    baseURL: serverUrl(),
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: "reduce",
+  });
+  const page = await context.newPage();
+  await signedIn(page, wren);
+  await page.goto(`/timelines/${timeline}`);
+  await expect(page.getByTestId("next-event")).toBeEnabled();
+  const given = grid(page)
+    .getByRole("row")
+    .filter({ has: page.locator("[data-col=title][aria-readonly=true]") })
+    .first();
+  const title = given.locator("[role=gridcell][data-col=title]");
+  const was = await title.textContent();
+  await title.click({ position: { x: 12, y: 12 } });
+  await paste(page, { "text/plain": "Mine" });
+  await expect(page.getByText("1 cell of a given event stays as your teacher set it.")).toBeVisible();
+  await page.keyboard.press("F2");
+  await expect(page.getByRole("textbox", { name: /^Title/ })).toHaveCount(0);
+  await page.keyboard.press("Delete");
+  await expect(title).toHaveText(was!);
 });

@@ -1,17 +1,10 @@
 import { stand } from "./harness/ledger";
-import { expect, type Page, test } from "@playwright/test";
-import { type Actor, school, signUp } from "./attack/actor";
+import { signedIn } from "./harness/signed-in";
+import { expect, test } from "@playwright/test";
+import { school, signUp } from "./attack/actor";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 
 const many = (n: number) => Array.from({ length: n }, (_, i) => `${1500 + i} Event ${i + 1}`).join("\n");
-
-async function signedIn(page: Page, actor: Actor): Promise<void> {
-  await page
-    .context()
-    .addCookies(
-      actor.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-    );
-}
 
 test("a row opens by its button, its menu and a double click; what is selected is never under the header; a refused date stays", async ({
   browser,

@@ -175,6 +175,7 @@ function StateOf({ card }: { card: TimelineCard }) {
 
 async function FrontPage() {
   const listed = await listedTimelines(6);
+  const [live] = listed;
   return (
     <>
       <PlainBar>
@@ -182,11 +183,14 @@ async function FrontPage() {
           {WORDS.signIn}
         </Link>
       </PlainBar>
-      <main className="mx-auto max-w-[880px] px-5 py-12">
+      <main className="mx-auto max-w-[1240px] px-5 py-10 max-sm:py-6">
         <h1 className="text-[38px] leading-[1.1] max-sm:text-[29px]">{WORDS.putWhatHappenedInOrder}</h1>
         <p className="mt-4 max-w-[620px] text-[18px]">{WORDS.writeEventsOneALine}</p>
         <div className="mt-6 flex flex-wrap gap-3">
-          <Link href="/sign-up" className={buttonLook("sun")}>
+          <Link href="/try" className={buttonLook("sun")}>
+            {WORDS.beginNow}
+          </Link>
+          <Link href="/sign-up" className={buttonLook("plain")}>
             {WORDS.signUp}
           </Link>
           <Link href="/sign-in" className={buttonLook("plain")}>
@@ -196,7 +200,20 @@ async function FrontPage() {
             {WORDS.joinAClass}
           </Link>
         </div>
-        <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
+        {live ? (
+          <section aria-label={WORDS.oneOfThem} className="mt-9">
+            <p className="mb-2 text-[15px] text-quiet">{WORDS.moveIt}</p>
+            {/* The very page that readers get, in a frame: what one sees here is what one makes. */}
+            <iframe
+              title={WORDS.liveChart(live.title || WORDS.untitled)}
+              src={`/t/${live.address}?as=embed`}
+              className="h-[560px] w-full rounded-lg border border-line max-sm:h-[78vh]"
+            />
+          </section>
+        ) : null}
+        <div className="max-w-[880px]">
+          <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
+        </div>
       </main>
     </>
   );

@@ -1,5 +1,6 @@
 import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
+import { TakeAlong } from "@/features/editor/local/take-along";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { findPageUser } from "@/server/http/page-user";
 import { PlainBar } from "@/ui/plain-bar";
@@ -8,16 +9,19 @@ import { PlainBar } from "@/ui/plain-bar";
 export async function UserBar() {
   const user = await findPageUser();
   return (
-    <PlainBar>
-      {user ? (
-        <>
-          <Link href="/account" className="rounded-md px-1 underline">
-            <span className="sr-only">{WORDS.yourAccount2} </span>
-            {user.displayName}
-          </Link>
-          <SignOutButton />
-        </>
-      ) : null}
-    </PlainBar>
+    <>
+      <PlainBar>
+        {user ? (
+          <>
+            <Link href="/account" className="rounded-md px-1 underline">
+              <span className="sr-only">{WORDS.yourAccount2} </span>
+              {user.displayName}
+            </Link>
+            <SignOutButton />
+          </>
+        ) : null}
+      </PlainBar>
+      {user ? <TakeAlong /> : null}
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { WORDS } from "@/core/words/en/pages";
 import { AccountForms } from "@/features/accounts/account-forms";
-import { binOf, findAccount, openCopiesOf } from "@/server/accounts/account";
+import { findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
@@ -15,7 +15,6 @@ export default async function AccountPage() {
   if (!own) notFound();
   const sessions = await sessionsOf(user.id, (await cookies()).toString());
   const copies = await openCopiesOf(user.id);
-  const bin = await binOf(user.id);
   return (
     <>
       <UserBar />
@@ -31,7 +30,6 @@ export default async function AccountPage() {
             own: s.own,
             seenAt: s.seenAt.toISOString(),
           }))}
-          bin={bin.map((b) => ({ ...b, deletedAt: b.deletedAt.toISOString() }))}
           copies={copies.map((c) => ({ ...c, createdAt: c.createdAt.toISOString() }))}
         />
       </main>

@@ -7,7 +7,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
 
-import { Bin, Copies, type Deleted, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
+import { Copies, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
 import { Part, Said, Secret, useForm } from "./account-pieces";
 
 interface AccountProps {
@@ -16,7 +16,6 @@ interface AccountProps {
   signInName: string | null;
   sessions: OpenSession[];
   copies: OpenCopy[];
-  bin: Deleted[];
 }
 
 /** Everything about one's own account: name, address, password, sessions, one's data, and its end. */
@@ -36,7 +35,6 @@ export function AccountForms(props: AccountProps) {
       <PasswordForm own={[props.displayName, props.email ?? "", props.signInName ?? ""]} />
       <Sessions sessions={props.sessions} />
       <Copies copies={props.copies} />
-      <Bin bin={props.bin} />
       <Part title={WORDS.everythingOfYoursAsA}>
         <p>{WORDS.yourAccountYourTimelinesIn}</p>
         <a href="/api/account/file" download className={`${buttonLook("plain")} mt-3`}>

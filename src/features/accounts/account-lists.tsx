@@ -21,12 +21,6 @@ export interface OpenSession {
   own: boolean;
 }
 
-export interface Deleted {
-  id: string;
-  title: string;
-  deletedAt: string;
-}
-
 export function Sessions({ sessions }: { sessions: OpenSession[] }) {
   const { ready, outcome, run } = useDeed();
   const end = (path: string) => void run("DELETE", path, "Ended.");
@@ -90,39 +84,6 @@ export function Copies({ copies }: { copies: OpenCopy[] }) {
               }
             >
               {WORDS.closeItsLink}
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <Said outcome={outcome} />
-    </Part>
-  );
-}
-
-export function Bin({ bin }: { bin: Deleted[] }) {
-  const { ready, outcome, run } = useDeed();
-  if (bin.length === 0 && !outcome) return null;
-  return (
-    <Part title={WORDS.bin}>
-      <p className="mb-2 text-[14px] text-quiet">{WORDS.deletedTimelinesAreKeptFor}</p>
-      <ul className="divide-y divide-line border-y border-line">
-        {bin.map((b) => (
-          <li key={b.id} className="flex min-h-11 flex-wrap items-center gap-x-3 py-1.5">
-            <strong>{b.title || WORDS.untitled}</strong>
-            <span className="text-[14px] text-quiet">
-              {WORDS.deleted} <LocalTime at={b.deletedAt} />
-            </span>
-            <Button
-              size="small"
-              className="ml-auto"
-              disabled={!ready}
-              onClick={() =>
-                void run("PATCH", `/api/timelines/${b.id}`, WORDS.isBackAmongYourTimelines(b.title || WORDS.untitled), {
-                  deleted: false,
-                })
-              }
-            >
-              {WORDS.putBack}
             </Button>
           </li>
         ))}

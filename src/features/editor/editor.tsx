@@ -26,7 +26,9 @@ import { ShareDialog } from "./share/share-dialog";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
 import { WorkPanel } from "./class-work/work-panel";
-import type { EditorPerson, Publication } from "./store/ports";
+import type { EditorPerson, Ports, Publication } from "./store/ports";
+import { LocalBar } from "./local/local-bar";
+import { LocalShare } from "./local/local-share";
 import { TimelineStore } from "./store/timeline-store";
 
 export interface EditorProps {
@@ -39,6 +41,8 @@ export interface EditorProps {
   classes: { id: string; name: string }[];
   /** How this person likes the ledger; null: as usual. */
   columns: LedgerColumns | null;
+  /** What the editor reaches outside, where that is not the server. */
+  ports?: Ports;
 }
 
 /** Chart and ledger, one over the other, with the line for the next event. */
@@ -80,11 +84,12 @@ function Work({
 export function Editor(props: EditorProps) {
   const [store] = useState(
     () =>
-      new TimelineStore(props.account, props.snapshot, {
-        editors: props.editors,
-        publication: props.publication,
-        work: props.work,
-      }),
+      new TimelineStore(
+        props.account,
+        props.snapshot,
+        { editors: props.editors, publication: props.publication, work: props.work },
+        props.ports,
+      ),
   );
   const [selected, setSelected] = useState<string | null>(null);
   const [panel, setPanel] = useState<Panel>(null);
@@ -221,6 +226,7 @@ export function Editor(props: EditorProps) {
           onKeys={() => setKeysShown(true)}
           onBoard={() => showBoard(true)}
         />
+        {store.isLocal ? <LocalBar /> : null}
         <Notices />
         {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
         <div className="flex min-h-0 flex-1" hidden={past !== null}>
@@ -256,7 +262,8 @@ export function Editor(props: EditorProps) {
           ) : null}
         </div>
         <ReadyCheck onWork={() => setPanel("work")} />
-        <ShareDialog open={sharing} onOpenChange={setSharing} classes={props.classes} />
+        {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
+        <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>
     </EditorContext.Provider>

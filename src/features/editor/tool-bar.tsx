@@ -126,15 +126,17 @@ export function ToolBar({
         >
           <Settings2 size={16} /> <span className="max-sm:sr-only">{WORDS.about}</span>
         </button>
-        <button
-          type="button"
-          className={tool}
-          aria-pressed={panel === "history"}
-          disabled={!ready}
-          onClick={() => setPanel(panel === "history" ? null : "history")}
-        >
-          <History size={16} /> <span className="max-sm:sr-only">{WORDS.history}</span>
-        </button>
+        {store.isLocal ? null : (
+          <button
+            type="button"
+            className={tool}
+            aria-pressed={panel === "history"}
+            disabled={!ready}
+            onClick={() => setPanel(panel === "history" ? null : "history")}
+          >
+            <History size={16} /> <span className="max-sm:sr-only">{WORDS.history}</span>
+          </button>
+        )}
         <button
           type="button"
           className={classes(tool, "max-md:hidden")}

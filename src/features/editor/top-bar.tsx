@@ -82,15 +82,17 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             ))}
           </ul>
         ) : null}
-        <a
-          href={`/timelines/${store.timelineId}/reader`}
-          target="_blank"
-          rel="noreferrer"
-          className={classes(buttonLook("dark"), "max-sm:px-2")}
-        >
-          <span className="max-sm:hidden">{WORDS.seeItAsAReader}</span>
-          <span className="sm:hidden">{WORDS.read}</span>
-        </a>
+        {store.isLocal ? null : (
+          <a
+            href={`/timelines/${store.timelineId}/reader`}
+            target="_blank"
+            rel="noreferrer"
+            className={classes(buttonLook("dark"), "max-sm:px-2")}
+          >
+            <span className="max-sm:hidden">{WORDS.seeItAsAReader}</span>
+            <span className="sm:hidden">{WORDS.read}</span>
+          </a>
+        )}
         <Button kind="sun" onClick={onShare} disabled={!ready} className="max-sm:px-2.5">
           {WORDS.share}
         </Button>

@@ -6,7 +6,7 @@ import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/re
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
-import { BIN_DAYS, purgeTimeline } from "../timelines/purge";
+import { purgeTimeline } from "../timelines/purge";
 import { findTimeline } from "../timelines/queries";
 import { hashPassword, passwordProblem } from "./password";
 import { endAllSessions, type Opened, openSession } from "./sessions";
@@ -124,21 +124,6 @@ export async function openCopiesOf(account: string): Promise<OwnFrozenCopy[]> {
     select f.timeline_id as timeline, f.address, t.title, f.created_at, t.deleted_at is not null as deleted
     from frozen_copy f join timeline t on t.id = f.timeline_id join editor e on e.timeline_id = t.id
     where e.account_id = ${account} and e.role = 'owner' and f.closed_at is null order by f.created_at desc`;
-}
-
-export interface InBin {
-  id: string;
-  title: string;
-  deletedAt: Date;
-}
-
-/** The deleted timelines a person owns, which can be put back until the bin is emptied of them. */
-export async function binOf(account: string): Promise<InBin[]> {
-  return db()<InBin[]>`
-    select t.id, t.title, t.deleted_at from timeline t join editor e on e.timeline_id = t.id
-    where e.account_id = ${account} and e.role = 'owner' and t.deleted_at > now() - make_interval(days => ${BIN_DAYS})
-      and exists (select from change c where c.timeline_id = t.id)
-    order by t.deleted_at desc`;
 }
 
 /** Everything of a person, as one JSON text: account, classes, timelines in the open format, submissions with their marks. */

@@ -3,8 +3,7 @@ export const WORDS = {
   moreAbout: (title: string) => `More about ${title}`,
   delete: "Delete",
   leaveThisTimeline: "Leave this timeline",
-  deletedItsPageIfIt:
-    "Deleted. Its page, if it was published, is gone with it. For 30 days it lies in the bin on your account page.",
+  deletedItsPageIfIt: "Deleted. Its page, if it was published, is gone with it. For 30 days it lies in the bin.",
   putBack: "Put back",
   close: "Close",
   title: "Title",

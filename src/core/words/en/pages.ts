@@ -109,6 +109,10 @@ export const WORDS = {
   by: (by: string) => `by ${by} · `,
   events2: (x: string, events: number) => `${x}${events} events`,
   yourAccount2: "Your account,",
+  beginNow: "Begin now, without an account",
+  oneOfThem: "A timeline to try",
+  moveIt: "This one is live: drag it, zoom in, press an event.",
+  liveChart: (title: string) => `The chart of ${title}`,
   noneFits: "No timeline fits what you look for.",
   inFolder: (folder: string) => `In ${folder}`,
   newSince: (n: number, who: string) =>

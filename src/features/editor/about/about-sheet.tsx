@@ -237,7 +237,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
             <Plus size={15} /> {WORDS.addACategory}
           </Button>
         </section>
-        <AddressCheck />
+        {store.isLocal ? null : <AddressCheck />}
         {found.length > 0 ? (
           <section aria-label={WORDS.findings}>
             <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.worthALook}</h3>

@@ -50,7 +50,7 @@ export function ManyRows({
       >
         <CopyPlus size={15} aria-hidden /> {WORDS.duplicate}
       </button>
-      <CopyTo ids={ids} />
+      {store.isLocal ? null : <CopyTo ids={ids} />}
       <button
         type="button"
         className={BAR_BUTTON}

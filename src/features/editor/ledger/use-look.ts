@@ -65,6 +65,7 @@ export function useLook(begun: LedgerColumns): LedgerLook {
   }, [rows, order, at, timeline, writers, store]);
 
   const askWriters = useCallback(() => {
+    if (store.isLocal) return;
     void askServer<{ writers: [string, string][] }>("GET", `/api/timelines/${store.timelineId}/writers`).then(
       (answer) => {
         if (answer.ok) setWriters(new Map(answer.value.writers));
@@ -85,6 +86,8 @@ export function useLook(begun: LedgerColumns): LedgerLook {
   const setColumns = useCallback(
     (next: LedgerColumns) => {
       setOwn(next);
+      // Without an account it is as it is until the page goes.
+      if (store.isLocal) return;
       if (saving.current) clearTimeout(saving.current);
       saving.current = setTimeout(() => {
         void askServer("PUT", "/api/account/ledger", next).then((answer) => {

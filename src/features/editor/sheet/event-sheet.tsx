@@ -233,7 +233,7 @@ export function EventSheet({
           hint={WORDS.onlyEditorsSeeIt}
           onChange={set("note")}
         />
-        <EventHistory key={`history-${id}`} event={id} onShow={onPast} />
+        {store.isLocal ? null : <EventHistory key={`history-${id}`} event={id} onShow={onPast} />}
         <div className="flex flex-wrap gap-2 border-t border-line pt-3">
           <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>
             {WORDS.insertBefore}

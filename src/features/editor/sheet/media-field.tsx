@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS as LOCAL } from "@/core/words/en/editor-local";
 import { WORDS } from "@/core/words/en/editor-sheet";
 import { ArrowDown, ArrowUp, ImagePlus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
@@ -30,7 +31,17 @@ const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString("e
 const LICENCES = ["CC0", WORDS.ccBy40, WORDS.ccBySa40, WORDS.publicDomain, WORDS.myOwnWork, WORDS.usedWithPermission];
 
 /** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
-export function MediaField({ of, label, most }: { of: string; label: string; most?: number }) {
+export function MediaField(props: { of: string; label: string; most?: number }) {
+  const { store } = useEditor();
+  if (!store.isLocal) return <OwnMediaField {...props} />;
+  return (
+    <p className="text-[14px] text-quiet">
+      {props.label}: {LOCAL.mediaNeedAnAccount}
+    </p>
+  );
+}
+
+function OwnMediaField({ of, label, most }: { of: string; label: string; most?: number }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const [running, setRunning] = useState<Running[]>([]);

@@ -156,6 +156,11 @@ export class TimelineStore {
     }
   }
 
+  /** Whether it is kept in this browser alone, without an account. */
+  get isLocal(): boolean {
+    return this.timelineId === "local";
+  }
+
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);

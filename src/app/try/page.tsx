@@ -1,0 +1,24 @@
+import Link from "next/link";
+import { WORDS as LOCAL } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/en/pages";
+import { TryEditor } from "@/features/editor/local/try-editor";
+import { findPageUser } from "@/server/http/page-user";
+import { UserBar } from "../user-bar";
+
+export const metadata = { title: WORDS.editor };
+
+/** The editor without an account; whoever has one begins at home. */
+export default async function TryPage() {
+  if (!(await findPageUser())) return <TryEditor />;
+  return (
+    <>
+      <UserBar />
+      <main className="mx-auto max-w-[560px] px-5 py-10">
+        <p>{LOCAL.youAreSignedIn}</p>
+        <Link href="/" className="mt-3 inline-block font-bold text-verdigris underline">
+          {LOCAL.toYourTimelines}
+        </Link>
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+"use client";
+
+import Link from "next/link";
+import { useState } from "react";
+import { FORMATS } from "@/core/formats/formats";
+import { toFrozen } from "@/core/formats/frozen";
+import { WORDS } from "@/core/words/en/editor-local";
+import { Button, buttonLook } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
+import { useEditor } from "../store/editor-context";
+import { LocalTimeline } from "./local-timeline";
+
+const DRAWING = { width: 1_600, height: 900 };
+
+/** What is said and offered where a timeline is kept in this browser only. */
+export function LocalBar() {
+  const { store } = useEditor();
+  const [asking, setAsking] = useState(false);
+  const download = (id: "csv" | "json" | "svg") => {
+    const { timeline } = store.getState();
+    const format = FORMATS.find((f) => f.id === id)!;
+    const url = URL.createObjectURL(new Blob([format.write!(toFrozen(timeline), DRAWING)], { type: format.mediaType }));
+    const link = document.createElement("a");
+    link.href = url;
+    link.download = `${timeline.title.replaceAll(/[^\p{L}\p{N} _-]/gu, "").trim() || WORDS.timeline}${format.endings[0]}`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  };
+  return (
+    <div
+      role="status"
+      className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sun-wash px-[18px] py-1.5 text-[14px]"
+    >
+      <span>{WORDS.keptHereOnly}</span>
+      <span className="flex flex-wrap gap-1.5">
+        {(["svg", "csv", "json"] as const).map((id) => (
+          <Button key={id} size="small" onClick={() => download(id)}>
+            {WORDS.download[id]}
+          </Button>
+        ))}
+        <Button size="small" onClick={() => setAsking(true)}>
+          {WORDS.clearIt}
+        </Button>
+        <Link href="/sign-up" className={buttonLook("main", "small")}>
+          {WORDS.signUpToKeepIt}
+        </Link>
+      </span>
+      <Modal title={WORDS.clearIt} open={asking} onOpenChange={setAsking}>
+        <p>{WORDS.clearingRemovesIt}</p>
+        <span className="mt-4 flex gap-2">
+          <Button kind="danger" onClick={() => void LocalTimeline.clear().then(() => window.location.assign("/"))}>
+            {WORDS.clearIt}
+          </Button>
+          <Button onClick={() => setAsking(false)}>{WORDS.leaveIt}</Button>
+        </span>
+      </Modal>
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+"use client";
+
+import Link from "next/link";
+import { WORDS } from "@/core/words/en/editor-local";
+import { buttonLook } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
+
+/** What publishing, sharing and handing in take: an account, which is asked for here and not before. */
+export function LocalShare({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange}>
+      <p>{WORDS.needsAnAccount}</p>
+      <p className="mt-4 flex flex-wrap gap-2">
+        <Link href="/sign-up" className={buttonLook("main")}>
+          {WORDS.signUp}
+        </Link>
+        <Link href="/sign-in" className={buttonLook("plain")}>
+          {WORDS.signIn}
+        </Link>
+        <Link href="/join-class" className={buttonLook("plain")}>
+          {WORDS.joinAClass}
+        </Link>
+      </p>
+    </Modal>
+  );
+}

@@ -1,0 +1,77 @@
+import { type DBSchema, openDB } from "idb";
+import { apply } from "@/core/change/apply";
+import type { Change, ConfirmedChange } from "@/core/change/change";
+import { fromSnapshot, type Snapshot, toSnapshot } from "@/core/formats/snapshot";
+import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
+
+/** Who writes where there is no account; and what the timeline is called. */
+export const NOBODY = "nobody";
+export const LOCAL = "local";
+/** The last changes are kept, so that an editor can catch up with them. */
+const MOST_LOG = 200;
+
+interface Schema extends DBSchema {
+  timeline: { key: string; value: string };
+}
+
+const open = () =>
+  openDB<Schema>("fastigo-without-account", 1, { upgrade: (db) => void db.createObjectStore("timeline") });
+
+/**
+ * A timeline that is kept in this browser and nowhere else: it takes changes as the server does, in order, each once, and is
+ * written to the disk before a change counts as taken.
+ */
+export class LocalTimeline {
+  private timeline: Timeline;
+  private seq: number;
+  private readonly log: ConfirmedChange[] = [];
+
+  private constructor(snapshot: Snapshot | null) {
+    this.timeline = snapshot ? fromSnapshot(snapshot) : emptyTimeline(LOCAL);
+    this.seq = snapshot?.seq ?? 0;
+  }
+
+  /** What is kept here; an empty timeline where nothing is, or what is kept cannot be read. */
+  static async open(): Promise<LocalTimeline> {
+    const text = await (await open()).get("timeline", LOCAL);
+    try {
+      return new LocalTimeline(text ? (JSON.parse(text) as Snapshot) : null);
+    } catch {
+      return new LocalTimeline(null);
+    }
+  }
+
+  snapshot(): Snapshot {
+    return toSnapshot(this.timeline, this.seq);
+  }
+
+  /** Whether anything was written in it. */
+  get isEmpty(): boolean {
+    const { title, introduction, closing, events } = this.timeline;
+    return title === "" && introduction.length + closing.length === 0 && [...events.values()].every((e) => e.deleted);
+  }
+
+  async take(change: Change): Promise<{ seq: number; changes: ConfirmedChange[] }> {
+    const known = this.log.find((c) => c.id === change.id);
+    if (known) return { seq: known.seq, changes: this.after(change.base) };
+    this.timeline = apply(this.timeline, change.ops).timeline;
+    this.seq++;
+    this.log.push({ ...change, seq: this.seq, at: "" });
+    if (this.log.length > MOST_LOG) this.log.shift();
+    await (await open()).put("timeline", JSON.stringify(this.snapshot()), LOCAL);
+    return { seq: this.seq, changes: this.after(change.base) };
+  }
+
+  after(seq: number): ConfirmedChange[] {
+    return this.log.filter((c) => c.seq > seq);
+  }
+
+  get last(): number {
+    return this.seq;
+  }
+
+  /** Removes it from this browser. */
+  static async clear(): Promise<void> {
+    await (await open()).delete("timeline", LOCAL);
+  }
+}
