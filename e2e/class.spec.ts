@@ -205,6 +205,9 @@ test("a class, an assignment, three students, submitted, marked and returned", a
     await expect(
       student.page.getByRole("complementary", { name: "History" }).getByRole("listitem").first(),
     ).toBeVisible();
+    const history = student.page.getByRole("complementary", { name: "History" });
+    await history.getByRole("button", { name: "Single steps" }).last().click();
+    await expect(history.getByText("added “The bell is recast”")).toBeVisible();
     const text = await student.received.text();
     expect(text).toContain("The bell is recast");
     for (const trace of ["17 Aug 1851", "1851-08-17", "1851"]) expect(text).not.toContain(trace);

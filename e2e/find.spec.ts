@@ -73,7 +73,7 @@ test("the line understands @place and +tag, shows what it understands, and takes
   await chartButton(page, /Timber bridge/).click();
   const sheet = page.getByRole("complementary", { name: /^Event/ });
   await expect(sheet.getByLabel("Place")).toHaveValue("East bank");
-  await expect(sheet.getByText("river", { exact: true })).toBeVisible();
+  await expect(sheet.getByRole("button", { name: "Take the tag river away" })).toBeVisible();
   // A tag is written and taken away, a note is for editors.
   await sheet.getByLabel("Tags").fill("ice");
   await sheet.getByLabel("Tags").press("Enter");

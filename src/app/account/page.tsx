@@ -1,5 +1,7 @@
 import { WORDS } from "@/core/words/en/pages";
 import { AccountForms } from "@/features/accounts/account-forms";
+import { OwnDeviceField } from "@/features/editor/own-device/own-device-field";
+import { BUILD } from "../reader-response";
 import { findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
@@ -20,6 +22,9 @@ export default async function AccountPage() {
       <UserBar />
       <main className="mx-auto max-w-[640px] px-5 py-8">
         <h1 className="mb-5 text-[26px]">{WORDS.yourAccount}</h1>
+        <div className="mb-6">
+          <OwnDeviceField build={BUILD} />
+        </div>
         <AccountForms
           displayName={own.displayName}
           email={own.email}

@@ -1,22 +1,55 @@
 "use client";
 
+import { useState } from "react";
 import { WORDS } from "@/core/words/en/accounts";
+import { WORDS as LOCAL } from "@/core/words/en/editor-local";
 import { askServer } from "@/ui/ask-server";
-import { Button } from "@/ui/controls/button";
+import { Button, buttonLook } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
+import { findUnsent, forgetKept, forgetUnsent } from "@/ui/kept-here";
 import { useReady } from "@/ui/use-ready";
 
+/** Signs out. What has not been sent is sent first, or saved as a file; what was kept on this device goes. */
 export function SignOutButton() {
   const ready = useReady();
+  const [unsent, setUnsent] = useState<{ by: { timeline: string; changes: number }[]; text: string } | null>(null);
+  const leave = async () => {
+    await forgetKept().catch(() => {});
+    await askServer("DELETE", "/api/session");
+    window.location.assign("/");
+  };
+  const ask = async () => {
+    const found = await findUnsent().catch(() => ({ by: [], text: "" }));
+    if (found.by.length === 0) return leave();
+    setUnsent(found);
+  };
+  const save = async () => {
+    const url = URL.createObjectURL(new Blob([unsent!.text], { type: "application/json" }));
+    const link = document.createElement("a");
+    link.href = url;
+    link.download = LOCAL.unsentFile;
+    link.click();
+    await forgetUnsent();
+    await leave();
+  };
+  const count = unsent?.by.reduce((sum, u) => sum + u.changes, 0) ?? 0;
   return (
-    <Button
-      kind="dark"
-      disabled={!ready}
-      onClick={async () => {
-        await askServer("DELETE", "/api/session");
-        window.location.assign("/");
-      }}
-    >
-      {WORDS.signOut}
-    </Button>
+    <>
+      <Button kind="dark" disabled={!ready} onClick={() => void ask()}>
+        {WORDS.signOut}
+      </Button>
+      <Modal title={LOCAL.notSentYet} open={unsent !== null} onOpenChange={(open) => (open ? null : setUnsent(null))}>
+        <p>{LOCAL.unsentSaid(count)}</p>
+        <span className="mt-4 flex flex-wrap gap-2">
+          {unsent?.by.map((u) => (
+            <a key={u.timeline} href={`/timelines/${u.timeline}`} className={buttonLook("main")}>
+              {LOCAL.openToSend}
+            </a>
+          ))}
+          <Button onClick={() => void save()}>{LOCAL.saveAndSignOut}</Button>
+          <Button onClick={() => setUnsent(null)}>{LOCAL.stay}</Button>
+        </span>
+      </Modal>
+    </>
   );
 }

@@ -29,6 +29,7 @@ import { WorkPanel } from "./class-work/work-panel";
 import type { EditorPerson, Ports, Publication } from "./store/ports";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
+import { keepThisPage } from "@/ui/kept-here";
 import { TimelineStore } from "./store/timeline-store";
 
 export interface EditorProps {
@@ -41,6 +42,8 @@ export interface EditorProps {
   classes: { id: string; name: string }[];
   /** How this person likes the ledger; null: as usual. */
   columns: LedgerColumns | null;
+  /** Which build of the application this is. */
+  build: string;
   /** What the editor reaches outside, where that is not the server. */
   ports?: Ports;
 }
@@ -80,6 +83,9 @@ function Work({
   );
 }
 
+/** After so long everything the editor loads has come, ms. */
+const KEEP_MS = 4_000;
+
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
 export function Editor(props: EditorProps) {
   const [store] = useState(
@@ -115,6 +121,12 @@ export function Editor(props: EditorProps) {
   const showPast = useCallback((seq: number) => setPast(seq), []);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
+  // On a device of one's own the editor opens without a network too, once it has come to rest.
+  useEffect(() => {
+    if (store.isLocal) return;
+    const rest = setTimeout(() => void keepThisPage(props.build).catch(() => {}), KEEP_MS);
+    return () => clearTimeout(rest);
+  }, [store, props.build]);
 
   /** Which event's sheet somebody has opened, not only selected. */
   const opened = useRef<string | null>(null);
@@ -254,7 +266,7 @@ export function Editor(props: EditorProps) {
                   onClose={closePanel}
                 />
               ) : null}
-              {panel === "settings" ? <SettingsSheet onClose={closePanel} /> : null}
+              {panel === "settings" ? <SettingsSheet build={props.build} onClose={closePanel} /> : null}
               {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
               {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}

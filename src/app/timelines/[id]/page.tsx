@@ -5,6 +5,7 @@ import { ledgerColumnsOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
+import { BUILD } from "../../reader-response";
 import { requirePageUser } from "@/server/http/page-user";
 import { hasRight } from "@/server/timelines/access";
 import { publicationOf } from "@/server/timelines/publish";
@@ -27,6 +28,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       publication={await publicationOf(id)}
       work={await ownWork(id)}
       columns={await ledgerColumnsOf(user.id)}
+      build={BUILD}
       classes={(await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : []))}
     />
   );

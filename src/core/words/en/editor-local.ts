@@ -27,5 +27,20 @@ export const WORDS = {
     "these are kept on the server, which needs an account. Sign up first; what you have written comes along.",
   youAreSignedIn: "You are signed in already.",
   toYourTimelines: "To your timelines",
+  thisDevice: "This device",
+  thisDeviceIsMine: "This device is my own: keep the timelines I open on it, so that they open without a network",
+  neverOnShared: "Leave this off on a device that others use too. Signing out removes what is kept.",
+  cannotKeep: "This browser cannot keep the application: that takes https, or a browser that lets pages be kept.",
+  keptOnThisDevice: "It is kept on this device now. Timelines you open from now on are kept as well.",
+  nothingIsKeptNow: "Nothing is kept on this device any more.",
+  notSentYet: "Not everything has been sent",
+  unsentSaid: (n: number) =>
+    n === 1
+      ? "1 change that was written on this device has not reached the server yet. Open its timeline while connected to send it, or save it as a file."
+      : `${n} changes that were written on this device have not reached the server yet. Open their timelines while connected to send them, or save them as a file.`,
+  openToSend: "Open it and send",
+  saveAndSignOut: "Save as a file and sign out",
+  stay: "Stay signed in",
+  unsentFile: "fastigo-not-sent.json",
   untitled: "Untitled",
 } as const;

@@ -11,6 +11,7 @@ import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/lo
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { OwnDeviceField } from "../own-device/own-device-field";
 import { AddressCheck } from "./address-check";
 import { ChartSettings } from "./chart-settings";
 import { DateSettings } from "./date-settings";
@@ -81,7 +82,7 @@ function languageName(code: string): string {
 }
 
 /** The opening page, the period, the scale and the categories of the whole timeline. */
-export function SettingsSheet({ onClose }: { onClose: () => void }) {
+export function SettingsSheet({ build, onClose }: { build: string; onClose: () => void }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const set = (field: "title" | "subject" | "byline") => (value: string) =>
@@ -238,6 +239,7 @@ export function SettingsSheet({ onClose }: { onClose: () => void }) {
           </Button>
         </section>
         {store.isLocal ? null : <AddressCheck />}
+        {store.isLocal ? null : <OwnDeviceField build={build} />}
         {found.length > 0 ? (
           <section aria-label={WORDS.findings}>
             <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.worthALook}</h3>

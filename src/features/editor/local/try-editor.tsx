@@ -74,6 +74,7 @@ export function TryEditor() {
       work={null}
       classes={[]}
       columns={null}
+      build=""
       ports={localPorts(local)}
     />
   );

@@ -1,0 +1,83 @@
+import { openDB } from "idb";
+
+/** Whether somebody has said that this device is their own. */
+const FLAG = "fastigo-own-device";
+const KEPT = "fastigo-kept-";
+
+export function isOwnDevice(): boolean {
+  try {
+    return localStorage.getItem(FLAG) === "yes";
+  } catch {
+    return false;
+  }
+}
+
+export const canKeep = () => typeof navigator !== "undefined" && "serviceWorker" in navigator && window.isSecureContext;
+
+/** Keeps the application on this device, or no longer; what was kept goes then. */
+export async function setOwnDevice(own: boolean, build: string): Promise<void> {
+  localStorage.setItem(FLAG, own ? "yes" : "no");
+  if (own) await keepThisPage(build);
+  else await forgetKept();
+}
+
+/**
+ * Has what this page has loaded kept, with the page itself; called when an editor has come to rest. Gives whether it is kept. On a
+ * device that is nobody's own it does nothing.
+ */
+export async function keepThisPage(build: string): Promise<boolean> {
+  if (!isOwnDevice() || !canKeep()) return false;
+  const registered = await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`);
+  const worker = (await navigator.serviceWorker.ready).active ?? registered.active;
+  if (!worker) return false;
+  const loaded = performance.getEntriesByType("resource").map((r) => r.name);
+  const path = window.location.pathname;
+  const keep = [...new Set([...loaded, path, ...(path.startsWith("/timelines/") ? [`/api${path}`] : [])])];
+  return new Promise((resolve) => {
+    const done = (e: MessageEvent) => {
+      if (!(e.data as { kept?: boolean } | null)?.kept) return;
+      navigator.serviceWorker.removeEventListener("message", done);
+      resolve(true);
+    };
+    navigator.serviceWorker.addEventListener("message", done);
+    worker.postMessage({ keep });
+  });
+}
+
+/** Removes everything that is kept on this device but what has not been sent. */
+export async function forgetKept(): Promise<void> {
+  if (!canKeep()) return;
+  for (const r of await navigator.serviceWorker.getRegistrations()) await r.unregister();
+  for (const name of await caches.keys()) if (name.startsWith(KEPT)) await caches.delete(name);
+}
+
+interface Unsent {
+  timeline: string;
+  changes: number;
+}
+
+/** What has not been sent yet, by timeline. */
+export async function findUnsent(): Promise<{ by: Unsent[]; text: string }> {
+  const names = await indexedDB.databases?.();
+  if (names && !names.some((d) => d.name === "fastigo")) return { by: [], text: "" };
+  const db = await openDB("fastigo", 1);
+  if (!db.objectStoreNames.contains("pending")) return { by: [], text: "" };
+  const all = (await db.getAll("pending")) as { scope: string; change: unknown }[];
+  db.close();
+  const counts = new Map<string, number>();
+  for (const { scope } of all) {
+    const timeline = scope.split("/")[1] ?? "";
+    if (timeline !== "local") counts.set(timeline, (counts.get(timeline) ?? 0) + 1);
+  }
+  const own = all.filter((a) => !a.scope.endsWith("/local"));
+  return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: JSON.stringify(own, null, 1) };
+}
+
+/** Throws away what has not been sent; it was saved as a file before. */
+export async function forgetUnsent(): Promise<void> {
+  const db = await openDB("fastigo", 1);
+  if (db.objectStoreNames.contains("pending"))
+    for (const key of await db.getAllKeys("pending"))
+      if (!String(key).includes("/local/")) await db.delete("pending", key);
+  db.close();
+}
