@@ -15,7 +15,7 @@ export function CheckRow({
 }) {
   const id = useId();
   return (
-    <div className={classes("flex items-center", small ? "min-h-6 gap-1.5 text-[14px]" : "gap-2")}>
+    <div className={classes("flex min-h-6 items-center", small ? "gap-1.5 text-[14px]" : "gap-2")}>
       <input
         id={id}
         type="checkbox"

@@ -125,12 +125,12 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
               )}
               <ul>
                 {list.map((p) => (
-                  <li key={p.key} className="flex items-baseline gap-2 py-0.5 text-[14px]">
+                  <li key={p.key} className="flex min-h-7 items-baseline gap-2 py-0.5 text-[14px]">
                     {replacing && mayEdit ? (
                       <input
                         type="checkbox"
                         aria-label={WORDS.replaceThis(whereOf(p.of))}
-                        className="size-4 shrink-0 translate-y-0.5 accent-verdigris"
+                        className="size-6 shrink-0 translate-y-1 accent-verdigris"
                         disabled={p.locked}
                         checked={chosen.has(p.key)}
                         onChange={() =>

@@ -198,6 +198,7 @@ export function CellEditor({
         <Popover.Content
           align="start"
           sideOffset={2}
+          aria-label={label}
           onOpenAutoFocus={(e) => e.preventDefault()}
           onCloseAutoFocus={(e) => e.preventDefault()}
           // The input closes it: a press on a choice must not take the focus away first.
