@@ -47,6 +47,7 @@ export const WORDS = {
   // The grid.
   cellOf: (column: string, name: string) => `${column}, ${name}`,
   mark: (name: string) => `Mark ${name}`,
+  row: "Row",
   markAll: "Mark all rows",
   choices: "Choices",
   sortedUp: "sorted upwards",

@@ -18,6 +18,7 @@ import { ChartPane } from "../chart/chart-pane";
 import { Ledger } from "../ledger/ledger";
 import { useLook } from "../ledger/use-look";
 import { EditorContext, useEditor, useEditorState } from "../store/editor-context";
+import { TitleText } from "../top-bar";
 import { Differences } from "./differences";
 import { PastStore } from "./past-store";
 import { momentText, useMarks } from "./sitting-list";
@@ -91,6 +92,9 @@ export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
         aria-label={WORDS.thePast}
         className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1.5 border-b-2 border-sun bg-sun-wash px-[14px] py-2"
       >
+        <h1 className="sr-only">
+          <TitleText />
+        </h1>
         <h2 ref={heading} tabIndex={-1} className="font-sans text-[15px] font-bold outline-none">
           {WORDS.asItWas}
           {mark

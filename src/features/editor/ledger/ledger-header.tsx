@@ -41,7 +41,9 @@ export function LedgerHeader({
       style={{ gridTemplateColumns: template }}
     >
       <span role="columnheader" className="flex items-center justify-center pl-[13px]">
-        {readOnly ? null : (
+        {readOnly ? (
+          <span className="sr-only">{WORDS.row}</span>
+        ) : (
           <input
             type="checkbox"
             data-col="mark"
