@@ -1,6 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import { db } from "@/server/db/pool";
 import { fail, isFailure } from "@/server/http/failure";
+import { packedResponse } from "@/server/http/packed";
 import { ajv, memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
 import { setDeleted } from "@/server/timelines/create";
@@ -20,13 +21,7 @@ export const GET = memberRoute({}, async ({ user, params }) => {
   });
   if (packed === null) return fail("not_found");
   if (isFailure(packed)) return packed;
-  return new Response(packed as Uint8Array<ArrayBuffer>, {
-    headers: {
-      "Content-Type": "application/gzip",
-      "Cache-Control": "no-store",
-      "X-Content-Type-Options": "nosniff",
-    },
-  });
+  return packedResponse(packed);
 });
 
 const readDeleted = ajv.compile({

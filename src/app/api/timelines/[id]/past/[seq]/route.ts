@@ -1,5 +1,6 @@
 import { db } from "@/server/db/pool";
 import { fail, isFailure } from "@/server/http/failure";
+import { packedResponse } from "@/server/http/packed";
 import { MOST_SEQ, wholeNumber } from "@/server/http/read-body";
 import { memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
@@ -21,11 +22,5 @@ export const GET = memberRoute({}, async ({ user, params }) => {
   });
   if (packed === null) return fail("not_found");
   if (isFailure(packed)) return packed;
-  return new Response(packed as Uint8Array<ArrayBuffer>, {
-    headers: {
-      "Content-Type": "application/gzip",
-      "Cache-Control": "no-store",
-      "X-Content-Type-Options": "nosniff",
-    },
-  });
+  return packedResponse(packed);
 });
