@@ -49,7 +49,7 @@ self.addEventListener("message", (e) => {
       const kept = isStatic(pathname) || timelineIn(pathname) || snapshotOf(pathname);
       if (!kept || (isStatic(pathname) && (await cache.match(pathname)))) continue;
       const response = await fetch(pathname, { credentials: "same-origin" }).catch(() => null);
-      if (response?.ok && !response.redirected) await cache.put(pathname, response);
+      if (response?.ok && !response.redirected) await keep(cache, pathname, response);
     }
     await forgetOldest(cache);
     e.source?.postMessage({ kept: true });
@@ -79,12 +79,15 @@ self.addEventListener("fetch", (e) => {
   else if (pathname === "/" && request.mode === "navigate") e.respondWith(home(request));
 });
 
+/** A device that is full keeps nothing more, and shows what has come all the same. */
+const keep = (cache, path, response) => cache.put(path, response.clone()).catch(() => {});
+
 async function fromCacheFirst(request, path) {
   const cache = await caches.open(NAME);
   const kept = await cache.match(path);
   if (kept) return kept;
   const response = await fetch(request);
-  if (response.ok) await cache.put(path, response.clone());
+  if (response.ok) await keep(cache, path, response);
   return response;
 }
 
@@ -97,7 +100,7 @@ async function fromNetworkFirst(request, path) {
       await cache.delete(path);
     else if (response.ok && response.status === 200) {
       await cache.delete(path);
-      await cache.put(path, response.clone());
+      await keep(cache, path, response);
     }
     return response;
   });

@@ -3,6 +3,8 @@ import { openDB } from "idb";
 /** Whether somebody has said that this device is their own. */
 const FLAG = "fastigo-own-device";
 const KEPT = "fastigo-kept-";
+/** What can be undone in this tab, as the editor keeps it over a reload. */
+const UNDO = "fastigo-undo-";
 
 export function isOwnDevice(): boolean {
   try {
@@ -46,6 +48,7 @@ export async function keepThisPage(build: string): Promise<boolean> {
 
 /** Removes everything that is kept on this device but what has not been sent. */
 export async function forgetKept(): Promise<void> {
+  for (const key of Object.keys(sessionStorage)) if (key.startsWith(UNDO)) sessionStorage.removeItem(key);
   if (!canKeep()) return;
   for (const r of await navigator.serviceWorker.getRegistrations()) await r.unregister();
   for (const name of await caches.keys()) if (name.startsWith(KEPT)) await caches.delete(name);
@@ -56,12 +59,19 @@ interface Unsent {
   changes: number;
 }
 
+/** What editors keep until it is sent; it rejects where no editor has ever kept anything, and makes nothing then. */
+const openPending = () =>
+  openDB("fastigo", 1, {
+    upgrade: (_db, _old, _new, tx) => {
+      tx.done.catch(() => {});
+      tx.abort();
+    },
+  });
+
 /** What has not been sent yet, by timeline. */
 export async function findUnsent(): Promise<{ by: Unsent[]; text: string }> {
-  const names = await indexedDB.databases?.();
-  if (names && !names.some((d) => d.name === "fastigo")) return { by: [], text: "" };
-  const db = await openDB("fastigo", 1);
-  if (!db.objectStoreNames.contains("pending")) return { by: [], text: "" };
+  const db = await openPending().catch(() => null);
+  if (!db) return { by: [], text: "" };
   const all = (await db.getAll("pending")) as { scope: string; change: unknown }[];
   db.close();
   const counts = new Map<string, number>();
@@ -75,9 +85,8 @@ export async function findUnsent(): Promise<{ by: Unsent[]; text: string }> {
 
 /** Throws away what has not been sent; it was saved as a file before. */
 export async function forgetUnsent(): Promise<void> {
-  const db = await openDB("fastigo", 1);
-  if (db.objectStoreNames.contains("pending"))
-    for (const key of await db.getAllKeys("pending"))
-      if (!String(key).includes("/local/")) await db.delete("pending", key);
+  const db = await openPending();
+  for (const key of await db.getAllKeys("pending"))
+    if (!String(key).includes("/local/")) await db.delete("pending", key);
   db.close();
 }

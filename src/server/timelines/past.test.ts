@@ -83,6 +83,22 @@ describe("an earlier state", () => {
     expect(await stateAt(db(), id, log.length + 1)).toBeNull();
   });
 
+  it("is kept when the log ends just there, and is not asked for again", async () => {
+    const nia = await makePerson();
+    const id = await makeTimeline(nia.id);
+    const { seq } = (await findTimeline(id))!;
+    await longLog(
+      id,
+      nia.id,
+      Array.from({ length: KEEP_EVERY - seq }, (_, i): Op[] => [
+        { kind: "set_timeline", field: "subject", value: String(i) },
+      ]),
+    );
+    expect(await withoutPast(10)).toContainEqual({ id, seq: KEEP_EVERY });
+    await stateAt(db(), id, KEEP_EVERY);
+    expect((await withoutPast(10)).map((t) => t.id)).not.toContain(id);
+  });
+
   it("holds nothing of what has gone for good since", async () => {
     const nia = await makePerson();
     const id = await makeTimeline(nia.id);

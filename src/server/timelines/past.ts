@@ -38,7 +38,7 @@ export async function stateAt(sql: Sql, id: string, seq: number): Promise<{ time
     for (const { seq: next, ops } of rows) {
       for (const op of ops) draft.step(op);
       at = next;
-      if (at % KEEP_EVERY === 0 && at < row.seq) {
+      if (at % KEEP_EVERY === 0) {
         await keep(sql, draft.timeline, at, row.logEpoch);
         // What is kept must not be altered by what comes after it.
         draft = new Draft(draft.timeline);
