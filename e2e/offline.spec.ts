@@ -1,10 +1,19 @@
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, expect, type Page, test } from "@playwright/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "../scripts/lib/chromium.mjs";
 import { row } from "./harness/ledger";
-import { chartButton, newEmail, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
+import {
+  chartButton,
+  newEmail,
+  newPerson,
+  newTimeline,
+  PASSWORD,
+  saved,
+  serverUrl,
+  writeLines,
+} from "./harness/people";
 
 test("on a device of one's own: closed offline, opened offline, written in, and all is sent when the network is back", async () => {
   const folder = mkdtempSync(join(tmpdir(), "fastigo-own-"));
@@ -64,7 +73,7 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
     page = await context.newPage();
     await page.goto(address);
     await expect(row(page, "Timber bridge")).toBeVisible();
-    // Signing out with unsent work does not lose it.
+    // Signing out removes what was kept; with all sent nothing is asked.
     await context.setOffline(false);
     await saved(page);
     await page.goto("/account");
@@ -80,4 +89,28 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
+});
+
+test("signing out with unsent work says so, and saves it as a file before it goes", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Crossings");
+  await writeLines(page, ["1604 Rope ferry"]);
+  await saved(page);
+  await page.route("**/api/timelines/*/changes", (route) =>
+    route.request().method() === "POST" ? route.abort() : route.continue(),
+  );
+  await writeLines(page, ["1744 Timber bridge"]);
+  await expect(page.getByTestId("saving")).toContainText("kept on this device");
+  await page.goto("/account");
+  await page.getByRole("button", { name: "Sign out" }).click();
+  const dialog = page.getByRole("dialog", { name: "Not everything has been sent" });
+  await expect(dialog).toContainText("1 change that was written on this device has not reached the server yet.");
+  await dialog.getByRole("button", { name: "Stay signed in" }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.getByRole("button", { name: "Sign out" }).click();
+  const file = page.waitForEvent("download");
+  await dialog.getByRole("button", { name: "Save as a file and sign out" }).click();
+  expect(readFileSync((await (await file).path())!, "utf8")).toContain("Timber bridge");
+  await expect(page).toHaveURL(/\/$/);
+  await expect(page.getByRole("link", { name: "Begin now, without an account" })).toBeVisible();
 });

@@ -17,7 +17,7 @@ export async function UserBar() {
               <span className="sr-only">{WORDS.yourAccount2} </span>
               {user.displayName}
             </Link>
-            <SignOutButton />
+            <SignOutButton account={user.id} />
           </>
         ) : null}
       </PlainBar>

@@ -1,8 +1,12 @@
 import { openDB } from "idb";
+import type { Change } from "@/core/change/change";
+import { askServer } from "./ask-server";
 
 /** Whether somebody has said that this device is their own. */
 const FLAG = "fastigo-own-device";
 const KEPT = "fastigo-kept-";
+/** A change that is sent late is waited for so long, ms. */
+const PATIENCE_MS = 10_000;
 /** What can be undone in this tab, as the editor keeps it over a reload. */
 const UNDO = "fastigo-undo-";
 
@@ -81,6 +85,26 @@ export async function findUnsent(): Promise<{ by: Unsent[]; text: string }> {
   }
   const own = all.filter((a) => !a.scope.endsWith("/local"));
   return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: JSON.stringify(own, null, 1) };
+}
+
+/**
+ * Sends what an account has not sent yet, oldest first: each change has its number, so that one the server had before is done once.
+ * Of a timeline whose change is not taken the rest stays.
+ */
+export async function sendUnsent(account: string): Promise<void> {
+  const db = await openPending().catch(() => null);
+  if (!db) return;
+  const all = (await db.getAll("pending")) as { key: string; scope: string; change: Change | string }[];
+  const stuck = new Set<string>();
+  for (const { key, scope, change } of all.sort((a, b) => (a.key < b.key ? -1 : 1))) {
+    if (!scope.startsWith(`${account}/`) || stuck.has(scope)) continue;
+    const { id, base, ops } = typeof change === "string" ? (JSON.parse(change) as Change) : change;
+    const path = `/api/timelines/${scope.slice(account.length + 1)}/changes`;
+    const answer = await askServer("POST", path, { id, base, ops }, PATIENCE_MS);
+    if (answer.ok) await db.delete("pending", key);
+    else stuck.add(scope);
+  }
+  db.close();
 }
 
 /** Throws away what has not been sent; it was saved as a file before. */

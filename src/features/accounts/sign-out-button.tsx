@@ -6,11 +6,11 @@ import { WORDS as LOCAL } from "@/core/words/en/editor-local";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
-import { findUnsent, forgetKept, forgetUnsent } from "@/ui/kept-here";
+import { findUnsent, forgetKept, forgetUnsent, sendUnsent } from "@/ui/kept-here";
 import { useReady } from "@/ui/use-ready";
 
 /** Signs out. What has not been sent is sent first, or saved as a file; what was kept on this device goes. */
-export function SignOutButton() {
+export function SignOutButton({ account }: { account: string }) {
   const ready = useReady();
   const [unsent, setUnsent] = useState<{ by: { timeline: string; changes: number }[]; text: string } | null>(null);
   const leave = async () => {
@@ -19,6 +19,7 @@ export function SignOutButton() {
     window.location.assign("/");
   };
   const ask = async () => {
+    await sendUnsent(account).catch(() => {});
     const found = await findUnsent().catch(() => ({ by: [], text: "" }));
     if (found.by.length === 0) return leave();
     setUnsent(found);

@@ -145,8 +145,9 @@ export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
           {past.problem}
         </p>
       ) : null}
-      <div className="flex min-h-0 flex-1">
-        <main className="flex min-w-0 flex-1 flex-col max-md:hidden">
+      {/* On a phone what it was stands over what is different. */}
+      <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
+        <main className="flex min-w-0 flex-1 flex-col max-md:h-[74vh] max-md:flex-none">
           {shown ? (
             <PastTimeline
               key={onChart ? "difference" : "past"}
@@ -163,7 +164,7 @@ export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
         </main>
         <aside
           aria-label={WORDS.comparedWith}
-          className="w-[428px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full"
+          className="w-[428px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
         >
           <div className="mb-3 flex flex-col gap-2">
             <label className="text-[13px] text-quiet">
