@@ -7,7 +7,9 @@ import { requireRight } from "@/server/timelines/access";
 
 /** The web addresses a timeline names, what each came to, and how far the asking is. */
 async function state(timeline: string) {
-  return { addresses: await addressesOf(timeline), job: await lastJob("addresses", timeline) };
+  // The job first: who reads that it has ended asks no more, so the addresses have to be as they were after it.
+  const job = await lastJob("addresses", timeline);
+  return { addresses: await addressesOf(timeline), job };
 }
 
 export const GET = memberRoute({}, async ({ user, params }) => {
