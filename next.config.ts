@@ -13,6 +13,10 @@ const config: NextConfig = {
     "graphile-worker",
     "@aws-sdk/client-s3",
   ],
+  turbopack: {
+    // What reads sources could look them up elsewhere; here nothing is fetched.
+    resolveAlias: { "node-fetch": "./src/core/sources/no-fetch.ts", "sync-fetch": "./src/core/sources/no-fetch.ts" },
+  },
   outputFileTracingRoot: import.meta.dirname,
 };
 

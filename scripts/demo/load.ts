@@ -136,7 +136,11 @@ async function load(demo: DemoTimeline): Promise<string> {
 
   const ids = new Map<string, string>();
   let before: string | null = null;
-  const ops: Op[] = [];
+  const ops: Op[] = Object.entries(demo.sources ?? {}).map(([id, { date, ...fields }]) => ({
+    kind: "add_source",
+    id,
+    fields: { ...fields, ...(date ? { date: readWhen(date) } : {}) },
+  }));
   for (const e of demo.events) {
     const event = nanoid(10);
     ids.set(e.title, event);
@@ -165,7 +169,14 @@ async function load(demo: DemoTimeline): Promise<string> {
       ops.push({
         kind: "add_item",
         id: nanoid(10),
-        fields: { of: event, list: "source", place: "a0", text: e.source },
+        fields: {
+          of: event,
+          list: "source",
+          place: "a0",
+          ...(typeof e.source === "string"
+            ? { text: e.source }
+            : { source: e.source.of, page: e.source.page ?? "", quote: e.source.quote ?? "" }),
+        },
       });
     if (e.link)
       ops.push({ kind: "add_item", id: nanoid(10), fields: { of: event, list: "link", place: "a0", ...e.link } });

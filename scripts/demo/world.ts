@@ -1,5 +1,5 @@
 import type { Sign } from "@/core/timeline/looks";
-import type { Marks, Spot } from "@/core/timeline/fields";
+import type { Marks, SOURCE, SourceKind, Spot, ValuesOf } from "@/core/timeline/fields";
 
 /** The made-up world of the demo: the river Ambrel and the town of Ambrelford. No person, place or school is real. */
 
@@ -12,7 +12,7 @@ export interface DemoEvent {
   picture?: { name: string; shows: string };
   film?: { file: string; title: string; still: string };
   sound?: { title: string };
-  source?: string;
+  source?: string | { of: string; page?: string; quote?: string };
   link?: { text: string; address: string };
   partOf?: string;
   important?: true;
@@ -24,6 +24,11 @@ export interface DemoEvent {
   spot?: Spot;
 }
 
+/** A source that events name by its key; `date` as it is typed. */
+export type DemoSource = { kind: SourceKind; title: string; date?: string } & Partial<
+  Omit<ValuesOf<typeof SOURCE>, "kind" | "title" | "date">
+>;
+
 export interface DemoTimeline {
   key: string;
   title: string;
@@ -34,6 +39,7 @@ export interface DemoTimeline {
   cover?: { name: string; shows: string };
   categories: [name: string, colour: string, pattern: string][];
   events: DemoEvent[];
+  sources?: Record<string, DemoSource>;
   publish?: "link" | "everybody";
   gridlines?: true;
   marks?: Marks;
@@ -55,6 +61,72 @@ const AMBREL: DemoTimeline = {
   cover: {
     name: "stone-bridge",
     shows: "A cart and two walkers cross the stone bridge with its four arches; the church stands behind.",
+  },
+  sources: {
+    dig: {
+      kind: "book",
+      title: "The ford below the church: fourth report of the dig",
+      authors: ["Marrable, Edith"],
+      publisher: "Ambrelford Museum",
+      place: "Ambrelford",
+      date: "1962",
+    },
+    abbey: {
+      kind: "archive",
+      title: "Abbey roll 7",
+      within: "Records of Ambrel Abbey",
+      place: "Hollinshire Archive",
+      date: "c. 1290",
+      callNumber: "HA 2/7",
+    },
+    diary: {
+      kind: "archive",
+      title: "Diary of the west mill",
+      authors: ["Tolley, Josiah"],
+      within: "Mill papers",
+      place: "Hollinshire Archive",
+      date: "1719",
+      callNumber: "HA 14/3",
+    },
+    accounts: {
+      kind: "archive",
+      title: "Accounts of the building of the stone bridge",
+      authors: ["Ambrelford Bridge Trust"],
+      within: "Bridge Trust papers",
+      place: "Hollinshire Archive",
+      date: "1811 - 1816",
+      callNumber: "HA 20/1",
+    },
+    log: {
+      kind: "archive",
+      title: "Log of the town school",
+      within: "School papers",
+      place: "Hollin Bank School",
+      date: "1868 - 1901",
+    },
+    post: {
+      kind: "newspaper",
+      title: "The long night",
+      within: "The Ambrel Post",
+      issue: "3914",
+      date: "16 Nov 1872",
+    },
+    keeper: {
+      kind: "interview",
+      title: "Statement of the bridge keeper",
+      authors: ["Penhallow, Amos"],
+      within: "Inquiry into the flood",
+      date: "20 Nov 1872",
+    },
+    last: {
+      kind: "newspaper",
+      title: "The ferry’s last crossing",
+      authors: ["Ferris, Dora"],
+      within: "The Ambrel Post",
+      issue: "6982",
+      date: "3 Oct 1931",
+      pages: "1",
+    },
   },
   publish: "everybody",
   categories: [
@@ -78,7 +150,7 @@ const AMBREL: DemoTimeline = {
         "Eight flat stones, each heavier than three people could lift, were set in a line where the river is widest and shallowest.",
         "Charcoal found under the fourth stone gives the date; it could be half a century out either way.",
       ],
-      source: "Ambrelford Museum, dig report 4, page 11",
+      source: { of: "dig", page: "11" },
     },
     {
       when: "310 BC",
@@ -101,7 +173,7 @@ const AMBREL: DemoTimeline = {
       short: "A keeper for the ford",
       category: "Town life",
       text: ["The abbey's rolls name the payment but never the keeper."],
-      source: "Abbey roll 7, lines 40 to 44",
+      source: { of: "abbey", page: "lines 40 to 44" },
     },
     {
       when: "about 1604",
@@ -143,7 +215,7 @@ const AMBREL: DemoTimeline = {
       category: "Weather & water",
       picture: { name: "carts-on-ice", shows: "Two horse carts cross the frozen river in snow." },
       text: ["For nineteen days the ferry lay frozen in and nobody paid a toll."],
-      source: "Diary of the west mill, 1719",
+      source: { of: "diary", quote: "They have begun upon the piers, and we grind by night." },
     },
     {
       when: "1744 - 1783",
@@ -170,7 +242,7 @@ const AMBREL: DemoTimeline = {
       title: "School on the bridge",
       category: "Town life",
       text: ["On the timber bridge first, then on the stone one; never once on dry land."],
-      source: "School log",
+      source: { of: "log" },
     },
     {
       when: "19 Mar 1783",
@@ -205,7 +277,7 @@ const AMBREL: DemoTimeline = {
       text: [
         "Four arches of grey stone from the quarry at Hollin Bank. It was to last, wrote the builder, “until the river tires of it”.",
       ],
-      source: "Bridge accounts, 1811 to 1816",
+      source: { of: "accounts" },
     },
     {
       when: "about 1838 - 1905",
@@ -240,7 +312,7 @@ const AMBREL: DemoTimeline = {
         "Rain fell on frozen ground for three days before the river rose. By ten in the evening the east quay was under water and the bell was rung by hand until dawn.",
         "Nobody drowned. The Post counted forty-one rescued, six cows and a piano.",
       ],
-      source: "Ambrel Post, no. 3914, page 2",
+      source: { of: "post", page: "2" },
       link: { text: "Flood stones of the valley", address: "https://floodstones.example/ambrel" },
     },
     {
@@ -248,7 +320,7 @@ const AMBREL: DemoTimeline = {
       title: "Rain gauge overflows",
       category: "Weather & water",
       partOf: "The long night flood",
-      source: "School log, 14 Nov 1872",
+      source: { of: "log", page: "14 Nov 1872" },
     },
     {
       when: "14 Nov 1872 19:30",
@@ -263,7 +335,7 @@ const AMBREL: DemoTimeline = {
       title: "East quay under water",
       category: "Weather & water",
       partOf: "The long night flood",
-      source: "Ambrel Post, no. 3914, page 2",
+      source: { of: "post", page: "2" },
     },
     {
       when: "14 Nov 1872 22:50 - 15 Nov 1872 00:40",
@@ -272,35 +344,35 @@ const AMBREL: DemoTimeline = {
       category: "Crossing",
       partOf: "The long night flood",
       text: ["Arch by arch, from the east bank. The keeper's lamp was still burning on the last pier at one."],
-      source: "Bridge keeper's statement",
+      source: { of: "keeper" },
     },
     {
       when: "14 Nov 1872 22:50",
       title: "First arch falls",
       category: "Crossing",
       partOf: "The bridge gives way",
-      source: "Bridge keeper's statement",
+      source: { of: "keeper" },
     },
     {
       when: "14 Nov 1872 23:25",
       title: "Second arch falls",
       category: "Crossing",
       partOf: "The bridge gives way",
-      source: "Bridge keeper's statement",
+      source: { of: "keeper" },
     },
     {
       when: "15 Nov 1872 00:40",
       title: "The toll house goes",
       category: "Town life",
       partOf: "The bridge gives way",
-      source: "Ambrel Post, no. 3914, page 2",
+      source: { of: "post", page: "2" },
     },
     {
       when: "15 Nov 1872 01:45",
       title: "Two boats out",
       category: "Town life",
       partOf: "The long night flood",
-      source: "Ambrel Post, no. 3914, page 3",
+      source: { of: "post", page: "3", quote: "No lamp was seen on the bridge after ten." },
     },
     {
       when: "Jul 1889",
@@ -328,7 +400,7 @@ const AMBREL: DemoTimeline = {
         shows: "The ferry with four people crosses at sunset; others watch from both banks.",
       },
       text: ["Ada Tolley took the last fare at dusk: a farthing a head, as licensed."],
-      source: "Ambrel Post, no. 6982",
+      source: { of: "last" },
     },
   ],
 };

@@ -115,7 +115,7 @@ export async function versionPage([version, name, options, build]: [
   string,
 ]): Promise<StoredPage | null> {
   const found = await findVersion(version);
-  return found && storePage(version, name, makePage({ ...options, frozen: found.frozen }, build));
+  return found && storePage(version, name, await makePage({ ...options, frozen: found.frozen }, build));
 }
 
 /** Everything of a person, as JSON; null when there is no such account. */

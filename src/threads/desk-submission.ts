@@ -1,8 +1,10 @@
 import "server-only";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { type SvgOptions, toSvg } from "@/core/chart/draw/to-svg";
-import { canonicalJson, type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
+import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
+import { referenceText, sourceOf } from "@/core/sources/cited";
 import { whenLabel } from "@/core/time/write-when";
 import { ITEM, valuesOf } from "@/core/timeline/fields";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -94,6 +96,7 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
   const manner = mannerOf(frozen);
   const categories = new Map(frozen.categories.map((c) => [c.id, c.name]));
   const items = groupsOf(frozen);
+  const sources = new Map((frozen.sources ?? []).map((s) => [s.id, s]));
   const then = s.before && new Map(s.before.frozen.events.map((e) => [e.id, e]));
   const itemsThen = s.before && groupsOf(s.before.frozen);
   return frozen.events.map((e) => {
@@ -118,9 +121,12 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
             ]
           : [],
       ),
-      sources: own
-        .filter((i) => i.list === "source" && (i.text || i.address))
-        .map((i) => ({ text: i.text || i.address, address: safeAddress(i.address) })),
+      sources: own.flatMap((i) => {
+        const source = i.list === "source" ? sourceOf(sources, i) : null;
+        if (!source) return [];
+        const text = source.kind === "line" ? source.title || source.address : referenceText(sources, i);
+        return [{ text, quote: i.quote ?? "", address: safeAddress(source.address) }];
+      }),
       since: !then ? null : !earlier ? "new" : isSame(e, earlier, own, itemsThen?.get(e.id) ?? []) ? null : "changed",
     };
   });

@@ -3,12 +3,13 @@ import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { ReaderPage } from "@/features/reader/page-input";
+import { pageSources } from "@/features/reader/page-sources";
 import { renderReaderPage } from "@/features/reader/reader-page";
 import { sha256 } from "@/server/http/plain-page";
 import type { StoredPage } from "@/server/timelines/publish";
 
 /** What the door of a page says about it. */
-export type PageOptions = Omit<ReaderPage, "chartScript" | "viewsScript" | "frozen">;
+export type PageOptions = Omit<ReaderPage, "chartScript" | "viewsScript" | "frozen" | "sources">;
 
 let views: string | null = null;
 /** The bundle of `features/reader/reader-views`, read once; it is made with the build. */
@@ -18,9 +19,13 @@ function viewsScript(): string {
 }
 
 /** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
-export function makePage(p: Omit<ReaderPage, "chartScript" | "viewsScript">, build: string): StoredPage {
+export async function makePage(
+  p: Omit<ReaderPage, "chartScript" | "viewsScript" | "sources">,
+  build: string,
+): Promise<StoredPage> {
   const { html, style, script } = renderReaderPage({
     ...p,
+    sources: await pageSources(p.frozen),
     chartScript: `/reader/chart.js?${build}`,
     viewsScript: viewsScript(),
   });

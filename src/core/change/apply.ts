@@ -1,14 +1,14 @@
 import { fromBase64 } from "../text/base64";
 import { mergeDescriptions } from "../text/description";
 import {
-  type Category,
+  COLLECTION,
+  type Collection,
   emptyCategory,
   emptyEvent,
   emptyItem,
+  emptySource,
   isOwnText,
-  type Item,
   type Timeline,
-  type TimelineEvent,
 } from "../timeline/timeline";
 import { type Op, type Skipped, tableOf, touchesGiven, type Value } from "./change";
 import { partOfFor } from "../timeline/parts";
@@ -36,9 +36,8 @@ export function apply(before: Timeline, ops: readonly Op[]): Applied {
 /** What one step replaced, or why it had no effect; null where it replaced nothing. */
 export type Was = { value: unknown } | { skipped: Skipped["why"] } | null;
 
-const COLLECTION = { event: "events", category: "categories", item: "items" } as const;
-type Collection = (typeof COLLECTION)[keyof typeof COLLECTION];
-type AnyRecord = TimelineEvent | Category | Item;
+type AnyRecord = { [C in Collection]: Timeline[C] extends ReadonlyMap<string, infer R> ? R : never }[Collection];
+const EMPTY = { category: emptyCategory, item: emptyItem, source: emptySource };
 
 /** A timeline to which steps are applied one after the other: each collection is copied once, however many there are. */
 export class Draft {
@@ -72,13 +71,13 @@ export class Draft {
         return null;
       }
       case "add_category":
-        if (t.categories.has(op.id)) return { skipped: "there_already" };
-        this.put("categories", { ...emptyCategory(op.id), ...op.fields });
-        return null;
       case "add_item":
-        if (t.items.has(op.id)) return { skipped: "there_already" };
-        this.put("items", { ...emptyItem(op.id), ...op.fields });
+      case "add_source": {
+        const table = tableOf(op) as keyof typeof EMPTY;
+        if (t[COLLECTION[table]].has(op.id)) return { skipped: "there_already" };
+        this.put(COLLECTION[table], { ...EMPTY[table](op.id), ...op.fields } as AnyRecord);
         return null;
+      }
       default:
         return this.alter(op);
     }
@@ -95,9 +94,7 @@ export class Draft {
     else this.put("events", { ...this.timeline.events.get(of)!, description: state });
   }
 
-  private alter(
-    op: Exclude<Op, { kind: "set_timeline" | "describe" | "add_event" | "add_category" | "add_item" }>,
-  ): Was {
+  private alter(op: Exclude<Op, { kind: "set_timeline" | "describe" | `add_${string}` }>): Was {
     const t = this.timeline;
     const collection = COLLECTION[tableOf(op)];
     const record: AnyRecord | undefined = t[collection].get(op.id);

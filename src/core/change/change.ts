@@ -1,11 +1,12 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { CATEGORY, EVENT, Focus, ITEM, Marks, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
-import type { TimelineEvent } from "../timeline/timeline";
+import type { CATEGORY, EVENT, Focus, ITEM, Marks, SOURCE, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
+import type { COLLECTION, TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof typeof EVENT, "given" | "locked">;
 export type CategoryField = keyof typeof CATEGORY;
 export type ItemField = keyof typeof ITEM;
+export type SourceField = keyof typeof SOURCE;
 export type TimelineField = keyof typeof TIMELINE;
 
 export type Value =
@@ -19,8 +20,9 @@ export type Value =
   | Marks
   | Spot
   | Focus
+  | Readonly<Record<string, string>>
   | readonly string[];
-export type Table = "event" | "category" | "item";
+export type Table = keyof typeof COLLECTION;
 
 /**
  * One step of a change. `onlyIf` is set by an undo: the step is left out when the field no longer holds that
@@ -39,6 +41,9 @@ export type Op =
   | { kind: "add_item"; id: string; fields: Partial<ValuesOf<typeof ITEM>> }
   | { kind: "set_item"; id: string; field: ItemField; value: Value; onlyIf?: Value }
   | { kind: "delete_item" | "restore_item"; id: string }
+  | { kind: "add_source"; id: string; fields: Partial<ValuesOf<typeof SOURCE>> }
+  | { kind: "set_source"; id: string; field: SourceField; value: Value; onlyIf?: Value }
+  | { kind: "delete_source" | "restore_source"; id: string }
   | { kind: "describe"; of: string; update: string };
 
 /** An edit as it is sent, stored and repeated: an import or a change-all is one of these, and one undo. */

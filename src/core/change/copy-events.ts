@@ -1,10 +1,11 @@
 import { toBase64 } from "../text/base64";
 import { isDated, type Place } from "../time/when";
+import { canonicalJson } from "../text/canonical-json";
 import { sameValue } from "../text/same-value";
-import { CATEGORY, EVENT, emptyOf, ITEM, namesOf, TIMELINE, valuesOf } from "../timeline/fields";
+import { CATEGORY, EVENT, emptyOf, ITEM, ITEM_LISTS, namesOf, SOURCE, TIMELINE, valuesOf } from "../timeline/fields";
 import { inRows } from "../timeline/order";
 import { between, placeAfter, placeAtEnd } from "../timeline/place";
-import { categoriesOf, itemsByOwner, nextLook, OWN_TEXTS, type Timeline } from "../timeline/timeline";
+import { categoriesOf, itemsByOwner, nextLook, OWN_TEXTS, type Source, type Timeline } from "../timeline/timeline";
 import type { Op, Value } from "./change";
 
 const COPIED = namesOf(EVENT, (f) => !f.serverOnly);
@@ -32,6 +33,7 @@ export function copyEvents(
   const made = new Map(list.map((e) => [e.id, newId()]));
   const ops: Op[] = [];
   const categories = categoryFinder(from, other?.into, newId, ops);
+  const sources = sourceFinder(from, other?.into, newId, ops);
   let last = null as Place | null;
   for (const found of list) {
     const e = from.events.get(found.id)!;
@@ -52,11 +54,15 @@ export function copyEvents(
     }
     ops.push({ kind: "add_event", id, fields });
     if (e.description.length > 0) ops.push({ kind: "describe", of: id, update: toBase64(e.description) });
-    for (const listName of ["media", "source", "link"] as const)
+    for (const listName of ITEM_LISTS)
       for (const i of items(e.id, listName)) {
         const media = i.media && other ? other.mediaFor(i.media) : i.media;
         if (i.media && !media) continue;
-        ops.push({ kind: "add_item", id: newId(), fields: { ...valuesOf(ITEM, i), media, of: id } });
+        ops.push({
+          kind: "add_item",
+          id: newId(),
+          fields: { ...valuesOf(ITEM, i), media, of: id, source: sources(i.source) },
+        });
       }
   }
   return { ops, ids: list.map((e) => made.get(e.id)!) };
@@ -78,6 +84,8 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
     if (from[text].length > 0) ops.push({ kind: "describe", of: text, update: toBase64(from[text]) });
   for (const c of from.categories.values())
     if (!c.deleted) ops.push({ kind: "add_category", id: c.id, fields: valuesOf(CATEGORY, c) });
+  for (const s of from.sources.values())
+    if (!s.deleted) ops.push({ kind: "add_source", id: s.id, fields: valuesOf(SOURCE, s) });
   for (const e of from.events.values()) {
     if (e.deleted) continue;
     const all = valuesOf(EVENT, e) as Record<string, unknown>;
@@ -92,6 +100,28 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
     ops.push({ kind: "add_item", id: i.id, fields: { ...valuesOf(ITEM, i), media: media ?? null } });
   }
   return ops;
+}
+
+/** A source's id where the copy goes: the same, or one there that says the same, made where there is none. */
+function sourceFinder(
+  from: Timeline,
+  into: Timeline | undefined,
+  newId: () => string,
+  ops: Op[],
+): (id: string | null) => string | null {
+  if (!into) return (id) => id;
+  const said = (s: Source) => canonicalJson(valuesOf(SOURCE, s));
+  const known = new Map([...into.sources.values()].filter((s) => !s.deleted).map((s) => [said(s), s.id]));
+  return (id) => {
+    const own = from.sources.get(id ?? "");
+    if (!own || own.deleted) return null;
+    const found = known.get(said(own));
+    if (found) return found;
+    const source = newId();
+    ops.push({ kind: "add_source", id: source, fields: valuesOf(SOURCE, own) });
+    known.set(said(own), source);
+    return source;
+  };
 }
 
 /** A category's id where the copy goes: the same, or the one of its name there, made where there is none. */

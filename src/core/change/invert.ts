@@ -46,9 +46,9 @@ function undoOf(
     case "add_event":
       return { kind: "delete_event", id: op.id };
     case "add_category":
-      return { kind: "delete_category", id: op.id };
     case "add_item":
-      return { kind: "delete_item", id: op.id };
+    case "add_source":
+      return { kind: `delete_${tableOf(op)}`, id: op.id } as Op;
     case "set_timeline":
       return { ...op, value: was!.value as Value, onlyIf: op.value };
     case "set_event": {
@@ -58,6 +58,7 @@ function undoOf(
     }
     case "set_category":
     case "set_item":
+    case "set_source":
       return { ...op, value: was!.value as Value, onlyIf: op.value };
     default: {
       const deletes = op.kind.startsWith("delete");

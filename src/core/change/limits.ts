@@ -21,6 +21,7 @@ export const MOST = {
   deep: { most: MOST_DEEP },
   categories: { most: 200 },
   items: { most: 100 },
+  sources: { most: 5_000 },
   description: { most: 100_000 },
   nested: { most: 12 },
   logBytes: { most: 200 * MB },

@@ -47,6 +47,11 @@ export function setReading(t: Timeline, change: Partial<ReadSettings>): Op[] {
     const value = e.when.place ? { ...read, place: e.when.place } : read;
     if (!sameValue(value, e.when)) ops.push({ kind: "set_event", id: e.id, field: "when", value });
   }
+  for (const s of t.sources.values()) {
+    if (s.date.typed.trim() === "") continue;
+    const value = readWhen(s.date.typed, { ...options, day: null });
+    if (!sameValue(value, s.date)) ops.push({ kind: "set_source", id: s.id, field: "date", value });
+  }
   return ops;
 }
 

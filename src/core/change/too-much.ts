@@ -13,6 +13,7 @@ export function tooMuch(before: Timeline, after: Timeline, ops: readonly Op[], u
   if (touches("add_event", "restore_event") && living(after.events) + unread > MOST.events.most) return "events";
   if (touches("add_category", "restore_category") && living(after.categories) > MOST.categories.most)
     return "categories";
+  if (touches("add_source", "restore_source") && living(after.sources) > MOST.sources.most) return "sources";
   if (touches("add_item", "restore_item") && hasLongList(after, ops)) return "items";
   return ops.some(deepens) && isTooDeep(after.events) && !isTooDeep(before.events) ? "deep" : null;
 }

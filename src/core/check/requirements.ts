@@ -1,5 +1,6 @@
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
 import { inOrder } from "../timeline/order";
+import { isCited } from "../sources/cited";
 import { itemsByOwner, type Timeline, type TimelineEvent } from "../timeline/timeline";
 
 /** What an assignment asks for. */
@@ -54,9 +55,7 @@ function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): C
     }
     case "sources": {
       const items = itemsByOwner(t);
-      const without = events.filter(
-        (e) => !items(e.id, "source").some((s) => s.text.trim() !== "" || s.address.trim() !== ""),
-      );
+      const without = events.filter((e) => !items(e.id, "source").some((s) => isCited(t.sources, s)));
       const missing =
         events.length === 0 ? "no events yet" : without.length === 0 ? "" : `${without.length} without a source`;
       return made(

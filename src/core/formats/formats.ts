@@ -4,7 +4,8 @@ import type { CloseUpMode } from "../chart/close-ups/close-ups";
 import { PAPER } from "../chart/style/house-style";
 import type { ReadOptions } from "../time/read/options";
 import type { Scale } from "../timeline/fields";
-import { canonicalJson, type Frozen, timelineFromFrozen } from "./frozen";
+import { canonicalJson } from "../text/canonical-json";
+import { type Frozen, timelineFromFrozen } from "./frozen";
 import { readJson } from "./read-json";
 import { readTable, writeTable } from "./table";
 

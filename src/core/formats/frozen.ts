@@ -2,7 +2,7 @@ import { type Block, blocksOf } from "../text/description";
 import { firstWords } from "../text/first-words";
 import { whenInRange } from "../time/range";
 import { type Place, UNDATED } from "../time/when";
-import { EVENT, emptyOf, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
+import { EVENT, emptyOf, ITEM_LISTS, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
 import { MOST_WORDED } from "../timeline/looks";
 import { inOrder, rowsOf } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
@@ -11,8 +11,10 @@ import {
   categoriesOf,
   emptyEvent,
   emptyTimeline,
+  emptySource,
   type Item,
   itemsByOwner,
+  type Source,
   type Timeline,
   type TimelineEvent,
 } from "../timeline/timeline";
@@ -41,6 +43,7 @@ export type Frozen = ValuesOf<typeof TIMELINE> & {
   categories: Omit<Category, "deleted">[];
   events: FrozenEvent[];
   items: Omit<Item, "deleted">[];
+  sources?: Omit<Source, "deleted">[];
 };
 
 const NO_EVENT = emptyOf(EVENT);
@@ -53,6 +56,8 @@ export function toFrozen(t: Timeline, notes = false): Frozen {
   const wholes = wholesOf(t.events);
   const items = itemsByOwner(t);
   const owners = ["timeline", ...events.map((e) => e.id)];
+  const shown = owners.flatMap((of) => ITEM_LISTS.flatMap((list) => items(of, list)));
+  const named = new Set(shown.map((i) => i.source));
   const without = <T extends { deleted: boolean }>({ deleted: _, ...rest }: T) => rest;
   return {
     format: FROZEN_FORMAT,
@@ -67,9 +72,9 @@ export function toFrozen(t: Timeline, notes = false): Frozen {
       partOf: wholes.get(e.id) ?? null,
       description: blocksOf(e.description),
     })),
-    items: owners.flatMap((of) =>
-      (["media", "source", "link"] as const).flatMap((list) => items(of, list).map(without)),
-    ),
+    items: shown.map(without),
+    // Those that something names; the others are their author's own collection, and come along in a file of theirs.
+    sources: [...t.sources.values()].filter((s) => !s.deleted && (notes || named.has(s.id))).map(without),
   };
 }
 
@@ -105,6 +110,7 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
     timesOn: f.timesOn ? whenInRange(f.timesOn) : null,
     categories: living(f.categories),
     items: living(f.items),
+    sources: new Map((f.sources ?? []).map((s) => [s.id, { ...emptySource(s.id), ...s, date: whenInRange(s.date) }])),
     events: new Map<string, TimelineEvent>([
       ...f.events.map(
         (e) =>
@@ -127,16 +133,4 @@ export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
 /** The ids of the uploaded media a frozen timeline shows. */
 export function mediaIn(f: Frozen): string[] {
   return [...new Set(f.items.flatMap((i) => (i.media ? [i.media] : [])))].sort();
-}
-
-/** JSON with sorted keys and no spaces: equal values give equal bytes (RFC 8785 for what occurs here). */
-export function canonicalJson(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(",")}]`;
-  if (value !== null && typeof value === "object")
-    return `{${Object.entries(value)
-      .filter(([, v]) => v !== undefined)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([k, v]) => `${JSON.stringify(k)}:${canonicalJson(v)}`)
-      .join(",")}}`;
-  return JSON.stringify(value);
 }

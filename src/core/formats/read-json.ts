@@ -1,6 +1,6 @@
 import { whenInRange } from "../time/range";
 import { UNDATED, type When } from "../time/when";
-import { emptyCategory, emptyEvent, emptyItem, emptyTimeline } from "../timeline/timeline";
+import { emptyCategory, emptyEvent, emptyItem, emptySource, emptyTimeline } from "../timeline/timeline";
 import type { Spot } from "../timeline/fields";
 import { FROZEN_FORMAT, type Frozen, toFrozen } from "./frozen";
 
@@ -27,6 +27,7 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
   const { deleted: _e, ...event } = emptyEvent("");
   const { deleted: _c, ...category } = emptyCategory("");
   const { deleted: _i, ...item } = emptyItem("");
+  const { deleted: _s, ...source } = emptySource("");
   const frozen = {
     ...toFrozen(emptyTimeline("file")),
     ...value,
@@ -42,6 +43,11 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
       description: Array.isArray(e.description) ? e.description : [],
     })),
     categories: list(value.categories).map((c, i) => ({ ...fitted({ ...category, id: `c${i + 1}` }, c) })),
+    sources: list(value.sources).map((s, i) => ({
+      ...fitted({ ...source, id: `s${i + 1}` }, s),
+      date: isWhen(s.date) ? whenInRange(s.date) : UNDATED,
+      authors: Array.isArray(s.authors) ? s.authors.filter((a) => typeof a === "string") : [],
+    })),
     items: list(value.items).map((m, i) => ({ ...item, id: `i${i + 1}`, ...m })),
   } as Frozen;
   return { frozen };

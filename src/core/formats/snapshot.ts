@@ -1,15 +1,17 @@
 import { fromBase64, toBase64 } from "../text/base64";
-import type { Category, Item, Timeline, TimelineEvent } from "../timeline/timeline";
+import type { Category, Item, Source, Timeline, TimelineEvent } from "../timeline/timeline";
 
 /** A timeline with the number of its last change, as JSON between server and browser. */
 export interface Snapshot {
   seq: number;
-  timeline: Omit<Timeline, "introduction" | "closing" | "events" | "categories" | "items"> & {
+  timeline: Omit<Timeline, "introduction" | "closing" | "events" | "categories" | "items" | "sources"> & {
     introduction: string;
     closing: string;
     events: (Omit<TimelineEvent, "description"> & { description: string })[];
     categories: Category[];
     items: Item[];
+    /** Missing in a state kept from before there were any. */
+    sources?: Source[];
   };
 }
 
@@ -23,6 +25,7 @@ export function toSnapshot(timeline: Timeline, seq: number): Snapshot {
       events: [...timeline.events.values()].map((e) => ({ ...e, description: toBase64(e.description) })),
       categories: [...timeline.categories.values()],
       items: [...timeline.items.values()],
+      sources: [...timeline.sources.values()],
     },
   };
 }
@@ -36,5 +39,6 @@ export function fromSnapshot({ timeline }: Snapshot): Timeline {
     events: new Map(timeline.events.map((e) => [e.id, { ...e, description: fromBase64(e.description) }])),
     categories: new Map(timeline.categories.map((c) => [c.id, c])),
     items: new Map(timeline.items.map((i) => [i.id, i])),
+    sources: new Map((timeline.sources ?? []).map((s) => [s.id, s])),
   };
 }

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { MOST } from "../change/limits";
 import { type Block, plainTextOf } from "../text/description";
+import { referencesText } from "../sources/cited";
 import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
 import { isDated, UNDATED } from "../time/when";
@@ -132,6 +133,7 @@ export function writeTable(f: Frozen): string {
   const living = new Map(f.events.map((e) => [e.id, e]));
   const order = inOrder(f.events.map((e) => ({ ...emptyEvent(e.id), ...e, description: new Uint8Array(0) })));
   const list = (of: string, kind: string) => f.items.filter((i) => i.of === of && i.list === kind);
+  const sources = new Map((f.sources ?? []).map((s) => [s.id, s]));
   const rows = order.map(({ id }) => {
     const e = living.get(id)!;
     const picture = list(id, "media").find((i) => i.kind === "picture");
@@ -141,9 +143,7 @@ export function writeTable(f: Frozen): string {
       Category: f.categories.find((c) => c.id === e.category)?.name ?? "",
       "Part of": living.get(e.partOf ?? "")?.title ?? "",
       Description: e.description.map((b) => plainTextOf([b])).join("\n\n"),
-      Source: list(id, "source")
-        .map((i) => [i.text, i.address].filter(Boolean).join(" "))
-        .join("\n"),
+      Source: referencesText(sources, list(id, "source")),
       Link: list(id, "link")
         .map((i) => i.address || i.text)
         .join("\n"),

@@ -1,12 +1,13 @@
-import type { CategoryField, EventField, ItemField, Op, TimelineField, Value } from "../change/change";
+import type { CategoryField, EventField, ItemField, Op, SourceField, TimelineField, Value } from "../change/change";
 import { rewriteDescription, saysTheSame } from "../text/replace-words";
 import { sameValue } from "../text/same-value";
-import { CATEGORY, EVENT, ITEM, namesOf, TIMELINE } from "../timeline/fields";
+import { CATEGORY, EVENT, ITEM, namesOf, SOURCE, TIMELINE } from "../timeline/fields";
 import {
   type Category,
   type Item,
   OWN_TEXTS,
   type OwnText,
+  type Source,
   type Timeline,
   type TimelineEvent,
 } from "../timeline/timeline";
@@ -22,6 +23,14 @@ export type Difference =
       id: string;
       what: "added" | "removed" | "changed";
       field?: CategoryField;
+      before?: Value;
+      after?: Value;
+    }
+  | {
+      kind: "source";
+      id: string;
+      what: "added" | "removed" | "changed";
+      field?: SourceField;
       before?: Value;
       after?: Value;
     }
@@ -48,6 +57,7 @@ export interface Compared {
 const EVENT_FIELDS = namesOf(EVENT, (f) => !f.serverOnly && !f.fixed) as EventField[];
 const CATEGORY_FIELDS = namesOf(CATEGORY) as CategoryField[];
 const ITEM_FIELDS = namesOf(ITEM, (f) => !f.fixed) as ItemField[];
+const SOURCE_FIELDS = namesOf(SOURCE) as SourceField[];
 const TIMELINE_FIELDS = namesOf(TIMELINE) as TimelineField[];
 
 const living = <T extends { deleted: boolean }>(all: ReadonlyMap<string, T>, id: string): T | null => {
@@ -85,6 +95,9 @@ export function compareTimelines(before: Timeline, after: Timeline): Compared {
   compareRecords(before.categories, after.categories, CATEGORY_FIELDS, (id, what, more) =>
     found.differences.push({ kind: "category", id, what, ...more } as Difference),
   );
+  compareRecords(before.sources, after.sources, SOURCE_FIELDS, (id, what, more) =>
+    found.differences.push({ kind: "source", id, what, ...more } as Difference),
+  );
   compareRecords(before.items, after.items, ITEM_FIELDS, (id, what, more) => {
     const { of } = (after.items.get(id) ?? before.items.get(id))!;
     if (of !== "timeline") {
@@ -98,7 +111,7 @@ export function compareTimelines(before: Timeline, after: Timeline): Compared {
   return found;
 }
 
-function compareRecords<T extends Category | Item>(
+function compareRecords<T extends Category | Item | Source>(
   before: ReadonlyMap<string, T>,
   after: ReadonlyMap<string, T>,
   fields: readonly string[],
@@ -152,6 +165,7 @@ export function putBack(now: Timeline, then: Timeline, wish: PutBack): Op[] {
   for (const text of OWN_TEXTS) rewrite(ops, text, now[text], then[text]);
   // Categories first: events name them.
   putRecordsBack(ops, "category", now.categories, then.categories, CATEGORY_FIELDS);
+  putRecordsBack(ops, "source", now.sources, then.sources, SOURCE_FIELDS);
   for (const id of new Set([...then.events.keys(), ...now.events.keys()]))
     putEventBack(ops, last, now, then, id, false);
   putRecordsBack(ops, "item", now.items, then.items, ITEM_FIELDS);
@@ -175,7 +189,11 @@ function putEventBack(ops: Op[], last: Op[], now: Timeline, then: Timeline, id: 
   if (category?.deleted && living(then.categories, category.id))
     ops.push({ kind: "restore_category", id: category.id });
   const own = (all: ReadonlyMap<string, Item>) => new Map([...all].filter(([, i]) => i.of === id));
-  putRecordsBack(ops, "item", own(now.items), own(then.items), ITEM_FIELDS);
+  const items = own(then.items);
+  // So does a source it names.
+  for (const id of new Set([...items.values()].map((i) => i.source ?? "")))
+    if (now.sources.get(id)?.deleted && living(then.sources, id)) ops.push({ kind: "restore_source", id });
+  putRecordsBack(ops, "item", own(now.items), items, ITEM_FIELDS);
 }
 
 function setField(ops: Op[], last: Op[], id: string, field: EventField, is: TimelineEvent, was: TimelineEvent): void {
@@ -193,9 +211,9 @@ function rewrite(ops: Op[], of: string, is: Uint8Array, was: Uint8Array): void {
   if (update) ops.push({ kind: "describe", of, update });
 }
 
-function putRecordsBack<T extends Category | Item>(
+function putRecordsBack<T extends Category | Item | Source>(
   ops: Op[],
-  table: "category" | "item",
+  table: "category" | "item" | "source",
   now: ReadonlyMap<string, T>,
   then: ReadonlyMap<string, T>,
   fields: readonly string[],

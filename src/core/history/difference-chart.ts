@@ -35,6 +35,7 @@ export function differenceChart(
     ...after,
     events,
     items: new Map([...before.items, ...after.items]),
+    sources: new Map([...before.sources, ...after.sources]),
     categories: new Map(
       (Object.keys(LOOKS) as DifferenceState[]).map((id, i) => [
         id,

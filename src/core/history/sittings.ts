@@ -86,6 +86,11 @@ function deedOf({ kind, id, field }: StepMark, listOf: (item: string) => string 
     case "delete_category":
     case "restore_category":
       return "categoriesAltered";
+    case "add_source":
+    case "set_source":
+    case "delete_source":
+    case "restore_source":
+      return "sourcesAltered";
     default:
       return listOf(id) === "media" ? "mediaAltered" : "sourcesAltered";
   }

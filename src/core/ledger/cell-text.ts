@@ -1,3 +1,4 @@
+import { referencesText } from "../sources/cited";
 import { whenLabel } from "../time/write-when";
 import { namedWhole } from "../timeline/parts";
 import { mannerOf } from "../timeline/read-options";
@@ -38,6 +39,7 @@ export function cellText(from: RowSources, e: TimelineEvent, column: LedgerColum
     case "words":
       return String(from.words(e.description));
     case "source":
+      return referencesText(t.sources, from.items(e.id, column));
     case "link":
       return from
         .items(e.id, column)
@@ -52,7 +54,7 @@ export function cellText(from: RowSources, e: TimelineEvent, column: LedgerColum
   }
 }
 
-/** A source or link in one line: its words, and its address behind them. */
+/** A link in one line: its words, and its address behind them. */
 export function lineOf(item: Pick<Item, "text" | "address">): string {
   return [item.text, item.address]
     .filter(Boolean)

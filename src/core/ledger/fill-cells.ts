@@ -1,16 +1,17 @@
 import { Draft } from "../change/apply";
-import type { EventField, Op, Value } from "../change/change";
+import type { EventField, ItemField, Op, Value } from "../change/change";
 import { settingsFor } from "../change/reading-steps";
+import { isCited, referenceText, sourceText } from "../sources/cited";
 import { sameValue } from "../text/same-value";
 import { readWhen } from "../time/read/read-when";
 import { isDated, type Place, UNDATED, type When } from "../time/when";
 import { EVENT, ITEM, MOST_TAG, MOST_TAGS } from "../timeline/fields";
-import { categoriesOf, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
+import { categoriesOf, type Item, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
 import { type Sign, SIGNS } from "../timeline/looks";
 import { holds, namedWhole, wouldLoop } from "../timeline/parts";
 import { between, placeAtEnd } from "../timeline/place";
 import { readOptionsFor } from "../timeline/read-options";
-import { cellText, type RowSources } from "./cell-text";
+import { cellText, lineOf, type RowSources } from "./cell-text";
 import type { Cells } from "./clipboard";
 import { COUNTED, type LedgerColumn } from "./columns";
 
@@ -130,6 +131,7 @@ class Writer {
   private readonly before: RowSources;
   private byTitle: Map<string, string[]> | null = null;
   private categories: Map<string, string> | null = null;
+  private byLine: Map<string, string> | null = null;
   private readonly whens: When[] = [];
   private readonly settled: Pick<Timeline, "timesOn" | "dateStyle">;
   /** New events by id: where their step stands, so that their fields go into it. */
@@ -209,8 +211,10 @@ class Writer {
         return rest ? this.note(id, column, rest) : "done";
       }
       case "source":
+        this.putSources(id, given);
+        return "done";
       case "link":
-        this.putLines(id, column, given);
+        this.putLinks(id, given);
         return "done";
       case "emphasis": {
         const yes = readYes(text);
@@ -275,23 +279,73 @@ class Writer {
     return id;
   }
 
-  private putLines(id: string, list: "source" | "link", text: string): void {
-    const lines = text.split(/\r?\n/).flatMap((l) => (l.trim() ? [readSourceLine(l)] : []));
-    const known = this.fresh.has(id) ? [] : this.before.items(id, list);
-    let last: string | null = null;
+  private putLinks(id: string, text: string): void {
+    const lines = linesOf(text).map(readSourceLine);
+    const known = this.fresh.has(id) ? [] : this.before.items(id, "link");
+    const place = this.placesAfter(known);
     for (const [n, line] of lines.entries()) {
       const item = known[n];
       if (!item) {
-        const place = between(last ?? known.at(-1)?.place ?? null, null);
-        last = place;
-        this.step({ kind: "add_item", id: this.newId(), fields: { of: id, list, place, ...line } });
+        this.step({ kind: "add_item", id: this.newId(), fields: { of: id, list: "link", place: place(), ...line } });
         continue;
       }
       for (const field of ["text", "address"] as const)
-        if (sourceLine(item) !== sourceLine(line) && item[field] !== line[field])
+        if (lineOf(item) !== lineOf(line) && item[field] !== line[field])
           this.step({ kind: "set_item", id: item.id, field, value: line[field] });
     }
     for (const item of known.slice(lines.length)) this.step({ kind: "delete_item", id: item.id });
+  }
+
+  /**
+   * Entries whose line is still there stay as they are, with all they have. A line that is a source of the timeline names it; where a
+   * line has become another one, the entry that stood there says it instead.
+   */
+  private putSources(id: string, text: string): void {
+    const { sources } = this.before.timeline;
+    const known = (this.fresh.has(id) ? [] : this.before.items(id, "source")).filter((i) => isCited(sources, i));
+    const left = new Map<string, Item[]>();
+    for (const item of known) {
+      const line = referenceText(sources, item);
+      left.set(line, [...(left.get(line) ?? []), item]);
+    }
+    const stays = linesOf(text).map((line) => ({ line, item: left.get(line)?.shift() }));
+    const gone = [...left.values()].flat();
+    let last: string | null = null;
+    for (const { line, item: same } of stays) {
+      const item = same ?? gone.shift();
+      const named = same ? null : this.sourceOfLine(line);
+      const { text: words, address } = named ? { text: "", address: "" } : readSourceLine(line);
+      const fields = { source: named?.id ?? null, page: named?.page ?? "", text: words, address };
+      const place: string = item && (last === null || item.place > last) ? item.place : between(last, null);
+      last = place;
+      if (!item) {
+        this.step({ kind: "add_item", id: this.newId(), fields: { of: id, list: "source", place, ...fields } });
+        continue;
+      }
+      const set: Partial<Item> = same ? { place } : { place, ...fields };
+      for (const [field, value] of Object.entries(set))
+        if (item[field as ItemField] !== value)
+          this.step({ kind: "set_item", id: item.id, field: field as ItemField, value: value as Value });
+    }
+    for (const item of gone) this.step({ kind: "delete_item", id: item.id });
+  }
+
+  /** The source that a line is, and the page behind it; of sources that are a line the line alone. */
+  private sourceOfLine(line: string): { id: string; page: string } | null {
+    this.byLine ??= new Map(
+      [...this.before.timeline.sources.values()].filter((s) => !s.deleted).map((s) => [sourceText(s), s.id]),
+    );
+    const whole = this.byLine.get(line);
+    if (whole) return { id: whole, page: "" };
+    const at = line.lastIndexOf(", ");
+    const id = at < 0 ? undefined : this.byLine.get(line.slice(0, at));
+    return id ? { id, page: line.slice(at + 2).replace(/^pp?\. /, "") } : null;
+  }
+
+  /** Places for new entries after those that are there, one after the other. */
+  private placesAfter(known: readonly Item[]): () => string {
+    let last = known.at(-1)?.place ?? null;
+    return () => (last = between(last, null));
   }
 
   private note(id: string, column: LedgerColumn, text: string): "noted" {
@@ -370,6 +424,4 @@ export function readSourceLine(line: string): { text: string; address: string } 
   return at ? { text: at[1] ?? "", address: at[2]! } : { text: line.trim(), address: "" };
 }
 
-function sourceLine(i: { text: string; address: string }): string {
-  return [i.text, i.address].filter(Boolean).join(" ");
-}
+const linesOf = (text: string) => text.split(/\r?\n/).flatMap((l) => (l.trim() ? [l.trim()] : []));

@@ -1,4 +1,5 @@
-import type { EventField, ItemField, Op, TimelineField } from "../change/change";
+import { ITEM_LISTS } from "../timeline/fields";
+import type { EventField, ItemField, Op, SourceField, TimelineField } from "../change/change";
 import { blocksOf, plainTextOf } from "../text/description";
 import { placesIn, placesInDescription, replacedIn, replaceInDescription, type Wanted } from "../text/replace-words";
 import { readWhen } from "../time/read/read-when";
@@ -12,6 +13,7 @@ export type TextOf =
   | { kind: "event"; id: string; field: EventField }
   | { kind: "category"; id: string }
   | { kind: "item"; id: string; list: "media" | "source" | "link"; field: ItemField }
+  | { kind: "source"; id: string; field: SourceField }
   /** "introduction", "closing" or an event's id. */
   | { kind: "description"; of: string };
 
@@ -34,7 +36,10 @@ export interface FoundPlace {
 export const MOST_FOUND = 2_000;
 
 const EVENT_TEXTS = ["title", "shortTitle", "when", "place", "note"] as const;
-const ITEM_TEXTS = ["text", "caption", "credit", "address"] as const;
+const ITEM_TEXTS = ["text", "caption", "credit", "address", "page", "quote"] as const;
+const SOURCE_TEXTS = ["title", "authors", "within", "publisher", "place", "callNumber", "address"] as const;
+/** Authors are looked through as one text. */
+const BETWEEN_AUTHORS = "; ";
 const TIMELINE_TEXTS = ["title", "subject", "byline"] as const;
 
 /** Every place of a text in a timeline, in the order of the events; `more`: there are more than are listed. */
@@ -58,7 +63,7 @@ export function findPlaces(t: Timeline, wanted: Wanted): { places: FoundPlace[];
   };
   const items = itemsByOwner(t);
   const listed = (of: string, event: string | null) => {
-    for (const list of ["media", "source", "link"] as const)
+    for (const list of ITEM_LISTS)
       for (const i of items(of, list))
         for (const field of ITEM_TEXTS) put({ kind: "item", id: i.id, list, field }, event, i[field]);
   };
@@ -67,6 +72,14 @@ export function findPlaces(t: Timeline, wanted: Wanted): { places: FoundPlace[];
   inDescription("closing", t.closing);
   listed("timeline", null);
   for (const c of categoriesOf(t)) put({ kind: "category", id: c.id }, null, c.name);
+  for (const s of t.sources.values())
+    if (!s.deleted)
+      for (const field of SOURCE_TEXTS)
+        put(
+          { kind: "source", id: s.id, field },
+          null,
+          field === "authors" ? s.authors.join(BETWEEN_AUTHORS) : s[field],
+        );
   for (const { id } of inRows(t.events.values())) {
     const e = t.events.get(id)!;
     for (const field of EVENT_TEXTS)
@@ -150,6 +163,13 @@ export function replacePlaces(
     if (of.kind === "timeline") done.ops.push({ kind: "set_timeline", field: of.field, value });
     else if (of.kind === "category") done.ops.push({ kind: "set_category", id: of.id, field: "name", value });
     else if (of.kind === "item") done.ops.push({ kind: "set_item", id: of.id, field: of.field, value });
+    else if (of.kind === "source")
+      done.ops.push({
+        kind: "set_source",
+        id: of.id,
+        field: of.field,
+        value: of.field === "authors" ? value.split(BETWEEN_AUTHORS).filter((a) => a.trim()) : value,
+      });
     else if (of.field === "when") {
       const { place } = t.events.get(of.id)!.when;
       const read = readWhen(value, readOptionsFor(t, of.id));

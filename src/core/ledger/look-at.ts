@@ -1,3 +1,5 @@
+import { isCited } from "../sources/cited";
+import { ITEM_LISTS } from "../timeline/fields";
 import { isDated } from "../time/when";
 import { problems } from "../timeline/problems";
 import type { Timeline, TimelineEvent } from "../timeline/timeline";
@@ -47,7 +49,7 @@ function fits(from: LookSources, look: LookAt): (e: TimelineEvent) => boolean {
   const found = look.lacks.includes("finding") ? new Set(problems(from.timeline).map((p) => p.event)) : null;
   const lacks: Record<Lack, (e: TimelineEvent) => boolean> = {
     date: (e) => !isDated(e.when),
-    source: (e) => from.items(e.id, "source").every((i) => !i.text.trim() && !i.address.trim()),
+    source: (e) => !from.items(e.id, "source").some((i) => isCited(from.timeline.sources, i)),
     picture: (e) => !from.items(e.id, "media").some((i) => i.kind === "picture"),
     description: (e) => from.plainText(e.description).trim() === "",
     finding: (e) => found!.has(e.id),
@@ -70,7 +72,7 @@ function categoryOf(t: Timeline, e: TimelineEvent): string {
 
 /** Everything written in an event, as one text to look through. */
 function allText(from: LookSources, e: TimelineEvent): string {
-  const items = (["media", "source", "link"] as const).flatMap((list) => from.items(e.id, list));
+  const items = ITEM_LISTS.flatMap((list) => from.items(e.id, list));
   return [
     e.title,
     e.shortTitle,
@@ -80,7 +82,8 @@ function allText(from: LookSources, e: TimelineEvent): string {
     e.note,
     cellText(from, e, "category"),
     from.plainText(e.description),
-    ...items.flatMap((i) => [i.text, i.caption, i.credit, i.address]),
+    ...items.flatMap((i) => [i.text, i.caption, i.credit, i.address, i.quote]),
+    cellText(from, e, "source"),
   ].join("\n");
 }
 

@@ -41,6 +41,7 @@ const yes = (more: More = {}) => field<boolean>(false, { type: "boolean" }, more
 const oneOf = <T>(empty: T, ...others: NoInfer<T>[]) => field<T>(empty, { enum: [empty, ...others] });
 const key = (empty: string) => field<string>(empty, { type: "string", pattern: "^[A-Za-z0-9]{0,200}$" });
 const when = () => field<When>(UNDATED, WHEN_SCHEMA, { isWhen: true });
+const isoDay = () => field<string>("", { type: "string", pattern: "^(\\d{4}-\\d{2}-\\d{2})?$" });
 const whole = (minimum: number, maximum: number, more: More = {}) =>
   field<number | null>(null, maybe({ type: "integer", minimum, maximum }), more);
 
@@ -50,8 +51,25 @@ export type PicturesShown = "large" | "small" | "none";
 export type LabelWords = "room" | "none";
 /** Of one label beside the others: quieter, as usual, louder. */
 export type Loudness = -1 | 0 | 1;
-export type ItemList = "media" | "source" | "link";
+export const ITEM_LISTS = ["media", "source", "link"] as const;
+export type ItemList = (typeof ITEM_LISTS)[number];
 export type MediaKind = "picture" | "video" | "sound";
+/** What a source is. "line": it was written in one line, which stands as it is. */
+export const SOURCE_KINDS = [
+  "line",
+  "book",
+  "article",
+  "newspaper",
+  "web",
+  "archive",
+  "film",
+  "interview",
+  "object",
+  "other",
+] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+/** How the list of sources is written: by author and date in one of two ways, or numbered in the order of the events. */
+export type SourceManner = "apa" | "harvard" | "numbered";
 
 /**
  * A label's corner, px from its moment along the ridge, and from the ridge's middle across it (negative: roofs' side). It counts
@@ -108,6 +126,22 @@ const MARKS = {
 /** A tag is one short word or a few; an event has so many. */
 export const MOST_TAGS = 30;
 export const MOST_TAG = 40;
+/** A source names so many authors, each so long; and so much that has no field of its own came along with it. */
+export const MOST_AUTHORS = 50;
+export const MOST_AUTHOR = 200;
+const AUTHORS = {
+  type: "array",
+  maxItems: MOST_AUTHORS,
+  items: { type: "string", minLength: 1, maxLength: MOST_AUTHOR },
+};
+export const MOST_REST = 60;
+export const MOST_REST_TEXT = 5_000;
+const REST = {
+  type: "object",
+  maxProperties: MOST_REST,
+  propertyNames: { pattern: "^[A-Za-z][A-Za-z0-9_-]{0,59}$" },
+  additionalProperties: { type: "string", maxLength: MOST_REST_TEXT },
+};
 const TAGS = { type: "array", maxItems: MOST_TAGS, items: { type: "string", minLength: 1, maxLength: MOST_TAG } };
 
 export const TIMELINE = {
@@ -142,6 +176,7 @@ export const TIMELINE = {
   labelWords: oneOf<LabelWords>("room", "none"),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
+  sourceManner: field<SourceManner>("apa", { enum: ["apa", "harvard", "numbered"] }, { undrawn: true }),
   /** The language it is written in, as BCP 47 names it: for spelling, hyphens and screen readers. */
   language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }, { undrawn: true }),
 } as const;
@@ -189,7 +224,7 @@ export const CATEGORY = {
 
 export const ITEM = {
   of: field<string>("timeline", ID, { fixed: true }),
-  list: field<ItemList>("source", { enum: ["media", "source", "link"] }, { fixed: true }),
+  list: field<ItemList>("source", { enum: [...ITEM_LISTS] }, { fixed: true }),
   place: key("a0"),
   /** Media: what was uploaded. Another file is another item. */
   media: field<string | null>(null, maybe(ID), { fixed: true }),
@@ -207,11 +242,42 @@ export const ITEM = {
   /** Web address: where a picture was found, where a source or link leads. */
   address: text(2_000),
   /** The day the address was looked up, as ISO date; "" when it was not. */
-  foundOn: field<string>("", { type: "string", pattern: "^(\\d{4}-\\d{2}-\\d{2})?$" }),
+  foundOn: isoDay(),
+  /** Sources: the source of the timeline that is meant; null: the line in `text` and `address` stands for itself. */
+  source: field<string | null>(null, maybe(ID)),
+  /** Sources: where in it, as it was written: "12", "3-5", "fol. 7r". */
+  page: text(120),
+  /** Sources: its very words. */
+  quote: text(2_000),
+} as const;
+
+/** Something that statements are taken from: any number of events name it. */
+export const SOURCE = {
+  kind: oneOf<SourceKind>("line", ...SOURCE_KINDS.slice(1)),
+  /** Its title; of a line the whole line. */
+  title: text(2_000),
+  /** "Family name, given name", or a body's name without a comma. */
+  authors: field<readonly string[]>([], AUTHORS),
+  /** What it is a part of: a book, a journal, a newspaper, a collection. */
+  within: text(500),
+  volume: text(60),
+  issue: text(60),
+  pages: text(60),
+  publisher: text(300),
+  /** Of the publisher, the archive, the museum. */
+  place: text(200),
+  date: when(),
+  address: text(2_000),
+  /** The day the address was looked up, as ISO date; "" when it was not. */
+  lookedUp: isoDay(),
+  /** What it is ordered by in its library or archive. */
+  callNumber: text(200),
+  /** What came along from elsewhere and has no field here, by the names of CSL-JSON 1.0.2. */
+  rest: field<Readonly<Record<string, string>>>({}, REST),
 } as const;
 
 /** The tables by the name of what they hold. */
-export const TABLES = { timeline: TIMELINE, event: EVENT, category: CATEGORY, item: ITEM } as const;
+export const TABLES = { timeline: TIMELINE, event: EVENT, category: CATEGORY, item: ITEM, source: SOURCE } as const;
 
 /** The empty value of every field of a table. */
 export function emptyOf<F extends Fields>(table: F): ValuesOf<F> {

@@ -72,6 +72,9 @@ export function problems(timeline: Timeline): Problem[] {
     if (item.kind !== "sound" && item.credit.trim() === "")
       found.push({ code: "no_credit", event: item.of, item: item.id });
   }
+  for (const s of timeline.sources.values())
+    if (!s.deleted && s.address.trim() !== "" && safeAddress(s.address) === null)
+      found.push({ code: "no_address", event: "timeline", item: s.id, text: s.address });
   return found;
 }
 

@@ -1,4 +1,4 @@
-import { CATEGORY, EVENT, emptyOf, ITEM, type ItemList, TIMELINE, type ValuesOf } from "./fields";
+import { CATEGORY, EVENT, emptyOf, ITEM, type ItemList, SOURCE, TIMELINE, type ValuesOf } from "./fields";
 import { COLOURS, type Colour, PATTERNS, type Pattern } from "./looks";
 
 /** Whether a record was deleted: a mark, so that it can be put back. */
@@ -17,6 +17,14 @@ export type TimelineEvent = ValuesOf<typeof EVENT> & {
 /** One entry of a list that belongs to an event, or to the whole timeline (`of` is then "timeline"). */
 export type Item = ValuesOf<typeof ITEM> & { id: string } & Deletable;
 
+/** Something that statements are taken from; entries of events name it, with the page and the words that are meant. */
+export type Source = ValuesOf<typeof SOURCE> & { id: string } & Deletable;
+
+/** Where a timeline holds the records of each table. */
+export const COLLECTION = { event: "events", category: "categories", item: "items", source: "sources" } as const;
+export type Collection = (typeof COLLECTION)[keyof typeof COLLECTION];
+export const RECORD_TABLES = ["event", "category", "item", "source"] as const satisfies (keyof typeof COLLECTION)[];
+
 export type Timeline = ValuesOf<typeof TIMELINE> & {
   id: string;
   /** What stands before the events, and after them: merged Yjs states, as descriptions are. */
@@ -25,6 +33,7 @@ export type Timeline = ValuesOf<typeof TIMELINE> & {
   categories: ReadonlyMap<string, Category>;
   events: ReadonlyMap<string, TimelineEvent>;
   items: ReadonlyMap<string, Item>;
+  sources: ReadonlyMap<string, Source>;
   /** The first words of descriptions by event, where the descriptions themselves are not held. */
   firstWords?: ReadonlyMap<string, string>;
 };
@@ -41,6 +50,7 @@ const NO_TIMELINE = emptyOf(TIMELINE);
 const NO_EVENT = emptyOf(EVENT);
 const NO_CATEGORY = emptyOf(CATEGORY);
 const NO_ITEM = emptyOf(ITEM);
+const NO_SOURCE = emptyOf(SOURCE);
 
 export function emptyTimeline(id: string): Timeline {
   return {
@@ -51,6 +61,7 @@ export function emptyTimeline(id: string): Timeline {
     categories: new Map(),
     events: new Map(),
     items: new Map(),
+    sources: new Map(),
   };
 }
 
@@ -64,6 +75,10 @@ export function emptyCategory(id: string): Category {
 
 export function emptyItem(id: string): Item {
   return { id, ...NO_ITEM, deleted: false };
+}
+
+export function emptySource(id: string): Source {
+  return { id, ...NO_SOURCE, deleted: false };
 }
 
 const byPlace = (a: { place: string; id: string }, b: { place: string; id: string }) =>

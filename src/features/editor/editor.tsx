@@ -27,6 +27,7 @@ import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
 import { WorkPanel } from "./class-work/work-panel";
 import type { EditorPerson, Ports, Publication } from "./store/ports";
+import { SourcesPanel } from "./sources/sources-panel";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
 import { keepThisPage } from "@/ui/kept-here";
@@ -150,6 +151,7 @@ export function Editor(props: EditorProps) {
     if (isBlank(store.getState().timeline, id)) store.edit([{ kind: "delete_event", id }]);
   }, [selected, panel, store]);
   const tools = useMemo(() => ({ store, select, begin }), [store, select, begin]);
+  const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);
   // After the panel has closed the focus goes back to what it was about.
   const hadPanel = useRef(false);
@@ -263,11 +265,15 @@ export function Editor(props: EditorProps) {
                   id={selected}
                   takesFocus={opened.current === selected}
                   onPast={showPast}
+                  onSources={showSources}
                   onClose={closePanel}
                 />
               ) : null}
-              {panel === "settings" ? <SettingsSheet build={props.build} onClose={closePanel} /> : null}
+              {panel === "settings" ? (
+                <SettingsSheet build={props.build} onSources={showSources} onClose={closePanel} />
+              ) : null}
               {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
+              {panel === "sources" ? <SourcesPanel onClose={closePanel} /> : null}
               {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}
             </div>

@@ -12,7 +12,7 @@ import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
 
-export type Panel = "event" | "settings" | "history" | "work" | "find" | null;
+export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | null;
 
 export function ToolBar({
   hidden,

@@ -20,7 +20,7 @@ export interface DeskEvent {
   /** The description as HTML, every text of it escaped. */
   html: string;
   media: DeskMedium[];
-  sources: { text: string; address: string | null }[];
+  sources: { text: string; quote: string; address: string | null }[];
   /** What is different from the time before; null: nothing, or there was none. */
   since: "new" | "changed" | null;
 }

@@ -108,6 +108,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
               ) : (
                 s.text
               )}
+              {s.quote ? <q className="ml-1">{s.quote}</q> : null}
             </span>
           ))}
         </p>

@@ -54,7 +54,7 @@ function demoTimeline(demo: DemoTimeline): Timeline {
       ...(e.picture ? [media("p", { kind: "picture", width: 960, height: 600, text: e.picture.shows })] : []),
       ...(e.film ? [media("f", { kind: "video", width: 960, height: 600, text: e.film.title })] : []),
       ...(e.sound ? [media("s", { kind: "sound", text: e.sound.title })] : []),
-      ...(e.source ? [item("q", { list: "source", text: e.source })] : []),
+      ...(e.source ? [item("q", { list: "source", text: JSON.stringify(e.source) })] : []),
       ...(e.link ? [item("l", { list: "link", ...e.link })] : []),
     ];
   });

@@ -1,3 +1,4 @@
+import type { PageSources } from "./page-sources";
 import type { Frozen } from "@/core/formats/frozen";
 
 /** The whole page; to stand in a frame of another page; or on paper, without scripts and with everything that can be printed. */
@@ -6,6 +7,7 @@ export type Variant = (typeof VARIANTS)[number];
 
 export interface ReaderPage {
   frozen: Frozen;
+  sources: PageSources;
   variant: Variant;
   /** Where a media file is: `${mediaPath}/${media}/${size}`. */
   mediaPath: string;

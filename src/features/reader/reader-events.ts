@@ -1,6 +1,7 @@
 import { placesAlong } from "@/core/chart/frame/places-along";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import type { Frozen, FrozenEvent } from "@/core/formats/frozen";
+import { pageText, sourceText } from "@/core/sources/cited";
 import { gapText } from "@/core/time/gap";
 import type { When } from "@/core/time/when";
 import { whenLabel, whenLongLabel } from "@/core/time/write-when";
@@ -114,10 +115,10 @@ function eventHtml(
   const long = whenLongLabel(e.when, mannerOf(frozen));
   const colour = category ? category.colour : "steel";
   const media = by.items(e.id, "media");
-  const sources = by.items(e.id, "source").filter((i) => i.text || i.address);
+  const sources = by.items(e.id, "source").flatMap((i) => sourceHtml(p, i) ?? []);
   const links = by.items(e.id, "link").filter((i) => i.text || i.address);
-  const beside = (heading: string, list: readonly FrozenItem[]) =>
-    list.length === 0 ? "" : `<div><h3>${heading}</h3>${list.map((i) => `<p>${linked(i)}</p>`).join("")}</div>`;
+  const beside = (heading: string, list: readonly string[]) =>
+    list.length === 0 ? "" : `<div><h3>${heading}</h3>${list.map((html) => `<p>${html}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
 <div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
@@ -128,6 +129,21 @@ ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
     .slice(1)
     .map((m) => figure(p, m))
     .join("")}</div>
-<div class="beside">${beside(sources.length > 1 ? WORDS.sources : WORDS.source, sources)}${beside(WORDS.findOutMore, links)}</div>
+<div class="beside">${beside(sources.length > 1 ? WORDS.sources : WORDS.source, sources)}${beside(WORDS.findOutMore, links.map(linked))}</div>
 </li>`;
+}
+
+/** How an event names a source: in short with a link to the list, or by its whole line; with its words. */
+function sourceHtml({ sources, frozen }: ReaderPage, item: FrozenItem): string | null {
+  const found = sources.cited(item);
+  if (!found) return null;
+  const { source } = found.work;
+  const page = item.page ? `, ${escapeXml(pageText(item.page))}` : "";
+  const named =
+    found.text !== null
+      ? `<a href="#${found.anchor}">${escapeXml(found.text)}</a>`
+      : source.kind === "line"
+        ? linked({ text: source.title, address: source.address }) + page
+        : `<a href="#${found.anchor}">${escapeXml(sourceText(source))}</a>${page}`;
+  return item.quote ? `${named}<br><q${said(frozen)}>${escapeXml(item.quote)}</q>` : named;
 }

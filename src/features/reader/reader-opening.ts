@@ -21,14 +21,14 @@ export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: s
 }
 
 /** In numbers and names: how much there is, from when to when, in which categories. */
-function keyFacts({ frozen }: ReaderPage, key: readonly KeyEntry[], facts: string): string {
+function keyFacts({ frozen, sources }: ReaderPage, key: readonly KeyEntry[], facts: string): string {
   const count = (kind: "picture" | "video" | "sound") =>
     frozen.items.filter((i) => i.list === "media" && i.kind === kind && i.of !== "timeline").length;
   const media = [WORDS.pictures(count("picture")), WORDS.videos(count("video")), WORDS.sounds(count("sound"))].filter(
     Boolean,
   );
-  const sources = frozen.items.filter((i) => i.list === "source" && (i.text || i.address)).length;
-  const more = [...media, WORDS.sourcesGiven(sources)].filter(Boolean).join(", ");
+  const given = sources.entries.length;
+  const more = [...media, WORDS.sourcesGiven(given)].filter(Boolean).join(", ");
   const categories = key.map((k) => `<li>${mark({ ...k, id: `b-${k.id}` })}${escapeXml(k.name)}</li>`).join("");
   return `<p class="facts">${escapeXml([facts, more].filter(Boolean).join(" \u00b7 "))}</p>${categories && `<ul class="cats" aria-label="${WORDS.categories}">${categories}</ul>`}`;
 }

@@ -4,6 +4,7 @@ import { descriptionFrom } from "@/core/text/description";
 import { readWhen } from "@/core/time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import type { ReaderPage } from "./page-input";
+import { pageSources } from "./page-sources";
 import { renderReaderPage } from "./reader-page";
 
 const NASTY = `<img src=x onerror=alert(1)> "quoted" & 'so'`;
@@ -49,9 +50,10 @@ const timeline: Timeline = {
   ),
 };
 
-const page = (more: Partial<ReaderPage> = {}) =>
-  renderReaderPage({
-    frozen: toFrozen(timeline),
+const page = async (more: Partial<ReaderPage> = {}) => {
+  const frozen = more.frozen ?? toFrozen(timeline);
+  return renderReaderPage({
+    sources: await pageSources(frozen),
     mediaPath: "/t/abc/media",
     note: null,
     listed: false,
@@ -60,19 +62,21 @@ const page = (more: Partial<ReaderPage> = {}) =>
     viewsScript: "show()",
     variant: "page",
     ...more,
+    frozen,
   }).html;
+};
 
 describe("the reader's page", () => {
-  it("escapes every text people typed, and links only to web and mail addresses", () => {
-    const html = page({ note: { text: NASTY, link: { to: "/x", text: NASTY } } });
+  it("escapes every text people typed, and links only to web and mail addresses", async () => {
+    const html = await page({ note: { text: NASTY, link: { to: "/x", text: NASTY } } });
     expect(html).not.toContain("<img src=x");
     expect(html).not.toContain("javascript:");
     expect(html).toContain("&lt;img src=x onerror=alert(1)&gt;");
     expect(html).toContain('href="https://archive.example/"');
   });
 
-  it("holds one script of its own, the chart's and its data, and one style, and nothing from another server", () => {
-    const html = page();
+  it("holds one script of its own, the chart's and its data, and one style, and nothing from another server", async () => {
+    const html = await page();
     expect([...html.matchAll(/<script[^>]*>/g)].map((m) => m[0])).toEqual([
       "<script>",
       '<script type="application/json" id="chart-data" data-media="/t/abc/media">',
@@ -85,15 +89,15 @@ describe("the reader's page", () => {
     expect(html).not.toMatch(/ style="| on[a-z]+="/);
   });
 
-  it("says how much later, what an event is part of, and shows the picture with its size", () => {
-    const html = page();
+  it("says how much later, what an event is part of, and shows the picture with its size", async () => {
+    const html = await page();
     expect(html).toContain("27 years later");
     expect(html).toContain('Part of <a href="#e-a">');
     expect(html).toContain('src="/t/abc/media/m1/medium"');
     expect(html).toContain('width="640" height="400"');
   });
 
-  it("puts parts directly after their whole, deeper ones further in, each with its date in full", () => {
+  it("puts parts directly after their whole, deeper ones further in, each with its date in full", async () => {
     const night = readWhen("14 Nov 1872 16:00 - 15 Nov 1872 06:00");
     const made = [
       { ...emptyEvent("x"), title: "Mill", when: readWhen("14 Nov 1872 20:00") },
@@ -102,14 +106,14 @@ describe("the reader's page", () => {
       { ...emptyEvent("q"), title: "Rope", when: readWhen("14 Nov 1872 19:40"), partOf: "p" },
     ];
     const t = { ...emptyTimeline("t"), events: new Map(made.map((e) => [e.id, e])) };
-    const html = page({ frozen: toFrozen(t) });
+    const html = await page({ frozen: toFrozen(t) });
     const list = [...html.matchAll(/<li class="([^"]*)" id="e-(\w)"/g)].map((m) => `${m[2]} ${m[1]}`);
     expect(list).toEqual(["n event", "p event part part-1", "q event part part-2", "x event"]);
     expect(html).toContain(">14 Nov 1872 19:30</p>");
     expect(html).toContain("10 minutes later");
   });
 
-  it("begins with what it is: title, by whom, its cover in its proportion, how much there is, and the ways into it", () => {
+  it("begins with what it is: title, by whom, its cover in its proportion, how much there is, and the ways into it", async () => {
     const cover = {
       ...emptyItem("v"),
       list: "media" as const,
@@ -124,7 +128,7 @@ describe("the reader's page", () => {
       byline: "Nia",
       items: new Map(timeline.items).set("v", cover),
     });
-    const html = page({ frozen });
+    const html = await page({ frozen });
     const begin = html.slice(html.indexOf('<section id="begin"'), html.indexOf('<section id="chart"'));
     expect(begin).toContain("<h2>Ways</h2>");
     expect(begin).toContain("by Nia");
@@ -133,17 +137,17 @@ describe("the reader's page", () => {
     expect(html).toContain(".s300x600{--r:0.5000;--w:300px}");
     expect(begin).toContain('<a class="go" href="#chart">Open the chart</a>');
     expect(begin).toContain("press an event to open it");
-    expect(page({ frozen, variant: "embed" })).not.toContain('<section id="begin"');
+    expect(await page({ frozen, variant: "embed" })).not.toContain('<section id="begin"');
   });
 
-  it("says how long after the event before and how long before the next one each was, among those of one whole", () => {
+  it("says how long after the event before and how long before the next one each was, among those of one whole", async () => {
     const made = [
       { ...emptyEvent("a"), title: "Post", when: readWhen("1797") },
       { ...emptyEvent("n"), title: "Night", when: readWhen("1872 - 1873") },
       { ...emptyEvent("p"), title: "Bell", when: readWhen("Nov 1872"), partOf: "n" },
       { ...emptyEvent("v"), title: "Viaduct", when: readWhen("1889") },
     ];
-    const html = page({
+    const html = await page({
       frozen: toFrozen({ ...emptyTimeline("t"), events: new Map(made.map((e) => [e.id, e])) }),
     });
     const between = [...html.matchAll(/<p class="between">(.*?)<\/p>/g)].map((m) => m[1]!.replaceAll(/<[^>]+>/g, ""));
@@ -154,7 +158,7 @@ describe("the reader's page", () => {
     ]);
   });
 
-  it("shows the main picture before the words and the others after them, each with its caption", () => {
+  it("shows the main picture before the words and the others after them, each with its caption", async () => {
     const more = {
       ...emptyItem("p2"),
       of: "a",
@@ -164,19 +168,19 @@ describe("the reader's page", () => {
       place: "a1",
       caption: "The east bank",
     };
-    const html = page({ frozen: toFrozen({ ...timeline, items: new Map(timeline.items).set("p2", more) }) });
+    const html = await page({ frozen: toFrozen({ ...timeline, items: new Map(timeline.items).set("p2", more) }) });
     const story = html.slice(html.indexOf('id="e-a"'), html.indexOf('id="e-b"'));
     expect(story.indexOf("m1/medium")).toBeLessThan(story.indexOf('<div class="text">'));
     expect(story.indexOf("m5/medium")).toBeGreaterThan(story.indexOf('<div class="text">'));
     expect(story).toContain("<figcaption><b>The east bank</b></figcaption>");
   });
 
-  it("is listed by search engines only where it was published for everybody", () => {
-    expect(page()).toContain('content="noindex"');
-    expect(page({ listed: true })).not.toContain("noindex");
+  it("is listed by search engines only where it was published for everybody", async () => {
+    expect(await page()).toContain('content="noindex"');
+    expect(await page({ listed: true })).not.toContain("noindex");
   });
 
-  it("on paper has one drawing for it, no script, and says where a video or a sound is", () => {
+  it("on paper has one drawing for it, no script, and says where a video or a sound is", async () => {
     const film = {
       ...emptyItem("f"),
       of: "b",
@@ -186,7 +190,7 @@ describe("the reader's page", () => {
       text: "Ice",
     };
     const frozen = toFrozen({ ...timeline, items: new Map(timeline.items).set("f", film) });
-    const html = page({ variant: "print", frozen });
+    const html = await page({ variant: "print", frozen });
     expect(html).not.toContain("<script");
     expect(html).not.toContain("<video");
     expect(html).toContain("A video, in the page itself: <b>Ice</b>");
@@ -195,31 +199,22 @@ describe("the reader's page", () => {
     expect(html).toContain("@page{size:A4 landscape");
   });
 
-  it("in a frame leads out of it to the whole page, and is listed nowhere", () => {
-    const html = page({ variant: "embed", listed: true });
+  it("in a frame leads out of it to the whole page, and is listed nowhere", async () => {
+    const html = await page({ variant: "embed", listed: true });
     expect(html).toContain('<a href="?" target="_blank" rel="noopener">');
     expect(html).not.toContain('href="/"');
     expect(html).toContain("noindex");
-    expect(page()).toContain('<a href="?as=print">');
+    expect(await page()).toContain('<a href="?as=print">');
   });
 
-  it("of an empty timeline is a page all the same", () => {
-    const html = renderReaderPage({
-      frozen: toFrozen(emptyTimeline("t")),
-      mediaPath: "",
-      note: null,
-      listed: false,
-      published: null,
-      chartScript: "/reader/chart.js?1",
-      viewsScript: "show()",
-      variant: "page",
-    }).html;
+  it("of an empty timeline is a page all the same", async () => {
+    const html = await page({ frozen: toFrozen(emptyTimeline("t")), mediaPath: "" });
     expect(html).toContain("Nothing has been written in this timeline yet.");
     expect(html).toContain("Untitled");
   });
 
-  it("draws the chart for every width, with patterns that do not share names", () => {
-    const html = page();
+  it("draws the chart for every width, with patterns that do not share names", async () => {
+    const html = await page();
     const ids = [...html.matchAll(/<pattern id="([^"]+)"/g)].map((m) => m[1]!);
     expect(new Set(ids).size).toBe(ids.length);
     for (const width of [1240, 1000, 700, 380]) expect(html).toContain(`class="w${width}"`);
@@ -231,13 +226,13 @@ it.each<[string[], string]>([
   [["1604", "1744 - 1783", "1750"], "1604 – 1783"],
   [["1604", "1838 - present", "1900"], "1604 – present"],
   [["14 Nov 1872"], "1872"],
-])("a timeline of %j goes from %s", (dates, period) => {
+])("a timeline of %j goes from %s", async (dates, period) => {
   const t: Timeline = {
     ...emptyTimeline("t"),
     title: "T",
     events: new Map(dates.map((d, i) => [`${i}`, { ...emptyEvent(`${i}`), title: "x", when: readWhen(d) }])),
   };
-  const html = page({ frozen: toFrozen(t) });
+  const html = await page({ frozen: toFrozen(t) });
   expect(html.match(/<h1><a href="#begin">T<\/a><\/h1><p>([^<]*)<\/p>/)![1]).toBe(
     `${dates.length} ${dates.length === 1 ? "event" : "events"}, ${period}`,
   );

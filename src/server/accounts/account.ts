@@ -1,6 +1,7 @@
 import "server-only";
 import { verify } from "@node-rs/argon2";
-import { canonicalJson, toFrozen } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
+import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
 import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/reach";
 import { db } from "../db/pool";

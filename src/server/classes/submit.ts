@@ -4,7 +4,7 @@ import { nanoid } from "nanoid";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
 import type { OwnWork } from "@/core/check/own-work";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
-import { canonicalJson } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
 import { UNDATED, type When } from "@/core/time/when";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import postgres from "postgres";
-import { canonicalJson, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
+import { timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
 import { readWhen } from "@/core/time/read/read-when";
 import { type Field, TABLES } from "@/core/timeline/fields";
 import { db } from "../db/pool";
@@ -74,6 +75,21 @@ describe("the tables of fields", () => {
     licence: "CC0",
     address: "https://archive.example/roll",
     foundOn: "2026-11-26",
+    source: "s",
+    page: "3-5",
+    quote: "The long night",
+    kind: "book",
+    authors: ["Bell, Anna", "Ambrelford Town Council"],
+    within: "Ambrel Papers",
+    volume: "2",
+    issue: "3",
+    pages: "1-20",
+    publisher: "Hollin Press",
+    date: readWhen("Nov 1872"),
+    lookedUp: "2026-11-25",
+    callNumber: "AP 3914",
+    rest: { ISBN: "123" },
+    sourceManner: "numbered",
   };
 
   it("every field is set by a change, read back, and kept in the frozen form", async () => {
@@ -86,8 +102,9 @@ describe("the tables of fields", () => {
       { kind: "add_event", id: "e", fields: {} },
       { kind: "add_category", id: "c", fields: {} },
       { kind: "add_item", id: "i", fields: { of: "e" } },
+      { kind: "add_source", id: "s", fields: {} },
     );
-    const ids = { event: "e", category: "c", item: "i" } as Record<Table, string>;
+    const ids = { event: "e", category: "c", item: "i", source: "s" } as Record<Table, string>;
     const settable = (Object.keys(TABLES) as Table[]).flatMap((table) =>
       fieldsOf(table).flatMap(([field, f]) => (f.fixed || f.serverOnly ? [] : [{ table, field }])),
     );
@@ -114,6 +131,7 @@ describe("the tables of fields", () => {
           event: t.events.get("e"),
           category: t.categories.get("c"),
           item: t.items.get("i"),
+          source: t.sources.get("s"),
         }[table] as unknown as Record<string, unknown>;
         // What only editors see is not in the frozen form.
         const unsaid = t === again && (TABLES[table] as Record<string, Field<unknown>>)[field]!.editorsOnly;

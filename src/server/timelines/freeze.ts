@@ -1,7 +1,8 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
-import { canonicalJson, FROZEN_FORMAT, type Frozen, mediaIn, toFrozen } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
+import { FROZEN_FORMAT, type Frozen, mediaIn, toFrozen } from "@/core/formats/frozen";
 import type { Tx } from "../db/pool";
 import { readTimeline } from "./queries";
 

@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
 import { describe, expect, it } from "vitest";
 import type { Op } from "@/core/change/change";
-import { canonicalJson } from "@/core/formats/frozen";
+import { canonicalJson } from "@/core/text/canonical-json";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { collectMedia } from "../media/collect";

@@ -1,7 +1,7 @@
 import "server-only";
 import postgres from "postgres";
-import type { Op } from "@/core/change/change";
-import { CATEGORY, EVENT, emptyOf, ITEM } from "@/core/timeline/fields";
+import { type Op, type Table, tableOf } from "@/core/change/change";
+import { CATEGORY, EVENT, emptyOf, ITEM, SOURCE } from "@/core/timeline/fields";
 import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
 import type { Tx } from "../db/pool";
 import { forgetPast } from "./past";
@@ -35,6 +35,7 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await tx`delete from event where timeline_id = ${id}`;
   await tx`delete from category where timeline_id = ${id}`;
   await tx`delete from item where timeline_id = ${id}`;
+  await tx`delete from source where timeline_id = ${id}`;
   await tx`delete from upload where timeline_id = ${id}`;
   await tx`delete from thumbnail where timeline_id = ${id}`;
   await tx`delete from check_result where timeline_id = ${id}`;
@@ -90,7 +91,9 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
   for (const { id } of await tx<{ id: string }[]>`
     select id from item where timeline_id = ${timeline} and not purged and "of" = any(${[...events]})`)
     items.add(id);
-  const found = events.size + categories.size + items.size;
+  const sources = new Set(await due("source"));
+  const gone = { event: events, category: categories, item: items, source: sources };
+  const found = events.size + categories.size + items.size + sources.size;
   if (found === 0) return 0;
   await forgetPast(tx, timeline);
 
@@ -100,6 +103,8 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
   const { of: _, list: __, ...nothing } = emptyOf(ITEM);
   await blank(tx, timeline, "item", [...items], nothing);
 
+  await blank(tx, timeline, "source", [...sources], emptyOf(SOURCE));
+
   let bytes = 0;
   for (let after = -1; ; ) {
     const [row] = await tx<{ seq: number; ops: Op[]; was: unknown[] }[]>`
@@ -107,7 +112,7 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
     if (!row) break;
     after = row.seq;
     const kept = row.ops.flatMap((op, n) => {
-      const blank = blanked(op, events, categories, items);
+      const blank = blanked(op, gone);
       return blank ? [{ op: blank, was: blank === op ? row.was[n] : null }] : [];
     });
     const ops = kept.map((k) => k.op);
@@ -132,31 +137,13 @@ async function blank(tx: Tx, timeline: string, table: string, ids: string[], val
 }
 
 /** A step without what was in the records that are gone; null where nothing of it is left; itself where it is of others. */
-function blanked(
-  op: Op,
-  events: ReadonlySet<string>,
-  categories: ReadonlySet<string>,
-  items: ReadonlySet<string>,
-): Op | null {
-  switch (op.kind) {
-    case "describe":
-      return events.has(op.of) ? null : op;
-    case "add_event":
-      return events.has(op.id) ? { ...op, fields: {} } : op;
-    case "add_category":
-      return categories.has(op.id) ? { ...op, fields: {} } : op;
-    case "add_item": {
-      if (!items.has(op.id)) return op;
-      const { of, list } = op.fields;
-      return { ...op, fields: { ...(of === undefined ? {} : { of }), ...(list === undefined ? {} : { list }) } };
-    }
-    case "set_event":
-      return events.has(op.id) ? null : op;
-    case "set_category":
-      return categories.has(op.id) ? null : op;
-    case "set_item":
-      return items.has(op.id) ? null : op;
-    default:
-      return op;
-  }
+function blanked(op: Op, gone: Record<Table, ReadonlySet<string>>): Op | null {
+  if (op.kind === "set_timeline") return op;
+  if (op.kind === "describe") return gone.event.has(op.of) ? null : op;
+  if (!gone[tableOf(op)].has(op.id)) return op;
+  if ("field" in op) return null;
+  if (!("fields" in op)) return op;
+  if (op.kind !== "add_item") return { ...op, fields: {} };
+  const { of, list } = op.fields;
+  return { ...op, fields: { ...(of === undefined ? {} : { of }), ...(list === undefined ? {} : { list }) } };
 }

@@ -1,9 +1,9 @@
 import "server-only";
 import postgres from "postgres";
-import { CATEGORY, EVENT, type Field, ITEM, TIMELINE } from "@/core/timeline/fields";
+import { CATEGORY, EVENT, type Field, ITEM, SOURCE, TIMELINE } from "@/core/timeline/fields";
 import type { ConfirmedChange } from "@/core/change/change";
 import { whenInRange } from "@/core/time/range";
-import type { Category, Item, Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import type { Category, Item, Source, Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import { db, type Sql } from "../db/pool";
 import type { Role } from "./access";
 
@@ -51,7 +51,7 @@ export async function findTimeline(id: string): Promise<{ timeline: Timeline; se
   return db().begin("isolation level repeatable read read only", (tx) => readTimeline(tx, id));
 }
 
-type Fields = Omit<Timeline, "events" | "categories" | "items">;
+type Fields = Omit<Timeline, "events" | "categories" | "items" | "sources">;
 
 /** A timeline's own fields and the number of its last change. */
 export async function readFields(tx: Sql, id: string): Promise<{ fields: Fields; seq: number } | null> {
@@ -79,6 +79,9 @@ function columnsOf(table: Record<string, Field<unknown>>): string {
 export const EVENT_COLUMNS = `${columnsOf(EVENT)}, description, deleted`;
 export const CATEGORY_COLUMNS = `${columnsOf(CATEGORY)}, deleted`;
 export const ITEM_COLUMNS = `${columnsOf(ITEM)}, deleted`;
+export const SOURCE_COLUMNS = `${columnsOf(SOURCE)}, deleted`;
+
+export const sourceOf = (row: Source): Source => ({ ...row, date: whenInRange(row.date) });
 
 export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Timeline; seq: number } | null> {
   const read = await readFields(tx, id);
@@ -89,6 +92,8 @@ export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Tim
     select ${tx.unsafe(CATEGORY_COLUMNS)} from category where timeline_id = ${id} order by id`;
   const items = await tx<Item[]>`
     select ${tx.unsafe(ITEM_COLUMNS)} from item where timeline_id = ${id} order by id`;
+  const sources = await tx<Source[]>`
+    select ${tx.unsafe(SOURCE_COLUMNS)} from source where timeline_id = ${id} order by id`;
   return {
     seq: read.seq,
     timeline: {
@@ -98,6 +103,7 @@ export async function readTimeline(tx: Sql, id: string): Promise<{ timeline: Tim
       ),
       categories: new Map(categories.map((c) => [c.id, { ...c }])),
       items: new Map(items.map((i) => [i.id, { ...i }])),
+      sources: new Map(sources.map((s) => [s.id, sourceOf(s)])),
     },
   };
 }

@@ -1,8 +1,15 @@
 import "server-only";
 import { type Op, tableOf } from "@/core/change/change";
-import { emptyEvent, type Category, type Item, type Timeline, type TimelineEvent } from "@/core/timeline/timeline";
+import {
+  type Category,
+  emptyEvent,
+  type Item,
+  type Source,
+  type Timeline,
+  type TimelineEvent,
+} from "@/core/timeline/timeline";
 import type { Sql } from "../db/pool";
-import { CATEGORY_COLUMNS, EVENT_COLUMNS, ITEM_COLUMNS, readFields } from "./queries";
+import { CATEGORY_COLUMNS, EVENT_COLUMNS, ITEM_COLUMNS, readFields, SOURCE_COLUMNS, sourceOf } from "./queries";
 
 export interface ReadForChange {
   timeline: Timeline;
@@ -17,7 +24,12 @@ export interface ReadForChange {
 export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Promise<ReadForChange | null> {
   const read = await readFields(tx, id);
   if (!read) return null;
-  const named = { event: new Set<string>(), category: new Set<string>(), item: new Set<string>() };
+  const named = {
+    event: new Set<string>(),
+    category: new Set<string>(),
+    item: new Set<string>(),
+    source: new Set<string>(),
+  };
   for (const op of ops) {
     if (op.kind === "describe") named.event.add(op.of);
     else if (op.kind !== "set_timeline") named[tableOf(op)].add(op.id);
@@ -55,6 +67,13 @@ export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Pr
             or (${counts("add_item", "restore_item")} and not deleted and "of" = any(${
               lists
             } || array(select "of" from item where timeline_id = ${id} and id = any(${ids("item")})))))`;
+  const countsSources = counts("add_source", "restore_source");
+  const sources =
+    named.source.size === 0
+      ? []
+      : await tx<Source[]>`
+          select ${tx.unsafe(SOURCE_COLUMNS)} from source
+          where timeline_id = ${id} and (${countsSources} or id = any(${ids("source")}))`;
   let unread = 0;
   if (!whole && counts("add_event")) {
     const [row] = await tx<{ n: number }[]>`
@@ -68,6 +87,7 @@ export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Pr
       events,
       categories: new Map(categories.map((c) => [c.id, { ...c }])),
       items: new Map(items.map((i) => [i.id, { ...i }])),
+      sources: new Map(sources.map((s) => [s.id, sourceOf(s)])),
     },
   };
 }

@@ -2,7 +2,7 @@ import "server-only";
 import { createHash } from "node:crypto";
 import postgres from "postgres";
 import { Draft, type Was } from "@/core/change/apply";
-import { type Change, type ConfirmedChange, type Op, tableOf } from "@/core/change/change";
+import { type Change, type ConfirmedChange, type Op, type Table, tableOf } from "@/core/change/change";
 import { MOST, tooLong } from "@/core/change/limits";
 import { LIMIT_SENTENCES, tooLongText } from "@/core/words/en/limits";
 import { tooMuch } from "@/core/change/too-much";
@@ -10,13 +10,13 @@ import { fromBase64 } from "@/core/text/base64";
 import { takeUpdate } from "@/core/text/description";
 import { confirmReading, readOptionsOf } from "@/core/timeline/read-options";
 import type { When } from "@/core/time/when";
-import { OWN_TEXTS, type Timeline } from "@/core/timeline/timeline";
+import { COLLECTION, OWN_TEXTS, RECORD_TABLES, type Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
-import { EVENT, type Field, TIMELINE } from "@/core/timeline/fields";
+import { type Field, TABLES } from "@/core/timeline/fields";
 
 /** A description's merged state may have so many bytes. */
 const MOST_DESCRIPTION = 2_000_000;
@@ -109,11 +109,13 @@ async function merge(
 /** A step with every date in it read again from what was typed. */
 function withOwnReading(op: Op, t: Timeline): Op {
   const own = (value: unknown) => (value ? confirmReading(value as When, readOptionsOf(t)) : value);
-  if (op.kind === "add_event" && op.fields.when)
-    return { ...op, fields: { ...op.fields, when: own(op.fields.when) as When } };
-  const table = op.kind === "set_timeline" ? TIMELINE : op.kind === "set_event" ? EVENT : null;
-  if (!table || !("field" in op) || !(table as Record<string, Field<unknown>>)[op.field]?.isWhen) return op;
-  return { ...op, value: own(op.value) } as Op;
+  if (op.kind === "describe") return op;
+  const table: Record<string, Field<unknown>> = TABLES[op.kind === "set_timeline" ? "timeline" : tableOf(op)];
+  if ("field" in op) return table[op.field]?.isWhen ? ({ ...op, value: own(op.value) } as Op) : op;
+  if (!("fields" in op)) return op;
+  const dates = Object.entries(op.fields).filter(([f, value]) => value && table[f]?.isWhen);
+  if (dates.length === 0) return op;
+  return { ...op, fields: { ...op.fields, ...Object.fromEntries(dates.map(([f, value]) => [f, own(value)])) } } as Op;
 }
 
 /** True when the description has changed, false when the update says nothing new, null when there is no such event. */
@@ -147,8 +149,6 @@ async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "a
   if (!own) throw new Refused(fail("no_such_media"));
 }
 
-const COLLECTION = { event: "events", category: "categories", item: "items" } as const;
-
 /** Writes what the steps have changed, whole records at a time. */
 async function write(tx: Tx, before: Timeline, after: Timeline, ops: readonly Op[]): Promise<void> {
   if (after === before) return;
@@ -160,12 +160,12 @@ async function write(tx: Tx, before: Timeline, after: Timeline, ops: readonly Op
     );
     await tx`update timeline set ${tx(row as never)} where id = ${after.id}`;
   }
-  const touched = { event: new Set<string>(), category: new Set<string>(), item: new Set<string>() };
+  const touched = Object.fromEntries(RECORD_TABLES.map((t) => [t, new Set<string>()])) as Record<Table, Set<string>>;
   for (const op of ops) {
     if (op.kind === "describe") touched.event.add(op.of);
     else if (op.kind !== "set_timeline") touched[tableOf(op)].add(op.id);
   }
-  for (const table of ["event", "category", "item"] as const) {
+  for (const table of RECORD_TABLES) {
     const [now, then] = [after[COLLECTION[table]], before[COLLECTION[table]]];
     const rows = [...touched[table]].flatMap((id) => {
       const record = now.get(id);

@@ -10,6 +10,8 @@ export const LIMIT_SENTENCES: Record<MostOf, string> = {
   deep: `Events lie within others at most ${MOST_DEEP} deep. Nothing of this step was saved; all before it is. Make it part of something further out.`,
   categories: `A timeline has at most 200 categories. Nothing of this step was saved; all before it is. Delete one that is not in use.`,
   items: `An event has at most 100 pictures and files, 100 sources and 100 links. Nothing of this step was saved; all before it is. Delete one, or make a second event.`,
+  sources:
+    "A timeline has at most 5,000 sources. Nothing of this step was saved; all before it is. Delete those no event names.",
   description:
     "A description holds 100,000 characters, nested at most 12 deep. It is still where you typed it: shorten it, or divide it among several events.",
   nested:

@@ -14,6 +14,7 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { OwnDeviceField } from "../own-device/own-device-field";
 import { AddressCheck } from "./address-check";
 import { ChartSettings } from "./chart-settings";
+import { SourceManner } from "../sources/sources-field";
 import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { newCategory } from "../store/event-deeds";
@@ -82,7 +83,15 @@ function languageName(code: string): string {
 }
 
 /** The opening page, the period, the scale and the categories of the whole timeline. */
-export function SettingsSheet({ build, onClose }: { build: string; onClose: () => void }) {
+export function SettingsSheet({
+  build,
+  onSources,
+  onClose,
+}: {
+  build: string;
+  onSources: () => void;
+  onClose: () => void;
+}) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const set = (field: "title" | "subject" | "byline") => (value: string) =>
@@ -156,6 +165,7 @@ export function SettingsSheet({ build, onClose }: { build: string; onClose: () =
             </select>
           )}
         </Field>
+        <SourceManner onList={onSources} />
         <ChartSettings />
         <DateSettings />
         <section aria-label={WORDS.categories}>

@@ -189,6 +189,8 @@ function whereOf(of: TextOf): string {
       return WORDS.where[of.field as "title" | "shortTitle" | "when" | "place" | "note"];
     case "category":
       return WORDS.where.category;
+    case "source":
+      return WORDS.where.source;
     case "description":
       return of.of === "introduction" || of.of === "closing" ? WORDS.where[of.of] : WORDS.where.description;
     case "item":

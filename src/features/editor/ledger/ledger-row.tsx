@@ -42,7 +42,8 @@ export interface RowProps {
   card: boolean;
   category: Category | undefined;
   media: readonly Item[];
-  sources: readonly Item[];
+  /** Its sources, a line each. */
+  sources: string;
   links: readonly Item[];
   manner: Manner;
   language: string;
@@ -251,11 +252,11 @@ function Content(p: RowProps & { column: LedgerColumn; name: string; misread: bo
     }
     case "source":
     case "link": {
-      const list = column === "source" ? p.sources : p.links;
+      const lines = column === "source" ? p.sources.split("\n").filter(Boolean) : p.links.map(lineOf);
       return (
         <>
-          {plain(list[0] ? lineOf(list[0]) : "")}
-          {list.length > 1 ? <span className="shrink-0 text-[13px] text-quiet">+{list.length - 1}</span> : null}
+          {plain(lines[0] ?? "")}
+          {lines.length > 1 ? <span className="shrink-0 text-[13px] text-quiet">+{lines.length - 1}</span> : null}
         </>
       );
     }

@@ -18,6 +18,7 @@ import { cellText } from "@/core/ledger/cell-text";
 import { wholesOf } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import { categoriesOf, type Item, itemsByOwner } from "@/core/timeline/timeline";
+import { referencesText } from "@/core/sources/cited";
 import { WORDS } from "@/core/words/en/editor-ledger";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -520,7 +521,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
                     readOnly={!mayEdit}
                     category={categories.get(e.category ?? "")}
                     media={columns.includes("media") ? items(e.id, "media") : NONE}
-                    sources={columns.includes("source") ? items(e.id, "source") : NONE}
+                    sources={columns.includes("source") ? referencesText(timeline.sources, items(e.id, "source")) : ""}
                     links={columns.includes("link") ? items(e.id, "link") : NONE}
                     manner={manner}
                     language={timeline.language}

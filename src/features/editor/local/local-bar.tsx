@@ -8,6 +8,7 @@ import { WORDS } from "@/core/words/en/editor-local";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor } from "../store/editor-context";
+import { saveFile } from "../save-file";
 import { LocalTimeline } from "./local-timeline";
 
 const DRAWING = { width: 1_600, height: 900 };
@@ -19,12 +20,8 @@ export function LocalBar() {
   const download = (id: "csv" | "json" | "svg") => {
     const { timeline } = store.getState();
     const format = FORMATS.find((f) => f.id === id)!;
-    const url = URL.createObjectURL(new Blob([format.write!(toFrozen(timeline), DRAWING)], { type: format.mediaType }));
-    const link = document.createElement("a");
-    link.href = url;
-    link.download = `${timeline.title.replaceAll(/[^\p{L}\p{N} _-]/gu, "").trim() || WORDS.timeline}${format.endings[0]}`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+    const file = new Blob([format.write!(toFrozen(timeline), DRAWING)], { type: format.mediaType });
+    saveFile(file, timeline.title || WORDS.timeline, format.endings[0]!);
   };
   return (
     <div

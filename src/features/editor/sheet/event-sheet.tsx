@@ -18,7 +18,8 @@ import { LazyDescription } from "./lazy-description";
 import { MediaField } from "./media-field";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
-import { SourceField } from "./source-field";
+import { LinkField } from "./link-field";
+import { SourcesField } from "../sources/sources-field";
 import { TagsField } from "./tags-field";
 import { TextField } from "./text-field";
 import { WhenField } from "./when-field";
@@ -34,6 +35,7 @@ export function EventSheet({
   id,
   takesFocus,
   onPast,
+  onSources,
   onClose,
 }: {
   id: string;
@@ -41,6 +43,8 @@ export function EventSheet({
   takesFocus: boolean;
   /** Shows the timeline as it was after a change. */
   onPast: (seq: number) => void;
+  /** Opens the list of all sources. */
+  onSources: () => void;
   onClose: () => void;
 }) {
   const { store, select } = useEditor();
@@ -223,8 +227,8 @@ export function EventSheet({
         <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
         <LazyDescription key={`text-${id}`} of={id} label={WORDS.description} words={wordsIn(event.description)} />
         <MediaField key={`media-${id}`} of={id} label={WORDS.picturesVideoSound} />
-        <SourceField of={id} list="source" />
-        <SourceField of={id} list="link" />
+        <SourcesField key={`sources-${id}`} of={id} onList={onSources} />
+        <LinkField of={id} />
         <TextField
           key={`note-${id}`}
           label={WORDS.privateNote}

@@ -9,25 +9,24 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { placeForNewItem } from "../store/event-deeds";
 import { TextField } from "./text-field";
 
-/** The sources of an event, or its links to find out more: any number, each with words and an address. */
-export function SourceField({ of, list }: { of: string; list: "source" | "link" }) {
+/** The links of an event to find out more: any number, each with words and an address. */
+export function LinkField({ of }: { of: string }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const items = itemsOf(timeline, of, list);
+  const items = itemsOf(timeline, of, "link");
   const set = (id: string, field: "text" | "address") => (value: string) =>
     store.edit([{ kind: "set_item", id, field, value }], `item:${id}:${field}`);
-  const one = list === "source" ? "source" : "link";
   return (
-    <section aria-label={list === "source" ? WORDS.sources : WORDS.linksToFindOutMore}>
+    <section aria-label={WORDS.linksToFindOutMore}>
       <div className="flex flex-col gap-2">
-        {items.map((item, i) => (
+        {items.map((item) => (
           <div key={item.id} className="flex items-end gap-2">
             <div className="grid flex-1 grid-cols-2 gap-2">
               <TextField
-                label={list === "source" ? WORDS.source(items.length > 1 ? ` ${i + 1}` : "") : WORDS.findOutMore}
+                label={WORDS.findOutMore}
                 value={item.text}
                 onChange={set(item.id, "text")}
-                placeholder={list === "source" ? WORDS.ambrelPostNo3914Page : WORDS.whatItIs}
+                placeholder={WORDS.whatItIs}
               />
               <TextField
                 label={WORDS.itsAddressIfItHas}
@@ -38,7 +37,7 @@ export function SourceField({ of, list }: { of: string; list: "source" | "link" 
             </div>
             <button
               type="button"
-              aria-label={WORDS.removeThis(one)}
+              aria-label={WORDS.removeThisLink}
               title={WORDS.removeUndoPutsItBack}
               className="mb-1 rounded-md p-1.5 hover:bg-verdigris-wash"
               onClick={() => store.edit([{ kind: "delete_item", id: item.id }])}
@@ -54,11 +53,15 @@ export function SourceField({ of, list }: { of: string; list: "source" | "link" 
         className="mt-1"
         onClick={() =>
           store.edit([
-            { kind: "add_item", id: nanoid(10), fields: { of, list, place: placeForNewItem(timeline, of, list) } },
+            {
+              kind: "add_item",
+              id: nanoid(10),
+              fields: { of, list: "link", place: placeForNewItem(timeline, of, "link") },
+            },
           ])
         }
       >
-        <Plus size={15} /> {items.length === 0 ? WORDS.addA(one) : WORDS.addAnother(one)}
+        <Plus size={15} /> {items.length === 0 ? WORDS.addALink : WORDS.addAnotherLink}
       </Button>
     </section>
   );

@@ -1,0 +1,45 @@
+import type { Frozen } from "@/core/formats/frozen";
+import { answerList } from "@/core/sources/asked";
+import { type Work, workOf, worksOf } from "@/core/sources/cited";
+import type { Run } from "@/core/sources/runs";
+import type { FrozenItem } from "./page-input";
+
+/** The sources of a page, each once. */
+export interface PageSources {
+  /** The list as it stands at the end: its lines, and the events that name each. */
+  entries: { anchor: string; runs: Run[]; number: number | null; address: string; of: string[] }[];
+  /** How an event names one, and where in the list that stands; null where it says nothing. */
+  cited: (item: FrozenItem) => { text: string | null; anchor: string; work: Work<FrozenItem> } | null;
+}
+
+/** Writes the list of sources of a frozen timeline, in the manner and language it says. */
+export async function pageSources(frozen: Frozen): Promise<PageSources> {
+  const order = new Map(["timeline", ...frozen.events.map((e) => e.id)].map((id, i) => [id, i]));
+  const named = frozen.items
+    .filter((i) => i.list === "source" && order.has(i.of))
+    .sort((a, b) => order.get(a.of)! - order.get(b.of)!);
+  const works = worksOf(new Map((frozen.sources ?? []).map((s) => [s.id, s])), named);
+  const references = works.flatMap((w) => w.references);
+  const { entries, cited } = await answerList({
+    works,
+    manner: frozen.sourceManner ?? "apa",
+    language: frozen.language ?? "en",
+    cited: references.map((r) => ({ work: workOf(r), page: r.page ?? "" })),
+  });
+  const byId = new Map(works.map((w) => [w.id, w]));
+  const anchors = new Map(entries.map((e, i) => [e.id, `s-${i + 1}`]));
+  const texts = new Map(references.map((r, i) => [r.id, cited[i] ?? null]));
+  return {
+    entries: entries.map((e) => ({
+      anchor: anchors.get(e.id)!,
+      runs: e.runs,
+      number: e.number,
+      address: byId.get(e.id)!.source.address,
+      of: [...new Set(byId.get(e.id)!.references.map((r) => r.of))],
+    })),
+    cited: (item) => {
+      const work = byId.get(workOf(item));
+      return work ? { text: texts.get(item.id) ?? null, anchor: anchors.get(work.id)!, work } : null;
+    },
+  };
+}
