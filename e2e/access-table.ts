@@ -31,6 +31,7 @@ const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "
 export const ACCESS: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
+  "PAGE /licences": EVERYBODY,
   // Whoever is signed in is led home.
   "PAGE /try": EVERYBODY,
   // In development only; here it is nowhere.

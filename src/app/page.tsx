@@ -215,6 +215,11 @@ async function FrontPage() {
           <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
         </div>
       </main>
+      <footer className="mx-auto max-w-[1240px] px-5 pb-8 text-[14px] text-quiet">
+        <Link href="/licences" className="underline">
+          {WORDS.licences}
+        </Link>
+      </footer>
     </>
   );
 }

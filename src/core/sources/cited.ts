@@ -15,7 +15,7 @@ const NO_SOURCE = emptyOf(SOURCE);
 export const FIELDS_OF: Record<Exclude<SourceKind, "line">, readonly (keyof SourceValues)[]> = {
   book: ["authors", "within", "publisher", "place", "date", "pages", "address", "lookedUp", "callNumber"],
   article: ["authors", "within", "volume", "issue", "pages", "date", "address", "lookedUp"],
-  newspaper: ["authors", "within", "date", "pages", "place", "address", "lookedUp"],
+  newspaper: ["authors", "within", "date", "issue", "pages", "place", "address", "lookedUp"],
   web: ["authors", "within", "date", "address", "lookedUp"],
   archive: ["authors", "within", "place", "date", "callNumber", "address", "lookedUp"],
   film: ["authors", "within", "publisher", "place", "date", "address", "lookedUp"],

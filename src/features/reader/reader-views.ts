@@ -16,7 +16,7 @@ function named(): { view: string; open: string | null; reads: string | null } {
   const place = location.hash.slice(1);
   const id = decodeURIComponent(place.slice(2));
   // A chapter, or the closing page.
-  if (place.startsWith("c-")) return { view: "read", open: null, reads: null };
+  if (/^[cs]-/.test(place)) return { view: "read", open: null, reads: null };
   if (place.startsWith("r-")) return { view: "read", open: null, reads: id };
   if (place.startsWith("e-"))
     return chartFailed ? { view: "read", open: null, reads: id } : { view: "chart", open: id, reads: null };
@@ -56,7 +56,7 @@ document.addEventListener("DOMContentLoaded", () => {
     if (open) body.dataset.open = open;
     else delete body.dataset.open;
     const event = known(now.reads);
-    const chapter = location.hash.startsWith("#c-") ? document.getElementById(location.hash.slice(1)) : null;
+    const chapter = /^#[cs]-/.test(location.hash) ? document.getElementById(location.hash.slice(1)) : null;
     if (event ?? chapter) goTo((event ?? chapter)!);
     else if (!open) window.scrollTo(0, 0);
     mark();

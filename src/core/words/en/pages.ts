@@ -124,4 +124,13 @@ export const WORDS = {
     "There is nothing in your bin. A timeline is deleted by the menu on its card; what was deleted in a timeline is in that timeline's own bin, in its editor under History.",
   youDeletedIt: "you deleted it",
   daysLeft: (days: number) => (days === 1 ? "1 day left" : `${days} days left`),
+  licences: "Licences",
+  citationProcessor: "Citation processor: citeproc-js",
+  citationProcessorLicence: (version: string) =>
+    `Lists of sources are written by citeproc-js ${version}, copyright Frank Bennett, used unmodified and as a part of its own under the Common Public Attribution License 1.0 (CPAL-1.0); it may be had under the GNU Affero General Public License as well. Its source comes with the package “citeproc”.`,
+  fontsLicence: "The typefaces ship with Fastigo under the SIL Open Font License 1.1:",
+  packagesUsed: (n: number) => `${n} packages Fastigo is made with`,
+  packageName: "Package",
+  packageVersion: "Version",
+  packageLicence: "Licence",
 } as const;

@@ -119,5 +119,7 @@ export const WORDS = {
   saveAs: "Save the list as",
   removeFromAll: (title: string) => `Delete the source ${title}`,
   edit: (title: string) => `Fields of ${title}`,
+  writtenBy: "Written by the citation processor citeproc-js.",
+  licences: "Licences",
   fileName: "sources",
 } as const;

@@ -82,6 +82,12 @@ export function SourcesPanel({ onClose }: { onClose: () => void }) {
           ))}
         </div>
       ) : null}
+      <p className="mt-3 text-[13px] text-quiet">
+        {WORDS.writtenBy}{" "}
+        <a className="underline" href="/licences" target="_blank" rel="noopener">
+          {WORDS.licences}
+        </a>
+      </p>
       <Problem text={problem} className="mt-2 text-[14px]" />
     </Frame>
   );
