@@ -82,7 +82,12 @@ test("a line is taken apart, named again with page and words, and listed in the 
   }
   await page.getByRole("button", { name: "Share" }).click();
   await page.getByRole("button", { name: "Make a frozen copy" }).click();
-  await reader.goto(await page.getByTestId("frozen-copy").getByLabel(/^Frozen/).inputValue());
+  await reader.goto(
+    await page
+      .getByTestId("frozen-copy")
+      .getByLabel(/^Frozen/)
+      .inputValue(),
+  );
   await expect(reader.locator("#c-closing li")).toContainText(["Bell A. The ferries", "County roll 12"]);
   await page.keyboard.press("Escape");
 

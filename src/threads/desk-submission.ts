@@ -4,6 +4,7 @@ import { type SvgOptions, toSvg } from "@/core/chart/draw/to-svg";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
+import { escapeXml } from "@/core/chart/draw/to-svg";
 import { referenceText, sourceOf } from "@/core/sources/cited";
 import { whenLabel } from "@/core/time/write-when";
 import { ITEM, valuesOf } from "@/core/timeline/fields";
@@ -107,7 +108,21 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
       title: e.title,
       when: whenLabel(e.when, manner),
       category: categories.get(e.category ?? "") ?? "",
-      html: blocksHtml(e.description),
+      html: blocksHtml(e.description, {
+        medium: (id) => {
+          const item = own.find((i) => i.id === id && i.media);
+          const name = escapeXml(item?.caption || item?.text || "");
+          if (!item) return "";
+          const path = escapeXml(`/submissions/${s.id}/media/${item.media}`);
+          return item.kind === "picture"
+            ? `<figure><img src="${path}/medium" alt="${escapeXml(item.text)}"></figure>`
+            : `<p>${name}</p>`;
+        },
+        source: (id) => {
+          const item = own.find((i) => i.id === id && i.list === "source");
+          return item ? escapeXml(referenceText(sources, item)) : "";
+        },
+      }),
       media: own.flatMap((i) =>
         i.list === "media" && i.media && i.kind
           ? [

@@ -1,5 +1,6 @@
 import { toBase64 } from "../text/base64";
 import { isDated, type Place } from "../time/when";
+import { withEntries } from "../text/description";
 import { canonicalJson } from "../text/canonical-json";
 import { sameValue } from "../text/same-value";
 import { CATEGORY, EVENT, emptyOf, ITEM, ITEM_LISTS, namesOf, SOURCE, TIMELINE, valuesOf } from "../timeline/fields";
@@ -53,17 +54,22 @@ export function copyEvents(
       }
     }
     ops.push({ kind: "add_event", id, fields });
-    if (e.description.length > 0) ops.push({ kind: "describe", of: id, update: toBase64(e.description) });
+    const entries = new Map<string, string>();
+    const described = ops.length;
     for (const listName of ITEM_LISTS)
       for (const i of items(e.id, listName)) {
         const media = i.media && other ? other.mediaFor(i.media) : i.media;
         if (i.media && !media) continue;
+        const item = newId();
+        entries.set(i.id, item);
         ops.push({
           kind: "add_item",
-          id: newId(),
+          id: item,
           fields: { ...valuesOf(ITEM, i), media, of: id, source: sources(i.source) },
         });
       }
+    if (e.description.length > 0)
+      ops.splice(described, 0, { kind: "describe", of: id, update: toBase64(withEntries(e.description, entries)) });
   }
   return { ops, ids: list.map((e) => made.get(e.id)!) };
 }

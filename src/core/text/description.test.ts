@@ -3,13 +3,16 @@ import { describe, expect, it } from "vitest";
 import * as Y from "yjs";
 import { fromBase64, toBase64 } from "./base64";
 import {
+  type Block,
   blocksOf,
   descriptionFrom,
   FRAGMENT,
+  mediaInText,
   mergeDescriptions,
   plainTextOf,
   safeAddress,
   takeUpdate,
+  withEntries,
   wordCount,
 } from "./description";
 
@@ -89,6 +92,36 @@ describe("a description", () => {
       ]),
     );
     expect(blocksOf(state)).toEqual([{ kind: "paragraph", content: [{ kind: "text", text: "alert(1)", marks: [] }] }]);
+  });
+
+  it("holds entries of its event by their ids, which a copy has anew; anything else in their place is not shown", () => {
+    const node = (name: string, attribute: string, value: unknown, ...children: Y.XmlElement[]) => {
+      const e = element(name, ...children);
+      e.setAttribute(attribute, value as string);
+      return e;
+    };
+    const state = documentOf((f) =>
+      f.insert(0, [
+        node("medium", "item", "m1"),
+        node("blockquote", "source", "s1", element("paragraph", text("It rose"))),
+        node("blockquote", "source", "other", node("medium", "item", "<script>")),
+        node("medium", "item", 7),
+      ]),
+    );
+    const quote = (source: string, blocks: Block[] = []): Block => ({ kind: "quote", blocks, source });
+    const rose: Block = { kind: "paragraph", content: [{ kind: "text", text: "It rose", marks: [] }] };
+    expect(blocksOf(state)).toEqual([{ kind: "medium", item: "m1" }, quote("s1", [rose]), quote("other")]);
+    expect(mediaInText(blocksOf(state))).toEqual(["m1"]);
+    expect(plainTextOf(blocksOf(state))).toBe("It rose");
+    const copy = withEntries(
+      state,
+      new Map([
+        ["m1", "n1"],
+        ["s1", "t1"],
+      ]),
+    );
+    expect(blocksOf(copy)).toEqual([{ kind: "medium", item: "n1" }, quote("t1", [rose]), quote("other")]);
+    expect(withEntries(state, new Map())).toBe(state);
   });
 
   it("survives nesting without end", () => {

@@ -18,7 +18,10 @@ export type Inline = { kind: "text"; text: string; marks: Mark[] } | { kind: "br
 export type Block =
   | { kind: "paragraph"; content: Inline[]; align?: Align }
   | { kind: "heading"; level: 1 | 2; content: Inline[]; align?: Align }
-  | { kind: "quote"; blocks: Block[] }
+  /** `source`: the entry of the event's sources it is taken from. */
+  | { kind: "quote"; blocks: Block[]; source?: string }
+  /** A picture, video or sound: the entry of the event's media that stands here. */
+  | { kind: "medium"; item: string }
   | { kind: "list"; ordered: boolean; items: Block[][] };
 
 /** The two states as one. Updates commute and may be repeated; an update that is no Yjs update throws. */
@@ -124,7 +127,11 @@ function childBlocks(parent: Y.XmlFragment | Y.XmlElement, depth: number): Block
     if (!(node instanceof Y.XmlElement)) return [];
     switch (node.nodeName) {
       case "blockquote":
-        return [{ kind: "quote", blocks: childBlocks(node, depth + 1) }];
+        return [{ kind: "quote", blocks: childBlocks(node, depth + 1), ...named(node, "source") }];
+      case "medium": {
+        const { item } = named(node, "item");
+        return item ? [{ kind: "medium", item }] : [];
+      }
       case "bulletList":
       case "orderedList":
         return [
@@ -150,6 +157,14 @@ function childBlocks(parent: Y.XmlFragment | Y.XmlElement, depth: number): Block
         return [{ kind: "paragraph", content: inlineOf(node), ...alignOf(node) }];
     }
   });
+}
+
+/** An entry's id that a node holds. */
+function named<K extends "source" | "item">(node: Y.XmlElement, attribute: K): { [k in K]?: string } {
+  const id: unknown = node.getAttribute(attribute);
+  return typeof id === "string" && /^[A-Za-z0-9_-]{1,40}$/.test(id)
+    ? ({ [attribute]: id } as { [k in K]?: string })
+    : {};
 }
 
 function alignOf(node: Y.XmlElement): { align?: Align } {
@@ -212,10 +227,40 @@ export function plainTextOf(blocks: readonly Block[]): string {
       if (b.kind === "paragraph" || b.kind === "heading")
         return b.content.map((c) => (c.kind === "text" ? c.text : "\n")).join("");
       if (b.kind === "quote") return plainTextOf(b.blocks);
+      if (b.kind === "medium") return "";
       return b.items.map(plainTextOf).join("\n");
     })
     .join("\n")
     .trim();
+}
+
+/** The entries of media that stand in a text. */
+export function mediaInText(blocks: readonly Block[]): string[] {
+  return blocks.flatMap((b) => {
+    if (b.kind === "medium") return [b.item];
+    if (b.kind === "quote") return mediaInText(b.blocks);
+    return b.kind === "list" ? b.items.flatMap(mediaInText) : [];
+  });
+}
+
+/** A description for a copy of its event: what stands in it by the id of an entry has the copy's. */
+export function withEntries(state: Uint8Array, copies: ReadonlyMap<string, string>): Uint8Array {
+  const doc = new Y.Doc();
+  Y.applyUpdate(doc, state);
+  const stack: unknown[] = [doc.getXmlFragment(FRAGMENT)];
+  let changed = false;
+  while (stack.length > 0) {
+    const node = stack.pop();
+    if (node instanceof Y.XmlElement)
+      for (const attribute of ["item", "source"] as const) {
+        const copy = copies.get(named(node, attribute)[attribute] ?? "");
+        if (copy === undefined) continue;
+        node.setAttribute(attribute, copy);
+        changed = true;
+      }
+    if (node instanceof Y.XmlElement || node instanceof Y.XmlFragment) stack.push(...node.toArray());
+  }
+  return changed ? Y.encodeStateAsUpdate(doc) : state;
 }
 
 /** Words as a teacher counts them: runs between spaces that hold a letter or a digit. */

@@ -3,15 +3,17 @@ import { safeAddress } from "@/core/text/description";
 import type { Run } from "@/core/sources/runs";
 import { WORDS } from "@/core/words/en/reader";
 import { blocksHtml, said } from "./blocks-html";
+import { inText } from "./in-text";
 import type { FrozenItem, ReaderPage } from "./page-input";
 
 /** The chapters before an event (by id), or after all of them (null), as rows of the list of events. */
-export function chaptersHtml({ frozen }: ReaderPage, before: string | null): string {
+export function chaptersHtml(p: ReaderPage, before: string | null): string {
+  const { frozen } = p;
   return (frozen.chapters ?? [])
     .filter((c) => c.before === before)
     .map(
       (c) =>
-        `<li class="chapter" id="c-${escapeXml(c.id)}" tabindex="-1"><h2${said(frozen)}>${escapeXml(c.title || WORDS.untitled)}</h2><div class="text"${said(frozen)}>${blocksHtml(c.description)}</div></li>`,
+        `<li class="chapter" id="c-${escapeXml(c.id)}" tabindex="-1"><h2${said(frozen)}>${escapeXml(c.title || WORDS.untitled)}</h2><div class="text"${said(frozen)}>${blocksHtml(c.description, inText(p))}</div></li>`,
     )
     .join("");
 }
@@ -66,7 +68,9 @@ export function closingSection(p: ReaderPage): string {
     lines.length === 0 ? "" : `<h3>${heading}</h3><${tag} class="credits">${lines.join("")}</${tag}>`;
   const numbered = sources.entries.some((e) => e.number !== null);
   const text =
-    (frozen.closing ?? []).length > 0 ? `<div class="text"${said(frozen)}>${blocksHtml(frozen.closing!)}</div>` : "";
+    (frozen.closing ?? []).length > 0
+      ? `<div class="text"${said(frozen)}>${blocksHtml(frozen.closing!, inText(p))}</div>`
+      : "";
   return `<section class="closing" id="c-closing" tabindex="-1" aria-label="${WORDS.closing}">${text}${list(WORDS.sources, sourceLines, numbered ? "ol" : "ul")}${list(WORDS.picturesVideoSound, mediaLines)}</section>`;
 }
 

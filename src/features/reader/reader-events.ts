@@ -1,7 +1,6 @@
 import { placesAlong } from "@/core/chart/frame/places-along";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import type { Frozen, FrozenEvent } from "@/core/formats/frozen";
-import { pageText, sourceText } from "@/core/sources/cited";
 import { gapText } from "@/core/time/gap";
 import type { When } from "@/core/time/when";
 import { whenLabel, whenLongLabel } from "@/core/time/write-when";
@@ -11,6 +10,8 @@ import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
 import { chaptersHtml, closingSection, contents } from "./reader-chapters";
 import { blocksHtml, said } from "./blocks-html";
+import { mediaInText } from "@/core/text/description";
+import { inText, sourceHtml } from "./in-text";
 import { figure, linked } from "./reader-figure";
 import { mark } from "./reader-mark";
 import type { FrozenItem, ReaderPage } from "./page-input";
@@ -114,7 +115,8 @@ function eventHtml(
   const head = whenLabel(e.when, mannerOf(frozen));
   const long = whenLongLabel(e.when, mannerOf(frozen));
   const colour = category ? category.colour : "steel";
-  const media = by.items(e.id, "media");
+  const standing = new Set(mediaInText(e.description));
+  const media = by.items(e.id, "media").filter((m) => !standing.has(m.id));
   const sources = by.items(e.id, "source").flatMap((i) => sourceHtml(p, i) ?? []);
   const links = by.items(e.id, "link").filter((i) => i.text || i.address);
   const beside = (heading: string, list: readonly string[]) =>
@@ -125,25 +127,10 @@ ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
 <div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}${said(frozen)}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
     .slice(0, 1)
     .map((m) => figure(p, m))
-    .join("")}<div class="text"${said(frozen)}>${blocksHtml(e.description)}</div>${media
+    .join("")}<div class="text"${said(frozen)}>${blocksHtml(e.description, inText(p))}</div>${media
     .slice(1)
     .map((m) => figure(p, m))
     .join("")}</div>
 <div class="beside">${beside(sources.length > 1 ? WORDS.sources : WORDS.source, sources)}${beside(WORDS.findOutMore, links.map(linked))}</div>
 </li>`;
-}
-
-/** How an event names a source: in short with a link to the list, or by its whole line; with its words. */
-function sourceHtml({ sources, frozen }: ReaderPage, item: FrozenItem): string | null {
-  const found = sources.cited(item);
-  if (!found) return null;
-  const { source } = found.work;
-  const page = item.page ? `, ${escapeXml(pageText(item.page))}` : "";
-  const named =
-    found.text !== null
-      ? `<a href="#${found.anchor}">${escapeXml(found.text)}</a>`
-      : source.kind === "line"
-        ? linked({ text: source.title, address: source.address }) + page
-        : `<a href="#${found.anchor}">${escapeXml(sourceText(source))}</a>${page}`;
-  return item.quote ? `${named}<br><q${said(frozen)}>${escapeXml(item.quote)}</q>` : named;
 }

@@ -182,7 +182,7 @@ export class Opened {
     const title = item.querySelector(".story h2")!.textContent ?? "";
     const story = item.querySelector(".story")!.cloneNode(true) as HTMLElement;
     const when = item.querySelector(".when")!;
-    const figures = [...story.querySelectorAll<HTMLElement>("figure")];
+    const figures = [...story.querySelectorAll<HTMLElement>(":scope > figure")];
     const [main, ...others] = figures;
     for (const f of figures) f.remove();
     const heading = story.querySelector("h2")!;

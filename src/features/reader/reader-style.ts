@@ -39,7 +39,7 @@ a{color:#0B6E69}
 .go.quiet{background:#fff;border-color:#8BA3A6}.go.quiet:hover{background:#E3EFEC}
 .hint{font-size:14px;color:#4A6572;margin:12px 0 0}
 .whole{display:block;max-width:1240px;margin:0 auto;padding:6px 0 30px}
-.text{hyphens:auto}.text p{margin:0 0 .7em}.text ul,.text ol{margin:0 0 .7em 1.3em;padding:0}.text .center{text-align:center}.text .right{text-align:right}.text h3{font-size:1.25em;margin:1em 0 .4em}.text h4{font-family:"Bricolage Grotesque Variable",sans-serif;font-weight:650;font-size:1.08em;margin:.9em 0 .3em}.text blockquote{font-family:"Bricolage Grotesque Variable",sans-serif;margin:0 0 .7em;padding-left:.8em;border-left:3px solid #7FC4B8}
+.text{hyphens:auto}.text p{margin:0 0 .7em}.text ul,.text ol{margin:0 0 .7em 1.3em;padding:0}.text .center{text-align:center}.text .right{text-align:right}.text h3{font-size:1.25em;margin:1em 0 .4em}.text h4{font-family:"Bricolage Grotesque Variable",sans-serif;font-weight:650;font-size:1.08em;margin:.9em 0 .3em}.text blockquote{font-family:"Bricolage Grotesque Variable",sans-serif;margin:0 0 .7em;padding-left:.8em;border-left:3px solid #7FC4B8}.text blockquote footer{font-family:"Atkinson Hyperlegible Next Variable",sans-serif;font-size:.8em;color:#4A6572}
 .key{display:flex;flex-wrap:wrap;gap:6px 18px;list-style:none;margin:0;padding:10px 28px;font-size:14px;border-top:1px solid #D5DEDC;border-bottom:1px solid #D5DEDC;background:#F6F8F7}
 .key li,.cat{display:flex;align-items:center;gap:7px}
 .chart{padding:12px 20px 28px;overflow-x:auto}

@@ -15,6 +15,7 @@ import {
   Bold,
   Heading1,
   Heading2,
+  Image,
   Italic,
   Link2,
   List,
@@ -25,12 +26,14 @@ import {
 } from "lucide-react";
 import { type ReactNode, useId, useState } from "react";
 import { COLOURS, type Colour } from "@/core/text/colours";
+import { isCited, referenceText } from "@/core/sources/cited";
 import { cleanText, isClean } from "@/core/text/clean";
 import { FRAGMENT, safeAddress } from "@/core/text/description";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
-import { isOwnText } from "@/core/timeline/timeline";
+import { isOwnText, itemsOf } from "@/core/timeline/timeline";
+import { Medium, Quotation } from "./description-nodes";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
@@ -101,7 +104,10 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
           underline: false,
           horizontalRule: false,
           link: false,
+          blockquote: false,
         }),
+        Quotation,
+        Medium,
         PlainLink.configure({
           openOnClick: false,
           autolink: true,
@@ -144,9 +150,15 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       center: editor?.isActive({ textAlign: "center" }) ?? false,
       right: editor?.isActive({ textAlign: "right" }) ?? false,
       colour: String(editor?.getAttributes("colour").name ?? ""),
+      quoted: String(editor?.getAttributes("blockquote").source ?? ""),
     }),
   });
   const [wide, setWide] = useState(false);
+  const owner = isOwnText(of) ? "timeline" : of;
+  const items = useEditorState((s) => s.timeline.items);
+  const sources = useEditorState((s) => s.timeline.sources);
+  const media = itemsOf({ items }, owner, "media");
+  const cited = itemsOf({ items }, owner, "source").filter((i) => isCited(sources, i));
   const limit = useEditorState((x) => {
     const asked = x.work?.assignment.requirements.find((r) => r.kind === "words");
     return asked && asked.kind === "words" && !isOwnText(of) ? asked.count : null;
@@ -299,6 +311,53 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
               </option>
             ))}
           </select>
+          {media.length > 0 ? (
+            <select
+              aria-label={WORDS.putInText}
+              title={WORDS.putInText}
+              className="h-7 max-w-[104px] rounded border border-line bg-white px-1 text-[13px]"
+              value=""
+              onChange={(e) => {
+                if (e.target.value)
+                  tiptap
+                    ?.chain()
+                    .focus()
+                    .insertContent({ type: "medium", attrs: { item: e.target.value } })
+                    .run();
+              }}
+            >
+              <option value="">{WORDS.putInTextShort}</option>
+              {media.map((m, i) => (
+                <option key={m.id} value={m.id}>
+                  {m.caption || m.text || `${WORDS.mediumKinds[m.kind ?? "picture"]} ${i + 1}`}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <Tool label={WORDS.noneToPut} on={false} disabled run={() => {}} icon={<Image size={16} />} />
+          )}
+          {marks?.blockquote && cited.length > 0 ? (
+            <select
+              aria-label={WORDS.sourceOfQuote}
+              title={WORDS.sourceOfQuote}
+              className="h-7 max-w-[170px] rounded border border-line bg-white px-1 text-[13px]"
+              value={cited.some((c) => c.id === marks.quoted) ? marks.quoted : ""}
+              onChange={(e) =>
+                tiptap
+                  ?.chain()
+                  .focus()
+                  .updateAttributes("blockquote", { source: e.target.value || null })
+                  .run()
+              }
+            >
+              <option value="">{WORDS.noSourceOfQuote}</option>
+              {cited.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {referenceText(sources, c).slice(0, 80)}
+                </option>
+              ))}
+            </select>
+          ) : null}
           <Tool label={WORDS.link} on={marks?.link} run={startLink} icon={<Link2 size={16} />} />
           {marks?.link ? (
             <Button
@@ -366,16 +425,32 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
   );
 }
 
-function Tool({ label, on, run, icon }: { label: string; on: boolean | undefined; run: () => void; icon: ReactNode }) {
+function Tool({
+  label,
+  on,
+  run,
+  icon,
+  disabled = false,
+}: {
+  label: string;
+  on: boolean | undefined;
+  run: () => void;
+  icon: ReactNode;
+  disabled?: boolean;
+}) {
   return (
     <button
       type="button"
       aria-label={label}
       title={label}
       aria-pressed={on ?? false}
+      disabled={disabled}
       onMouseDown={(e) => e.preventDefault()}
       onClick={run}
-      className={classes("rounded p-1.5", on ? "bg-verdigris text-white" : "hover:bg-verdigris-wash")}
+      className={classes(
+        "rounded p-1.5 disabled:opacity-35",
+        on ? "bg-verdigris text-white" : "hover:bg-verdigris-wash",
+      )}
     >
       {icon}
     </button>
