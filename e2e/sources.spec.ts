@@ -16,7 +16,7 @@ test("a line is taken apart, named again with page and words, and listed in the 
   await stand(cell(page, "title", "Rope ferry"));
   await page.keyboard.press("Shift+Enter");
   const sheet = page.getByRole("complementary");
-  const source = sheet.getByRole("group", { name: "Source", exact: true });
+  const source = sheet.getByRole("group", { name: "Source no. 1" });
   await expect(source.getByRole("textbox", { name: "Source", exact: true })).toHaveValue(
     "The ferries of the Ambrel, page 12",
   );
@@ -39,8 +39,8 @@ test("a line is taken apart, named again with page and words, and listed in the 
   await stand(cell(page, "title", "Viaduct"));
   await page.keyboard.press("Shift+Enter");
   await sheet.getByLabel("Use a source of this timeline").selectOption({ index: 1 });
-  await expect(sheet.getByRole("group", { name: "Source 2" })).toContainText("Also in 2 other events");
-  await sheet.getByRole("group", { name: "Source 2" }).getByLabel("Page or place in it").fill("30-31");
+  await expect(sheet.getByRole("group", { name: "Source no. 2" })).toContainText("Also in 2 other events");
+  await sheet.getByRole("group", { name: "Source no. 2" }).getByLabel("Page or place in it").fill("30-31");
   await saved(page);
   await expect(cell(page, "source", "Viaduct")).toContainText("County roll 12");
 
@@ -97,7 +97,9 @@ test("a line is taken apart, named again with page and words, and listed in the 
   await page.keyboard.press("Control+z");
   await expect(panel).toContainText("1.Bell A. The ferries of the Ambrel.");
   await panel.getByRole("button", { name: "Viaduct" }).first().click();
-  await expect(sheet.getByRole("group", { name: "Source 2" }).getByLabel("Page or place in it")).toHaveValue("30-31");
+  await expect(sheet.getByRole("group", { name: "Source no. 2" }).getByLabel("Page or place in it")).toHaveValue(
+    "30-31",
+  );
 });
 
 test("sources come from BibTeX with broken braces and RIS in Latin-1, and go out to files that are read again", async ({

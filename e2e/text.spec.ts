@@ -71,3 +71,32 @@ test("a picture and a quotation with its source stand in the text: in the sheet,
   await expect(text.locator("figure img")).toBeVisible();
   await expect(text.locator("blockquote footer")).toHaveText("Ambrel Post, no. 3914");
 });
+
+test("words written before the tab was loaded again are taken back and done again in the description", async ({
+  browser,
+}) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Floods");
+  await writeLines(page, ["1872 Flood"]);
+  const open = async () => {
+    await stand(cell(page, "title", "Flood"));
+    await page.keyboard.press("Shift+Enter");
+  };
+  await open();
+  const text = page.getByRole("textbox", { name: "Description", exact: true });
+  await text.click();
+  await page.keyboard.type("The river rose.");
+  await saved(page);
+  await page.reload();
+  await open();
+  await expect(text).toHaveText("The river rose.");
+  await text.click();
+  await page.keyboard.press("Control+z");
+  await expect(text).toHaveText("");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(text).toHaveText("The river rose.");
+  await saved(page);
+  await page.reload();
+  await open();
+  await expect(text).toHaveText("The river rose.");
+});

@@ -116,7 +116,10 @@ function eventHtml(
   const long = whenLongLabel(e.when, mannerOf(frozen));
   const colour = category ? category.colour : "steel";
   const standing = new Set(mediaInText(e.description));
-  const media = by.items(e.id, "media").filter((m) => !standing.has(m.id));
+  const all = by.items(e.id, "media");
+  const media = all.filter((m) => !standing.has(m.id));
+  // The main one stands over the text, unless it stands in it.
+  const over = media[0] === all[0] ? 1 : 0;
   const sources = by.items(e.id, "source").flatMap((i) => sourceHtml(p, i) ?? []);
   const links = by.items(e.id, "link").filter((i) => i.text || i.address);
   const beside = (heading: string, list: readonly string[]) =>
@@ -125,10 +128,10 @@ function eventHtml(
 ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
 <div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
 <div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}${said(frozen)}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
-    .slice(0, 1)
+    .slice(0, over)
     .map((m) => figure(p, m))
     .join("")}<div class="text"${said(frozen)}>${blocksHtml(e.description, inText(p))}</div>${media
-    .slice(1)
+    .slice(over)
     .map((m) => figure(p, m))
     .join("")}</div>
 <div class="beside">${beside(sources.length > 1 ? WORDS.sources : WORDS.source, sources)}${beside(WORDS.findOutMore, links.map(linked))}</div>

@@ -75,6 +75,7 @@ export const WORDS = {
   alsoKept: "Came along with it",
   sources: "Sources",
   source: (n: string) => `Source${n}`,
+  sourceNumber: (n: number) => `Source no. ${n}`,
   lineExample: "Ambrel Post, no. 3914, page 2",
   itsAddress: "Its address, if it has one",
   https: "https://",

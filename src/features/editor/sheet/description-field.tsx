@@ -124,6 +124,18 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
         }),
       ],
       editorProps: {
+        // What was written before the tab was loaded again is taken back here too.
+        handleKeyDown: (_view, e) => {
+          if (!(e.ctrlKey || e.metaKey) || e.altKey || !/^[zy]$/i.test(e.key)) return false;
+          const way = e.shiftKey || e.key.toLowerCase() === "y" ? "redo" : "undo";
+          const { undo } = store.docOf(of);
+          const own = way === "undo" ? undo.undoStack : undo.redoStack;
+          if (own.length > 0 || !store.isLeftWords(of, way)) return false;
+          e.preventDefault();
+          if (way === "undo") store.undo();
+          else store.redo();
+          return true;
+        },
         attributes: {
           class: "prose-fastigo min-h-[96px] px-3 py-2 outline-none",
           role: "textbox",

@@ -38,7 +38,7 @@ export function SourcesField({ of, onList }: { of: string; onList: () => void })
     <section aria-label={WORDS.sources}>
       <div className="flex flex-col gap-2.5">
         {items.map((item, i) => (
-          <Reference key={item.id} item={item} name={items.length > 1 ? ` ${i + 1}` : ""} list={list} />
+          <Reference key={item.id} item={item} number={i + 1} name={items.length > 1 ? ` ${i + 1}` : ""} list={list} />
         ))}
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-1">
@@ -72,7 +72,7 @@ export function SourcesField({ of, onList }: { of: string; onList: () => void })
 }
 
 /** One entry: its source as the list has it, or its line; where in it; its words. */
-function Reference({ item, name, list }: { item: Item; name: string; list: Listed }) {
+function Reference({ item, number, name, list }: { item: Item; number: number; name: string; list: Listed }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const [open, setOpen] = useState(false);
@@ -114,7 +114,11 @@ function Reference({ item, name, list }: { item: Item; name: string; list: Liste
       </div>
     );
   return (
-    <div role="group" aria-label={WORDS.source(name)} className="rounded-md border border-line bg-panel/50 p-2.5">
+    <div
+      role="group"
+      aria-label={WORDS.sourceNumber(number)}
+      className="rounded-md border border-line bg-panel/50 p-2.5"
+    >
       {apart ? (
         <p className="mb-2 text-[14px]">
           <SourceLine source={record} runs={list.runsOf(record.id)} />

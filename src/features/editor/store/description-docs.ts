@@ -4,7 +4,7 @@ import type { Op } from "@/core/change/change";
 import { fromBase64, toBase64 } from "@/core/text/base64";
 import { FRAGMENT } from "@/core/text/description";
 import { isOwnText, type Timeline } from "@/core/timeline/timeline";
-import type { UndoHistory } from "./undo-history";
+import type { UndoHistory, Way } from "./undo-history";
 
 export interface DescriptionDoc {
   doc: Y.Doc;
@@ -46,6 +46,28 @@ export class DescriptionDocs {
     const made = { doc, undo };
     this.docs.set(of, made);
     return made;
+  }
+
+  /**
+   * The updates that take the steps of a description back (or do them again), the latest first, tried on a copy: the document and
+   * its undo stay as they are.
+   */
+  stepsBack(of: string, way: Way): string[] {
+    const open = this.docs.get(of);
+    if (!open) return [];
+    const steps = way === "undo" ? open.undo.undoStack : open.undo.redoStack;
+    if (steps.length === 0) return [];
+    // With what was deleted in it, which is put back from there.
+    const copy = new Y.Doc({ gc: false });
+    Y.applyUpdate(copy, Y.encodeStateAsUpdate(open.doc));
+    const undo = new Y.UndoManager(copy.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
+    if (way === "undo") undo.undoStack = [...steps];
+    else undo.redoStack = [...steps];
+    return steps.flatMap(() => {
+      const before = Y.encodeStateVector(copy);
+      const done = way === "undo" ? undo.undo() : undo.redo();
+      return done ? [toBase64(Y.encodeStateAsUpdate(copy, before))] : [];
+    });
   }
 
   /** The timeline as it stands now, into the documents that are open. */

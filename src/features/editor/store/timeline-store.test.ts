@@ -1,8 +1,10 @@
+import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import { describe, expect, it } from "vitest";
+import * as Y from "yjs";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
-import { descriptionFrom, FRAGMENT } from "@/core/text/description";
+import { blocksOf, descriptionFrom, FRAGMENT, plainTextOf } from "@/core/text/description";
 import type { Timeline } from "@/core/timeline/timeline";
 import { chance, Disk, type Fault, type Path, World } from "./testing/world";
 
@@ -306,6 +308,69 @@ describe("undo", () => {
     third.store.undo();
     expect(third.store.getState().timeline.events.get("u1")!.title).toBe("Theirs");
     expect(third.store.getState().notice).toContain("changed");
+    third.close();
+    other.close();
+  });
+
+  it("takes back words of a description that were written before the reload, in their turn, and leaves what others wrote", async () => {
+    const world = new World();
+    const disk = new Disk();
+    const first = world.open("nia", disk);
+    first.store.edit([add("d", "Flood")]);
+    const write = (words: string, at = 0, cut = 0) => {
+      const { doc, undo } = first.store.docOf("d");
+      doc.transact(() => {
+        const all = doc.getXmlFragment(FRAGMENT);
+        if (all.length === 0) {
+          const p = new Y.XmlElement("paragraph");
+          p.insert(0, [new Y.XmlText()]);
+          all.insert(0, [p]);
+        }
+        const text = (all.get(0) as Y.XmlElement).get(0) as Y.XmlText;
+        if (cut > 0) text.delete(at, cut);
+        text.insert(at, words);
+      }, ySyncPluginKey);
+      undo.stopCapturing();
+    };
+    const said = (store: typeof first.store) =>
+      plainTextOf(blocksOf(store.getState().timeline.events.get("d")!.description));
+    write("The river rose.");
+    first.store.edit([title("d", "The flood")]);
+    write("A river fell", 0, 14);
+    write("And ", 0);
+    first.store.undo();
+    expect(said(first.store)).toBe("A river fell.");
+    await world.time.pass(5_000);
+    first.close();
+
+    const second = world.open("nia", disk);
+    await world.time.pass(1_000);
+    expect(second.store.isLeftWords("d", "undo")).toBe(true);
+    second.store.redo();
+    expect(said(second.store)).toBe("And A river fell.");
+    second.store.undo();
+    second.store.undo();
+    expect(said(second.store)).toBe("The river rose.");
+    expect(second.store.getState().timeline.events.get("d")!.title).toBe("The flood");
+    second.store.undo();
+    expect(second.store.getState().timeline.events.get("d")!.title).toBe("Flood");
+    second.store.undo();
+    expect(said(second.store)).toBe("");
+    second.store.redo();
+    expect(said(second.store)).toBe("The river rose.");
+    await world.time.pass(2_000);
+    second.close();
+
+    const other = world.open("obi", new Disk());
+    other.store.docOf("d").doc.transact(() => {
+      const p = new Y.XmlElement("paragraph");
+      p.insert(0, [new Y.XmlText("Obi wrote this.")]);
+      other.store.docOf("d").doc.getXmlFragment(FRAGMENT).insert(0, [p]);
+    }, ySyncPluginKey);
+    await world.time.pass(2_000);
+    const third = world.open("nia", disk);
+    third.store.undo();
+    expect(said(third.store)).toBe("Obi wrote this.");
     third.close();
     other.close();
   });

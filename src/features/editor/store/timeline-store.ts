@@ -107,7 +107,7 @@ export class TimelineStore {
     this.history.takeUp(this.ports.kept.read());
     const keep = () => {
       this.seal();
-      this.ports.kept.write(this.history.toText());
+      this.ports.kept.write(this.history.toText((of, way) => this.docs.stepsBack(of, way)));
     };
     const stopPage = this.ports.watchPage({ online: () => this.online(), hidden: keep });
     const stopLive = this.ports.listen((m) => {
@@ -275,6 +275,11 @@ export class TimelineStore {
   redo(): void {
     this.seal();
     this.step("redo");
+  }
+
+  /** Whether the next step back (or forth) is one in a description whose own undo has gone with a tab before. */
+  isLeftWords(of: string, way: Way): boolean {
+    return this.history.isLeftWords(of, way);
   }
 
   private step(way: Way): void {

@@ -40,6 +40,12 @@ export class UndoHistory {
     if (at >= 0) this.stacks[way].splice(at, 1);
   }
 
+  /** Whether the step that comes next is one in a description, as a tab before this one left it. */
+  isLeftWords(of: string, way: Way): boolean {
+    const last = this.last(way);
+    return last?.kind === "ops" && last.ops.length > 0 && last.ops.every((o) => o.kind === "describe" && o.of === of);
+  }
+
   last(way: Way): UndoEntry | undefined {
     return this.stacks[way].at(-1);
   }
@@ -54,16 +60,25 @@ export class UndoHistory {
   }
 
   /**
-   * As text, for a tab that is loaded again: the latest steps, as many as fit. What was written in a description is not among
-   * them: its undo lives with its document.
+   * As text, for a tab that is loaded again: the latest steps, as many as fit. `wordsOf`: what takes the steps of a description back
+   * (or does them again), the latest first, as updates of it: its own undo lives with its document and goes with it.
    */
-  toText(): string {
+  toText(wordsOf: (of: string, way: Way) => readonly string[]): string {
     let room = MOST_KEPT;
     const kept = (way: Way) => {
       const list: string[] = [];
+      const words = new Map<string, string[]>();
       for (const e of [...this.stacks[way]].reverse()) {
-        if (e.kind !== "ops") continue;
-        const text = JSON.stringify(e.ops);
+        let ops: Op[];
+        if (e.kind === "ops") ops = e.ops;
+        else {
+          const left = words.get(e.of) ?? [...wordsOf(e.of, way)];
+          words.set(e.of, left);
+          const update = left.shift();
+          if (update === undefined) continue;
+          ops = [{ kind: "describe", of: e.of, update }];
+        }
+        const text = JSON.stringify(ops);
         room -= text.length;
         if (room < 0) break;
         list.unshift(text);
