@@ -21,6 +21,10 @@ import { wordsIn } from "../words";
 const AT_ONCE = 400;
 /** How long reading may hold a frame up, ms. */
 const SLICE_MS = 10;
+/** How often it is said how far one is, ms: saying it draws too. */
+const SAY_MS = 250;
+/** Until what was drawn has been seen. */
+const nextFrame = () => new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
 
 export function rowSources(timeline: Timeline): RowSources {
   return { timeline, items: itemsByOwner(timeline), words: wordsIn };
@@ -81,6 +85,7 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
   const steps = fillCells(timeline, { ...wish, newId: () => nanoid(10) });
   const many = wish.cells.length * (wish.cells[0]?.length ?? 0) > AT_ONCE;
   let since = performance.now();
+  let said = since;
   let read = 0;
   let came: Filled | TooLongCell;
   for (;;) {
@@ -91,8 +96,12 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     }
     read += 25;
     if (!many || performance.now() - since < SLICE_MS) continue;
-    progress?.read(Math.min(read, wish.cells.length));
-    await new Promise((go) => setTimeout(go));
+    if (performance.now() - said > SAY_MS) {
+      progress?.read(Math.min(read, wish.cells.length));
+      said = performance.now();
+    }
+    // A timer alone would let the next slice run before anything is drawn.
+    await nextFrame();
     if (progress && !progress.wanted()) return null;
     since = performance.now();
   }
@@ -103,14 +112,14 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     return null;
   }
   // Reading and doing are frames of their own.
-  if (many) await new Promise((go) => setTimeout(go));
+  if (many) await nextFrame();
   const problem = came.ops.length === 0 ? null : store.edit(came.ops);
   if (problem) {
     store.say(WORDS.nothingPastedBecause(problem));
     return null;
   }
-  const said = saying(came);
-  if (said) store.say(said);
+  const words = saying(came);
+  if (words) store.say(words);
   return came.rows;
 }
 

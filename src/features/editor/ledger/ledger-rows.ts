@@ -33,6 +33,8 @@ export function useLedgerRows(
     enabled: long,
     estimateSize: () => ROW_PX,
     overscan: OVERSCAN,
+    // What is measured while rows are drawn is drawn with the next ones, not at once again.
+    useFlushSync: false,
     // The header of the columns sticks to the top.
     scrollPaddingStart: ROW_PX,
     getScrollElement: () => body.current?.closest<HTMLElement>("[data-ledger-scroll]") ?? null,
