@@ -38,6 +38,7 @@ test("chapters are rows, move like events without a date, head what is read, and
   await page.mouse.down();
   await page.mouse.move(to.x + 30, to.y + 12, { steps: 6 });
   await page.mouse.move(to.x + 30, to.y + 4, { steps: 3 });
+  await expect(row(page, "Rope ferry")).toHaveAttribute("data-drop", "before");
   await page.mouse.up();
   await expect(titles).toHaveText(["The age of steam", "Rope ferry", "Timber bridge", "Viaduct"]);
   await page.getByRole("button", { name: "Undo" }).click();

@@ -186,9 +186,9 @@ await run(async () => {
 
     say("\nA long history (24 events, whose titles were changed 100 and 10,000 times)");
     const [{ author }] = await sql`select account_id as author from editor where timeline_id = ${id}`;
-    const grown = async (changes) => {
+    const grown = async (changes, n = 24) => {
       const made = await ask("POST", "/api/timelines", { title: "Long", subject: "" });
-      const events = core.seededEvents(24, 1);
+      const events = core.seededEvents(n, 1);
       await ask("POST", `/api/timelines/${made.id}/changes`, {
         id: "start",
         base: 0,
@@ -224,6 +224,11 @@ await run(async () => {
       const [a, b] = [await time(40, () => way(short)), await time(40, () => way(long))];
       report(`${what}: 10,000 changes / 100`, b / a, 4, `${b.toFixed(1)} ms against ${a.toFixed(1)} ms`);
     }
+    const deep = await grown(20_000, 500);
+    // The first one that is asked for replays all before it, and keeps what the others begin from.
+    await whole(`${deep.id}/past/20000`);
+    const past = await time(40, (i) => whole(`${deep.id}/past/${(i * 7_919) % 20_000}`));
+    report("an earlier state of 500 events, 20,000 changes / 300 ms", past / 300, 1, `${past.toFixed(1)} ms`);
     await sql.end();
 
     await benchEditor(report, base, cookie, async (n) => {

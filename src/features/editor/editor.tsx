@@ -5,14 +5,9 @@ import type { OwnWork } from "@/core/check/own-work";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { classes } from "@/ui/classes";
 import { ChartPane } from "./chart/chart-pane";
-import { Board } from "./chart/board";
 import { Divider } from "./divider";
 import { EditorContext } from "./store/editor-context";
 import { insertBeside, isBlank } from "./store/event-deeds";
-import { EventSheet } from "./sheet/event-sheet";
-import { FindPanel } from "./find/find-panel";
-import { HistoryPanel } from "./history/history-panel";
-import { PastView } from "./history/past-view";
 import { loadDescriptionField } from "./sheet/lazy-description";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
@@ -21,17 +16,37 @@ import { KeysDialog, singleKeys } from "./keys-dialog";
 import { LedgerLine } from "./ledger/ledger-line";
 import { Notices } from "./notices";
 import { ReadyCheck } from "./class-work/ready-check";
-import { SettingsSheet } from "./about/about-sheet";
-import { ShareDialog } from "./share/share-dialog";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
-import { WorkPanel } from "./class-work/work-panel";
 import type { EditorPerson, Ports, Publication } from "./store/ports";
-import { SourcesPanel } from "./sources/sources-panel";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
 import { keepThisPage } from "@/ui/kept-here";
+import { fetchAll, late } from "./late";
 import { TimelineStore } from "./store/timeline-store";
+
+// What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
+const Board = late(() => import("./chart/board").then((m) => m.Board));
+const EventSheet = late(() => import("./sheet/event-sheet").then((m) => m.EventSheet));
+const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
+const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
+const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
+const SettingsSheet = late(() => import("./about/about-sheet").then((m) => m.SettingsSheet));
+const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
+const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.ShareDialog));
+const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
+const PARTS = [
+  EventSheet,
+  { fetch: loadDescriptionField },
+  Board,
+  FindPanel,
+  HistoryPanel,
+  PastView,
+  SettingsSheet,
+  SourcesPanel,
+  ShareDialog,
+  WorkPanel,
+];
 
 export interface EditorProps {
   account: string;
@@ -122,6 +137,7 @@ export function Editor(props: EditorProps) {
   const showPast = useCallback((seq: number) => setPast(seq), []);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
+  useEffect(() => fetchAll(PARTS), []);
   // On a device of one's own the editor opens without a network too, once it has come to rest.
   useEffect(() => {
     if (store.isLocal) return;
@@ -214,8 +230,6 @@ export function Editor(props: EditorProps) {
     };
     document.addEventListener("dragover", guard);
     document.addEventListener("drop", guard);
-    // Fetched now, so that the sheet opens at once, also when the network has gone by then.
-    void loadDescriptionField().catch(() => {});
     return () => {
       document.removeEventListener("keydown", listen);
       document.removeEventListener("dragover", guard);

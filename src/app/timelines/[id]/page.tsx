@@ -1,5 +1,6 @@
 import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
+import { preload } from "react-dom";
 import { EditorLoader } from "@/features/editor/editor-loader";
 import { ledgerColumnsOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
@@ -19,6 +20,8 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
   const user = await requirePageUser(`/timelines/${id}`);
   const read = (await hasRight(db(), id, user.id, "edit")) ? await readFields(db(), id) : null;
   if (!read) notFound();
+  // Asked for with the page, not when its script has come.
+  preload(`/api/timelines/${id}`, { as: "fetch", crossOrigin: "anonymous" });
   return (
     <EditorLoader
       account={user.id}

@@ -107,4 +107,7 @@ export const WORDS = {
   inTheLedgerFill: "in the ledger: fill down",
   inTheLedgerOpen: "in the ledger: open the event",
   inTheLedgerTime: "in the ledger: back to the order of time",
+  notFetched:
+    "This part could not be fetched: there may be no network. Nothing is lost; what you write elsewhere is kept.",
+  tryAgain: "Try again",
 } as const;

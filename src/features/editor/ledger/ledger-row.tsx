@@ -75,6 +75,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
       tabIndex={-1}
       ref={p.measure}
       data-row={e.id}
+      data-drop={p.drop ?? undefined}
       data-index={p.index}
       aria-rowindex={p.index + 2}
       aria-selected={p.selected}

@@ -12,7 +12,7 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { GripVertical } from "lucide-react";
-import { type ReactNode, type RefObject, useState } from "react";
+import { type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
 import { useEditor } from "../store/editor-context";
 import { isWithoutDate, makePartOf, moveUndated } from "../store/event-deeds";
 
@@ -38,34 +38,58 @@ export function RowDrag({
   const { store } = useEditor();
   const [dragged, setDragged] = useState<string | null>(null);
   const [drop, setDrop] = useState<Drop | null>(null);
+  /** What is shown is what is done: rows may have moved under the pointer until it is let go. */
+  const shown = useRef<Drop | null>(null);
+  /** Where the pointer is: how far it was dragged says something else when rows are scrolled under it. */
+  const pointer = useRef<{ x: number; y: number } | null>(null);
+  useEffect(() => {
+    const follow = (e: MouseEvent | TouchEvent) => {
+      const at = "touches" in e ? e.touches[0] : e;
+      if (at) pointer.current = { x: at.clientX, y: at.clientY };
+    };
+    const moves = ["mousedown", "mousemove", "touchstart", "touchmove"] as const;
+    for (const type of moves) document.addEventListener(type, follow, { capture: true, passive: true });
+    return () => {
+      for (const type of moves) document.removeEventListener(type, follow, { capture: true });
+    };
+  }, []);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 120, tolerance: 8 } }),
   );
   const find = (e: DragMoveEvent): Drop | null => {
-    const start = e.activatorEvent as MouseEvent | TouchEvent;
-    const from = "touches" in start ? start.touches[0] : start;
-    if (!from) return null;
-    const [x, y] = [from.clientX + e.delta.x, from.clientY + e.delta.y];
-    const row = document
-      .elementsFromPoint(x, y)
-      .find((el) => el.closest("[data-row]"))
-      ?.closest<HTMLElement>("[data-row]");
+    const at = pointer.current;
+    if (!at) return null;
+    // Over the first row or below the last one is at that row.
+    const all = body.current?.querySelectorAll<HTMLElement>("[data-row]") ?? [];
+    const [first, last] = [all[0], all[all.length - 1]];
+    const beyond =
+      first && at.y < first.getBoundingClientRect().top
+        ? first
+        : last && at.y > last.getBoundingClientRect().bottom
+          ? last
+          : null;
+    const row =
+      beyond ??
+      document
+        .elementsFromPoint(at.x, at.y)
+        .find((el) => el.closest("[data-row]"))
+        ?.closest<HTMLElement>("[data-row]");
     if (!row || !body.current?.contains(row) || row.dataset.row === e.active.id) return null;
     const box = row.getBoundingClientRect();
-    const at = (y - box.top) / box.height;
+    const share = (at.y - box.top) / box.height;
     const id = row.dataset.row!;
+    if (beyond && (sorted || !isWithoutDate(store, String(e.active.id)))) return null;
     if (sorted || !isWithoutDate(store, String(e.active.id))) return { id, where: "into" };
     const { events } = store.getState().timeline;
     const between = events.get(String(e.active.id))?.chapter || events.get(id)?.chapter;
-    if (between) return { id, where: at < 0.5 ? "before" : "after" };
-    return { id, where: at < 0.3 ? "before" : at > 0.7 ? "after" : "into" };
+    if (between) return { id, where: share < 0.5 ? "before" : "after" };
+    return { id, where: share < 0.3 ? "before" : share > 0.7 ? "after" : "into" };
   };
-  const end = (to: Drop | null) => {
-    const id = dragged;
+  const end = (id: string, to: Drop | null) => {
     setDragged(null);
     setDrop(null);
-    if (!id || !to) return;
+    if (!to) return;
     if (to.where === "into") makePartOf(store, id, to.id);
     else moveUndated(store, id, to.id, to.where);
   };
@@ -74,13 +98,17 @@ export function RowDrag({
     <DndContext
       sensors={sensors}
       accessibility={{ screenReaderInstructions: { draggable: "" } }}
-      onDragStart={(e) => setDragged(String(e.active.id))}
+      onDragStart={(e) => {
+        shown.current = null;
+        setDragged(String(e.active.id));
+      }}
       onDragMove={(e) => {
         const next = find(e);
+        shown.current = next;
         setDrop((now) => (now?.id === next?.id && now?.where === next?.where ? now : next));
       }}
-      onDragEnd={(e) => end(find(e))}
-      onDragCancel={() => end(null)}
+      onDragEnd={(e) => end(String(e.active.id), shown.current)}
+      onDragCancel={(e) => end(String(e.active.id), null)}
     >
       {children(drop)}
       <DragOverlay dropAnimation={null}>

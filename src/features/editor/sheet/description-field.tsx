@@ -3,6 +3,7 @@
 import { WORDS } from "@/core/words/en/editor-sheet";
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
+import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import { Extension, Mark } from "@tiptap/core";
 import Link from "@tiptap/extension-link";
 import TextAlign from "@tiptap/extension-text-align";
@@ -90,6 +91,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
   const language = useEditorState((s) => s.timeline.language);
   const id = useId();
   const [linking, setLinking] = useState<{ text: string; address: string; problem: string | null } | null>(null);
+  store.docOf(of).undo.trackedOrigins.add(ySyncPluginKey);
   const tiptap = useTiptap(
     {
       immediatelyRender: false,

@@ -1,4 +1,3 @@
-import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import * as Y from "yjs";
 import type { Op } from "@/core/change/change";
 import { fromBase64, toBase64 } from "@/core/text/base64";
@@ -31,7 +30,8 @@ export class DescriptionDocs {
     const doc = new Y.Doc();
     const state = isOwnText(of) ? t[of] : t.events.get(of)?.description;
     if (state && state.length > 0) Y.applyUpdate(doc, state, this);
-    const undo = new Y.UndoManager(doc.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
+    // Whose writing it takes back says the field for formatted text: what that is made with is heavy, and comes later.
+    const undo = new Y.UndoManager(doc.getXmlFragment(FRAGMENT), { trackedOrigins: new Set() });
     undo.on("stack-item-added", ({ type, origin }: { type: "undo" | "redo"; origin: unknown }) => {
       this.history.wrote(of, type, origin !== undo);
       this.onUndoable();
@@ -60,7 +60,7 @@ export class DescriptionDocs {
     // With what was deleted in it, which is put back from there.
     const copy = new Y.Doc({ gc: false });
     Y.applyUpdate(copy, Y.encodeStateAsUpdate(open.doc));
-    const undo = new Y.UndoManager(copy.getXmlFragment(FRAGMENT), { trackedOrigins: new Set([ySyncPluginKey]) });
+    const undo = new Y.UndoManager(copy.getXmlFragment(FRAGMENT));
     if (way === "undo") undo.undoStack = [...steps];
     else undo.redoStack = [...steps];
     return steps.flatMap(() => {

@@ -319,6 +319,7 @@ describe("undo", () => {
     first.store.edit([add("d", "Flood")]);
     const write = (words: string, at = 0, cut = 0) => {
       const { doc, undo } = first.store.docOf("d");
+      undo.trackedOrigins.add(ySyncPluginKey);
       doc.transact(() => {
         const all = doc.getXmlFragment(FRAGMENT);
         if (all.length === 0) {

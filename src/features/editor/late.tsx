@@ -1,0 +1,78 @@
+"use client";
+
+import { type ComponentType, useEffect, useState } from "react";
+import { WORDS } from "@/core/words/en/editor";
+import { Button } from "@/ui/controls/button";
+
+/** A part of the editor that is fetched after what one writes in. */
+export interface LatePart<P> {
+  (props: P): React.ReactNode;
+  /** Fetches it before it is asked for. */
+  fetch: () => Promise<unknown>;
+}
+
+/** Where a part cannot be fetched, as without a network, that is said with a way to try again: the rest goes on. */
+export function late<P extends object>(load: () => Promise<ComponentType<P>>): LatePart<P> {
+  let got: ComponentType<P> | null = null;
+  const fetch = async () => {
+    got ??= await load();
+    return got;
+  };
+  // biome-ignore lint/correctness/noComponentHookFactories: made once for each part, where modules are loaded
+  function Late(props: P) {
+    const [part, setPart] = useState<ComponentType<P> | null>(() => got);
+    const [failed, setFailed] = useState(false);
+    const [tries, setTries] = useState(0);
+    // biome-ignore lint/correctness/useExhaustiveDependencies: each try asks again
+    useEffect(() => {
+      let wanted = true;
+      if (part) return;
+      fetch().then(
+        (found) => wanted && setPart(() => found),
+        () => wanted && setFailed(true),
+      );
+      return () => {
+        wanted = false;
+      };
+    }, [tries]);
+    const Part = part;
+    if (Part) return <Part {...props} />;
+    return failed ? (
+      <div role="alert" className="border-l-2 border-slate bg-white p-4">
+        <p>{WORDS.notFetched}</p>
+        <Button
+          className="mt-2"
+          onClick={() => {
+            setFailed(false);
+            setTries(tries + 1);
+          }}
+        >
+          {WORDS.tryAgain}
+        </Button>
+      </div>
+    ) : null;
+  }
+  return Object.assign(Late, { fetch });
+}
+
+/** Fetches parts one after the other while nothing else is to be done. What cannot be had is asked for again when it is needed. */
+export function fetchAll(parts: readonly { fetch: () => Promise<unknown> }[]): () => void {
+  let wanted = true;
+  const rest = async () => {
+    for (const part of parts) {
+      if (!wanted) return;
+      await new Promise((go) => idle(go));
+      await part.fetch().catch(() => {});
+    }
+  };
+  void rest();
+  return () => {
+    wanted = false;
+  };
+}
+
+const LONGEST_MS = 1_000;
+function idle(go: (value: unknown) => void): void {
+  if ("requestIdleCallback" in window) requestIdleCallback(() => go(null), { timeout: LONGEST_MS });
+  else setTimeout(() => go(null), LONGEST_MS / 4);
+}
