@@ -514,7 +514,7 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
                     key={e.id}
                     event={e}
                     index={rows.indexOf(e)}
-                    measure={rows.measure}
+                    measure={card ? rows.measure : undefined}
                     columns={columns}
                     template={template}
                     card={card}
