@@ -117,6 +117,20 @@ test("what is deleted lies in the bin, by whom and when, and comes back with all
   await panel.getByRole("button", { name: "Put Rope ferry back" }).click();
   await expect(cell(page, "source", "Rope ferry")).toHaveText("County roll 12");
   await expect(panel.getByText("Nothing is in the bin.")).toBeVisible();
+  // A source of the timeline is deleted with where it is named, and both come back.
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  await page.getByRole("button", { name: /^List of sources/ }).click();
+  const sources = page.getByRole("complementary", { name: "Sources" });
+  await sources.getByRole("button", { name: "Fields of County roll 12" }).click();
+  await sources.getByRole("button", { name: "Delete the source County roll 12" }).click();
+  await expect(cell(page, "source", "Rope ferry")).toHaveText("");
+  await saved(page);
+  await page.getByRole("button", { name: "History" }).click();
+  await panel.getByRole("button", { name: "Bin" }).click();
+  await expect(panel.getByRole("listitem")).toHaveCount(2);
+  for (const kind of ["source of the timeline", "source of “Rope ferry”"])
+    await panel.getByRole("listitem").filter({ hasText: kind }).getByRole("button").click();
+  await expect(cell(page, "source", "Rope ferry")).toHaveText("County roll 12");
   await saved(page);
 
   await page.goto("/");
@@ -131,4 +145,28 @@ test("what is deleted lies in the bin, by whom and when, and comes back with all
   await page.getByRole("link", { name: "Crossings" }).click();
   await expect(cell(page, "source", "Rope ferry")).toHaveText("County roll 12");
   await expect(chartButton(page, /Rope ferry/)).toBeVisible();
+});
+
+test("history of a timeline one may no longer edit says so, and what one was looking at stays", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  await newTimeline(nia.page, "Crossings");
+  await writeLines(nia.page, ["1604 Rope ferry"]);
+  await saved(nia.page);
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  await nia.page.getByRole("button", { name: "Invite by a link" }).click();
+  await obi.page.goto(await nia.page.getByLabel(/Whoever opens this link/).inputValue());
+  await obi.page.getByRole("button", { name: "Join" }).click();
+  await obi.page.getByRole("button", { name: "History" }).click();
+  const panel = obi.page.getByRole("complementary", { name: "History" });
+  await expect(panel.getByText(/Nia, /).first()).toBeVisible();
+  await nia.page.reload();
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  await nia.page.getByRole("button", { name: "Take the right away" }).click();
+  await expect(obi.page.getByTestId("saving")).toHaveText("You can no longer edit this");
+  await panel.getByRole("button", { name: "Show it as it was then" }).first().click();
+  await expect(obi.page.getByRole("alert").first()).toContainText("There is nothing here that you may see.");
+  await expect(obi.page.getByText("Fetching")).toHaveCount(0);
+  // What came before is still there to be read.
+  await obi.page.getByRole("button", { name: "Back to now" }).click();
+  await expect(row(obi.page, "Rope ferry")).toBeVisible();
 });

@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { chromium, expect, type Page, test } from "@playwright/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "../scripts/lib/chromium.mjs";
 import { row } from "./harness/ledger";
+import { startServer } from "./harness/server";
 import {
   chartButton,
   newEmail,
@@ -92,7 +93,7 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
 });
 
 test("signing out with unsent work says so, and saves it as a file before it goes", async ({ browser }) => {
-  const { page } = await newPerson(browser, "Nia");
+  const { page, email } = await newPerson(browser, "Nia");
   await newTimeline(page, "Crossings");
   await writeLines(page, ["1604 Rope ferry"]);
   await saved(page);
@@ -110,7 +111,70 @@ test("signing out with unsent work says so, and saves it as a file before it goe
   await page.getByRole("button", { name: "Sign out" }).click();
   const file = page.waitForEvent("download");
   await dialog.getByRole("button", { name: "Save as a file and sign out" }).click();
-  expect(readFileSync((await (await file).path())!, "utf8")).toContain("Timber bridge");
+  const text = readFileSync((await (await file).path())!, "utf8");
+  expect(text).toContain("Timber bridge");
   await expect(page).toHaveURL(/\/$/);
   await expect(page.getByRole("link", { name: "Begin now, without an account" })).toBeVisible();
+
+  // Signed in again, the file brings it back: once, however often it is opened.
+  await page.unroute("**/api/timelines/*/changes");
+  await page.request.post("/api/session", { data: { name: email, password: PASSWORD } });
+  await page.goto("/account");
+  const back = page.getByRole("region", { name: "Work that was saved as a file" });
+  const open = (content: string) =>
+    back.getByLabel("Open the file").setInputFiles({
+      name: "fastigo-not-sent.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(content),
+    });
+  await open("{}");
+  await expect(back.getByRole("status")).toContainText("This is no file of work that was not sent.");
+  for (let i = 0; i < 2; i++) {
+    await open(text);
+    await expect(back.getByRole("status")).toContainText("1 change is on the server now.");
+  }
+  await back.getByRole("link", { name: "Open it" }).click();
+  await expect(row(page, "Timber bridge")).toHaveCount(1);
+});
+
+test("a new build replaces what an older one kept: the two do not mix", async ({ browser }) => {
+  const server = await startServer("e2e_builds", { FASTIGO_BUILD: "one" });
+  try {
+    const { page } = await newPerson(browser, "Nia", server.url);
+    await newTimeline(page, "Crossings");
+    await writeLines(page, ["1604 Rope ferry"]);
+    await saved(page);
+    const address = page.url();
+    await page.getByRole("button", { name: "About", exact: true }).click();
+    await page.getByLabel(/^This device is my own/).check();
+    const kept = () => page.evaluate(async () => (await caches.keys()).filter((n) => n.startsWith("fastigo-kept-")));
+    await expect.poll(kept).toEqual(["fastigo-kept-one"]);
+    await server.kill();
+    await server.restart({ FASTIGO_BUILD: "two" });
+    await page.goto(address);
+    await expect(row(page, "Rope ferry")).toBeVisible();
+    // The new one is fetched now, and takes over when no page of the old one is open any more.
+    await expect
+      .poll(() =>
+        page.evaluate(async () => {
+          const [r] = await navigator.serviceWorker.getRegistrations();
+          return (r!.waiting ?? r!.active)!.scriptURL.split("=")[1];
+        }),
+      )
+      .toBe("two");
+    await page.goto("about:blank");
+    await page.goto(address);
+    await expect.poll(kept).toEqual(["fastigo-kept-two"]);
+    // What is kept is whole: with the server gone it opens and is written in.
+    await expect
+      .poll(() => page.evaluate(async (at) => Boolean(await caches.match(`/api${new URL(at).pathname}`)), address))
+      .toBe(true);
+    await server.kill();
+    await page.goto(address);
+    await expect(row(page, "Rope ferry")).toBeVisible();
+    await writeLines(page, ["1744 Timber bridge"]);
+    await expect(row(page, "Timber bridge")).toBeVisible();
+  } finally {
+    await server.stop();
+  }
 });

@@ -31,6 +31,11 @@ test("one tries it without an account, finds it again, signs up, and all of it i
   const file = page.waitForEvent("download");
   await page.getByRole("button", { name: "The events, for a spreadsheet" }).click();
   expect(readFileSync((await (await file).path())!, "utf8")).toContain("c. 1604,Rope ferry,Crossing");
+  // So does printing: the page that readers get for it.
+  await page.getByRole("button", { name: "Print it" }).click();
+  const printed = page.frameLocator("#print-here");
+  await expect(printed.getByRole("heading", { name: "Rope ferry" })).toBeVisible();
+  await expect(printed.locator("#chart .chart svg").first()).toContainText("Timber bridge");
   await page.getByRole("button", { name: "Share" }).click();
   await expect(page.getByRole("dialog")).toContainText("need an account");
   // A second tab does not write over it.

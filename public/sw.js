@@ -27,7 +27,15 @@ self.addEventListener("activate", (e) =>
           if (!timelineIn(pathname) && !snapshotOf(pathname)) continue;
           try {
             const fresh = await fetch(pathname, { credentials: "same-origin" });
-            if (fresh.ok && !fresh.redirected) await now.put(pathname, fresh);
+            if (!fresh.ok || fresh.redirected) continue;
+            const html = timelineIn(pathname) ? await fresh.clone().text() : "";
+            await now.put(pathname, fresh);
+            // A page without its scripts would not open.
+            for (const [path] of html.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g)) {
+              if (await now.match(path)) continue;
+              const part = await fetch(path);
+              if (part.ok) await now.put(path, part);
+            }
           } catch {
             // Without the network there is nothing to take it from.
           }

@@ -14,7 +14,7 @@ export interface TestServer {
   /** As a power cut would: SIGKILL. */
   kill(): Promise<void>;
   /** The same server again, on the same port and database. */
-  restart(): Promise<void>;
+  restart(env?: Record<string, string>): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -32,7 +32,7 @@ export async function startServer(name: string, env: Record<string, string> = {}
   const url = `http://localhost:${port}`;
   let child: ChildProcess | null = null;
 
-  const begin = async () => {
+  const begin = async (more: Record<string, string> = {}) => {
     const running = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
       cwd: ROOT,
       stdio: ["ignore", "ignore", "inherit"],
@@ -45,6 +45,7 @@ export async function startServer(name: string, env: Record<string, string> = {}
         // All people of all journeys come from one address.
         TRIES_FACTOR: "1000",
         ...env,
+        ...more,
       },
     });
     child = running;
@@ -68,7 +69,7 @@ export async function startServer(name: string, env: Record<string, string> = {}
     databaseUrl,
     pid: () => child?.pid ?? 0,
     kill: () => end("SIGKILL"),
-    restart: begin,
+    restart: (more) => begin(more),
     stop: () => end("SIGTERM"),
   };
 }

@@ -34,7 +34,7 @@ export async function setOwnDevice(own: boolean, build: string): Promise<void> {
 export async function keepThisPage(build: string): Promise<boolean> {
   if (!isOwnDevice() || !canKeep()) return false;
   const registered = await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`);
-  const worker = (await navigator.serviceWorker.ready).active ?? registered.active;
+  const worker = await newestOf(registered);
   if (!worker) return false;
   const loaded = performance.getEntriesByType("resource").map((r) => r.name);
   const path = window.location.pathname;
@@ -48,6 +48,19 @@ export async function keepThisPage(build: string): Promise<boolean> {
     navigator.serviceWorker.addEventListener("message", done);
     worker.postMessage({ keep });
   });
+}
+
+/** The worker of this build, once it has taken over; where that takes long, the one that works meanwhile. */
+async function newestOf(registered: ServiceWorkerRegistration): Promise<ServiceWorker | null> {
+  const coming = registered.installing ?? registered.waiting;
+  if (coming)
+    await new Promise<void>((go) => {
+      const look = () => coming.state === "activated" && go();
+      coming.addEventListener("statechange", look);
+      setTimeout(go, PATIENCE_MS);
+      look();
+    });
+  return registered.active ?? (await navigator.serviceWorker.ready).active;
 }
 
 /** Removes everything that is kept on this device but what has not been sent. */
@@ -105,6 +118,62 @@ export async function sendUnsent(account: string): Promise<void> {
     else stuck.add(scope);
   }
   db.close();
+}
+
+export interface Returned {
+  /** How many changes the server has now, and how many it would not take. */
+  sent: number;
+  left: number;
+  /** Timelines that got something. */
+  timelines: string[];
+  /** Why what is left was not taken; "" where all was. */
+  why: string;
+}
+
+/**
+ * Sends what a file holds that was saved when somebody signed out, oldest first: what the server has already is not done twice. Null
+ * where it is no such file. Whose changes they are does not matter: they count as of whoever is signed in, where that person may edit.
+ */
+export async function returnUnsent(text: string): Promise<Returned | null> {
+  const list = readUnsent(text);
+  if (!list) return null;
+  const found: Returned = { sent: 0, left: 0, timelines: [], why: "" };
+  const stuck = new Set<string>();
+  for (const { timeline, change } of list) {
+    if (stuck.has(timeline)) {
+      found.left++;
+      continue;
+    }
+    const { id, base, ops } = change;
+    const answer = await askServer("POST", `/api/timelines/${timeline}/changes`, { id, base, ops }, PATIENCE_MS);
+    if (answer.ok) {
+      found.sent++;
+      if (!found.timelines.includes(timeline)) found.timelines.push(timeline);
+    } else {
+      stuck.add(timeline);
+      found.left++;
+      found.why = answer.sentence;
+    }
+  }
+  return found;
+}
+
+function readUnsent(text: string): { timeline: string; change: Change }[] | null {
+  try {
+    const rows = JSON.parse(text) as { key?: string; scope?: string; change?: Change | string }[];
+    if (!Array.isArray(rows)) return null;
+    return rows
+      .map((r) => ({ ...r, change: typeof r.change === "string" ? (JSON.parse(r.change) as Change) : r.change }))
+      .sort((a, b) => ((a.key ?? "") < (b.key ?? "") ? -1 : 1))
+      .map(({ scope, change }) => {
+        const timeline = scope?.split("/")[1];
+        if (!timeline || !/^[\w-]{1,40}$/.test(timeline) || !change || !Array.isArray(change.ops))
+          throw new Error("shape");
+        return { timeline, change };
+      });
+  } catch {
+    return null;
+  }
 }
 
 /** Throws away what has not been sent; it was saved as a file before. */

@@ -1,6 +1,7 @@
 import { WORDS } from "@/core/words/en/pages";
 import { AccountForms } from "@/features/accounts/account-forms";
 import { OwnDeviceField } from "@/features/editor/own-device/own-device-field";
+import { ReturnUnsent } from "@/features/accounts/return-unsent";
 import { BUILD } from "../reader-response";
 import { findAccount, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
@@ -24,6 +25,9 @@ export default async function AccountPage() {
         <h1 className="mb-5 text-[26px]">{WORDS.yourAccount}</h1>
         <div className="mb-6">
           <OwnDeviceField build={BUILD} />
+        </div>
+        <div className="mb-6">
+          <ReturnUnsent />
         </div>
         <AccountForms
           displayName={own.displayName}

@@ -1,15 +1,15 @@
 import Link from "next/link";
 import { WORDS as LOCAL } from "@/core/words/en/editor-local";
 import { WORDS } from "@/core/words/en/pages";
-import { TryEditor } from "@/features/editor/local/try-editor";
 import { findPageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
+import { TryHere } from "./try-page";
 
 export const metadata = { title: WORDS.editor };
 
 /** The editor without an account; whoever has one begins at home. */
 export default async function TryPage() {
-  if (!(await findPageUser())) return <TryEditor />;
+  if (!(await findPageUser())) return <TryHere />;
   return (
     <>
       <UserBar />

@@ -9,7 +9,8 @@ import { emptyEvent, emptyTimeline, itemsByOwner, itemsOf, type Timeline } from 
 import { cellText } from "./cell-text";
 import type { Cells } from "./clipboard";
 import { COUNTED, LEDGER_COLUMNS, type LedgerColumn } from "./columns";
-import { type Filled, fillCells, type Filling, readSourceLine, readTags, type TooLongCell } from "./fill-cells";
+import { type Filled, fillCells, type Filling, type TooLongCell } from "./fill-cells";
+import { readSourceLine, readTags } from "./read-cell";
 
 let made = 0;
 const newId = () => `n${made++}`;

@@ -5,7 +5,7 @@ import { isCited, referenceText, sourceText } from "../sources/cited";
 import { sameValue } from "../text/same-value";
 import { readWhen } from "../time/read/read-when";
 import { isDated, type Place, UNDATED, type When } from "../time/when";
-import { EVENT, ITEM, MOST_TAG, MOST_TAGS } from "../timeline/fields";
+import { EVENT, ITEM } from "../timeline/fields";
 import { categoriesOf, type Item, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
 import { type Sign, SIGNS } from "../timeline/looks";
 import { holds, namedWhole, wouldLoop } from "../timeline/parts";
@@ -14,6 +14,7 @@ import { readOptionsFor } from "../timeline/read-options";
 import { cellText, lineOf, type RowSources } from "./cell-text";
 import type { Cells } from "./clipboard";
 import { COUNTED, type LedgerColumn } from "./columns";
+import { linesOf, readSourceLine, readTags, readYes } from "./read-cell";
 
 /** What came of filling cells, beside the steps: for the sentence that says it. */
 export interface Filled {
@@ -394,34 +395,3 @@ class Writer {
     return fit.find((w) => holds(this.now.events.get(w)!, event)) ?? fit[0] ?? null;
   }
 }
-
-/** Tags as they are typed: with commas or semicolons between, each once. What is too long or too many is left over. */
-export function readTags(text: string): { tags: string[]; rest: string } {
-  const tags: string[] = [];
-  const rest: string[] = [];
-  for (const raw of text.split(/[,;\n]/)) {
-    const tag = raw
-      .replaceAll(/\s+/g, " ")
-      .trim()
-      .replace(/^\+(?=\S)/, "");
-    if (tag === "" || tags.some((t) => t.toLowerCase() === tag.toLowerCase())) continue;
-    if (tag.length > MOST_TAG || tags.length >= MOST_TAGS) rest.push(tag);
-    else tags.push(tag);
-  }
-  return { tags, rest: rest.join(", ") };
-}
-
-/** Yes or no in the ways tables say it; null for anything else. */
-export function readYes(text: string): boolean | null {
-  const word = text.toLowerCase();
-  if (["yes", "y", "true", "x", "1", "!", "important"].includes(word)) return true;
-  return ["", "no", "n", "false", "0", "-", "–"].includes(word) ? false : null;
-}
-
-/** A source or link written in one line: an address at its end is its address. */
-export function readSourceLine(line: string): { text: string; address: string } {
-  const at = /^(?:(.*\S)\s+)?((?:https?:\/\/|mailto:)\S+)$/i.exec(line.trim());
-  return at ? { text: at[1] ?? "", address: at[2]! } : { text: line.trim(), address: "" };
-}
-
-const linesOf = (text: string) => text.split(/\r?\n/).flatMap((l) => (l.trim() ? [l.trim()] : []));

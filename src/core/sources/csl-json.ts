@@ -193,13 +193,13 @@ export function fromCsl(value: unknown, options: ReadOptions = {}): { source: So
   const source: { -readonly [K in keyof SourceValues]: SourceValues[K] } = { ...emptyOf(SOURCE), kind };
   const rest: Record<string, string> = {};
   const cut: string[] = [];
-  const fit = (name: string, text: string, most: number) => {
+  const fitted = (name: string, text: string, most: number) => {
     const clean = cleanText(text);
     if (clean.length > most) cut.push(name);
     return clean.slice(0, most);
   };
   // What is written out again from the kind alone need not be kept.
-  if (type !== TYPE_OF[kind] && type !== "chapter") rest.type = fit("type", type, 60);
+  if (type !== TYPE_OF[kind] && type !== "chapter") rest.type = fitted("type", type, 60);
   const maker = MAKERS.find((m) => namesText(item[m]).length > 0);
   for (const [name, given] of Object.entries(item)) {
     if (given === null || given === undefined || name === "id" || name === "type" || name.startsWith("_")) continue;
@@ -207,18 +207,18 @@ export function fromCsl(value: unknown, options: ReadOptions = {}): { source: So
     if (name === maker) {
       const names = namesText(given);
       if (names.length > MOST_AUTHORS) cut.push(name);
-      source.authors = names.slice(0, MOST_AUTHORS).map((n) => fit(name, n, MOST_AUTHOR));
+      source.authors = names.slice(0, MOST_AUTHORS).map((n) => fitted(name, n, MOST_AUTHOR));
     } else if (name === "issued") {
-      const text = fit(name, dateText(given), 300);
+      const text = fitted(name, dateText(given), 300);
       source.date = text ? readWhen(text, { ...options, sentence: false }) : UNDATED;
     } else if (name === "accessed" && isoDay(given)) source.lookedUp = isoDay(given)!;
     else if (field && (typeof given === "string" || typeof given === "number") && source[field] === "")
-      Object.assign(source, { [field]: fit(name, String(given).trim(), SOURCE[field as "title"].most!) });
+      Object.assign(source, { [field]: fitted(name, String(given).trim(), SOURCE[field as "title"].most!) });
     else {
       const text = Array.isArray(given) && NAMES.has(name) ? namesText(given).join("; ") : plainText(given);
       if (!text || !/^[A-Za-z][A-Za-z0-9_-]{0,59}$/.test(name)) continue;
       if (Object.keys(rest).length >= MOST_REST) cut.push(name);
-      else rest[name] = fit(name, text, MOST_REST_TEXT);
+      else rest[name] = fitted(name, text, MOST_REST_TEXT);
     }
   }
   source.rest = rest;

@@ -25,7 +25,7 @@ export function guessOf(line: Pick<SourceValues, "title" | "address">): {
  */
 export function takeApart(t: Timeline, item: Item, newId: () => string): { ops: Op[]; id: string } | null {
   const line = sourceOf(t.sources, item);
-  if (!line || line.kind !== "line") return null;
+  if (line?.kind !== "line") return null;
   const guess = guessOf(line);
   const ops: Op[] = [];
   const id = item.source ?? newId();

@@ -2,6 +2,7 @@
 
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { OwnWork } from "@/core/check/own-work";
+import type { Timeline } from "@/core/timeline/timeline";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { classes } from "@/ui/classes";
 import { ChartPane } from "./chart/chart-pane";
@@ -62,6 +63,8 @@ export interface EditorProps {
   build: string;
   /** What the editor reaches outside, where that is not the server. */
   ports?: Ports;
+  /** Prints a timeline that is on no server. */
+  print?: (timeline: Timeline) => Promise<void>;
 }
 
 /** Chart and ledger, one over the other, with the line for the next event. */
@@ -137,11 +140,12 @@ export function Editor(props: EditorProps) {
   const showPast = useCallback((seq: number) => setPast(seq), []);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
-  useEffect(() => fetchAll(PARTS), []);
   // On a device of one's own the editor opens without a network too, once it has come to rest.
   useEffect(() => {
+    const all = fetchAll(PARTS);
     if (store.isLocal) return;
-    const rest = setTimeout(() => void keepThisPage(props.build).catch(() => {}), KEEP_MS);
+    const keep = () => all.then(() => keepThisPage(props.build)).catch(() => {});
+    const rest = setTimeout(() => void keep(), KEEP_MS);
     return () => clearTimeout(rest);
   }, [store, props.build]);
 
@@ -254,7 +258,7 @@ export function Editor(props: EditorProps) {
           onKeys={() => setKeysShown(true)}
           onBoard={() => showBoard(true)}
         />
-        {store.isLocal ? <LocalBar /> : null}
+        {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
         <Notices />
         {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
         <div className="flex min-h-0 flex-1" hidden={past !== null}>

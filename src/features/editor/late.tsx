@@ -56,19 +56,11 @@ export function late<P extends object>(load: () => Promise<ComponentType<P>>): L
 }
 
 /** Fetches parts one after the other while nothing else is to be done. What cannot be had is asked for again when it is needed. */
-export function fetchAll(parts: readonly { fetch: () => Promise<unknown> }[]): () => void {
-  let wanted = true;
-  const rest = async () => {
-    for (const part of parts) {
-      if (!wanted) return;
-      await new Promise((go) => idle(go));
-      await part.fetch().catch(() => {});
-    }
-  };
-  void rest();
-  return () => {
-    wanted = false;
-  };
+export async function fetchAll(parts: readonly { fetch: () => Promise<unknown> }[]): Promise<void> {
+  for (const part of parts) {
+    await new Promise((go) => idle(go));
+    await part.fetch().catch(() => {});
+  }
 }
 
 const LONGEST_MS = 1_000;

@@ -1,5 +1,6 @@
-import type { PageSources } from "./page-sources";
 import type { Frozen } from "@/core/formats/frozen";
+import type { Work } from "@/core/sources/cited";
+import type { Run } from "@/core/sources/runs";
 
 /** The whole page; to stand in a frame of another page; or on paper, without scripts and with everything that can be printed. */
 export const VARIANTS = ["page", "embed", "print"] as const;
@@ -24,3 +25,11 @@ export interface ReaderPage {
 }
 
 export type FrozenItem = Frozen["items"][number];
+
+/** The sources of a page, each once. */
+export interface PageSources {
+  /** The list as it stands at the end: its lines, and the events that name each. */
+  entries: { anchor: string; runs: Run[]; number: number | null; address: string; of: string[] }[];
+  /** How an event names one, and where in the list that stands; null where it says nothing. */
+  cited: (item: FrozenItem) => { text: string | null; anchor: string; work: Work<FrozenItem> } | null;
+}

@@ -1,16 +1,7 @@
 import type { Frozen } from "@/core/formats/frozen";
 import { answerList } from "@/core/sources/asked";
-import { type Work, workOf, worksOf } from "@/core/sources/cited";
-import type { Run } from "@/core/sources/runs";
-import type { FrozenItem } from "./page-input";
-
-/** The sources of a page, each once. */
-export interface PageSources {
-  /** The list as it stands at the end: its lines, and the events that name each. */
-  entries: { anchor: string; runs: Run[]; number: number | null; address: string; of: string[] }[];
-  /** How an event names one, and where in the list that stands; null where it says nothing. */
-  cited: (item: FrozenItem) => { text: string | null; anchor: string; work: Work<FrozenItem> } | null;
-}
+import { workOf, worksOf } from "@/core/sources/cited";
+import type { PageSources } from "./page-input";
 
 /** Writes the list of sources of a frozen timeline, in the manner and language it says. */
 export async function pageSources(frozen: Frozen): Promise<PageSources> {

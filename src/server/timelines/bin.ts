@@ -4,7 +4,8 @@ import { BIN_DAYS } from "./purge";
 
 /** Something deleted that can still be put back. */
 export interface Binned {
-  kind: "event" | "category" | "picture" | "video" | "sound" | "source" | "link";
+  /** "record": a source of the timeline; "source": where an event named one. */
+  kind: "event" | "category" | "record" | "picture" | "video" | "sound" | "source" | "link";
   id: string;
   title: string;
   /** Of an entry the title of its event; "" for the timeline's own. */
@@ -26,14 +27,19 @@ export async function binOf(timeline: string): Promise<Binned[]> {
       union all
       select 'category', id, name, '', deleted_at from category where timeline_id = ${timeline} and deleted and not purged
       union all
-      select coalesce(i.kind, i.list), i.id, coalesce(nullif(i.text, ''), i.address), coalesce(e.title, ''), i.deleted_at
+      select 'record', id, coalesce(nullif(title, ''), address), '', deleted_at from source
+      where timeline_id = ${timeline} and deleted and not purged
+      union all
+      select coalesce(i.kind, i.list), i.id, coalesce(nullif(i.text, ''), nullif(i.address, ''), s.title, ''), coalesce(e.title, ''), i.deleted_at
       from item i left join event e on e.timeline_id = i.timeline_id and e.id = i."of"
+        left join source s on s.timeline_id = i.timeline_id and s.id = i.source
       where i.timeline_id = ${timeline} and i.deleted and not i.purged and not coalesce(e.deleted, false)
       order by deleted_at desc limit ${MOST})
     select g.*, coalesce((
       select a.display_name from change c join account a on a.id = c.author_id
       where c.timeline_id = ${timeline} and c.ops @> jsonb_build_array(jsonb_build_object('id', g.id, 'kind',
-        case g.kind when 'event' then 'delete_event' when 'category' then 'delete_category' else 'delete_item' end))
+        case g.kind when 'event' then 'delete_event' when 'category' then 'delete_category'
+          when 'record' then 'delete_source' else 'delete_item' end))
       order by c.seq desc limit 1), '') as by
     from gone g order by g.deleted_at desc, g.id`;
 }

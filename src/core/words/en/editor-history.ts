@@ -48,6 +48,7 @@ export const WORDS = {
   moreSteps: (count: number) => `Show the next ${count.toLocaleString("en")} steps`,
   showAsItWasThen: "Show it as it was then",
   whatHappened: "What happened to this event",
+  whatHappenedChapter: "What happened to this chapter",
   // The past.
   asItWas: "As it was",
   thePast: "The timeline as it was",
@@ -73,6 +74,7 @@ export const WORDS = {
   putBackAll: "Put everything back",
   takeAwayAgain: "Take it out again",
   category: (name: string) => `category “${name}”`,
+  sourceNamed: (title: string) => `the source “${title}”`,
   entry: { media: "picture, video or sound", source: "source", link: "link" },
   added: (what: string) => `${what} added`,
   removed: (what: string) => `${what} removed`,
@@ -94,6 +96,7 @@ export const WORDS = {
   binKinds: {
     event: "event",
     category: "category",
+    record: "source of the timeline",
     picture: "picture",
     video: "video",
     sound: "sound",

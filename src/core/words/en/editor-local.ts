@@ -12,7 +12,7 @@ export const WORDS = {
   leaveIt: "Leave it",
   signUpToKeepIt: "Sign up to keep it",
   timeline: "Timeline",
-  download: { svg: "The chart, to print", csv: "The events, for a spreadsheet", json: "All of it" },
+  download: { svg: "The chart", csv: "The events, for a spreadsheet", json: "All of it" },
   needsAnAccount:
     "Publishing, sharing and handing in need an account. Sign up, or sign in: what you have written comes along.",
   share: "Share",
@@ -42,5 +42,15 @@ export const WORDS = {
   saveAndSignOut: "Save as a file and sign out",
   stay: "Stay signed in",
   unsentFile: "fastigo-not-sent.json",
+  unsentBack: "Work that was saved as a file",
+  unsentBackHint:
+    "Where somebody signed out before everything had been sent, it was saved as “fastigo-not-sent.json”: bring it back here.",
+  openTheFile: "Open the file",
+  noUnsentFile: "This is no file of work that was not sent. Nothing was changed.",
+  unsentSent: (n: number) => (n === 1 ? "1 change is on the server now." : `${n} changes are on the server now.`),
+  unsentLeft: (n: number, why: string) =>
+    `${n} could not be taken: ${why} ${n === 1 ? "It is" : "They are"} still in the file.`,
+  print: "Print it",
+  cannotPrint: "What printing needs could not be fetched. Nothing is lost; try again when the network is back.",
   untitled: "Untitled",
 } as const;

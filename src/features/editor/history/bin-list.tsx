@@ -1,7 +1,8 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import type { Op } from "@/core/change/change";
+import type { Op, Table } from "@/core/change/change";
+import { COLLECTION } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -16,6 +17,9 @@ interface Binned {
   deletedAt: string;
   by: string;
 }
+
+const tableOf = (kind: Binned["kind"]): Table =>
+  kind === "event" || kind === "category" ? kind : kind === "record" ? "source" : "item";
 
 /** What was deleted in this timeline, by whom and when: each is put back with all it had. */
 export function BinList() {
@@ -36,15 +40,10 @@ export function BinList() {
   }, [store, waiting === 0]);
   if (problem) return <p role="alert">{problem}</p>;
   if (!got) return <p role="status">{WORDS.fetching}</p>;
-  const collection = { event: timeline.events, category: timeline.categories } as const;
-  const stillGone = ({ kind, id }: Binned) =>
-    (kind === "event" || kind === "category" ? collection[kind] : timeline.items).get(id)?.deleted !== false;
+  const stillGone = ({ kind, id }: Binned) => timeline[COLLECTION[tableOf(kind)]].get(id)?.deleted !== false;
   const list = got.binned.filter(stillGone);
   const back = ({ kind, id }: Binned) => {
-    const op: Op = {
-      kind: kind === "event" ? "restore_event" : kind === "category" ? "restore_category" : "restore_item",
-      id,
-    };
+    const op = { kind: `restore_${tableOf(kind)}`, id } as Op;
     const refused = store.edit([op]);
     if (refused) store.say(refused);
     else if (kind === "event") select(id);

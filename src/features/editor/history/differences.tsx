@@ -170,7 +170,9 @@ function One({
       const name =
         d.kind === "category"
           ? WORDS.category((after.categories.get(d.id) ?? before.categories.get(d.id))?.name ?? "")
-          : WORDS.entry[(after.items.get(d.id) ?? before.items.get(d.id))?.list ?? "source"];
+          : d.kind === "source"
+            ? WORDS.sourceNamed((after.sources.get(d.id) ?? before.sources.get(d.id))?.title.slice(0, 60) ?? "")
+            : WORDS.entry[(after.items.get(d.id) ?? before.items.get(d.id))?.list ?? "source"];
       if (d.what === "changed") {
         label = WORDS.changed(name, FIELD[d.field!] ?? d.field!);
         shown = WORDY.has(d.field!) ? (

@@ -5,17 +5,26 @@ import { WORDS } from "@/core/words/en/editor-history";
 import { SittingList } from "./sitting-list";
 
 /** What happened to one event: its own history, read when it is opened. */
-export function EventHistory({ event, onShow }: { event: string; onShow: (seq: number) => void }) {
+export function EventHistory({
+  event,
+  chapter = false,
+  onShow,
+}: {
+  event: string;
+  chapter?: boolean;
+  onShow: (seq: number) => void;
+}) {
+  const name = chapter ? WORDS.whatHappenedChapter : WORDS.whatHappened;
   const [open, setOpen] = useState(false);
   return (
-    <section aria-label={WORDS.whatHappened}>
+    <section aria-label={name}>
       <button
         type="button"
         aria-expanded={open}
         className="min-h-6 text-[14px] font-bold text-verdigris underline"
         onClick={() => setOpen(!open)}
       >
-        {WORDS.whatHappened}
+        {name}
       </button>
       {open ? <SittingList event={event} person="" kind="" onShow={onShow} /> : null}
     </section>

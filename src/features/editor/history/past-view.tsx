@@ -156,7 +156,7 @@ export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
               setSelected={setSelected}
               withKey={onChart}
             />
-          ) : (
+          ) : past.problem ? null : (
             <p role="status" className="p-5 text-quiet">
               {WORDS.fetching}
             </p>

@@ -13,6 +13,11 @@ export const FIELD: Record<string, string> = {
   when: "date",
   foundOn: "day it was looked up",
   text: "words",
+  sourceManner: "manner of the list of sources",
+  lookedUp: "day it was looked up",
+  callNumber: "call number",
+  quote: "quoted words",
+  rest: "what came along",
   firstView: "first view",
   gridlines: "lines across the chart",
   marks: "marks on the ridge",
@@ -49,14 +54,18 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
       return `put ${eventName(op.id, t)} back`;
     case "set_category":
       return `set ${op.field} of a category from ${value(was?.value)} to ${value(op.value)}${left}`;
+    case "set_source":
+      return `set ${FIELD[op.field] ?? op.field} of the source ${sourceName(op.id, t)} from ${value(was?.value)} to ${value(op.value)}${left}`;
     case "set_item":
-      return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value)} to ${value(op.value)}${left}`;
+      return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value, t)} to ${value(op.value, t)}${left}`;
     default: {
       const [verb, what] = op.kind.split("_");
       const name =
         what === "category"
           ? `category “${t.categories.get(op.id)?.name ?? ""}”`
-          : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
+          : what === "source"
+            ? `the source ${sourceName(op.id, t)}`
+            : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
       return `${verb === "add" ? "added" : verb === "delete" ? "deleted" : "put back"} ${name}`;
     }
   }
@@ -66,10 +75,21 @@ function eventName(id: string, t: Timeline): string {
   return `“${t.events.get(id)?.title || "Untitled"}”`;
 }
 
+function sourceName(id: string, t: Timeline): string {
+  return `“${t.sources.get(id)?.title.slice(0, 60) || "Untitled"}”`;
+}
+
 /** A value in words. */
 export function value(v: unknown, t?: Timeline): string {
   if (v === null || v === undefined || v === "") return "nothing";
   if (Array.isArray(v)) return v.length === 0 ? "nothing" : `“${v.join(", ")}”`;
+  if (
+    typeof v === "object" &&
+    !("typed" in v) &&
+    Object.values(v).every((x) => typeof x === "string") &&
+    !("kind" in v)
+  )
+    return Object.keys(v).length === 0 ? "nothing" : `“${Object.values(v).join(", ").slice(0, 120)}”`;
   if (typeof v === "object" && "along" in v) return "a place by hand";
   if (typeof v === "object" && "kind" in v)
     return v.kind === "list"
@@ -78,6 +98,6 @@ export function value(v: unknown, t?: Timeline): string {
   if (typeof v === "object") return `“${(v as { typed?: string }).typed || "no date"}”`;
   if (typeof v === "boolean") return v ? "yes" : "no";
   const id = String(v).replace(/^~/, "");
-  const named = t?.categories.get(id)?.name ?? t?.events.get(id)?.title;
+  const named = t?.categories.get(id)?.name ?? t?.events.get(id)?.title ?? t?.sources.get(id)?.title;
   return `“${named ?? String(v as Value)}”`;
 }

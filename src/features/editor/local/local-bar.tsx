@@ -4,6 +4,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { FORMATS } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
+import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-local";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
@@ -14,7 +15,7 @@ import { LocalTimeline } from "./local-timeline";
 const DRAWING = { width: 1_600, height: 900 };
 
 /** What is said and offered where a timeline is kept in this browser only. */
-export function LocalBar() {
+export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<void> }) {
   const { store } = useEditor();
   const [asking, setAsking] = useState(false);
   const download = (id: "csv" | "json" | "svg") => {
@@ -30,6 +31,12 @@ export function LocalBar() {
     >
       <span>{WORDS.keptHereOnly}</span>
       <span className="flex flex-wrap gap-1.5">
+        <Button
+          size="small"
+          onClick={() => void print(store.getState().timeline).catch(() => store.say(WORDS.cannotPrint))}
+        >
+          {WORDS.print}
+        </Button>
         {(["svg", "csv", "json"] as const).map((id) => (
           <Button key={id} size="small" onClick={() => download(id)}>
             {WORDS.download[id]}

@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useEffect, useState } from "react";
+import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-local";
 import { Button } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
@@ -12,7 +13,7 @@ import { LocalTimeline, NOBODY } from "./local-timeline";
 const LOCK = "fastigo-without-account";
 
 /** The editor without an account: the real one, with a timeline that is kept in this browser only. */
-export function TryEditor() {
+export function TryEditor({ print }: { print: (timeline: Timeline) => Promise<void> }) {
   const [local, setLocal] = useState<LocalTimeline | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
@@ -76,6 +77,7 @@ export function TryEditor() {
       columns={null}
       build=""
       ports={localPorts(local)}
+      print={print}
     />
   );
 }

@@ -43,7 +43,7 @@ export function ChapterSheet({
           hint={WORDS.onlyEditorsSeeIt}
           onChange={(value) => store.edit([{ kind: "set_event", id, field: "note", value }], `note:${id}`)}
         />
-        {store.isLocal ? null : <EventHistory event={id} onShow={onPast} />}
+        {store.isLocal ? null : <EventHistory event={id} chapter onShow={onPast} />}
         <div className="flex border-t border-line pt-3">
           <Button
             size="small"

@@ -4,10 +4,7 @@ import { WORDS } from "@/core/words/en/editor-sheet";
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
 import { ySyncPluginKey } from "@tiptap/y-tiptap";
-import { Extension, Mark } from "@tiptap/core";
-import Link from "@tiptap/extension-link";
 import TextAlign from "@tiptap/extension-text-align";
-import { Plugin } from "@tiptap/pm/state";
 import StarterKit from "@tiptap/starter-kit";
 import {
   AlignCenter,
@@ -25,65 +22,17 @@ import {
   Minimize2,
   Quote,
 } from "lucide-react";
-import { type ReactNode, useId, useState } from "react";
+import { useId, useState } from "react";
 import { COLOURS, type Colour } from "@/core/text/colours";
 import { isCited, referenceText } from "@/core/sources/cited";
-import { cleanText, isClean } from "@/core/text/clean";
 import { FRAGMENT, safeAddress } from "@/core/text/description";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { isOwnText, itemsOf } from "@/core/timeline/timeline";
-import { Medium, Quotation } from "./description-nodes";
+import { CleanText, ColourOfWords, Medium, PlainLink, Quotation } from "./description-nodes";
+import { Tool } from "./description-tool";
 import { useEditor, useEditorState } from "../store/editor-context";
-
-/** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
-const PlainLink = Link.extend({
-  addAttributes() {
-    return { href: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute("href") } };
-  },
-  renderHTML({ HTMLAttributes }) {
-    const href = safeAddress(HTMLAttributes.href);
-    return ["a", href ? { href, rel: "noopener noreferrer nofollow", target: "_blank" } : {}, 0];
-  },
-});
-
-/** Words in a colour of the house: each is read on white. */
-const ColourOfWords = Mark.create({
-  name: "colour",
-  addAttributes: () => ({
-    name: {
-      default: null,
-      parseHTML: (element: HTMLElement) => element.dataset.colour ?? null,
-    },
-  }),
-  parseHTML: () => [{ tag: "span[data-colour]" }],
-  renderHTML: ({ HTMLAttributes }) => {
-    const name = String(HTMLAttributes.name) as Colour;
-    return ["span", { "data-colour": name, style: `color:${COLOURS[name] ?? "inherit"}` }, 0];
-  },
-});
-
-/** Takes control characters out of whatever was typed, pasted or dropped. */
-const CleanText = Extension.create({
-  name: "cleanText",
-  addProseMirrorPlugins: () => [
-    new Plugin({
-      appendTransaction: (transactions, _before, state) => {
-        if (!transactions.some((t) => t.docChanged)) return null;
-        const bad: { from: number; to: number; text: string }[] = [];
-        state.doc.descendants((node, at) => {
-          if (node.text !== undefined && !isClean(node.text))
-            bad.push({ from: at, to: at + node.nodeSize, text: cleanText(node.text) });
-        });
-        if (bad.length === 0) return null;
-        const { tr } = state;
-        for (const b of bad.reverse()) tr.insertText(b.text, b.from, b.to);
-        return tr;
-      },
-    }),
-  ],
-});
 
 /** The description of an event (or the introduction), written by several people at once. */
 export default function DescriptionField({ of, label, words }: { of: string; label: string; words: number }) {
@@ -436,37 +385,5 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
         <EditorContent editor={tiptap} />
       </div>
     </div>
-  );
-}
-
-function Tool({
-  label,
-  on,
-  run,
-  icon,
-  disabled = false,
-}: {
-  label: string;
-  on: boolean | undefined;
-  run: () => void;
-  icon: ReactNode;
-  disabled?: boolean;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      aria-pressed={on ?? false}
-      disabled={disabled}
-      onMouseDown={(e) => e.preventDefault()}
-      onClick={run}
-      className={classes(
-        "rounded p-1.5 disabled:opacity-35",
-        on ? "bg-verdigris text-white" : "hover:bg-verdigris-wash",
-      )}
-    >
-      {icon}
-    </button>
   );
 }

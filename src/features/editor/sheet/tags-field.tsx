@@ -2,7 +2,7 @@
 
 import { X } from "lucide-react";
 import { useId, useState } from "react";
-import { readTags } from "@/core/ledger/fill-cells";
+import { readTags } from "@/core/ledger/read-cell";
 import { tagsIn } from "@/core/ledger/look-at";
 import { WORDS as LEDGER } from "@/core/words/en/editor-ledger";
 import { WORDS } from "@/core/words/en/editor-sheet";
