@@ -311,6 +311,9 @@ CREATE TABLE public.item (
     deleted_at timestamp with time zone,
     caption text DEFAULT ''::text NOT NULL,
     focus jsonb,
+    source text,
+    page text DEFAULT ''::text NOT NULL,
+    quote text DEFAULT ''::text NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 
@@ -485,6 +488,28 @@ CREATE TABLE public.sign_in_attempt (
     last_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.source (
+    timeline_id text NOT NULL,
+    id text NOT NULL,
+    kind text DEFAULT 'line'::text NOT NULL,
+    title text DEFAULT ''::text NOT NULL,
+    authors jsonb DEFAULT '[]'::jsonb NOT NULL,
+    within text DEFAULT ''::text NOT NULL,
+    volume text DEFAULT ''::text NOT NULL,
+    issue text DEFAULT ''::text NOT NULL,
+    pages text DEFAULT ''::text NOT NULL,
+    publisher text DEFAULT ''::text NOT NULL,
+    place text DEFAULT ''::text NOT NULL,
+    date jsonb NOT NULL,
+    address text DEFAULT ''::text NOT NULL,
+    looked_up text DEFAULT ''::text NOT NULL,
+    call_number text DEFAULT ''::text NOT NULL,
+    rest jsonb DEFAULT '{}'::jsonb NOT NULL,
+    deleted boolean DEFAULT false NOT NULL,
+    deleted_at timestamp with time zone,
+    purged boolean DEFAULT false NOT NULL
+);
+
 CREATE TABLE public.submission_drawing (
     submission_id text NOT NULL,
     kind text NOT NULL,
@@ -529,6 +554,7 @@ CREATE TABLE public.timeline (
     language text DEFAULT 'en'::text NOT NULL,
     log_epoch integer DEFAULT 0 NOT NULL,
     closing bytea DEFAULT '\x'::bytea NOT NULL,
+    source_manner text DEFAULT 'apa'::text NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
@@ -702,6 +728,9 @@ ALTER TABLE ONLY public.session
 
 ALTER TABLE ONLY public.sign_in_attempt
     ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
+
+ALTER TABLE ONLY public.source
+    ADD CONSTRAINT source_pkey PRIMARY KEY (timeline_id, id);
 
 ALTER TABLE ONLY public.submission_drawing
     ADD CONSTRAINT submission_drawing_pkey PRIMARY KEY (submission_id, kind);
@@ -932,6 +961,9 @@ ALTER TABLE ONLY public.removed_editor
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.source
+    ADD CONSTRAINT source_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.submission_drawing
     ADD CONSTRAINT submission_drawing_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;

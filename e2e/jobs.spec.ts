@@ -39,11 +39,17 @@ async function withSources(page: Page, paths: string[]): Promise<void> {
       known: 0,
       ops: [
         { kind: "add_event", id: "ferry", fields: { title: "Rope ferry" } },
-        ...paths.map((path, n) => ({
-          kind: "add_item",
-          id: `s${n}`,
-          fields: { of: "ferry", list: "source", text: `Page ${n}`, address: at(path) },
-        })),
+        // The last one is a source of the timeline, which the event names.
+        ...paths.flatMap((path, n) => {
+          const item = { kind: "add_item", id: `s${n}` };
+          const own = { of: "ferry", list: "source" };
+          if (n < paths.length - 1) return [{ ...item, fields: { ...own, text: `Page ${n}`, address: at(path) } }];
+          const record = { kind: "web", title: `Page ${n}`, address: at(path) };
+          return [
+            { kind: "add_source", id: "record", fields: record },
+            { ...item, fields: { ...own, source: "record" } },
+          ];
+        }),
       ],
     },
   });

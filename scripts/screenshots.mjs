@@ -201,12 +201,14 @@ const VIEWS = {
     },
     (p) => p.getByRole("button", { name: "Rows by category" }).click(),
   ],
-  "editor-by-hand": [
+  sources: [
     LAPTOP,
     "nia",
     async (p) => {
-      await openTimeline(p, "The tenants of Bridge House");
-      await p.getByRole("button", { name: "Fold the ledger away" }).click();
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "About", exact: true }).click();
+      await p.getByRole("button", { name: /^List of sources/ }).click();
+      await p.getByText("Marrable, E. (1962).").waitFor();
     },
   ],
   board: [

@@ -58,6 +58,7 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   for (const { id } of await sql<{ id: string }[]>`
     select t.id from timeline t where t.deleted_at is null and (
       exists (select from event r where r.timeline_id = t.id and r.deleted and not r.purged and r.deleted_at < ${bin})
+      or exists (select from source r where r.timeline_id = t.id and r.deleted and not r.purged and r.deleted_at < ${bin})
       or exists (select from item r where r.timeline_id = t.id and r.deleted and not r.purged and r.deleted_at < ${bin})
       or exists (select from category r where r.timeline_id = t.id and r.deleted and not r.purged and r.deleted_at < ${bin}))
     limit ${BATCH}`)

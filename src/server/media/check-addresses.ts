@@ -29,7 +29,8 @@ const AT_A_TIME = 300;
 export async function addressesOf(timeline: string): Promise<AddressCheck[]> {
   const rows = await db()<{ address: string; state: AddressState | null; status: number | null; at: Date | null }[]>`
     select distinct i.address, c.state, c.status, c.checked_at as at
-    from item i left join address_check c on c.address = i.address
+    from (select timeline_id, address, deleted from item union all select timeline_id, address, deleted from source) i
+    left join address_check c on c.address = i.address
     where i.timeline_id = ${timeline} and not i.deleted and i.address <> '' order by i.address`;
   return rows
     .filter((r) => isWeb(r.address))
@@ -39,7 +40,8 @@ export async function addressesOf(timeline: string): Promise<AddressCheck[]> {
 /** Addresses of what is published that nobody has asked for a while. */
 export async function dueAddresses(): Promise<string[]> {
   const rows = await db()<{ address: string }[]>`
-    select distinct i.address from item i
+    select distinct i.address
+    from (select timeline_id, address, deleted from item union all select timeline_id, address, deleted from source) i
     join publication p on p.timeline_id = i.timeline_id and p.taken_back_at is null
     join timeline t on t.id = p.timeline_id and t.deleted_at is null
     where not i.deleted and i.address <> '' and not exists (

@@ -102,7 +102,15 @@ describe("an earlier state", () => {
   it("holds nothing of what has gone for good since", async () => {
     const nia = await makePerson();
     const id = await makeTimeline(nia.id);
-    must(await edit(id, nia.id, { kind: "add_event", id: "e", fields: { title: "Secret" } }));
+    must(
+      await edit(
+        id,
+        nia.id,
+        { kind: "add_event", id: "e", fields: { title: "Secret" } },
+        { kind: "add_source", id: "s", fields: { kind: "book", title: "Secret book" } },
+        { kind: "set_source", id: "s", field: "publisher", value: "Secret press" },
+      ),
+    );
     await longLog(
       id,
       nia.id,
@@ -110,12 +118,18 @@ describe("an earlier state", () => {
         { kind: "set_timeline", field: "subject", value: String(i) },
       ]),
     );
-    must(await edit(id, nia.id, { kind: "delete_event", id: "e" }));
+    must(await edit(id, nia.id, { kind: "delete_event", id: "e" }, { kind: "delete_source", id: "s" }));
     const early = await stateAt(db(), id, KEEP_EVERY + 2);
     expect(early!.timeline.events.get("e")!.title).toBe("Secret");
     await db().begin((tx) => purgeDeleted(tx, id, new Date(Date.now() + 60_000)));
     expect(await db()`select from past_state where timeline_id = ${id}`).toHaveLength(0);
-    expect((await stateAt(db(), id, KEEP_EVERY + 2))!.timeline.events.get("e")!.title).toBe("");
+    const gone = (await stateAt(db(), id, KEEP_EVERY + 2))!.timeline;
+    expect(gone.events.get("e")!.title).toBe("");
+    expect(gone.sources.get("s")).toMatchObject({ title: "", publisher: "", deleted: false });
+    const rows = (await findTimeline(id))!.timeline;
+    expect(rows.sources.get("s")).toMatchObject({ title: "", publisher: "", deleted: true });
+    const log = await db()<{ ops: Op[] }[]>`select ops from change where timeline_id = ${id}`;
+    expect(JSON.stringify(log)).not.toContain("Secret");
   });
 
   it("everything put back is a change like others: rows, log and editors hold what was", async () => {

@@ -3,6 +3,7 @@
 import { WORDS } from "@/core/words/en/editor-about";
 import { useEffect, useState } from "react";
 import { addressText } from "@/core/words/en/addresses";
+import type { Timeline } from "@/core/timeline/timeline";
 import { dayText } from "@/core/time/zoned";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -24,7 +25,7 @@ export function AddressCheck() {
   const path = `/api/timelines/${store.timelineId}/addresses`;
   const [known, setKnown] = useState<State | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const items = [...timeline.items.values()].filter((i) => !i.deleted && i.address !== "");
+  const items = addressed(timeline);
   const running = known?.job?.state === "waiting" || known?.job?.state === "running";
 
   const ask = async (method: "GET" | "POST" | "DELETE") => {
@@ -100,6 +101,19 @@ function summary(all: number, asked: number, faulty: number): string {
   return faulty === 0
     ? `${asked === 1 ? WORDS.itAnswers : WORDS.allThatWereAskedAnswer(asked)}${rest}`
     : `${faulty} of ${asked} did not show a page.${rest}`;
+}
+
+/** Where addresses stand: entries with one of their own, and those whose source has one. */
+function addressed({ items, sources }: Timeline): { of: string; address: string }[] {
+  const own = [...items.values()].flatMap((i) => {
+    if (i.deleted) return [];
+    const source = i.source ? sources.get(i.source) : null;
+    return [i.address, source && !source.deleted ? source.address : ""]
+      .filter(Boolean)
+      .map((address) => ({ of: i.of, address }));
+  });
+  const others = [...sources.values()].filter((s) => !s.deleted && s.address !== "");
+  return [...own, ...others.map((s) => ({ of: "timeline", address: s.address }))];
 }
 
 function eventsWith(items: readonly { of: string; address: string }[], address: string): string[] {
