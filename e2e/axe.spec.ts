@@ -63,6 +63,13 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.getByLabel("Replace", { exact: true }).check();
   await nothingFound(page, "find and replace");
   await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  await page.getByRole("button", { name: "List of sources" }).click();
+  await page.getByRole("button", { name: "Add a source" }).click();
+  await page.getByLabel("Authors").fill("Anna Bell");
+  await page.getByRole("button", { name: "Take in", exact: true }).click();
+  await nothingFound(page, "sources, one open, taking in");
+  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Rows by category" }).click();
   await nothingFound(page, "editor, rows by category");
   await page.getByRole("button", { name: "Rows by category" }).click();

@@ -85,11 +85,13 @@ export function TakeIn() {
           />
         </label>
       </div>
-      <ul role="status" className="mt-1.5 flex flex-col gap-1 text-[14px]">
-        {said.map((s) => (
-          <li key={s}>{s}</li>
-        ))}
-      </ul>
+      <div role="status" className="mt-1.5 text-[14px]">
+        <ul className="flex flex-col gap-1">
+          {said.map((s) => (
+            <li key={s}>{s}</li>
+          ))}
+        </ul>
+      </div>
     </section>
   );
 }
