@@ -70,6 +70,12 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.getByRole("button", { name: "Take in", exact: true }).click();
   await nothingFound(page, "sources, one open, taking in");
   await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Bring in", exact: true }).click();
+  await page.getByLabel("A table or a list", { exact: true }).fill("When,Title\n31/02/1889,Viaduct\n03/04/1872,Fund\n");
+  await nothingFound(page, "bringing in, pasted");
+  await page.getByRole("button", { name: "Look at it" }).click();
+  await nothingFound(page, "bringing in, looked at");
+  await page.getByRole("button", { name: "Cancel" }).click();
   await page.getByRole("button", { name: "Rows by category" }).click();
   await nothingFound(page, "editor, rows by category");
   await page.getByRole("button", { name: "Rows by category" }).click();

@@ -40,7 +40,7 @@ async function withSources(page: Page, paths: string[]): Promise<void> {
       ops: [
         { kind: "add_event", id: "ferry", fields: { title: "Rope ferry" } },
         // The last one is a source of the timeline, which the event names.
-        ...paths.flatMap((path, n) => {
+        ...paths.flatMap((path, n): object[] => {
           const item = { kind: "add_item", id: `s${n}` };
           const own = { of: "ferry", list: "source" };
           if (n < paths.length - 1) return [{ ...item, fields: { ...own, text: `Page ${n}`, address: at(path) } }];

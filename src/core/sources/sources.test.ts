@@ -9,7 +9,7 @@ import { emptyOf, SOURCE, SOURCE_KINDS } from "../timeline/fields";
 import { emptyEvent, emptyItem, emptySource, emptyTimeline, itemsByOwner, type Timeline } from "../timeline/timeline";
 import { isCited, pageText, referenceText, sourceText, type SourceValues, worksOf } from "./cited";
 import { cslName, fromCsl, toCsl } from "./csl-json";
-import { lettersOf } from "./letters";
+import { lettersOf } from "../text/letters";
 import { readSources } from "./read-sources";
 import { runsOf } from "./runs";
 import { guessOf, takeApart } from "./take-apart";

@@ -20,6 +20,8 @@ import { ReadyCheck } from "./class-work/ready-check";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
 import type { EditorPerson, Ports, Publication } from "./store/ports";
+import { type Given, READABLE } from "./bring-in/readable";
+import { WORDS } from "@/core/words/en/editor";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
 import { keepThisPage } from "@/ui/kept-here";
@@ -35,11 +37,13 @@ const PastView = late(() => import("./history/past-view").then((m) => m.PastView
 const SettingsSheet = late(() => import("./about/about-sheet").then((m) => m.SettingsSheet));
 const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
 const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.ShareDialog));
+const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
 const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
 const PARTS = [
   EventSheet,
   { fetch: loadDescriptionField },
   Board,
+  BringIn,
   FindPanel,
   HistoryPanel,
   PastView,
@@ -170,7 +174,19 @@ export function Editor(props: EditorProps) {
     fresh.current = null;
     if (isBlank(store.getState().timeline, id)) store.edit([{ kind: "delete_event", id }]);
   }, [selected, panel, store]);
-  const tools = useMemo(() => ({ store, select, begin }), [store, select, begin]);
+  /** What is being brought in; undefined: nothing is. */
+  const [bringing, setBringing] = useState<Given | null | undefined>(undefined);
+  const bringInFile = useCallback(
+    (file?: File) => {
+      if (!file) return setBringing(null);
+      void import("./bring-in/rows-of")
+        .then(({ rowsOfFile }) => rowsOfFile(file))
+        .then((found) => ("problem" in found ? store.say(found.problem) : setBringing(found)))
+        .catch(() => store.say(WORDS.notFetched));
+    },
+    [store],
+  );
+  const tools = useMemo(() => ({ store, select, begin, bringIn: bringInFile }), [store, select, begin, bringInFile]);
   const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);
   // After the panel has closed the focus goes back to what it was about.
@@ -223,6 +239,8 @@ export function Editor(props: EditorProps) {
       begin(insertBeside(store, selected, e.code === "KeyB" ? "before" : "after"));
     }
   };
+  const latestBringIn = useRef(bringInFile);
+  latestBringIn.current = bringInFile;
   const latestKeys = useRef(keys);
   latestKeys.current = keys;
   useEffect(() => {
@@ -230,7 +248,12 @@ export function Editor(props: EditorProps) {
     document.addEventListener("keydown", listen);
     // A file that misses its field must not take the place of the page.
     const guard = (e: DragEvent) => {
-      if (e.dataTransfer?.types.includes("Files")) e.preventDefault();
+      if (!e.dataTransfer?.types.includes("Files")) return;
+      const taken = e.defaultPrevented;
+      e.preventDefault();
+      // A table that is dropped anywhere is brought in.
+      const [file] = e.dataTransfer.files;
+      if (e.type === "drop" && !taken && file && READABLE.test(file.name)) latestBringIn.current(file);
     };
     document.addEventListener("dragover", guard);
     document.addEventListener("drop", guard);
@@ -300,6 +323,7 @@ export function Editor(props: EditorProps) {
         <ReadyCheck onWork={() => setPanel("work")} />
         {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
         <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
+        {bringing === undefined ? null : <BringIn given={bringing} onClose={() => setBringing(undefined)} />}
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>
     </EditorContext.Provider>

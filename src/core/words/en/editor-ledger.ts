@@ -165,6 +165,8 @@ export const WORDS = {
   copyThem: "Copy them",
   givenNotDeleted: (n: number) =>
     n === 1 ? "1 given event cannot be deleted and stays." : `${n} given events cannot be deleted and stay.`,
+  bringIn: "Bring in",
+  bringInHint: "A table or a list: pasted, or from a file",
 } as const;
 
 /** What the writing line understands: an example that works, and what it says. */

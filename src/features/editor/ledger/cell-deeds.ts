@@ -106,9 +106,7 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     since = performance.now();
   }
   if ("tooLong" in came) {
-    const { row, column, length, most } = came.tooLong;
-    const n = (x: number) => x.toLocaleString("en");
-    store.say(WORDS.cellTooLong(n(row), COLUMN_NAMES[column], n(length), n(most)));
+    store.say(tooLongCell(came));
     return null;
   }
   // Reading and doing are frames of their own.
@@ -121,6 +119,12 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
   const words = saying(came);
   if (words) store.say(words);
   return came.rows;
+}
+
+/** A sentence for a cell whose text does not fit. */
+export function tooLongCell({ tooLong: { row, column, length, most } }: TooLongCell): string {
+  const n = (x: number) => x.toLocaleString("en");
+  return WORDS.cellTooLong(n(row), COLUMN_NAMES[column], n(length), n(most));
 }
 
 /** What a person should know of what was filled; "" when all went as one expects. */

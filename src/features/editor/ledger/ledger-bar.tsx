@@ -1,6 +1,6 @@
 "use client";
 
-import { ArrowLeft, ArrowRight, BookMarked, Columns3, Filter, Search } from "lucide-react";
+import { ArrowLeft, ArrowRight, BookMarked, Columns3, Filter, Search, TableProperties } from "lucide-react";
 import { type ReactNode, useEffect, useId, useState } from "react";
 import { type LedgerColumn, LEDGER_COLUMNS, moveColumn, showColumn, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { LACKS, tagsIn } from "@/core/ledger/look-at";
@@ -49,6 +49,8 @@ export function LedgerBar({
 }
 
 function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; onChapter: (() => void) | null }) {
+  const { bringIn } = useEditor();
+  const mayEdit = useEditorState((s) => s.saving !== "right_lost" && s.saving !== "signed_out");
   const searchId = useId();
   const [text, setText] = useState(look.at.text);
   // A large timeline is looked through when the typing rests.
@@ -86,6 +88,11 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
       {onChapter ? (
         <button type="button" className={BAR_BUTTON} title={WORDS.newChapter} onClick={onChapter}>
           <BookMarked size={15} aria-hidden /> {WORDS.chapter}
+        </button>
+      ) : null}
+      {mayEdit ? (
+        <button type="button" className={BAR_BUTTON} title={WORDS.bringInHint} onClick={() => bringIn()}>
+          <TableProperties size={15} aria-hidden /> {WORDS.bringIn}
         </button>
       ) : null}
       <span aria-live="polite" className="truncate text-quiet">

@@ -3,7 +3,7 @@
 import { nanoid } from "nanoid";
 import { useId, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
-import { lettersOf } from "@/core/sources/letters";
+import { lettersOf } from "@/core/text/letters";
 import { sourceText } from "@/core/sources/cited";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import { WORDS } from "@/core/words/en/sources";

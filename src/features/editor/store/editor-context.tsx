@@ -10,6 +10,8 @@ export interface EditorTools {
   select: (id: string | null, open?: boolean) => void;
   /** Opens an event that was just made by a tap; left without a word it goes again. */
   begin: (id: string) => void;
+  /** Opens the screen that brings a table or a list in; with a file, what stands in it. */
+  bringIn: (file?: File) => void;
 }
 
 export const EditorContext = createContext<EditorTools | null>(null);
