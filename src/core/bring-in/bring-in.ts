@@ -3,25 +3,11 @@ import { setReading } from "../change/reading-steps";
 import { toBase64 } from "../text/base64";
 import { descriptionFrom } from "../text/description";
 import { type Filled, fillCells, type TooLongCell } from "../ledger/fill-cells";
-import type { LedgerColumn } from "../ledger/columns";
+import { COUNTED, LEDGER_COLUMNS } from "../ledger/columns";
 import type { Timeline } from "../timeline/timeline";
 import type { BroughtRow } from "./put-together";
 
-const COLUMNS = [
-  "when",
-  "title",
-  "shortTitle",
-  "category",
-  "partOf",
-  "place",
-  "tags",
-  "source",
-  "link",
-  "emphasis",
-  "sign",
-  "done",
-  "note",
-] as const satisfies readonly LedgerColumn[];
+const COLUMNS = LEDGER_COLUMNS.filter((c) => !COUNTED.has(c));
 
 /**
  * The steps that bring rows in as events, as one change: every value through the reader of its column, as if it were typed. `order`:

@@ -1,33 +1,13 @@
+import { LEDGER_COLUMNS, type LedgerColumn } from "../ledger/columns";
 import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
 import { isDated } from "../time/when";
 
-/** What a column of a table is used as. "more": its words stand in the description, under the column's name. */
-export const USES = [
-  "when",
-  "start",
-  "end",
-  "year",
-  "month",
-  "day",
-  "time",
-  "title",
-  "shortTitle",
-  "description",
-  "category",
-  "partOf",
-  "place",
-  "tags",
-  "source",
-  "link",
-  "emphasis",
-  "sign",
-  "done",
-  "note",
-  "more",
-  "skip",
-] as const;
-export type Use = (typeof USES)[number];
+/** Beside the columns of the ledger: parts of a date; "more": its words stand in the description, under the column's name. */
+const PARTS = ["start", "end", "year", "month", "day", "time", "description", "more", "skip"] as const;
+/** What a column of a table is used as. */
+export type Use = Exclude<LedgerColumn, "media" | "words"> | (typeof PARTS)[number];
+export const USES: readonly Use[] = [...LEDGER_COLUMNS.filter((c) => c !== "media" && c !== "words"), ...PARTS];
 /** Any number of columns may be these; each of the others is at most one. */
 export const REPEATED: ReadonlySet<Use> = new Set<Use>(["description", "tags", "source", "link", "more", "skip"]);
 
