@@ -7,7 +7,7 @@ import { safeAddress } from "@/core/text/description";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { referenceText, sourceOf } from "@/core/sources/cited";
 import { whenLabel } from "@/core/time/write-when";
-import { ITEM, valuesOf } from "@/core/timeline/fields";
+import { ITEM, SOURCE, valuesOf } from "@/core/timeline/fields";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
@@ -98,6 +98,7 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
   const categories = new Map(frozen.categories.map((c) => [c.id, c.name]));
   const items = groupsOf(frozen);
   const sources = new Map((frozen.sources ?? []).map((s) => [s.id, s]));
+  const sourcesThen = new Map((s.before?.frozen.sources ?? []).map((x) => [x.id, x]));
   const then = s.before && new Map(s.before.frozen.events.map((e) => [e.id, e]));
   const itemsThen = s.before && groupsOf(s.before.frozen);
   return frozen.events.map((e) => {
@@ -142,7 +143,13 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
         const text = source.kind === "line" ? source.title || source.address : referenceText(sources, i);
         return [{ text, quote: i.quote ?? "", address: safeAddress(source.address) }];
       }),
-      since: !then ? null : !earlier ? "new" : isSame(e, earlier, own, itemsThen?.get(e.id) ?? []) ? null : "changed",
+      since: !then
+        ? null
+        : !earlier
+          ? "new"
+          : isSame(e, earlier, said(own, sources), said(itemsThen?.get(e.id) ?? [], sourcesThen))
+            ? null
+            : "changed",
     };
   });
 }
@@ -159,17 +166,24 @@ function groupsOf(f: Frozen): Map<string, Items> {
   return found;
 }
 
+/** The entries of an event with the sources they name. A version of before a field was there has none of it, which is no change. */
+function said(items: Items, sources: ReadonlyMap<string, Record<string, unknown>>): unknown {
+  return items.map((i) => ({
+    id: i.id,
+    ...valuesOf(ITEM, i),
+    named: i.source ? valuesOf(SOURCE, sources.get(i.source) ?? {}) : null,
+  }));
+}
+
 /** Whether title, date, words and everything that belongs to an event is as it was. */
-function isSame(a: FrozenEvent, b: FrozenEvent, itemsA: Items, itemsB: Items): boolean {
-  // A version of before a field was there has none of it, which is no change.
-  const whole = (items: Items) => items.map((i) => ({ id: i.id, ...valuesOf(ITEM, i) }));
-  const said = (e: FrozenEvent, items: Items) =>
+function isSame(a: FrozenEvent, b: FrozenEvent, itemsA: unknown, itemsB: unknown): boolean {
+  const whole = (e: FrozenEvent, items: unknown) =>
     canonicalJson({
       title: e.title,
       when: e.when,
       category: e.category,
       description: e.description,
-      items: whole(items),
+      items,
     });
-  return said(a, itemsA) === said(b, itemsB);
+  return whole(a, itemsA) === whole(b, itemsB);
 }

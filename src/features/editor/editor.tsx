@@ -30,18 +30,19 @@ import { TimelineStore } from "./store/timeline-store";
 
 // What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
 const Board = late(() => import("./chart/board").then((m) => m.Board));
-const EventSheet = late(() => import("./sheet/event-sheet").then((m) => m.EventSheet));
+// With its description: a sheet that grew under a pointer would take the press away.
+const withDescription = <T,>(part: Promise<T>) => Promise.all([part, loadDescriptionField().catch(() => null)]);
+const EventSheet = late(() => withDescription(import("./sheet/event-sheet")).then(([m]) => m.EventSheet));
 const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
 const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
 const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
-const SettingsSheet = late(() => import("./about/about-sheet").then((m) => m.SettingsSheet));
+const SettingsSheet = late(() => withDescription(import("./about/about-sheet")).then(([m]) => m.SettingsSheet));
 const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
 const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.ShareDialog));
 const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
 const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
 const PARTS = [
   EventSheet,
-  { fetch: loadDescriptionField },
   Board,
   BringIn,
   FindPanel,

@@ -17,6 +17,7 @@ export function chartDataText(f: Frozen): string {
     events: f.events.map(
       (e): FrozenEvent => ({ ...e, description: worded ? paragraphOf(firstWords(e.description)) : [] }),
     ),
+    sources: [],
     items: f.items
       .filter((i) => i.list !== "source" && i.of !== "timeline")
       .map((i) => ({ ...i, text: "", caption: "", credit: "", licence: "", address: "" })),
