@@ -388,9 +388,8 @@ test("rows by category: each with its own roofs and plumb lines, folded and open
   await page.getByRole("button", { name: "About", exact: true }).click();
   await page.getByRole("button", { name: "Move Weather up" }).click();
   await page.getByRole("button", { name: "Move Weather up" }).click();
-  await expect
-    .poll(async () => (await row("Weather").boundingBox())!.y)
-    .toBeLessThan((await row("Crossing").boundingBox())!.y);
+  const below = async () => (await row("Weather").boundingBox())!.y - (await row("Crossing").boundingBox())!.y;
+  await expect.poll(below).toBeLessThan(0);
   await page.getByRole("button", { name: "Rows by category" }).click();
   await expect(row("Crossing")).toHaveCount(0);
 });
