@@ -43,6 +43,7 @@ test("a table with mixed dates is pasted, mended and brought in as one change, a
   await screen.getByRole("button", { name: "Add 5 events" }).click();
 
   await expect(page.getByText("5 events were brought in.")).toBeVisible();
+  await expect(page.locator("[role=gridcell]:focus")).toBeVisible();
   await expect(chartButton(page, /Winter relief fund, event 3 of 5/)).toBeVisible();
   await expect(cell(page, "category", "Steam mill")).toHaveText("Trade");
   await expect(cell(page, "words", "Steam mill")).toHaveText("3 words");
@@ -91,10 +92,10 @@ test("a file is dropped on the editor or chosen; cancelled it leaves nothing; a 
   await screen.getByLabel("Choose a file").setInputFiles({
     name: "list.txt",
     mimeType: "text/plain",
-    buffer: Buffer.from("1. 1846 - Bell recast\n2. 1872: The long flood\n- A bridge, one day\n"),
+    buffer: Buffer.from("1. 1846 - Bell recast\n2. 1872: The long flood\n- A bridge, one day #crossing\n"),
   });
   await expect(screen.getByRole("status")).toHaveText(/3 events.*2 dates understood.*1 without a date/);
   await screen.getByRole("button", { name: "Add 3 events" }).click();
   await expect(cell(page, "when", "The long flood")).toHaveText("1872");
-  await expect(row(page, "A bridge, one day")).toBeVisible();
+  await expect(cell(page, "category", "A bridge, one day")).toHaveText("Crossing");
 });

@@ -81,12 +81,25 @@ describe("rows of a text", () => {
       "sentences with commas",
       "In 1846, the bell was recast.\nThe flood came, late, at night.\n",
       "list",
-      [["", ""]].slice(1),
+      [
+        ["In 1846", "the bell was recast."],
+        ["", "The flood came, late, at night."],
+      ],
+    ],
+    [
+      "a list with marks",
+      "1846 Bell recast #town @Ambrelford +bell !\n1872 Flood\n",
+      "list",
+      [
+        ["When", "Title", "Category", "Place", "Tags", "Important"],
+        ["1846", "Bell recast", "Town", "Ambrelford", "bell", "yes"],
+        ["1872", "Flood", "", "", "", ""],
+      ],
     ],
   ])("%s", (_, text, kind, cells) => {
     const read = readRows(text);
     expect(read.kind).toBe(kind);
-    if (cells.length > 0) expect(read.cells).toEqual(cells);
+    expect(read.cells).toEqual(cells);
   });
 
   it("of one quotation mark, of nothing and of anything are rows of text, never a fault", () => {

@@ -71,21 +71,18 @@ function readMarkdown(text: string): string[][] | null {
   return full(rows.map(cellsOf));
 }
 
-/** One event a line: bullets and numbers of a list fall away, and what is a date goes into a cell of its own. */
+/** One event a line: bullets and numbers of a list fall away; its date, and what is marked in it, go into cells of their own. */
 function listRows(text: string, options: ReadOptions): string[][] {
-  return text
+  const lines = text
     .split("\n")
     .map((l) => l.trim().replace(/^(?:[-*•–—◦▪]\s+|\(?\d{1,3}[.)]\s+)/, ""))
     .filter((l) => l !== "")
     .slice(0, MOST_ROWS)
-    .map((line) => {
-      const read = readLine(line, options);
-      const marked = [
-        ...(read.category ? [`#${read.category}`] : []),
-        ...(read.place ? [`@${read.place}`] : []),
-        ...read.tags.map((t) => `+${t}`),
-      ];
-      // What is marked has columns of its own only where one writes line by line; here it stays with the title.
-      return [read.when.typed, marked.length > 0 ? `${read.title} ${marked.join(" ")}` : read.title];
-    });
+    .map((line) => readLine(line, options));
+  const isMarked = lines.some((l) => l.category || l.place || l.emphasis || l.tags.length > 0);
+  if (!isMarked) return lines.map((l) => [l.when.typed, l.title]);
+  return [
+    ["When", "Title", "Category", "Place", "Tags", "Important"],
+    ...lines.map((l) => [l.when.typed, l.title, l.category ?? "", l.place, l.tags.join(", "), l.emphasis ? "yes" : ""]),
+  ];
 }

@@ -187,6 +187,16 @@ export function Editor(props: EditorProps) {
     },
     [store],
   );
+  const closeBringing = useCallback(() => {
+    setBringing(undefined);
+    // The focus goes to what was selected, as after a panel.
+    requestAnimationFrame(() =>
+      (
+        main.current?.querySelector<HTMLElement>("[role=gridcell][tabindex='0']") ??
+        document.getElementById("next-event")
+      )?.focus(),
+    );
+  }, []);
   const tools = useMemo(() => ({ store, select, begin, bringIn: bringInFile }), [store, select, begin, bringInFile]);
   const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);
@@ -324,7 +334,7 @@ export function Editor(props: EditorProps) {
         <ReadyCheck onWork={() => setPanel("work")} />
         {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
         <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
-        {bringing === undefined ? null : <BringIn given={bringing} onClose={() => setBringing(undefined)} />}
+        {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>
     </EditorContext.Provider>

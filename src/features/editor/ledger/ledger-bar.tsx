@@ -92,7 +92,7 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
       ) : null}
       {mayEdit ? (
         <button type="button" className={BAR_BUTTON} title={WORDS.bringInHint} onClick={() => bringIn()}>
-          <TableProperties size={15} aria-hidden /> {WORDS.bringIn}
+          <TableProperties size={15} aria-hidden /> <span className="max-sm:sr-only">{WORDS.bringIn}</span>
         </button>
       ) : null}
       <span aria-live="polite" className="truncate text-quiet">

@@ -15,7 +15,7 @@ import { placeForNewItem } from "../store/event-deeds";
 import { TextField } from "../sheet/text-field";
 import { SourceFields } from "./source-fields";
 import { SourceLine } from "./source-line";
-import { type Listed, useSourceList } from "./use-source-list";
+import { type Listed, useSourceList, useWorks } from "./use-source-list";
 
 /** The sources of an event: lines, or sources of the timeline with the page and the words that are meant. */
 export function SourcesField({ of, onList }: { of: string; onList: () => void }) {
@@ -188,7 +188,7 @@ function Reference({ item, number, name, list }: { item: Item; number: number; n
 export function SourceManner({ onList }: { onList: () => void }) {
   const { store } = useEditor();
   const manner = useEditorState((s) => s.timeline.sourceManner);
-  const { works } = useSourceList();
+  const works = useWorks();
   return (
     <section aria-label={WORDS.sources}>
       <Field label={WORDS.manner} hint={WORDS.mannerHint}>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import type { ListAnswer } from "@/core/sources/asked";
 import { type Work, workOf, worksOf } from "@/core/sources/cited";
 import type { Run } from "@/core/sources/runs";
@@ -23,10 +23,12 @@ export interface Listed {
   citeOf: (item: Item) => string | null;
 }
 
-/** The list of sources as it stands: written anew when writing rests. */
-export function useSourceList(): Listed {
-  const { events, items, sources, sourceManner, language } = useEditorState((s) => s.timeline);
-  const works = useMemo(() => {
+/** The sources of the timeline, each once: those that are named in the order of the events, then the others. */
+export function useWorks(): Work<Item>[] {
+  const { items, sources } = useEditorState((s) => s.timeline);
+  // Writing in an event waits for no list.
+  const events = useDeferredValue(useEditorState((s) => s.timeline.events));
+  return useMemo(() => {
     const by = itemsByOwner({ items });
     const named = worksOf(
       sources,
@@ -38,6 +40,12 @@ export function useSourceList(): Listed {
     );
     return [...named, ...others];
   }, [events, items, sources]);
+}
+
+/** The list of sources as it stands: written anew when writing rests. */
+export function useSourceList(): Listed {
+  const { sourceManner, language } = useEditorState((s) => s.timeline);
+  const works = useWorks();
   const [written, setWritten] = useState<{ works: Work<Item>[]; answer: ListAnswer } | null>(null);
   useEffect(() => {
     if (works.every((w) => w.source.kind === "line") && sourceManner !== "numbered") return setWritten(null);
