@@ -83,6 +83,16 @@ function listRows(text: string, options: ReadOptions): string[][] {
   if (!isMarked) return lines.map((l) => [l.when.typed, l.title]);
   return [
     ["When", "Title", "Category", "Place", "Tags", "Important"],
-    ...lines.map((l) => [l.when.typed, l.title, l.category ?? "", l.place, l.tags.join(", "), l.emphasis ? "yes" : ""]),
+    ...lines.map((l) => [
+      l.when.typed,
+      l.title,
+      asCategory(l.category),
+      l.place,
+      l.tags.join(", "),
+      l.emphasis ? "yes" : "",
+    ]),
   ];
 }
+
+/** As the line one writes in makes a category of it. */
+const asCategory = (word: string | null) => (word ? word[0]!.toUpperCase() + word.slice(1) : "");
