@@ -185,6 +185,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[token]", s.token)
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
+        .replace("[point]", "garden")
         .replace("[seq]", "1")
         .replace("[piece]", "0")
         .replace("[n]", "0")
@@ -221,6 +222,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/invitation": { renew: false },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
+        "POST /api/timelines/[id]/table": { address: `${process.env.E2E_PICTURE_SITE}/crossings.csv` },
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },

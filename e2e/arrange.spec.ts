@@ -488,9 +488,31 @@ test("a label is made louder and quieter in the sheet; words under titles and wh
   await saved(page);
   await page.reload();
   await event(page, "Last ferry").click();
+  // A picture that comes late moves nothing under it.
+  let come = () => {};
+  const late = new Promise<void>((resolve) => {
+    come = resolve;
+  });
+  await page.route(/\/medium$/, async (route) => {
+    await late;
+    await route.continue();
+  });
   await sheet.getByRole("button", { name: "What is seen where it is cropped" }).click();
   await expect(across).toHaveValue("20");
-  await sheet.getByRole("button", { name: "The middle" }).click();
+  const height = async () => (await box(sheet.getByTestId("focus"))).height;
+  const before = await height();
+  expect(before).toBeGreaterThan(100);
+  come();
+  await expect
+    .poll(() =>
+      sheet
+        .getByTestId("focus")
+        .locator("img")
+        .evaluate((img: HTMLImageElement) => img.naturalWidth),
+    )
+    .toBeGreaterThan(0);
+  expect(await height()).toBe(before);
+  await sheet.getByRole("button", { name: "The middle", exact: true }).click();
   await expect(across).toHaveValue("50");
   await saved(page);
   // Home shows it in small, with its picture.

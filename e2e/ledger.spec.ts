@@ -80,7 +80,8 @@ test("a whole assignment is written by keyboard alone in the grid", async ({ bro
   // Escape drops; F2 takes the cell as it is; nothing single is a command in the grid.
   await stand(cell(page, "title", "Timber bridge"));
   await type("n?");
-  await expect(page.getByRole("textbox", { name: "Title, Timber bridge" })).toHaveValue("n?");
+  // What rests is taken over while one writes, and the field is then named by it.
+  await expect(page.getByRole("textbox", { name: /^Title, (Timber bridge|n\?)$/ })).toHaveValue("n?");
   await key("Escape");
   await expect(cell(page, "title", "Timber bridge")).toBeFocused();
   await key("F2");

@@ -1,7 +1,9 @@
 // npm run bench: speed as ratios within one run, against the least a program could do on this machine at this moment.
 // The ratios that have a limit fail the run; times are only reported, because machines are shared.
-import { spawn } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { createServer, request } from "node:http";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
@@ -49,6 +51,21 @@ function throughput(url, headers, count) {
   });
 }
 
+/** The most memory a process needs that reads the largest workbook, MB. */
+async function memoryOf(files) {
+  const folder = mkdtempSync(join(tmpdir(), "bench-"));
+  try {
+    writeFileSync(join(folder, "large.xlsx"), await files.largestFile());
+    const reader = join(ROOT, "dist", "bench-files.mjs");
+    const script = `const { readLargest } = await import(${JSON.stringify(reader)}); console.log(await readLargest(${JSON.stringify(join(folder, "large.xlsx"))}));`;
+    const done = spawnSync(process.execPath, ["--input-type=module", "-e", script], { cwd: ROOT, encoding: "utf8" });
+    if (done.status !== 0) throw new Stop(`The largest workbook could not be read: ${done.stderr}`);
+    return Number(done.stdout);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
 await run(async () => {
   ensureDependencies();
   globalThis.httpModule = await import("node:http");
@@ -92,6 +109,17 @@ await run(async () => {
       password: "over-the-ambrel",
     });
     const { id } = await ask("POST", "/api/timelines", { title: "Bench", subject: "" });
+    const files = await import(await bundle("scripts/lib/bench-files.ts", "bench-files"));
+    const reading = await files.timeReading();
+    const detail = ({ ours, bare }) => `${ours.toFixed(0)} ms against ${bare.toFixed(0)} ms`;
+    report("reading 10,000 rows of CSV / the bare parser", reading.csv.ours / reading.csv.bare, 3, detail(reading.csv));
+    report(
+      "reading 10,000 rows of XLSX / the bare library",
+      reading.xlsx.ours / reading.xlsx.bare,
+      1.5,
+      detail(reading.xlsx),
+    );
+    report("memory for the largest workbook / 400 MB", (await memoryOf(files)) / 400, 1, "");
     const core = await import(await bundle("scripts/lib/bench-core.ts", "bench-core"));
     const send = (n, ops) => ask("POST", `/api/timelines/${id}/changes`, { id: `c${n}`, base: 0, ops });
     await send(
@@ -231,17 +259,23 @@ await run(async () => {
     report("an earlier state of 500 events, 20,000 changes / 300 ms", past / 300, 1, `${past.toFixed(1)} ms`);
     await sql.end();
 
-    await benchEditor(report, base, cookie, async (n) => {
-      const made = await ask("POST", "/api/timelines", { title: "Many", subject: "" });
-      await ask("POST", `/api/timelines/${made.id}/changes`, {
-        id: "start",
-        base: 0,
-        ops: core
-          .seededEvents(n, 3)
-          .map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
-      });
-      return `/timelines/${made.id}`;
-    });
+    await benchEditor(
+      report,
+      base,
+      cookie,
+      async (n) => {
+        const made = await ask("POST", "/api/timelines", { title: "Many", subject: "" });
+        await ask("POST", `/api/timelines/${made.id}/changes`, {
+          id: "start",
+          base: 0,
+          ops: core
+            .seededEvents(n, 3)
+            .map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
+        });
+        return `/timelines/${made.id}`;
+      },
+      files.tableText(10_000),
+    );
 
     say("\nDrawing (core, one thread)");
     const small = core.timeDrawing(10);

@@ -20,6 +20,8 @@ const FLOORS = [
     "cli",
   ],
   ["server", "ui", "workers"],
+  ["core/starting-points"],
+  ["core/bring-in"],
   ["core/formats", "core/chart", "core/ledger", "core/testing"],
   ["core/words"],
   ["core/check", "core/history"],
@@ -33,6 +35,7 @@ const BESIDE = new Set([
   "threads > features/marking",
   "ui > workers",
   "core/formats > core/chart",
+  "core/formats > core/ledger",
   "core/time > core/text",
   "core/text > core/time",
 ]);

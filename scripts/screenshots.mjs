@@ -11,6 +11,18 @@ const wanted = process.argv.slice(2).filter((a) => !a.startsWith("http"));
 const folder = process.env.SHOTS ?? join(ROOT, "docs", "screenshots");
 mkdirSync(folder, { recursive: true });
 
+/** Notes as people have them, some of which are there already. */
+const NOTES = `Date;Event;Theme;Width
+14.3.1811;Stone bridge begun;Crossing;
+c. 1840;Steam mill;Trade;4 m
+03/04/1872;Winter relief fund;Town life;
+31/02/1889;Viaduct tested;Crossing;
+Nov 1872;Flood enquiry opens;Weather & water;
+spring 1783;Two arches lost;Weather & water;
+1797;The Ambrel Post, first issue;Town life;
+27 Sep 1931;Last ferry crossing;Crossing;
+;A bridge for carts is talked of;;
+`;
 const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
@@ -191,15 +203,18 @@ const VIEWS = {
       await p.getByRole("button", { name: "Zoom in" }).waitFor();
     },
   ],
-  "editor-rows": [
+  "bring-in": [
     LAPTOP,
     "nia",
     async (p) => {
       await openTimeline(p, "How the Ambrel was crossed");
-      await p.getByRole("button", { name: "Fold the ledger away" }).click();
-      await p.getByRole("button", { name: "Rows by category" }).click();
+      await p.getByRole("button", { name: "Bring in", exact: true }).click();
+      await p
+        .getByLabel("Choose a file")
+        .setInputFiles({ name: "flood-notes.csv", mimeType: "text/csv", buffer: Buffer.from(NOTES) });
+      await p.getByRole("button", { name: /^Bring up to date|^Add/ }).waitFor();
+      await p.getByText(/new, .* changed/).waitFor();
     },
-    (p) => p.getByRole("button", { name: "Rows by category" }).click(),
   ],
   sources: [
     LAPTOP,

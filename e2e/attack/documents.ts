@@ -2,7 +2,7 @@ import * as Y from "yjs";
 import type { Op } from "../../src/core/change/change";
 import { MOST } from "../../src/core/change/limits";
 import { toBase64 } from "../../src/core/text/base64";
-import { descriptionFrom } from "../../src/core/text/description";
+import { descriptionFrom } from "../../src/core/text/write-description";
 import { readWhen } from "../../src/core/time/read/read-when";
 import { Actor, school, seedEvents, signUp, waitOfOthers } from "./actor";
 import { type Attack, expectThat, LONGEST_WAIT_MS, seconds } from "./attack";

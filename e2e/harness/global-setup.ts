@@ -3,13 +3,18 @@ import type { AddressInfo } from "node:net";
 import sharp from "sharp";
 import { startServer } from "./server";
 
-/** One server for all files that do not need one of their own, and a small site with a picture to fetch. */
+/** One server for all files that do not need one of their own, and a small site with a picture and tables to fetch. */
 export default async function globalSetup() {
   const png = await sharp({ create: { width: 640, height: 400, channels: 3, background: "#7FC4B8" } })
     .png()
     .toBuffer();
   const site = createServer((request, response) => {
     if (request.url === "/ferry.png") response.end(png);
+    else if (request.url === "/crossings.csv") response.end("When,Title\n1604,Rope ferry\n1931,Last ferry\n");
+    else if (request.url === "/crossings")
+      response
+        .writeHead(200, { "Content-Type": "text/html; charset=utf-8" })
+        .end("<table><tr><th>When<th>Title<tr><td>1604<td>Rope ferry<tr><td>1932<td>Last ferry</table>");
     else if (request.url === "/to-loopback") response.writeHead(302, { Location: "http://127.0.0.1:1/x.png" }).end();
     else response.writeHead(404).end();
   });

@@ -9,7 +9,7 @@ import { nanoid } from "nanoid";
 import sharp from "sharp";
 import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { NO_DAY, UNDATED } from "@/core/time/when";
 import { between } from "@/core/timeline/place";

@@ -2,6 +2,7 @@ import { WORDS } from "@/core/words/en/pages";
 import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
+import { BringInFile } from "@/features/home/bring-in-file";
 import { TimelineMenu } from "@/features/home/delete-timeline";
 import { FindTimelines } from "@/features/home/find-timelines";
 import { noticesOf } from "@/server/accounts/account";
@@ -68,6 +69,7 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
             <Link href="/new" className={buttonLook("main")}>
               {WORDS.newTimeline}
             </Link>
+            <BringInFile />
             <Link href="/join-class" className={`${buttonLook("plain")} ml-2`}>
               {WORDS.joinAClass}
             </Link>

@@ -1,20 +1,30 @@
 import { writeFile } from "node:fs/promises";
-import { endingsFor, formatFor } from "@/core/formats/formats";
-import type { DateOrder } from "@/core/time/read/options";
-import { type LayoutOptions, readEvents, Refusal } from "./layout";
+import { MOST } from "@/core/change/limits";
+import { CannotWrite, endingsFor, formatFor } from "@/core/formats/formats";
+import { toFrozen } from "@/core/formats/frozen";
+import { LIMIT_SENTENCES } from "@/core/words/en/limits";
+import { type LayoutOptions, Refusal } from "./layout";
+import { readAny, type ReadAnyOptions } from "./read-any";
 
-/** Reads a file of one format and writes one of another. */
+/** Reads a file of any kind that can be brought in and writes one of any kind that can be taken out. */
 export async function convert(
   input: string,
   output: string,
-  o: LayoutOptions & { order?: DateOrder; fonts: () => Promise<string> },
+  o: LayoutOptions & ReadAnyOptions & { fonts: () => Promise<string>; warn?: (sentence: string) => void },
 ): Promise<void> {
   const format = formatFor(output, "write");
   if (!format) throw new Refusal(`${output}: a file ending in ${endingsFor("write")} can be written.`);
-  const frozen = await readEvents(input, o.order);
-  const text = format.write!(frozen, { ...o, fonts: format.id === "svg" ? await o.fonts() : "" });
+  const frozen = toFrozen(await readAny(input, o, o.warn ?? (() => {})), true);
+  if (frozen.events.length > MOST.drawn.most) throw new Refusal(`${input}: ${LIMIT_SENTENCES.drawn}`);
+  let written: string | Uint8Array;
   try {
-    await writeFile(output, text);
+    written = await format.write(frozen, { ...o, fonts: format.id === "svg" ? await o.fonts() : "" });
+  } catch (e) {
+    if (e instanceof CannotWrite) throw new Refusal(`${output}: ${e.message}`);
+    throw e;
+  }
+  try {
+    await writeFile(output, written);
   } catch (e) {
     throw new Refusal(`${output} cannot be written: ${(e as NodeJS.ErrnoException).code}.`);
   }

@@ -4,16 +4,75 @@ import { parseArgs } from "node:util";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
 import type { DateOrder } from "@/core/time/read/options";
 import type { Scale } from "@/core/timeline/fields";
+import { READ_ENDINGS } from "@/core/bring-in/files/endings";
+import { endingsFor } from "@/core/formats/formats";
+import { checkLines } from "./check";
 import { convert } from "./convert";
 import { dates } from "./dates";
 import { layoutOf, readEvents, Refusal } from "./layout";
+import { readAny } from "./read-any";
 
 const DATES = "fastigo dates [--order dmy|mdy|ymd] [--day EDTF] [--today EDTF]";
 const LAYOUT =
   "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--order dmy|mdy|ymd]";
 const CONVERT =
-  "fastigo convert IN OUT [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--order dmy|mdy|ymd]";
-const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}`;
+  "fastigo convert IN OUT [--sheet NAME] [--order dmy|mdy|ymd] [--encoding NAME] [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none]";
+const CHECK = "fastigo check FILE [--sheet NAME] [--order dmy|mdy|ymd] [--encoding NAME]";
+const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}\n       ${CHECK}`;
+
+/** What each command says of itself when it is asked for help. */
+const HELP: Readonly<Record<string, string>> = {
+  dates: `usage: ${DATES}
+
+Reads dates, one a line, from standard input and writes what each means as a line of JSON.
+
+  --order   which number is the day in 03/04/1872: dmy, mdy or ymd
+  --day     the day that times alone belong to
+  --today   what "today" and "present" are
+`,
+  layout: `usage: ${LAYOUT}
+
+Lays the events of a table (CSV) or timeline (JSON) out and writes the geometry of the chart as JSON, in px.
+
+  --width, --height   the frame
+  --from, --to        the part of the ridge that is seen, as dates in ISO 8601-2
+  --scale             true (by date), even (one step an event) or balanced
+  --upright           the ridge runs down
+  --rows              a row for each category
+  --close-ups         auto, all or none
+  --order             which number is the day in 03/04/1872
+`,
+  convert: `usage: ${CONVERT}
+
+Reads IN and writes OUT; what they are is told by the endings of their names.
+
+  IN    ${READ_ENDINGS.join(" ")}
+  OUT   ${endingsFor("write").replace(" or ", ", ").replaceAll(",", "")} (.ged where the events came from a family file)
+
+  --sheet      the sheet of a workbook that is read; the first where none is named
+  --order      which number is the day in 03/04/1872: dmy, mdy or ymd
+  --encoding   in which letters a text is written; found out where that is not said
+  --width, --height, --scale, --upright, --rows, --close-ups   of a drawing (.svg), as for fastigo layout
+
+Columns are found by their names and what stands in them; what could not be guessed is said on standard error.
+`,
+  check: `usage: ${CHECK}
+
+Reads FILE and writes what is to be said of it, a line of JSON each: dates that are not understood, contradictions (level
+"error"), events without a date or a source and pictures without a credit (level "warning"). Exits 1 when there are errors.
+
+  --sheet, --order, --encoding   as for fastigo convert
+`,
+};
+const HELP_ALL = `${USAGE}
+
+  dates     reads dates from standard input
+  layout    writes the geometry of a chart
+  convert   reads a file and writes another: tables, workbooks, calendars, family files, documents, drawings
+  check     says what is wrong or missing in a file
+
+fastigo COMMAND --help says more of each. A file that cannot be read is a sentence on standard error and exit 2.
+`;
 
 /** The fonts of the drawing, for a file that stands alone. */
 async function fonts(): Promise<string> {
@@ -40,6 +99,25 @@ function oneOf<T extends string>(text: string | undefined, name: string, known: 
   return text as T | undefined;
 }
 
+const READING = { sheet: { type: "string" }, encoding: { type: "string" } } as const;
+const warn = (sentence: string) => process.stderr.write(`${sentence}\n`);
+
+async function check(args: string[]): Promise<number> {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: { ...READING, order: { type: "string" } },
+  });
+  const order = oneOf<DateOrder>(values.order, "--order", ["dmy", "mdy", "ymd"]);
+  const [file, extra] = positionals;
+  if (!file || extra !== undefined) throw new Refusal("One file is needed.");
+  const { sheet, encoding } = values;
+  const wish = { ...(order ? { order } : {}), ...(sheet ? { sheet } : {}), ...(encoding ? { encoding } : {}) };
+  const lines = checkLines(await readAny(file, wish, warn));
+  for (const line of lines) process.stdout.write(`${JSON.stringify(line)}\n`);
+  return lines.some((l) => l.level === "error") ? 1 : 0;
+}
+
 async function drawing(command: string, args: string[]): Promise<void> {
   const string = { type: "string" } as const;
   const { values, positionals } = parseArgs({
@@ -55,6 +133,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
       upright: { type: "boolean" },
       rows: { type: "boolean" },
       "close-ups": string,
+      ...(command === "convert" ? READING : {}),
     },
   });
   const order = oneOf<DateOrder>(values.order, "--order", ["dmy", "mdy", "ymd"]);
@@ -72,25 +151,45 @@ async function drawing(command: string, args: string[]): Promise<void> {
     ...(values.rows ? { rows: true } : {}),
     ...(closeUps ? { closeUps } : {}),
   };
+  const { sheet, encoding } = values as { sheet?: string; encoding?: string };
   if (!file || (command === "convert") !== (out !== undefined) || extra !== undefined)
     throw new Refusal(command === "convert" ? "One file to read and one to write are needed." : "One file is needed.");
-  if (command === "convert") return convert(file, out!, { ...options, ...(order ? { order } : {}), fonts });
+  if (command === "convert")
+    return convert(file, out!, {
+      ...options,
+      ...(order ? { order } : {}),
+      ...(sheet ? { sheet } : {}),
+      ...(encoding ? { encoding } : {}),
+      fonts,
+      warn,
+    });
   process.stdout.write(`${JSON.stringify(layoutOf(await readEvents(file, order), options))}\n`);
 }
 
 async function main(): Promise<number> {
   const [command, ...args] = process.argv.slice(2);
+  if (command === "--help" || command === "-h" || command === "help") {
+    process.stdout.write(HELP[args[0] ?? ""] ?? HELP_ALL);
+    return 0;
+  }
+  const help = Object.hasOwn(HELP, command ?? "") ? HELP[command!] : undefined;
+  if (help && (args.includes("--help") || args.includes("-h"))) {
+    process.stdout.write(help);
+    return 0;
+  }
   if (command === "dates") return dates(args, process.stdin, process.stdout, `usage: ${DATES}`);
-  if (command !== "layout" && command !== "convert") {
+  if (!help) {
     process.stderr.write(`${command ? `There is no command "${command}".` : "A command is missing."} ${USAGE}\n`);
     return 2;
   }
   try {
-    await drawing(command, args);
+    if (command === "check") return await check(args);
+    await drawing(command!, args);
     return 0;
   } catch (e) {
     if (!(e instanceof Refusal) && !String((e as { code?: string }).code).startsWith("ERR_PARSE_ARGS")) throw e;
-    process.stderr.write(`${(e as Error).message} usage: ${command === "layout" ? LAYOUT : CONVERT}\n`);
+    const usage = command === "layout" ? LAYOUT : command === "check" ? CHECK : CONVERT;
+    process.stderr.write(`${(e as Error).message} usage: ${usage}\n`);
     return 2;
   }
 }

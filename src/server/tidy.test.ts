@@ -5,7 +5,7 @@ import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { toFrozen } from "@/core/formats/frozen";
 import { toBase64 } from "@/core/text/base64";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { emptyTimeline } from "@/core/timeline/timeline";

@@ -8,6 +8,7 @@ import { inOrder } from "../timeline/order";
 import { emptyTimeline, itemsOf, type Timeline } from "../timeline/timeline";
 import { bringIn } from "./bring-in";
 import { dayOrderOf, guessUses } from "./guess-uses";
+import { lookAtRows } from "./look-at-rows";
 import { putTogether } from "./put-together";
 import { readRows } from "./read-rows";
 
@@ -20,7 +21,7 @@ function brought(
   const { cells } = readRows(text);
   const { named, uses } = guessUses(cells);
   const { rows } = putTogether(cells, named, uses, { order });
-  const steps = bringIn(t, rows, order, { newId: () => `n${++made}`, client: 7 });
+  const steps = bringIn(t, rows, { order, newId: () => `n${++made}`, client: 7 });
   let step = steps.next();
   while (!step.done) step = steps.next();
   const { ops } = step.value as Filled;
@@ -231,10 +232,45 @@ describe("rows put together", () => {
     const table = putTogether(cells, named, uses, {});
     expect(table.rows.map((r) => r.typed)).toEqual(["14 november 1872 22:10", "Nov 1872", "31 february 1889", ""]);
     expect(table.rows[0]).toMatchObject({ number: 1, description: ["Width: 3 m"], cells: { title: "Flood" } });
-    expect(table.counts).toEqual({ events: 4, undated: 1, notUnderstood: 1, empty: 1 });
-    const mended = putTogether(cells, named, uses, {}, new Map([[3, "28 Feb 1889"]]));
+    expect(table.counts).toEqual({ events: 4, undated: 1, notUnderstood: 1, twoDigitYears: 0, empty: 1 });
+    const mended = putTogether(cells, named, uses, {}, { mended: new Map([[3, "28 Feb 1889"]]) });
     expect(mended.counts.notUnderstood).toBe(0);
   });
+});
+
+it("counts speak of the rows that can come in, and it is said when no column has dates", () => {
+  const looked = lookAtRows(
+    [
+      ["colour", "weight"],
+      ["red", "12"],
+      ["x".repeat(301), "9"],
+    ],
+    {},
+    [],
+  );
+  expect(looked.refused.map((r) => [r.row.number, r.column, r.length])).toEqual([[3, "title", 301]]);
+  expect(looked.table.counts).toMatchObject({ events: 2, undated: 2, notUnderstood: 0 });
+  expect(looked.hasDates).toBe(false);
+  expect(
+    lookAtRows(
+      [
+        ["When", "Title"],
+        ["1846", "Bell"],
+      ],
+      {},
+      [],
+    ).hasDates,
+  ).toBe(true);
+});
+
+it("of very many headings each has its own text", () => {
+  const text = Array.from(
+    { length: 30_000 },
+    (_, i) => `## ${1000 + (i % 900)}: Event ${i}\n\nText ${i}\n\n### Within\n`,
+  ).join("\n");
+  const { kind, cells } = readRows(text);
+  expect([kind, cells.length]).toEqual(["headings", 20_001]);
+  expect(cells[19_999]!.slice(0, 3)).toEqual(["1198", "Event 19998", "Text 19998\n\n### Within"]);
 });
 
 describe("a table that is brought in", () => {

@@ -3,21 +3,50 @@ import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
 import { isDated } from "../time/when";
 
-/** Beside the columns of the ledger: parts of a date; "more": its words stand in the description, under the column's name. */
-const PARTS = ["start", "end", "year", "month", "day", "time", "description", "more", "skip"] as const;
+/** A picture's web address, and what is said of it. */
+const MEDIA = ["picture", "caption", "credit", "licence"] as const;
+/** Beside the columns of the ledger: parts of a date; "more": its words stand in the description, under the column's name; "at": both coordinates; "id": what a row is known by. */
+const PARTS = [
+  "start",
+  "end",
+  "duration",
+  "year",
+  "month",
+  "day",
+  "time",
+  "description",
+  ...MEDIA,
+  "at",
+  "latitude",
+  "longitude",
+  "id",
+  "more",
+  "skip",
+] as const;
 /** What a column of a table is used as. */
 export type Use = Exclude<LedgerColumn, "media" | "words"> | (typeof PARTS)[number];
 export const USES: readonly Use[] = [...LEDGER_COLUMNS.filter((c) => c !== "media" && c !== "words"), ...PARTS];
 /** Any number of columns may be these; each of the others is at most one. */
-export const REPEATED: ReadonlySet<Use> = new Set<Use>(["description", "tags", "source", "link", "more", "skip"]);
+export const REPEATED: ReadonlySet<Use> = new Set<Use>([
+  "description",
+  "tags",
+  "source",
+  "link",
+  "picture",
+  "more",
+  "skip",
+]);
 
 /** Names of columns as people write them, in lower case: the first use that fits counts. */
 const NAMES: [Use, RegExp][] = [
+  // What stands beside a table of ours for other programs says nothing of its own.
+  ["skip", /^(first day|last day|fields|media)$/],
   ["start", /^(start|begin|begins|from|start date|date from|beginning|von|beginn|début|inicio)$/],
   ["end", /^(end|ends|to|until|till|end date|date to|finish|bis|ende|fin)$/],
   ["year", /^(year|years|jahr|année|año|anno)$/],
   ["month", /^(month|monat|mois|mes)$/],
   ["day", /^(day|tag|jour|día)$/],
+  ["duration", /^(duration|length|lasts|how long|dauer|durée|duración)$/],
   ["time", /^(time|hour|uhrzeit|heure|hora)$/],
   ["when", /^(when|date|dates|datum|fecha|data|wann|year\(s\)|date \(.*\)|period)$/],
   ["shortTitle", /^(short title|short|label|headline short)$/],
@@ -25,6 +54,14 @@ const NAMES: [Use, RegExp][] = [
   ["description", /^(description|text|details|detail|notes|what it was|story|body|beschreibung|descripción|about)$/],
   ["category", /^(category|categories|group|type|theme|kind|subject|kategorie|thema|catégorie|categoría)$/],
   ["partOf", /^(part of|within|belongs to|parent|phase|era|teil von)$/],
+  ["picture", /^(picture|pictures|image|images|photo|photos|media|picture address|image url|bild|bilder|imagen)$/],
+  ["caption", /^(caption|legend|bildunterschrift|légende)$/],
+  ["credit", /^(credit|credits|photographer|picture credit|image credit|bildnachweis)$/],
+  ["licence", /^(licence|license|rights|lizenz)$/],
+  ["at", /^(coordinates|coordinate|lat\/?lon|latlng|geo|koordinaten|coordonnées)$/],
+  ["latitude", /^(lat|latitude|breite|breitengrad)$/],
+  ["longitude", /^(lon|long|lng|longitude|länge|längengrad)$/],
+  ["id", /^(id|no|no\.|nr|nr\.|number|key|identifier|nummer)$/],
   ["place", /^(place|where|location|ort|town|city|lieu|lugar)$/],
   ["tags", /^(tag|tags|keyword|keywords|labels|schlagworte)$/],
   ["source", /^(source|sources|reference|references|quelle|quellen|citation|fuente)$/],
@@ -88,12 +125,16 @@ export function guessUses(rows: readonly (readonly string[])[], options: ReadOpt
       const cells = rows.slice(named ? 1 : 0, LOOKED_AT).map((r) => (r[i] ?? "").trim());
       const filled = cells.filter(Boolean);
       if (filled.length === 0) return "skip";
-      if (filled.every((c) => /^https?:\/\/\S+$/.test(c))) return "link";
+      if (filled.every((c) => /^https?:\/\/\S+\.(jpe?g|png|gif|webp|avif|svg)(\?\S*)?$/i.test(c))) return "picture";
+      if (filled.every((c) => /^https?:\/\/\S+$/.test(c)) || (named && endsInAddress(filled))) return "link";
       if (!named && !has("description") && filled.some((c) => c.length > 60)) return "description";
       return "more";
     }),
   };
 }
+
+/** Words with an address behind each of them, as a link in a cell comes along. */
+const endsInAddress = (filled: readonly string[]) => filled.every((c) => /(^|\s)https?:\/\/\S+$/.test(c));
 
 function useNamed(name: string): Use | null {
   const text = name

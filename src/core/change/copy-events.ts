@@ -43,6 +43,7 @@ export function copyEvents(
     const fields = Object.fromEntries(COPIED.map((f) => [f, all[f]]));
     // A copy has no place by hand: the two would lie on each other.
     fields.spot = null;
+    if (!other) fields.origin = "";
     fields.category = categories(e.category);
     const whole = e.partOf && (made.get(e.partOf) ?? (other ? null : e.partOf));
     fields.partOf = whole ?? null;

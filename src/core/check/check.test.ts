@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { descriptionFrom } from "../text/description";
+import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { compareGiven, type GivenResult } from "./given-dates";

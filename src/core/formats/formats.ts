@@ -7,7 +7,7 @@ import type { Scale } from "../timeline/fields";
 import { canonicalJson } from "../text/canonical-json";
 import { type Frozen, timelineFromFrozen } from "./frozen";
 import { readJson } from "./read-json";
-import { readTable, writeTable } from "./table";
+import { readTable } from "./table";
 
 /** How a drawing is written: its frame, px, how its ridge runs, and the fonts it carries, as CSS. */
 export interface Drawing {
@@ -20,25 +20,67 @@ export interface Drawing {
   fonts?: string;
 }
 
-/** A form in which a timeline comes in or goes out as a file. */
+export type FormatId = "xlsx" | "ods" | "csv" | "ics" | "md" | "html" | "txt" | "json" | "svg" | "ged";
+
+/** A form in which a timeline goes out as a file, and in which the command that draws reads it. */
 export interface Format {
-  id: "csv" | "json" | "svg";
+  id: FormatId;
   /** Endings of file names, in lower case. */
   endings: readonly string[];
   mediaType: string;
   /** Gives the timeline, or a sentence why not. */
   read?: (text: string, options: ReadOptions) => { frozen: Frozen } | { problem: string };
-  write?: (timeline: Frozen, drawing: Drawing) => string;
+  /** Gives the file; throws `CannotWrite` with a sentence where the timeline has nothing for it. */
+  write: (timeline: Frozen, drawing: Drawing) => string | Uint8Array | Promise<Uint8Array | string>;
 }
+
+/** Why a timeline cannot be written in a form, in a sentence. */
+export class CannotWrite extends Error {}
 
 /** Every format, in one table: what the command, routes and screens offer follows from it. */
 export const FORMATS: readonly Format[] = [
+  {
+    id: "xlsx",
+    endings: [".xlsx"],
+    mediaType: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+    write: async (timeline) => (await import("./write-xlsx")).writeXlsx(timeline),
+  },
+  {
+    id: "ods",
+    endings: [".ods"],
+    mediaType: "application/vnd.oasis.opendocument.spreadsheet",
+    write: async (timeline) => (await import("./write-ods")).writeOds(timeline),
+  },
   {
     id: "csv",
     endings: [".csv"],
     mediaType: "text/csv; charset=utf-8",
     read: (text, options) => readTable(text, options, "drawn"),
-    write: writeTable,
+    write: async (timeline) => (await import("./write-csv")).writeCsv(timeline),
+  },
+  {
+    id: "ics",
+    endings: [".ics"],
+    mediaType: "text/calendar; charset=utf-8",
+    write: async (t) => (await import("./write-icalendar")).writeICalendar(t),
+  },
+  {
+    id: "md",
+    endings: [".md"],
+    mediaType: "text/markdown; charset=utf-8",
+    write: async (t) => (await import("./write-text")).writeMarkdown(t),
+  },
+  {
+    id: "html",
+    endings: [".html"],
+    mediaType: "text/html; charset=utf-8",
+    write: async (t) => (await import("./write-text")).writeHtml(t),
+  },
+  {
+    id: "txt",
+    endings: [".txt"],
+    mediaType: "text/plain; charset=utf-8",
+    write: async (t) => (await import("./write-text")).writeText(t),
   },
   {
     id: "json",
@@ -53,7 +95,23 @@ export const FORMATS: readonly Format[] = [
     mediaType: "image/svg+xml",
     write: drawn,
   },
+  {
+    id: "ged",
+    endings: [".ged"],
+    mediaType: "text/vnd.familysearch.gedcom; charset=utf-8",
+    write: async (timeline) => {
+      const written = (await import("./write-gedcom")).writeGedcom(timeline);
+      if ("problem" in written) throw new CannotWrite(written.problem);
+      return written.text;
+    },
+  },
 ];
+
+/** A timeline as a file of some format, in bytes; throws `CannotWrite`. */
+export async function writeFormat(id: FormatId, timeline: Frozen, drawing: Drawing): Promise<Uint8Array> {
+  const written = await FORMATS.find((f) => f.id === id)!.write(timeline, drawing);
+  return typeof written === "string" ? new TextEncoder().encode(written) : written;
+}
 
 /** The format of a file by its name's ending; null where none has it, or it cannot do what is asked. */
 export function formatFor(name: string, does: "read" | "write"): Format | null {

@@ -1,31 +1,19 @@
 import Papa from "papaparse";
 import { MOST } from "../change/limits";
-import { type Block, plainTextOf } from "../text/description";
-import { referencesText } from "../sources/cited";
+import type { Block } from "../text/description";
 import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
 import { isDated, UNDATED } from "../time/when";
-import { whenLabel } from "../time/write-when";
 import { between } from "../timeline/place";
-import { inOrder } from "../timeline/order";
 import { holds } from "../timeline/parts";
 import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nextLook } from "../timeline/timeline";
+import { asWritten } from "./full-table";
+import { readFullTable } from "./read-full-table";
 import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
-import { mannerOf } from "../timeline/read-options";
 import { LIMIT_SENTENCES } from "../words/en/limits";
 
-/** The columns of a table of events, in the order they are written; others are not read. */
-export const COLUMNS = [
-  "When",
-  "Title",
-  "Category",
-  "Part of",
-  "Description",
-  "Source",
-  "Link",
-  "Picture",
-  "Credit",
-] as const;
+/** The columns of a table of events; others are not read. */
+const COLUMNS = ["When", "Title", "Category", "Part of", "Description", "Source", "Link", "Picture", "Credit"] as const;
 type Column = (typeof COLUMNS)[number];
 
 const paragraph = (text: string): Block => ({ kind: "paragraph", content: [{ kind: "text", text, marks: [] }] });
@@ -52,6 +40,12 @@ export function readTable(
   const [header, ...records] = data;
   const empty = toFrozen(timeline);
   if (!header) return { frozen: empty };
+  // A table that Fastigo wrote says everything itself.
+  const whole = readFullTable(
+    header.map(asWritten),
+    records.map((r) => r.map(asWritten)),
+  );
+  if (whole) return { frozen: whole };
   if (records.length > MOST[most].most) return { problem: LIMIT_SENTENCES[most] };
   const at = new Map<Column, number>();
   for (const c of COLUMNS) {
@@ -126,31 +120,4 @@ export function readTable(
   return {
     frozen: { ...empty, categories: [...categories.values()].map(({ deleted: _, ...c }) => c), events, items },
   };
-}
-
-/** Writes the events of a timeline as a table, in their order; `readTable` reads it back. */
-export function writeTable(f: Frozen): string {
-  const living = new Map(f.events.map((e) => [e.id, e]));
-  const order = inOrder(f.events.map((e) => ({ ...emptyEvent(e.id), ...e, description: new Uint8Array(0) })));
-  const list = (of: string, kind: string) => f.items.filter((i) => i.of === of && i.list === kind);
-  const sources = new Map((f.sources ?? []).map((s) => [s.id, s]));
-  const rows = order.map(({ id }) => {
-    const e = living.get(id)!;
-    const picture = list(id, "media").find((i) => i.kind === "picture");
-    const row: Record<Column, string> = {
-      When: e.when.typed.trim() || whenLabel(e.when, mannerOf(f)),
-      Title: e.title,
-      Category: f.categories.find((c) => c.id === e.category)?.name ?? "",
-      "Part of": living.get(e.partOf ?? "")?.title ?? "",
-      Description: e.description.map((b) => plainTextOf([b])).join("\n\n"),
-      Source: referencesText(sources, list(id, "source")),
-      Link: list(id, "link")
-        .map((i) => i.address || i.text)
-        .join("\n"),
-      Picture: picture?.address || picture?.text || "",
-      Credit: picture?.credit ?? "",
-    };
-    return COLUMNS.map((c) => row[c]);
-  });
-  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: "\r\n" })}\r\n`;
 }

@@ -81,12 +81,19 @@ export interface TableNode {
   getAttribute?(name: string): string | null;
 }
 
+/** The tables within a parsed document, none of them within another. */
+export const tablesIn = (root: TableNode): TableNode[] => all(root, "TABLE");
+
 /**
- * The cells of the first table within a parsed document, null where there is none. Cells that span several take the room they
- * take, empty. `root` is what a parser of HTML made; nothing in it is run.
+ * The cells of the first table within a parsed document (or of that table itself), null where there is none. Cells that span several
+ * take the room they take, empty. `root` is what a parser of HTML made; nothing in it is run. `onLink`: is told of the first web
+ * address that a cell's words lead to.
  */
-export function cellsFromHtml(root: TableNode): string[][] | null {
-  const table = find(root, "TABLE");
+export function cellsFromHtml(
+  root: TableNode,
+  onLink?: (row: number, column: number, address: string) => void,
+): string[][] | null {
+  const table = root.nodeName === "TABLE" ? root : (all(root, "TABLE")[0] ?? null);
   if (!table) return null;
   const own = table.getAttribute?.(MARK) === "1";
   const rows: string[][] = [];
@@ -105,6 +112,12 @@ export function cellsFromHtml(root: TableNode): string[][] | null {
       if (cell.nodeName !== "TD" && cell.nodeName !== "TH") continue;
       const span = (name: string) => Math.min(200, Math.max(1, Number(cell.getAttribute?.(name)) || 1));
       put(textOf(cell, own), span("rowspan"));
+      const link =
+        onLink &&
+        all(cell, "A")
+          .map((a) => a.getAttribute?.("href") ?? "")
+          .find((a) => /^https?:/i.test(a));
+      if (link && link !== cells.at(-1)) onLink(rows.length, cells.length - 1, link);
       for (let n = 1; n < span("colspan"); n++) put("", 1);
     }
     while ((taken[cells.length] ?? 0) > 0) {
@@ -114,10 +127,6 @@ export function cellsFromHtml(root: TableNode): string[][] | null {
     if (cells.length > 0) rows.push(cells);
   }
   return rows.length === 0 ? null : rows;
-}
-
-function find(root: TableNode, name: string): TableNode | null {
-  return all(root, name)[0] ?? null;
 }
 
 /** Elements of a name, in the order of the document; none within another of the name. Without recursion: a page may be deep. */
@@ -136,6 +145,9 @@ function all(root: TableNode, name: string): TableNode[] {
 }
 
 const BLOCKS = new Set(["P", "DIV", "LI"]);
+
+/** The words within an element, as they are read. */
+export const textOfHtml = (node: TableNode): string => textOf(node, false);
 
 function textOf(cell: TableNode, exact: boolean): string {
   let text = "";

@@ -1,3 +1,5 @@
+import { EVENT, ITEM } from "../timeline/fields";
+
 /** The columns a ledger may show, in the order they are offered. */
 export const LEDGER_COLUMNS = [
   "when",
@@ -41,6 +43,23 @@ export const WIDEST = 900;
 
 /** What cannot be written in: counted from elsewhere. */
 export const COUNTED: ReadonlySet<LedgerColumn> = new Set(["media", "words"]);
+
+/** The most characters of a cell. */
+export const MOST_CELL: Partial<Record<LedgerColumn, number>> = {
+  title: EVENT.title.most!,
+  shortTitle: EVENT.shortTitle.most!,
+  place: EVENT.place.most!,
+  note: EVENT.note.most!,
+  category: 60,
+  source: ITEM.text.most! * 20,
+  link: ITEM.text.most! * 20,
+  when: 300,
+  partOf: EVENT.title.most!,
+  tags: 2_000,
+  sign: 200,
+  done: 200,
+  emphasis: 200,
+};
 
 /** How a person likes the ledger. */
 export interface LedgerColumns {

@@ -4,8 +4,7 @@ import { settingsFor } from "../change/reading-steps";
 import { isCited, referenceText, sourceText } from "../sources/cited";
 import { sameValue } from "../text/same-value";
 import { readWhen } from "../time/read/read-when";
-import { isDated, type Place, UNDATED, type When } from "../time/when";
-import { EVENT, ITEM } from "../timeline/fields";
+import { endDay, isDated, type Place, startDay, UNDATED, type When } from "../time/when";
 import { categoriesOf, type Item, itemsByOwner, nextLook, type Timeline } from "../timeline/timeline";
 import { type Sign, SIGNS } from "../timeline/looks";
 import { holds, namedWhole, wouldLoop } from "../timeline/parts";
@@ -13,7 +12,7 @@ import { between, placeAtEnd } from "../timeline/place";
 import { readOptionsFor } from "../timeline/read-options";
 import { cellText, lineOf, type RowSources } from "./cell-text";
 import type { Cells } from "./clipboard";
-import { COUNTED, type LedgerColumn } from "./columns";
+import { COUNTED, type LedgerColumn, MOST_CELL } from "./columns";
 import { linesOf, readSourceLine, readTags, readYes } from "./read-cell";
 
 /** What came of filling cells, beside the steps: for the sentence that says it. */
@@ -47,22 +46,6 @@ export interface Filling {
   newId: () => string;
 }
 
-const MOST: Partial<Record<LedgerColumn, number>> = {
-  title: EVENT.title.most!,
-  shortTitle: EVENT.shortTitle.most!,
-  place: EVENT.place.most!,
-  note: EVENT.note.most!,
-  category: 60,
-  source: ITEM.text.most! * 20,
-  link: ITEM.text.most! * 20,
-  when: 300,
-  partOf: EVENT.title.most!,
-  tags: 2_000,
-  sign: 200,
-  done: 200,
-  emphasis: 200,
-};
-
 /** How the columns of a note say what was not understood. */
 const NAMES: Partial<Record<LedgerColumn, string>> = {
   partOf: "Part of",
@@ -94,7 +77,7 @@ export function* fillCells(
   };
   for (const [n, row] of cells.entries()) {
     for (const [k, text] of row.entries()) {
-      const most = columns[k] && MOST[columns[k]];
+      const most = columns[k] && MOST_CELL[columns[k]];
       if (most !== undefined && text.length > most)
         return { tooLong: { row: n + 1, column: columns[k]!, length: text.length, most } };
     }
@@ -365,6 +348,7 @@ class Writer {
         noted++;
       }
     }
+    this.keepOrder();
     for (const [id, lines] of this.notes) {
       const { note } = this.now.events.get(id)!;
       const added = lines.filter((l) => !note.includes(l)).join("\n");
@@ -372,6 +356,24 @@ class Writer {
     }
     this.ops = [...settingsFor(this.settled, this.whens), ...this.ops];
     return noted;
+  }
+
+  /** New events that begin and end together stay in the order of their rows. */
+  private keepOrder(): void {
+    const together = new Map<string, string[]>();
+    for (const id of this.fresh.keys()) {
+      const { when } = this.now.events.get(id)!;
+      const start = startDay(when);
+      if (start === null) continue;
+      const key = `${start} ${endDay(when)}`;
+      const list = together.get(key);
+      if (list) list.push(id);
+      else together.set(key, [id]);
+    }
+    for (const list of together.values()) {
+      let last: string | null = null;
+      for (const id of list.length > 1 ? list : []) this.set(id, "byHand", (last = between(last, null)));
+    }
   }
 
   /** Of several events of a title the one that holds it. */

@@ -1,7 +1,8 @@
 import { expect, it } from "vitest";
 import { apply } from "../change/apply";
 import { applyAndInvert } from "../change/invert";
-import { blocksOf, descriptionFrom, plainTextOf } from "../text/description";
+import { blocksOf, plainTextOf } from "../text/description";
+import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { findPlaces, replacePlaces } from "./find";

@@ -5,13 +5,18 @@
 const BAD = /(?![\t\n\r])\p{Cc}|\p{Cs}/u;
 const ALL_BAD = new RegExp(BAD.source, "gu");
 
+/** Without the flag for Unicode this is several times as quick; it finds whole pairs too, which are looked at again. */
+// biome-ignore lint/suspicious/noControlCharactersInRegex: these are what is looked for
+const MAYBE_BAD = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ud800-\udfff]/;
+const hasBad = (text: string) => MAYBE_BAD.test(text) && BAD.test(text);
+
 export function isClean(text: string): boolean {
-  return !BAD.test(text);
+  return !hasBad(text);
 }
 
 /** The text without such characters; the same string when it has none. */
 export function cleanText(text: string): string {
-  return BAD.test(text) ? text.replace(ALL_BAD, "") : text;
+  return hasBad(text) ? text.replace(ALL_BAD, "") : text;
 }
 
 /** How deep a value sent from elsewhere may be nested. */

@@ -5,7 +5,6 @@ import { fromBase64, toBase64 } from "./base64";
 import {
   type Block,
   blocksOf,
-  descriptionFrom,
   FRAGMENT,
   mediaInText,
   mergeDescriptions,
@@ -15,6 +14,7 @@ import {
   withEntries,
   wordCount,
 } from "./description";
+import { descriptionFrom } from "./write-description";
 
 /** A document as the editor makes it. */
 function documentOf(build: (f: Y.XmlFragment) => void): Uint8Array {

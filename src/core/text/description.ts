@@ -114,7 +114,7 @@ export function blocksOf(state: Uint8Array): Block[] {
 }
 
 /** Lists and quotes are read so deep in each other; deeper ones are refused when they are written. */
-const DEEPEST = 12;
+export const DEEPEST = 12;
 
 function isEmptyParagraph(b: Block): boolean {
   return b.kind === "paragraph" && b.content.length === 0;
@@ -159,12 +159,12 @@ function childBlocks(parent: Y.XmlFragment | Y.XmlElement, depth: number): Block
   });
 }
 
+export const isId = (id: unknown): id is string => typeof id === "string" && /^[A-Za-z0-9_-]{1,40}$/.test(id);
+
 /** An entry's id that a node holds. */
 function named<K extends "source" | "item">(node: Y.XmlElement, attribute: K): { [k in K]?: string } {
   const id: unknown = node.getAttribute(attribute);
-  return typeof id === "string" && /^[A-Za-z0-9_-]{1,40}$/.test(id)
-    ? ({ [attribute]: id } as { [k in K]?: string })
-    : {};
+  return isId(id) ? ({ [attribute]: id } as { [k in K]?: string }) : {};
 }
 
 function alignOf(node: Y.XmlElement): { align?: Align } {
@@ -266,17 +266,4 @@ export function withEntries(state: Uint8Array, copies: ReadonlyMap<string, strin
 /** Words as a teacher counts them: runs between spaces that hold a letter or a digit. */
 export function wordCount(text: string): number {
   return text.split(/\s+/).filter((w) => /[\p{L}\p{N}]/u.test(w)).length;
-}
-
-/** A description made of plain paragraphs, as a Yjs update; for imports and for timelines made by a program. */
-export function descriptionFrom(paragraphs: readonly string[], clientId: number): Uint8Array {
-  const doc = new Y.Doc();
-  doc.clientID = clientId;
-  const nodes = paragraphs.map((text) => {
-    const p = new Y.XmlElement("paragraph");
-    p.insert(0, [new Y.XmlText(text)]);
-    return p;
-  });
-  doc.getXmlFragment(FRAGMENT).insert(0, nodes);
-  return Y.encodeStateAsUpdate(doc);
 }

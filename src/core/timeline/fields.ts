@@ -194,6 +194,8 @@ export const EVENT = {
   tags: field<readonly string[]>([], TAGS, { undrawn: true }),
   /** What editors tell each other about it. */
   note: text(5_000, { undrawn: true, editorsOnly: true }),
+  /** By what it is known in the table or file it was brought in from; "" where it was written here. */
+  origin: text(300, { undrawn: true, editorsOnly: true }),
   /** A title and some text between the events, which stands where its place in the order says. */
   chapter: yes({ fixed: true }),
   emphasis: yes(),

@@ -20,12 +20,16 @@ import { ReadyCheck } from "./class-work/ready-check";
 import { type Panel, ToolBar } from "./tool-bar";
 import { TitleText, TopBar } from "./top-bar";
 import type { EditorPerson, Ports, Publication } from "./store/ports";
-import { type Given, READABLE } from "./bring-in/readable";
-import { WORDS } from "@/core/words/en/editor";
+import { kindOf } from "@/core/bring-in/files/endings";
+import { isUnwritten } from "@/core/bring-in/unwritten";
+import { askServer } from "@/ui/ask-server";
+import { takeHandedFile } from "@/ui/handed-file";
+import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
 import { keepThisPage } from "@/ui/kept-here";
 import { fetchAll, late } from "./late";
+import { TAKE_OUT } from "./ledger/take-out-button";
 import { TimelineStore } from "./store/timeline-store";
 
 // What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
@@ -51,6 +55,7 @@ const PARTS = [
   SettingsSheet,
   SourcesPanel,
   ShareDialog,
+  TAKE_OUT,
   WorkPanel,
 ];
 
@@ -175,20 +180,34 @@ export function Editor(props: EditorProps) {
     fresh.current = null;
     if (isBlank(store.getState().timeline, id)) store.edit([{ kind: "delete_event", id }]);
   }, [selected, panel, store]);
-  /** What is being brought in; undefined: nothing is. */
-  const [bringing, setBringing] = useState<Given | null | undefined>(undefined);
-  const bringInFile = useCallback(
-    (file?: File) => {
-      if (!file) return setBringing(null);
-      void import("./bring-in/rows-of")
-        .then(({ rowsOfFile }) => rowsOfFile(file))
-        .then((found) => ("problem" in found ? store.say(found.problem) : setBringing(found)))
-        .catch(() => store.say(WORDS.notFetched));
-    },
-    [store],
-  );
+  /** What is being brought in; null: it is asked for; undefined: nothing is. */
+  const [bringing, setBringing] = useState<File | null | undefined>(undefined);
+  const bringInFile = useCallback((file?: File) => setBringing(file ?? null), []);
+  // A file with which this timeline was begun, from another page.
+  const [begunWith, setBegunWith] = useState(false);
+  useEffect(() => {
+    const at = new URL(window.location.href);
+    if (!at.searchParams.has("bring-in")) return;
+    at.searchParams.delete("bring-in");
+    window.history.replaceState(window.history.state, "", at.href);
+    void takeHandedFile(store.timelineId).then(
+      (file) => {
+        setBegunWith(file !== null);
+        setBringing(file);
+      },
+      () => setBringing(null),
+    );
+  }, [store]);
   const closeBringing = useCallback(() => {
     setBringing(undefined);
+    // Nothing came of it: nothing stays of it either.
+    if (begunWith && isUnwritten(store.getState().timeline)) {
+      void askServer("PATCH", `/api/timelines/${store.timelineId}`, { deleted: true }).then(() =>
+        window.location.assign("/"),
+      );
+      return;
+    }
+    setBegunWith(false);
     // The focus goes to what was selected, as after a panel.
     requestAnimationFrame(() =>
       (
@@ -196,7 +215,7 @@ export function Editor(props: EditorProps) {
         document.getElementById("next-event")
       )?.focus(),
     );
-  }, []);
+  }, [store, begunWith]);
   const tools = useMemo(() => ({ store, select, begin, bringIn: bringInFile }), [store, select, begin, bringInFile]);
   const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);
@@ -252,6 +271,7 @@ export function Editor(props: EditorProps) {
   };
   const latestBringIn = useRef(bringInFile);
   latestBringIn.current = bringInFile;
+  const latestSay = useRef((sentence: string) => store.say(sentence));
   const latestKeys = useRef(keys);
   latestKeys.current = keys;
   useEffect(() => {
@@ -264,7 +284,9 @@ export function Editor(props: EditorProps) {
       e.preventDefault();
       // A table that is dropped anywhere is brought in.
       const [file] = e.dataTransfer.files;
-      if (e.type === "drop" && !taken && file && READABLE.test(file.name)) latestBringIn.current(file);
+      if (e.type !== "drop" || taken || !file) return;
+      if (kindOf(file.name)) latestBringIn.current(file);
+      else if (!/^(image|video|audio)\//.test(file.type)) latestSay.current(BRING_IN.noSuchFile(file.name));
     };
     document.addEventListener("dragover", guard);
     document.addEventListener("drop", guard);

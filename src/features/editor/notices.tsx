@@ -7,6 +7,7 @@ import { fromBase64 } from "@/core/text/base64";
 import { blocksOf, plainTextOf } from "@/core/text/description";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
+import { ExamplesNotice } from "./examples-notice";
 import { useEditor, useEditorState } from "./store/editor-context";
 
 export function Notices() {
@@ -37,6 +38,7 @@ export function Notices() {
           </button>
         </Banner>
       ) : null}
+      <ExamplesNotice />
       <SetAsideNotice />
     </>
   );

@@ -5,7 +5,7 @@ import { drawChart } from "@/core/chart/draw/draw-chart";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { toFrozen } from "@/core/formats/frozen";
 import { seededTimeline, studentTimeline } from "@/core/testing/seeded-timeline";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { NO_DAY, UNDATED } from "@/core/time/when";
 import type { Colour, Pattern } from "@/core/timeline/looks";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { toFrozen } from "@/core/formats/frozen";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import type { ReaderPage } from "./page-input";

@@ -55,6 +55,7 @@ const STATUS: Record<FailureCode, number> = {
   address_private: 400,
   address_unreachable: 502,
   address_no_picture: 415,
+  address_no_table: 415,
   address_large: 413,
   address_slow: 504,
   invitation_ended: 404,

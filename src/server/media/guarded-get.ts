@@ -16,7 +16,7 @@ export interface GuardOptions {
   signal?: AbortSignal | undefined;
 }
 /** Where it leads; or its status with the content, which is empty unless the status is 200. */
-export type GuardedAnswer = { redirect: string } | { status: number; bytes: Buffer };
+export type GuardedAnswer = { redirect: string } | { status: number; bytes: Buffer; type: string };
 
 export function allowedHosts(): string[] {
   return (process.env.PRIVATE_PICTURE_HOSTS ?? "")
@@ -107,7 +107,7 @@ export async function guardedGet(url: URL, deadline: number, options: GuardOptio
         const status = response.statusCode ?? 0;
         if (status >= 300 && status < 400 && response.headers.location)
           return give({ redirect: response.headers.location });
-        if (status !== 200 || options.mostBytes === 0) return give({ status, bytes: Buffer.alloc(0) });
+        if (status !== 200 || options.mostBytes === 0) return give({ status, bytes: Buffer.alloc(0), type: "" });
         if (Number(response.headers["content-length"] ?? 0) > options.mostBytes) return give(fail("address_large"));
         const parts: Buffer[] = [];
         let size = 0;
@@ -116,7 +116,9 @@ export async function guardedGet(url: URL, deadline: number, options: GuardOptio
           if (size > options.mostBytes) return give(fail("address_large"));
           parts.push(part);
         });
-        response.on("end", () => give({ status, bytes: Buffer.concat(parts) }));
+        response.on("end", () =>
+          give({ status, bytes: Buffer.concat(parts), type: response.headers["content-type"] ?? "" }),
+        );
         response.on("error", () => give(fail("address_unreachable")));
       },
     );

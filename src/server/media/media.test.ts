@@ -9,6 +9,7 @@ import { blankPosition } from "./blank-position";
 import { blobResponse } from "./blobs";
 import { PIECE } from "./stores";
 import { fetchPicture } from "./fetch-picture";
+import { fetchTable } from "./fetch-table";
 import { isPublicAddress } from "./guarded-get";
 import { arrivedPieces, beginUpload, findDraftFile, finishUpload, putPiece, putStill } from "./uploads";
 
@@ -204,6 +205,9 @@ describe("a picture by its address", () => {
     server = createServer((request, response) => {
       const path = request.url ?? "";
       if (path === "/picture.png") response.end(png);
+      else if (path === "/table.csv") response.end("When,Title\n1846,Bell\n");
+      else if (path === "/table")
+        response.writeHead(200, { "Content-Type": "text/html" }).end("<table><tr><td>1</table>");
       else if (path === "/moved") response.writeHead(302, { Location: "/picture.png" }).end();
       else if (path === "/inside") response.writeHead(302, { Location: "http://169.254.169.254/latest" }).end();
       else if (path === "/round") response.writeHead(302, { Location: "/round" }).end();
@@ -236,6 +240,17 @@ describe("a picture by its address", () => {
     ["/endless", "address_slow"],
     ["/nothing", "address_unreachable"],
   ])("%s is refused as %s", async (path, code) => expect(await ask(path)).toMatchObject({ failed: code }));
+
+  it("a table is fetched by the same guards, and is what its name or its server says", async () => {
+    const table = (path: string) =>
+      fetchTable(`http://${host}${path}`, { allowed: [host], timeMs: 700, mostBytes: 1_000_000 });
+    expect(await table("/table.csv")).toMatchObject({ name: "table.csv" });
+    expect(await table("/table")).toMatchObject({ name: "table.html" });
+    expect(await table("/picture.png")).toMatchObject({ failed: "address_no_table" });
+    expect(await table("/inside")).toMatchObject({ failed: "address_private" });
+    expect(await table("/huge")).toMatchObject({ failed: "address_large" });
+    expect(await fetchTable("http://127.0.0.1/x.csv")).toMatchObject({ failed: "address_private" });
+  });
 
   it.each([
     "http://127.0.0.1/x.png",

@@ -20,7 +20,7 @@ export async function copyInto(
   to: string,
   events: readonly string[],
   by: string,
-): Promise<Failure | { copied: number; title: string }> {
+): Promise<Failure | { copied: number; title: string; events: string[] }> {
   if (from === to) return fail("invalid");
   return db()
     .begin(async (tx) => {
@@ -40,7 +40,7 @@ export async function copyInto(
       });
       if (ids.length === 0) return fail("not_found");
       await takeChangeIn(tx, to, { id: nanoid(), author: by, base: target.seq, ops });
-      return { copied: ids.length, title: target.timeline.title };
+      return { copied: ids.length, title: target.timeline.title, events: ids };
     })
     .catch(refusal);
 }

@@ -63,6 +63,7 @@ describe("the tables of fields", () => {
     place: "b1",
     tags: ["flood", "long night"],
     note: "Ask at the archive",
+    origin: "I7/BIRT",
     language: "cy",
     text: "A roll",
     caption: "The east bank",

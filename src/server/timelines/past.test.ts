@@ -5,7 +5,7 @@ import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { putBack } from "@/core/history/compare";
 import { toBase64 } from "@/core/text/base64";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import { db } from "../db/pool";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seededTimeline } from "@/core/testing/seeded-timeline";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { changedSpots, sameDrawn, sameLayout, type StageSubject } from "./stage-hooks";
 
 const base = seededTimeline(100, 1);

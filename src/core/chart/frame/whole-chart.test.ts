@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { KINDS, seededTimeline, studentTimeline } from "../../testing/seeded-timeline";
-import { descriptionFrom } from "../../text/description";
+import { descriptionFrom } from "../../text/write-description";
 import type { Timeline } from "../../timeline/timeline";
 import { drawView } from "../draw/draw-chart";
 import { wholeView } from "../axis/view";

@@ -61,12 +61,14 @@ export const FAILURES = {
     "This part of the file has the wrong size, because the request was cut off. What arrived before is kept: send it again.",
   address_malformed: "This is not a web address. It begins with https:// or http://.",
   address_private:
-    "This address leads into a private network and is not fetched. Save the picture and add it as a file.",
-  address_unreachable: "Nothing answered at this address. Save the picture and add it as a file.",
+    "This address leads into a private network and is not fetched. Save what is there and add it as a file.",
+  address_unreachable: "Nothing answered at this address. Save what is there and add it as a file.",
   address_no_picture:
     "What is at this address is not a picture. Open the picture itself, copy its address, or add it as a file.",
+  address_no_table:
+    "What is at this address is no table that can be read. Open the page with the table, or the file itself, and copy its address.",
   address_large: "What is at this address is larger than 20 MB. Save it smaller and add it as a file.",
-  address_slow: "The address did not answer completely within 15 seconds. Save the picture and add it as a file.",
+  address_slow: "The address did not answer completely within 15 seconds. Save what is there and add it as a file.",
   invitation_ended: "This invitation has been closed or renewed. Ask for a new link.",
   nothing_to_publish: "There is nothing to publish yet. Write a title or an event first.",
   beyond_class_limit:

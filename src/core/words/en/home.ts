@@ -15,6 +15,10 @@ export const WORDS = {
   aProject: "A project",
   aJourney: "A journey",
   makeIt: "Make it",
+  fromAFile: "From a file",
+  fromAFileHint:
+    "A spreadsheet, a table, a calendar, a family tree or a timeline, to begin with; or drop it on this page",
+  dropItHere: "Drop it to begin a timeline with it",
   copyOf: (title: string) => `Copy of ${title}`,
   untitled: "Untitled",
   duplicate: "Duplicate",

@@ -1,29 +1,112 @@
 "use client";
 
-import { nanoid } from "nanoid";
 import { Dialog } from "radix-ui";
-import { useMemo, useState } from "react";
-import { bringIn } from "@/core/bring-in/bring-in";
-import { dayOrderOf, guessUses, REPEATED, type Use } from "@/core/bring-in/guess-uses";
-import { putTogether } from "@/core/bring-in/put-together";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { ReadAnswer, Source } from "@/core/bring-in/asked";
+import type { ReadFileOptions } from "@/core/bring-in/files/found";
+import { MOST_PACKED } from "@/core/bring-in/files/limits";
+import { dayFromGregorian } from "@/core/time/calendar";
 import { readOptionsOf } from "@/core/timeline/read-options";
+import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/bring-in";
-import { tooLongCell } from "../ledger/cell-deeds";
+import { fromBase64 } from "@/core/text/base64";
+import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
-import { CheckRow } from "@/ui/controls/check-row";
 import { Logo } from "@/ui/logo";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { Preview } from "./preview";
-import type { Given } from "./readable";
-import { rowsOf, rowsOfFile } from "./rows-of";
+import { type Desk, openDesk } from "./desk";
+import { Look } from "./look";
+import { Take } from "./take";
+import { Whole } from "./whole";
 
-/** Reading may hold a frame up for so long, ms. */
-const SLICE_MS = 10;
+type Found = Exclude<ReadAnswer, { problem: string }>;
+/** Texts are longer than what they are packed from. */
+const MOST_FILE = MOST_PACKED * 2;
 
-/** Brings a table or a list in: everything is shown as it would come in, and nothing comes before one says so. */
-export function BringIn({ given, onClose }: { given: Given | null; onClose: () => void }) {
+/** Brings in what people have: everything is shown as it would come in, and nothing comes before one says so. */
+export function BringIn({ given, onClose }: { given: File | null; onClose: () => void }) {
+  const { store } = useEditor();
   const title = useEditorState((s) => s.timeline.title);
-  const [got, setGot] = useState<Given | null>(given);
+  const desk = useRef<Desk | null>(null);
+  const [source, setSource] = useState<Source | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
+  /** What a file is read with; a number that is new each time, so that what was said of the rows before begins anew. */
+  const [options, setOptions] = useState<ReadFileOptions>({});
+  const [readings, setReadings] = useState(0);
+  const [reading, setReading] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const stop = useCallback(() => {
+    desk.current?.end();
+    desk.current = null;
+  }, []);
+  useEffect(() => stop, [stop]);
+
+  const read = useCallback(
+    async (from: Source, wish: ReadFileOptions) => {
+      stop();
+      setProblem(null);
+      setReading("bytes" in from ? from.name : "");
+      let own: Desk | null = null;
+      try {
+        own = openDesk();
+        desk.current = own;
+        const dates = readOptionsOf(store.getState().timeline);
+        const answer = await own.ask<"read">({
+          kind: "read",
+          source: from,
+          options: { ...wish, today: todayNumber() },
+          dates,
+        });
+        if (desk.current !== own) return;
+        setReading(null);
+        if ("problem" in answer) {
+          setProblem(answer.problem);
+          return;
+        }
+        setSource(from);
+        setOptions(wish);
+        setFound(asWhole(answer, store.getState().timeline));
+        setReadings((n) => n + 1);
+      } catch {
+        if (own && desk.current !== own) return;
+        setReading(null);
+        setProblem(WORDS.notReadNow);
+      }
+    },
+    [store, stop],
+  );
+  const takeFile = useCallback(
+    async (file: File) => {
+      if (file.size > MOST_FILE) return setProblem(WORDS.tooLarge);
+      try {
+        await read({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) }, {});
+      } catch {
+        setProblem(WORDS.notReadNow);
+      }
+    },
+    [read],
+  );
+  const [isFetching, setIsFetching] = useState(false);
+  const fetchTable = async (address: string) => {
+    setIsFetching(true);
+    setProblem(null);
+    const answer = await askServer<{ name: string; content: string }>(
+      "POST",
+      `/api/timelines/${store.timelineId}/table`,
+      { address },
+    );
+    setIsFetching(false);
+    if (!answer.ok) return setProblem(answer.sentence);
+    rememberAddress(store.timelineId, address);
+    await read({ name: answer.value.name, bytes: fromBase64(answer.value.content) }, {});
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a file that is handed in is read once
+  useEffect(() => {
+    if (given) void takeFile(given);
+  }, [given]);
+
+  const name = source && "bytes" in source ? source.name : "";
   return (
     <Dialog.Root open onOpenChange={(open) => (open ? null : onClose())}>
       <Dialog.Portal>
@@ -38,167 +121,79 @@ export function BringIn({ given, onClose }: { given: Given | null; onClose: () =
             <div className="min-w-0">
               <Dialog.Title className="truncate font-head text-[19px] font-[650]">{WORDS.bringInTitle}</Dialog.Title>
               <p className="truncate text-[13px] text-[#c7d3d4]">
-                {[got?.name, WORDS.into(title)].filter(Boolean).join(" · ")}
+                {[name, WORDS.into(title)].filter(Boolean).join(" · ")}
               </p>
             </div>
             <Dialog.Close className={`${buttonLook("dark")} ml-auto`}>{WORDS.cancel}</Dialog.Close>
           </header>
-          {got ? <Look given={got} onClose={onClose} /> : <Take onGot={setGot} />}
+          {reading !== null ? (
+            <div role="status" className="m-auto flex flex-col items-center gap-3 p-6">
+              <p>{WORDS.reading(reading)}</p>
+              <Button
+                onClick={() => {
+                  stop();
+                  setReading(null);
+                }}
+              >
+                {WORDS.stopReading}
+              </Button>
+            </div>
+          ) : found?.kind === "rows" && desk.current ? (
+            <Look
+              key={readings}
+              desk={desk.current}
+              found={found}
+              options={options}
+              problem={problem}
+              readAgain={(wish) => source && void read(source, wish)}
+              onClose={onClose}
+            />
+          ) : found?.kind === "timeline" ? (
+            <Whole found={found} onClose={onClose} />
+          ) : (
+            <Take
+              problem={problem}
+              onClose={onClose}
+              onText={(text, html) => void read({ text, html }, {})}
+              onFile={(f) => void takeFile(f)}
+              address={
+                store.isLocal
+                  ? null
+                  : { last: lastAddress(store.timelineId), onFetch: (a) => void fetchTable(a), isFetching }
+              }
+            />
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   );
 }
 
-function Take({ onGot }: { onGot: (given: Given) => void }) {
-  const [text, setText] = useState("");
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = (found: Given | { problem: string }) => ("problem" in found ? setProblem(found.problem) : onGot(found));
-  return (
-    <div className="mx-auto flex w-full max-w-[820px] flex-1 flex-col gap-3 overflow-y-auto p-5">
-      <p>{WORDS.pasteHint}</p>
-      <textarea
-        aria-label={WORDS.pasteHere}
-        value={text}
-        spellCheck={false}
-        className="min-h-[40vh] w-full rounded-md border border-edge p-3 font-mono text-[14px]"
-        onChange={(e) => setText(e.target.value)}
-        onPaste={(e) => {
-          const html = e.clipboardData.getData("text/html");
-          if (!html.includes("<t")) return;
-          const found = rowsOf(html, "", true);
-          if ("problem" in found || found.cells[0]!.length < 2) return;
-          e.preventDefault();
-          take(found);
-        }}
-      />
-      <div className="flex flex-wrap gap-2">
-        <Button kind="main" disabled={text.trim() === ""} onClick={() => take(rowsOf(text, ""))}>
-          {WORDS.lookAtIt}
-        </Button>
-        <label className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2`}>
-          {WORDS.chooseAFile}
-          <input
-            type="file"
-            accept=".csv,.tsv,.tab,.txt,.md,.markdown,.html,.htm"
-            className="sr-only"
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file) void rowsOfFile(file).then(take);
-              e.target.value = "";
-            }}
-          />
-        </label>
-      </div>
-      <p role="alert" className="font-bold text-copper-dark">
-        {problem}
-      </p>
-    </div>
-  );
+function todayNumber(): number {
+  const now = new Date();
+  return dayFromGregorian(now.getFullYear(), now.getMonth() + 1, now.getDate());
 }
 
-function Look({ given, onClose }: { given: Given; onClose: () => void }) {
-  const { store, select } = useEditor();
-  const settings = useEditorState((s) => s.timeline);
-  const guess = useMemo(() => guessUses(given.cells, readOptionsOf(settings)), [given, settings]);
-  const [named, setNamed] = useState(guess.named);
-  const [uses, setUses] = useState(guess.uses);
-  const [mended, setMended] = useState<ReadonlyMap<number, string>>(new Map());
-  const [adding, setAdding] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  const dates = useMemo(
-    () =>
-      given.cells
-        .slice(named ? 1 : 0)
-        .flatMap((r) => r.filter((_, i) => uses[i] === "when" || uses[i] === "start" || uses[i] === "end")),
-    [given, named, uses],
-  );
-  const found = useMemo(() => dayOrderOf(dates), [dates]);
-  const [chosen, setChosen] = useState<"dmy" | "mdy" | null>(null);
-  const order = chosen ?? (found === "dmy" || found === "mdy" ? found : settings.dateOrder);
-  const table = useMemo(
-    () => putTogether(given.cells, named, uses, { ...readOptionsOf(settings), order }, mended),
-    [given, named, uses, settings, order, mended],
-  );
-  const { counts } = table;
-  const use = (at: number, wish: Use) =>
-    setUses(uses.map((u, i) => (i === at ? wish : u === wish && !REPEATED.has(wish) ? "more" : u)));
-  const add = async () => {
-    setAdding(true);
-    const { timeline } = store.getState();
-    const asked = found === null ? null : order;
-    const steps = bringIn(timeline, table.rows, asked, { newId: () => nanoid(10), client: newClient() });
-    let since = performance.now();
-    let step = steps.next();
-    for (; !step.done; step = steps.next()) {
-      if (performance.now() - since < SLICE_MS) continue;
-      await new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
-      since = performance.now();
-    }
-    const came = step.value;
-    const refused = "tooLong" in came ? tooLongCell(came) : store.edit(came.ops);
-    setAdding(false);
-    if (refused || "tooLong" in came) return setProblem(refused);
-    store.say(WORDS.added(came.added));
-    onClose();
-    if (came.rows[0]) select(came.rows[0]);
-  };
-  return (
-    <>
-      <div className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-panel px-[22px] py-3">
-        <p role="status" className="flex flex-wrap gap-x-5 gap-y-1">
-          <span className="font-bold">{WORDS.rows(counts.events)}</span>
-          <span className="font-bold text-verdigris">
-            {WORDS.understood(counts.events - counts.notUnderstood - counts.undated)}
-          </span>
-          {counts.notUnderstood > 0 ? (
-            <span className="font-bold text-copper-dark">{WORDS.notUnderstood(counts.notUnderstood)}</span>
-          ) : null}
-          {counts.undated > 0 ? <span>{WORDS.undated(counts.undated)}</span> : null}
-          {counts.empty > 0 ? <span>{WORDS.empty(counts.empty)}</span> : null}
-        </p>
-        <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
-          {found === null ? null : (
-            <label className="flex items-center gap-2">
-              {WORDS.numbersMean}
-              <select
-                className="h-9 rounded-md border border-edge bg-white px-2 font-bold"
-                value={order ?? "open"}
-                onChange={(e) => setChosen(e.target.value === "open" ? null : (e.target.value as "dmy"))}
-              >
-                {(["open", "dmy", "mdy"] as const).map((o) => (
-                  <option key={o} value={o}>
-                    {WORDS.orders[o]}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-          <CheckRow label={WORDS.namesFirst} checked={named} onChange={setNamed} />
-        </span>
-        {found === "mixed" ? <p className="w-full text-[14px]">{WORDS.mixedOrders}</p> : null}
-        {given.note ? <p className="w-full text-[14px]">{given.note}</p> : null}
-      </div>
-      <Preview
-        cells={given.cells}
-        named={named}
-        uses={uses}
-        setUse={use}
-        table={table}
-        mend={(row, text) => setMended(new Map([...mended, [row, text]]))}
-      />
-      <footer className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-t border-line bg-verdigris-wash px-[18px] py-3">
-        <span>{WORDS.nothingYet}</span>
-        <span role="alert" className="ml-auto font-bold text-copper-dark">
-          {problem ?? (counts.notUnderstood > 0 ? WORDS.withoutDate(counts.notUnderstood) : "")}
-        </span>
-        <Button kind="main" disabled={adding || counts.events === 0} onClick={() => void add()}>
-          {adding ? WORDS.adding : WORDS.add(counts.events)}
-        </Button>
-      </footer>
-    </>
-  );
+/** A table that Fastigo wrote is the timeline it came from, unless that is the one that is open: then its rows are known again. */
+function asWhole(found: Found, here: Timeline): Found {
+  if (found.kind === "timeline" || !found.whole) return found;
+  const isHere = found.whole.events.some((e) => here.events.get(e.id)?.deleted === false);
+  return isHere ? found : { kind: "timeline", frozen: found.whole, notes: found.notes };
 }
 
-/** Who writes descriptions that are brought in, as their documents count. */
-const newClient = () => crypto.getRandomValues(new Uint32Array(1))[0]!;
+/** Where a table was fetched from last, for a timeline, in this browser. */
+const FETCHED = "fastigo-fetched-";
+function lastAddress(timeline: string): string {
+  try {
+    return localStorage.getItem(FETCHED + timeline) ?? "";
+  } catch {
+    return "";
+  }
+}
+function rememberAddress(timeline: string, address: string): void {
+  try {
+    localStorage.setItem(FETCHED + timeline, address);
+  } catch {
+    // It is typed again then.
+  }
+}

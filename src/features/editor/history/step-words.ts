@@ -32,6 +32,7 @@ export const FIELD: Record<string, string> = {
   focus: "what of a picture is seen",
   caption: "caption",
   note: "private note",
+  origin: "number in the file it came from",
   emphasis: "importance",
   typeSize: "type of labels",
 };

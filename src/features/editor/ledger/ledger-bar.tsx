@@ -13,6 +13,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import type { Block } from "./grid-place";
 import { BAR_BUTTON, Menu } from "./bar-menu";
 import { ManyRows } from "./many-rows";
+import { TakeOutButton } from "./take-out-button";
 import type { LedgerLook } from "./use-look";
 import type { Marks } from "./use-marks";
 
@@ -116,6 +117,10 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
           {WORDS.sortedBy(COLUMN_NAMES[look.at.sort.column])}: {WORDS.backToTime.toLowerCase()}
         </button>
       ) : null}
+      {/* At the far end: in the middle the divider's buttons reach into the bar. */}
+      <span className={look.at.sort ? "flex" : "ml-auto flex"}>
+        <TakeOutButton some={look.isFiltered ? { ids: look.events.map((e) => e.id), chosen: false } : null} />
+      </span>
     </>
   );
 }

@@ -15,6 +15,7 @@ import { INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { deleteEvents, duplicateEvents, type ManyField, moveDates, setMany } from "../store/many-events";
 import { BAR_BUTTON, Menu } from "./bar-menu";
+import { TakeOutButton } from "./take-out-button";
 
 /** What is done with several rows at once: each is one change, and one undo. */
 export function ManyRows({
@@ -51,6 +52,7 @@ export function ManyRows({
         <CopyPlus size={15} aria-hidden /> {WORDS.duplicate}
       </button>
       {store.isLocal ? null : <CopyTo ids={ids} />}
+      <TakeOutButton some={() => ({ ids: ids(), chosen: true })} />
       <button
         type="button"
         className={BAR_BUTTON}

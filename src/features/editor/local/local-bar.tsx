@@ -6,23 +6,24 @@ import { FORMATS } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS as TAKE_OUT } from "@/core/words/en/take-out";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor } from "../store/editor-context";
 import { saveFile } from "../save-file";
+import { writeFile } from "../write-file";
 import { LocalTimeline } from "./local-timeline";
-
-const DRAWING = { width: 1_600, height: 900 };
 
 /** What is said and offered where a timeline is kept in this browser only. */
 export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<void> }) {
   const { store } = useEditor();
   const [asking, setAsking] = useState(false);
-  const download = (id: "csv" | "json" | "svg") => {
+  const download = async (id: "csv" | "json" | "svg") => {
     const { timeline } = store.getState();
-    const format = FORMATS.find((f) => f.id === id)!;
-    const file = new Blob([format.write!(toFrozen(timeline), DRAWING)], { type: format.mediaType });
-    saveFile(file, timeline.title || WORDS.timeline, format.endings[0]!);
+    const { mediaType, endings } = FORMATS.find((f) => f.id === id)!;
+    const written = await writeFile(toFrozen(timeline, true), id).catch(() => null);
+    if (!written || "problem" in written) return store.say(TAKE_OUT.notWritten);
+    saveFile(new Blob([written.bytes as BlobPart], { type: mediaType }), timeline.title || WORDS.timeline, endings[0]!);
   };
   return (
     <div
@@ -38,7 +39,7 @@ export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<voi
           {WORDS.print}
         </Button>
         {(["svg", "csv", "json"] as const).map((id) => (
-          <Button key={id} size="small" onClick={() => download(id)}>
+          <Button key={id} size="small" onClick={() => void download(id)}>
             {WORDS.download[id]}
           </Button>
         ))}

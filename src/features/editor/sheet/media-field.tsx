@@ -218,6 +218,14 @@ function FocusField({ item, url }: { item: Item; url: string }) {
         {WORDS.whatIsSeen}
       </button>
     );
+  // The picture's room is kept before it has come, so that nothing under it moves away from a press.
+  const room =
+    item.width && item.height
+      ? {
+          width: `min(100%, ${Math.min(item.width, (240 * item.width) / item.height)}px)`,
+          aspectRatio: `${item.width} / ${item.height}`,
+        }
+      : undefined;
   const slider = (label: string, value: number, change: (value: number) => void) => (
     <label className="flex items-center gap-2 text-[13px] text-quiet">
       <span className="w-[13em]">{label}</span>
@@ -239,7 +247,8 @@ function FocusField({ item, url }: { item: Item; url: string }) {
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the sliders under it do the same by keys */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
       <div
-        className="relative mb-2 w-fit cursor-crosshair overflow-hidden rounded"
+        className={`relative mb-2 cursor-crosshair overflow-hidden rounded ${room ? "" : "w-fit"}`}
+        style={room}
         data-testid="focus"
         onClick={(e) => {
           const box = e.currentTarget.getBoundingClientRect();
@@ -248,7 +257,7 @@ function FocusField({ item, url }: { item: Item; url: string }) {
           set({ x: share(e.clientX, box.left, box.width), y: share(e.clientY, box.top, box.height) });
         }}
       >
-        <img src={url} alt="" className="max-h-[240px] max-w-full" draggable={false} />
+        <img src={url} alt="" className={room ? "size-full" : "max-h-[240px] max-w-full"} draggable={false} />
         <span
           aria-hidden="true"
           className="pointer-events-none absolute size-7 -translate-x-1/2 -translate-y-1/2 rounded-full border-3 border-sun outline-2 outline-slate"

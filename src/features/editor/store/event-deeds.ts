@@ -7,7 +7,7 @@ import { rowsOf } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
 import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { toBase64 } from "@/core/text/base64";
-import { descriptionFrom } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { readOptionsFor } from "@/core/timeline/read-options";
 import { settingsFor } from "@/core/change/reading-steps";

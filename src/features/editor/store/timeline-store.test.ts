@@ -4,7 +4,8 @@ import * as Y from "yjs";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
-import { blocksOf, descriptionFrom, FRAGMENT, plainTextOf } from "@/core/text/description";
+import { blocksOf, FRAGMENT, plainTextOf } from "@/core/text/description";
+import { descriptionFrom } from "@/core/text/write-description";
 import type { Timeline } from "@/core/timeline/timeline";
 import { chance, Disk, type Fault, type Path, World } from "./testing/world";
 

@@ -183,22 +183,20 @@ export class TimelineStore {
     }
   }
 
-  private set(part: Partial<EditorState>): void {
+  /** `later`: the state is there at once, and what shows it is told in a task of its own. */
+  private set(part: Partial<EditorState>, later = false): void {
     this.state = { ...this.state, ...part };
-    for (const l of this.listeners) l();
+    const tell = () => this.listeners.forEach((l) => void l());
+    later ? this.ports.after(0, tell) : tell();
   }
 
-  private publish(): void {
+  private publish(later = false): void {
     const waiting = this.replica.pending.length;
-    const { saving } = this.state;
-    const ended = saving === "right_lost" || saving === "signed_out";
-    this.set({
-      timeline: this.replica.current,
-      waiting,
-      saving: ended ? saving : waiting === 0 ? "saved" : saving === "offline" ? "offline" : "saving",
-      canUndo: this.history.can("undo"),
-      canRedo: this.history.can("redo"),
-    });
+    const { saving: now } = this.state;
+    const ended = now === "right_lost" || now === "signed_out";
+    const saving = ended ? now : waiting === 0 ? "saved" : now === "offline" ? "offline" : "saving";
+    const [canUndo, canRedo] = [this.history.can("undo"), this.history.can("redo")];
+    this.set({ timeline: this.replica.current, waiting, saving, canUndo, canRedo }, later);
   }
 
   /**
@@ -244,11 +242,12 @@ export class TimelineStore {
       if (done) this.history.did(done.inverse);
       if (group) this.open = { id: change.id, group, before, stop: this.ports.after(GATHER_MS, () => this.seal()) };
       this.keep(change);
-      // What is long is sent when what it looks like has been drawn.
-      if (!group && ops.length > MANY_STEPS) this.ports.after(0, () => this.outbox.pump());
-      else if (!group) this.outbox.pump();
+      if (!group && ops.length <= MANY_STEPS) this.outbox.pump();
     }
-    this.publish();
+    // Making a large change, showing it and sending it are tasks of their own, so that no frame waits for all of them.
+    const large = !group && ops.length > MANY_STEPS;
+    this.publish(large);
+    if (large) this.ports.after(0, () => this.outbox.pump());
   }
 
   private keep(change: Change): void {
@@ -305,6 +304,12 @@ export class TimelineStore {
 
   dismissNotice(): void {
     this.set({ notice: null });
+  }
+
+  /** What the server has done for this person here is a step of undo too: `inverse` takes it back. */
+  tookIn(inverse: Op[]): void {
+    this.history.did(inverse);
+    this.publish();
   }
 
   say(notice: string): void {

@@ -1,0 +1,71 @@
+"use client";
+
+import { nanoid } from "nanoid";
+import { useMemo, useState } from "react";
+import type { ReadAnswer } from "@/core/bring-in/asked";
+import { isUnwritten } from "@/core/bring-in/unwritten";
+import { bringInTimeline, timelineOfFile } from "@/core/bring-in/whole-timeline";
+import { whenLabel } from "@/core/time/write-when";
+import { mannerOf } from "@/core/timeline/read-options";
+import { WORDS } from "@/core/words/en/bring-in";
+import { Button } from "@/ui/controls/button";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { newClient } from "./plan";
+
+/** So many events of it are listed. */
+const SHOWN = 200;
+
+/** A whole timeline that was found in a file: what comes in with it, and into what. */
+export function Whole({ found, onClose }: { found: Extract<ReadAnswer, { kind: "timeline" }>; onClose: () => void }) {
+  const { store, select } = useEditor();
+  const here = useEditorState((s) => s.timeline);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { frozen } = found;
+  const file = useMemo(() => timelineOfFile(frozen, newClient()), [frozen]);
+  const brought = useMemo(() => {
+    const media = new Set([...here.items.values()].flatMap((i) => i.media ?? []));
+    return bringInTimeline(here, file, { newId: () => nanoid(10), hasMedia: (m) => media.has(m) });
+  }, [here, file]);
+  const all = isUnwritten(here);
+  const add = () => {
+    const refused = store.edit(brought.ops);
+    if (refused) return setProblem(refused);
+    store.say(WORDS.added(brought.events));
+    onClose();
+    const first = brought.ops.find((op) => op.kind === "add_event");
+    if (first?.kind === "add_event") select(first.id);
+  };
+  return (
+    <>
+      <div className="flex shrink-0 flex-col gap-1 border-b border-line bg-panel px-[22px] py-3">
+        <p role="status" className="font-bold">
+          {WORDS.timelineFound(frozen.title, brought.events)}
+        </p>
+        <p className="text-[14px]">{all ? WORDS.comesAsAWhole : WORDS.eventsComeIn}</p>
+        {brought.mediaLeftOut > 0 ? <p className="text-[14px]">{WORDS.mediaNotHere(brought.mediaLeftOut)}</p> : null}
+      </div>
+      <ul className="min-h-0 flex-1 divide-y divide-line overflow-auto">
+        {frozen.events.slice(0, SHOWN).map((e) => (
+          <li key={e.id} className="flex flex-wrap gap-x-4 px-[22px] py-2">
+            <span className="w-[180px] font-bold text-verdigris">
+              {whenLabel(e.when, mannerOf(frozen)) || WORDS.noDate}
+            </span>
+            <span className="min-w-0 flex-1">{e.title}</span>
+          </li>
+        ))}
+        {frozen.events.length > SHOWN ? (
+          <li className="px-[22px] py-2 text-quiet">{WORDS.moreRows(frozen.events.length - SHOWN)}</li>
+        ) : null}
+      </ul>
+      <footer className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-t border-line bg-verdigris-wash px-[18px] py-3">
+        <span>{WORDS.nothingYet}</span>
+        <span role="alert" className="ml-auto font-bold text-copper-dark">
+          {problem}
+        </span>
+        <Button kind="main" disabled={brought.ops.length === 0} onClick={add}>
+          {WORDS.add(brought.events)}
+        </Button>
+      </footer>
+    </>
+  );
+}
