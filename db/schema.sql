@@ -315,6 +315,8 @@ CREATE TABLE public.item (
     source text,
     page text DEFAULT ''::text NOT NULL,
     quote text DEFAULT ''::text NOT NULL,
+    cut jsonb,
+    moving boolean DEFAULT false NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 
@@ -382,6 +384,7 @@ CREATE TABLE public.media (
     height integer,
     created_by text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
+    made_of text,
     CONSTRAINT media_kind_known CHECK ((kind = ANY (ARRAY['picture'::text, 'video'::text, 'sound'::text])))
 );
 
@@ -801,6 +804,8 @@ CREATE INDEX known_browser_account ON public.known_browser USING btree (account_
 
 CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
 
+CREATE INDEX media_made_of ON public.media USING btree (made_of);
+
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
 CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
@@ -926,6 +931,9 @@ ALTER TABLE ONLY public.media_file
 
 ALTER TABLE ONLY public.media_file
     ADD CONSTRAINT media_file_media_id_fkey FOREIGN KEY (media_id) REFERENCES public.media(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.media
+    ADD CONSTRAINT media_made_of_fkey FOREIGN KEY (made_of) REFERENCES public.media(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.media
     ADD CONSTRAINT media_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;

@@ -100,6 +100,7 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/pictures": EDITORS,
   "POST /api/timelines/[id]/table": EDITORS,
   "PUT /api/timelines/[id]/media/[media]/still": EDITORS,
+  "POST /api/timelines/[id]/media/[media]/cut": EDITORS,
   "GET /api/timelines/[id]/addresses": EDITORS,
   "POST /api/timelines/[id]/addresses": EDITORS,
   "DELETE /api/timelines/[id]/addresses": EDITORS,

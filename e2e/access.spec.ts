@@ -223,6 +223,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
         "POST /api/timelines/[id]/table": { address: `${process.env.E2E_PICTURE_SITE}/crossings.csv` },
+        "POST /api/timelines/[id]/media/[media]/cut": { x: 0, y: 0, width: 50, height: 50, turn: 90 },
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },

@@ -10,8 +10,12 @@ import { run, say } from "./lib/say.mjs";
 
 await run(async () => {
   ensureDependencies();
-  const { CHROMIUM } = await import("./lib/chromium.mjs");
-  ensurePackages(["chromium"], () => hasProgram(CHROMIUM), "Or set CHROMIUM to the path of a Chromium you have.");
+  const { CHROMIUM_PACKAGE, chromium } = await import("./lib/chromium.mjs");
+  ensurePackages(
+    [CHROMIUM_PACKAGE],
+    () => hasProgram(chromium()),
+    "Or set CHROMIUM to the path of a Chromium you have.",
+  );
   const build = await ensureBuilt();
   const folder = mkdtempSync(join(tmpdir(), "fastigo-attack-"));
   const cluster = await startCluster({ temporary: true });

@@ -40,9 +40,13 @@ function count(file, status, read) {
 
 await run(async () => {
   ensureDependencies();
-  const { CHROMIUM } = await import("./lib/chromium.mjs");
+  const { CHROMIUM_PACKAGE, chromium } = await import("./lib/chromium.mjs");
   if (only !== "unit")
-    ensurePackages(["chromium"], () => hasProgram(CHROMIUM), "Or set CHROMIUM to the path of a Chromium you have.");
+    ensurePackages(
+      [CHROMIUM_PACKAGE],
+      () => hasProgram(chromium()),
+      "Or set CHROMIUM to the path of a Chromium you have.",
+    );
   const reports = mkdtempSync(join(tmpdir(), "fastigo-reports-"));
   const cluster = await startCluster({ temporary: true });
   let ended = false;

@@ -18,7 +18,7 @@ export interface CheckLine {
 }
 
 /** What is missing rather than wrong. */
-const MISSING = new Set(["no_credit", "missing_source", "undated"]);
+const MISSING = new Set(["no_credit", "no_alternative", "missing_source", "undated"]);
 
 /** Everything that is to be said of a timeline: dates not understood, contradictions, missing sources, by the order of its events. */
 export function checkLines(t: Timeline): CheckLine[] {

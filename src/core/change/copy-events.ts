@@ -3,10 +3,29 @@ import { isDated, type Place } from "../time/when";
 import { withEntries } from "../text/description";
 import { canonicalJson } from "../text/canonical-json";
 import { sameValue } from "../text/same-value";
-import { CATEGORY, EVENT, emptyOf, ITEM, ITEM_LISTS, namesOf, SOURCE, TIMELINE, valuesOf } from "../timeline/fields";
+import {
+  CATEGORY,
+  type Cut,
+  EVENT,
+  emptyOf,
+  ITEM,
+  ITEM_LISTS,
+  namesOf,
+  SOURCE,
+  TIMELINE,
+  valuesOf,
+} from "../timeline/fields";
 import { inRows } from "../timeline/order";
 import { between, placeAfter, placeAtEnd } from "../timeline/place";
-import { categoriesOf, itemsByOwner, nextLook, OWN_TEXTS, type Source, type Timeline } from "../timeline/timeline";
+import {
+  categoriesOf,
+  type Item,
+  itemsByOwner,
+  nextLook,
+  OWN_TEXTS,
+  type Source,
+  type Timeline,
+} from "../timeline/timeline";
 import type { Op, Value } from "./change";
 
 const COPIED = namesOf(EVENT, (f) => !f.serverOnly);
@@ -66,7 +85,13 @@ export function copyEvents(
         ops.push({
           kind: "add_item",
           id: item,
-          fields: { ...valuesOf(ITEM, i), media, of: id, source: sources(i.source) },
+          fields: {
+            ...valuesOf(ITEM, i),
+            media,
+            cut: other ? cutThere(i.cut, other.mediaFor) : i.cut,
+            of: id,
+            source: sources(i.source),
+          },
         });
       }
     if (e.description.length > 0)
@@ -104,9 +129,24 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
     if (i.deleted || (i.of !== "timeline" && (!owner || owner.deleted))) continue;
     const media = i.media && mediaFor(i.media);
     if (i.media && !media) continue;
-    ops.push({ kind: "add_item", id: i.id, fields: { ...valuesOf(ITEM, i), media: media ?? null } });
+    ops.push({
+      kind: "add_item",
+      id: i.id,
+      fields: { ...valuesOf(ITEM, i), media: media ?? null, cut: cutThere(i.cut, mediaFor) },
+    });
   }
   return ops;
+}
+
+/** A cut by the file it is cut out of there; without that file the part stands for itself. */
+function cutThere(cut: Cut | null, mediaFor: (media: string) => string | null): Cut | null {
+  const of = cut && mediaFor(cut.of);
+  return cut && of ? { ...cut, of } : null;
+}
+
+/** The uploaded files that entries show, and those they are cut out of. */
+export function filesOf(items: Iterable<Pick<Item, "media" | "cut">>): string[] {
+  return [...items].flatMap((i) => [...(i.media ? [i.media] : []), ...(i.cut ? [i.cut.of] : [])]);
 }
 
 /** A source's id where the copy goes: the same, or one there that says the same, made where there is none. */

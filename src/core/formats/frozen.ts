@@ -2,7 +2,7 @@ import { type Block, blocksOf } from "../text/description";
 import { firstWords } from "../text/first-words";
 import { whenInRange } from "../time/range";
 import { type Place, UNDATED } from "../time/when";
-import { EVENT, emptyOf, ITEM_LISTS, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
+import { EVENT, emptyOf, ITEM, ITEM_LISTS, namesOf, TIMELINE, type ValuesOf, valuesOf } from "../timeline/fields";
 import { MOST_WORDED } from "../timeline/looks";
 import { inOrder, rowsOf } from "../timeline/order";
 import { wholesOf } from "../timeline/parts";
@@ -46,9 +46,14 @@ export type Frozen = ValuesOf<typeof TIMELINE> & {
   sources?: Omit<Source, "deleted">[];
 };
 
-const NO_EVENT = emptyOf(EVENT);
 /** What only editors see, empty. */
-const UNSAID = Object.fromEntries(namesOf(EVENT, (f) => f.editorsOnly === true).map((f) => [f, NO_EVENT[f]]));
+const unsaid = <F extends typeof EVENT | typeof ITEM>(table: F): Partial<ValuesOf<F>> => {
+  const usual = emptyOf(table as never) as Record<string, unknown>;
+  return Object.fromEntries(
+    namesOf(table as never, (f) => f.editorsOnly === true).map((f) => [f, usual[f]]),
+  ) as Partial<ValuesOf<F>>;
+};
+const UNSAID = { event: unsaid(EVENT), item: unsaid(ITEM) };
 
 /** Takes the timeline as it stands; `notes`: with what only its editors see, for a file of their own. */
 export function toFrozen(t: Timeline, notes = false): Frozen {
@@ -68,11 +73,11 @@ export function toFrozen(t: Timeline, notes = false): Frozen {
     categories: categoriesOf(t).map(without),
     events: events.map((e) => ({
       ...without(e),
-      ...(notes ? {} : UNSAID),
+      ...(notes ? {} : UNSAID.event),
       partOf: wholes.get(e.id) ?? null,
       description: blocksOf(e.description),
     })),
-    items: shown.map(without),
+    items: shown.map((i) => ({ ...without(i), ...(notes ? {} : UNSAID.item) })),
     // Those that something names; the others are their author's own collection, and come along in a file of theirs.
     sources: [...t.sources.values()].filter((s) => !s.deleted && (notes || named.has(s.id))).map(without),
   };

@@ -93,6 +93,27 @@ export interface Focus {
 }
 const PERCENT = { type: "number", minimum: 0, maximum: 100 };
 
+/**
+ * What of an uploaded picture is shown: `of` is the picture it is cut out of, which stays as it was. It is turned first, clockwise,
+ * by so many degrees; the other numbers are percent of the turned width and height.
+ */
+export interface Cut {
+  of: string;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  turn: 0 | 90 | 180 | 270;
+}
+/** The shape of a cut without the picture it is cut out of, as a route takes it. */
+export const CUT_SHAPE = {
+  x: PERCENT,
+  y: PERCENT,
+  width: { type: "number", exclusiveMinimum: 0, maximum: 100 },
+  height: { type: "number", exclusiveMinimum: 0, maximum: 100 },
+  turn: { enum: [0, 90, 180, 270] },
+} as const;
+
 const PIXELS = { type: "number", minimum: -20_000, maximum: 20_000 };
 const SPOT = object({ along: PIXELS, across: PIXELS, upright: { type: "boolean" } }, ["upright"]);
 const MANNER = object(
@@ -228,11 +249,15 @@ export const ITEM = {
   of: field<string>("timeline", ID, { fixed: true }),
   list: field<ItemList>("source", { enum: [...ITEM_LISTS] }, { fixed: true }),
   place: key("a0"),
-  /** Media: what was uploaded. Another file is another item. */
-  media: field<string | null>(null, maybe(ID), { fixed: true }),
+  /** Media: what was uploaded, or was made of it: cut, or with another still. Its size, px. */
+  media: field<string | null>(null, maybe(ID)),
   kind: field<MediaKind | null>(null, maybe({ enum: ["picture", "video", "sound"] }), { fixed: true }),
-  width: whole(1, 1_000_000, { fixed: true }),
-  height: whole(1, 1_000_000, { fixed: true }),
+  width: whole(1, 1_000_000),
+  height: whole(1, 1_000_000),
+  /** Pictures: which part of which picture `media` is; null: all of what was uploaded. */
+  cut: field<Cut | null>(null, maybe(object({ of: ID, ...CUT_SHAPE }, [])), { undrawn: true, editorsOnly: true }),
+  /** Pictures: they have frames that follow each other. */
+  moving: yes({ undrawn: true }),
   /** Pictures: what is to be seen of them where they are cropped; null: the middle. */
   focus: field<Focus | null>(null, maybe(object({ x: PERCENT, y: PERCENT }, []))),
   /** Media: what it shows, in words; source and link: the text. */

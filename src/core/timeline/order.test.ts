@@ -1,3 +1,4 @@
+import type { Cut } from "./fields";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readWhen } from "../time/read/read-when";
@@ -143,11 +144,24 @@ describe("findings", () => {
       { code: "part_of_itself", event: "y", whole: "x" },
     ]);
   });
-  it("name a picture without a credit, unless its event is deleted", () => {
+  it("name a picture without a credit or without words for those who cannot see it, unless its event is deleted", () => {
     const picture = { ...emptyItem("i"), list: "media" as const, kind: "picture" as const, media: "m", of: "a" };
     expect(problems({ ...base, events: map([make("a", "1872")]), items: new Map([["i", picture]]) })).toEqual([
       { code: "no_credit", event: "a", item: "i" },
+      { code: "no_alternative", event: "a", item: "i" },
     ]);
+    const whole = { ...picture, credit: "Nia", text: "A ferry" };
+    const found = (licence: string, cut: Cut | null = null) =>
+      problems({
+        ...base,
+        events: map([make("a", "1872")]),
+        items: new Map([["i", { ...whole, licence, cut }]]),
+      }).map((p) => (p.code === "licence_forbids" ? p.what : p.code));
+    const half: Cut = { of: "m", x: 0, y: 0, width: 50, height: 100, turn: 0 };
+    expect(found("CC BY 4.0", half)).toEqual([]);
+    expect(found("CC BY-ND 4.0")).toEqual([]);
+    expect(found("CC BY-ND 4.0", half)).toEqual(["altered"]);
+    expect(found("© Ambrel Post")).toEqual(["shown"]);
     expect(
       problems({ ...base, events: map([make("a", "1872", { deleted: true })]), items: new Map([["i", picture]]) }),
     ).toEqual([]);

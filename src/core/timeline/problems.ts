@@ -2,6 +2,7 @@ import type { DateProblem } from "../time/date-problem";
 import { safeAddress } from "../text/description";
 import { isTimeAlone, startOf, type When } from "../time/when";
 import { dayText, whenLabel } from "../time/write-when";
+import { licenceOf } from "./licences";
 import { mixesLoneTimes } from "./order";
 import { CIRCULAR, namedWhole, stretchOf, wouldLoop } from "./parts";
 import type { Timeline, TimelineEvent } from "./timeline";
@@ -19,7 +20,15 @@ export type Problem =
   | { code: "part_of_itself"; event: string; whole: string }
   /** What stands where a web address belongs leads nowhere. */
   | { code: "no_address"; event: string; item: string; text: string }
-  | { code: "no_credit"; event: string; item: string };
+  | { code: "no_credit"; event: string; item: string }
+  /** A picture says nothing to those who cannot see it. */
+  | { code: "no_alternative"; event: string; item: string }
+  /** "shown": it may not be shown without asking; "altered": it was cut or turned, which its licence does not allow. */
+  | { code: "licence_forbids"; event: string; item: string; what: "shown" | "altered"; licence: string };
+
+/** Findings about a picture, video or sound, which are said beside it. */
+const OF_MEDIA: ReadonlySet<string> = new Set(["no_credit", "no_alternative", "licence_forbids"]);
+export const isOfMedia = (p: Problem): boolean => OF_MEDIA.has(p.code);
 
 const MOST_DAYS = 3;
 
@@ -71,6 +80,17 @@ export function problems(timeline: Timeline): Problem[] {
     if (item.deleted || item.list !== "media" || (item.of !== "timeline" && (!owner || owner.deleted))) continue;
     if (item.kind !== "sound" && item.credit.trim() === "")
       found.push({ code: "no_credit", event: item.of, item: item.id });
+    if (item.kind === "picture" && item.text.trim() === "")
+      found.push({ code: "no_alternative", event: item.of, item: item.id });
+    const licence = licenceOf(item.licence);
+    if (licence?.forbids || (licence?.unaltered && item.cut))
+      found.push({
+        code: "licence_forbids",
+        event: item.of,
+        item: item.id,
+        what: licence.forbids ? "shown" : "altered",
+        licence: licence.name,
+      });
   }
   for (const s of timeline.sources.values())
     if (!s.deleted && s.address.trim() !== "" && safeAddress(s.address) === null)

@@ -15,6 +15,7 @@ import { Ledger } from "./ledger/ledger";
 import { useLook } from "./ledger/use-look";
 import { KeysDialog, singleKeys } from "./keys-dialog";
 import { LedgerLine } from "./ledger/ledger-line";
+import { UploadsBar } from "./media/uploads-bar";
 import { Notices } from "./notices";
 import { ReadyCheck } from "./class-work/ready-check";
 import { type Panel, ToolBar } from "./tool-bar";
@@ -31,6 +32,7 @@ import { keepThisPage } from "@/ui/kept-here";
 import { fetchAll, late } from "./late";
 import { TAKE_OUT } from "./ledger/take-out-button";
 import { TimelineStore } from "./store/timeline-store";
+import { uploadsInto } from "./store/media-deeds";
 
 // What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
 const Board = late(() => import("./chart/board").then((m) => m.Board));
@@ -216,7 +218,11 @@ export function Editor(props: EditorProps) {
       )?.focus(),
     );
   }, [store, begunWith]);
-  const tools = useMemo(() => ({ store, select, begin, bringIn: bringInFile }), [store, select, begin, bringInFile]);
+  const [uploads] = useState(() => (store.isLocal ? null : uploadsInto(store)));
+  const tools = useMemo(
+    () => ({ store, uploads, select, begin, bringIn: bringInFile }),
+    [store, uploads, select, begin, bringInFile],
+  );
   const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);
   // After the panel has closed the focus goes back to what it was about.
@@ -316,6 +322,7 @@ export function Editor(props: EditorProps) {
         />
         {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
         <Notices />
+        <UploadsBar />
         {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
         <div className="flex min-h-0 flex-1" hidden={past !== null}>
           <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>

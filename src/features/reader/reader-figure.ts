@@ -40,9 +40,15 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenIt
     return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption></figure>`;
   const sized =
     m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : "";
+  const img = `<img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}>`;
+  // What moves stands still for whoever wants no motion, and on paper.
+  const seen =
+    m.moving && !onPaper
+      ? `<picture><source media="(prefers-reduced-motion: no-preference)" srcset="${url("moving")}">${img}</picture>`
+      : img;
   const body =
     m.kind === "picture"
-      ? `<a href="${url("large")}"><img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}></a>`
+      ? `<a href="${url("large")}">${seen}</a>`
       : m.kind === "video"
         ? `<video src="${url("whole")}" controls ${sized ? `preload="none" poster="${url("medium")}"${sized}` : 'preload="metadata"'} aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
         : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;

@@ -78,6 +78,7 @@ a{color:#0B6E69}
 .story .text{font-size:18px}
 figure{margin:0 0 16px}
 figure img,figure video{display:block;width:min(100%,var(--w,100%),calc(var(--most)*var(--r,1.6)));height:auto;border-radius:8px;background:#EAF1EF}
+figure picture{display:contents}
 figure audio{width:100%}
 body{--most:min(400px,46vh)}
 figure video:not([class]){width:100%}

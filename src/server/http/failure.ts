@@ -46,6 +46,7 @@ const STATUS: Record<FailureCode, number> = {
   file_kind: 415,
   no_video: 415,
   picture_large: 413,
+  picture_unread: 415,
   picture_pixels: 413,
   picture_broken: 415,
   video_large: 413,

@@ -7,7 +7,7 @@ const MOST_LOOSE = 500;
 
 /**
  * Removes what nothing refers to: uploads left for a week, media of a week ago that neither a timeline's items nor a
- * frozen version mention, and then the bytes behind them. Deleted items keep theirs: they can be put back.
+ * frozen version mention (as shown, or as what the shown part is cut out of, or as another part of the same, which history may put back), and then the bytes behind them. Deleted items keep theirs: they can be put back.
  */
 export async function collectMedia(now = new Date()): Promise<{ media: number; blobs: number }> {
   const week = new Date(now.getTime() - 7 * 86_400_000);
@@ -15,7 +15,8 @@ export async function collectMedia(now = new Date()): Promise<{ media: number; b
   const media = await db()`
     delete from media m
     where m.created_at < ${week}
-      and not exists (select from item i where i.timeline_id = m.timeline_id and i.media = m.id)
+      and not exists (
+        select from item i where i.timeline_id = m.timeline_id and (i.media in (m.id, m.made_of) or i.cut ->> 'of' in (m.id, m.made_of)))
       and not exists (select from version_media v where v.media_id = m.id)
     returning id`;
   const blobs = await db()`

@@ -3,7 +3,7 @@ import { cleanText } from "@/core/text/clean";
 import { type Failure, fail, isFailure } from "../http/failure";
 import { type FetchOptions, fetchAddress } from "./fetch-address";
 import { kindOf } from "./kinds";
-import { MOST_PICTURE } from "./uploads";
+import { MOST_PICTURE } from "./room";
 
 /** Fetches a picture for somebody. */
 export async function fetchPicture(
@@ -13,6 +13,7 @@ export async function fetchPicture(
   const found = await fetchAddress(address, { allowed, timeMs, mostBytes, accept: "image/*" });
   if (isFailure(found)) return found;
   const kind = await kindOf(found.bytes);
+  if (kind === "unread") return fail("picture_unread");
   if (kind?.kind !== "picture") return fail("address_no_picture");
   return { bytes: found.bytes, name: nameIn(found.url) || found.url.hostname };
 }

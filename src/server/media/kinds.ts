@@ -27,10 +27,24 @@ const SAME: Record<string, string> = {
   "audio/aac": "audio/mp4",
 };
 
-/** What a file is by its content; its name does not count. Null: nothing that can be shown. */
-export async function kindOf(start: Uint8Array): Promise<{ kind: MediaKind; type: string } | null> {
+/** Pictures as phones keep them (HEVC within HEIF), which no part of this machine can read. */
+const UNREAD_PICTURES = new Set(["image/heic", "image/heif", "image/heic-sequence", "image/heif-sequence"]);
+
+/** So far into a text one looks for the beginning of a drawing. */
+const DRAWING_START = 4_096;
+
+/** Whether a file is an SVG drawing: XML whose first element is `svg`. */
+function isDrawing(start: Uint8Array): boolean {
+  const text = new TextDecoder().decode(start.subarray(0, DRAWING_START)).replace(/^\uFEFF/, "");
+  return /^\s*(?:<\?xml[^>]*\?>|<!--[\s\S]*?-->|<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?\s*>|\s)*<svg[\s>]/i.test(text);
+}
+
+/** What a file is by its content; its name does not count. Null: nothing that can be shown. "unread": a picture nobody here can read. */
+export async function kindOf(start: Uint8Array): Promise<{ kind: MediaKind; type: string } | "unread" | null> {
+  if (isDrawing(start)) return { kind: "picture", type: "image/svg+xml" };
   const found = await fileTypeFromBuffer(start);
   if (!found) return null;
+  if (UNREAD_PICTURES.has(found.mime)) return "unread";
   const type = SAME[found.mime] ?? found.mime;
   const kind = KINDS[type];
   return kind ? { kind, type } : null;

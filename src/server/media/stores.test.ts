@@ -9,7 +9,8 @@ import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-data
 import { blobResponse, moveBlobs } from "./blobs";
 import { collectMedia } from "./collect";
 import { PIECE } from "./stores";
-import { beginUpload, findDraftFile, finishUpload, putPiece } from "./uploads";
+import { findDraftFile } from "./find-file";
+import { beginUpload, finishUpload, putPiece } from "./uploads";
 
 withTestDatabase("stores");
 

@@ -2,80 +2,21 @@ import "server-only";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
 import type { MediaKind } from "@/core/timeline/fields";
-import { MOST } from "@/core/change/limits";
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";
-import { Lane } from "../lane";
 import { hasRight, requireRight } from "../timelines/access";
 import { blankPosition, type PatchableFile } from "./blank-position";
-import { keepBlob, storeBlob } from "./blobs";
+import { keepBlob } from "./blobs";
 import { kindOf } from "./kinds";
-import { encodePicture, type EncodedPicture } from "./pictures";
-import { type BlobInfo, PIECE } from "./stores";
+import { findMedia, finishing, insertMedia, LIMIT_MS, type Media, storePicture } from "./make-media";
+import { encodePicture } from "./pictures";
+import { type Left, MOST_PICTURE, MOST_VIDEO, noRoom, roomLeft } from "./room";
+import { PIECE } from "./stores";
 
-export const MOST_PICTURE = 20 * PIECE;
-export const MOST_VIDEO = 200 * PIECE;
 /** A still of a video, as it comes. */
 export const MOST_STILL = 2 * PIECE;
+
 export const MOST_PIECES = MOST_VIDEO / PIECE;
-
-export interface Media {
-  id: string;
-  kind: MediaKind;
-  name: string;
-  width: number | null;
-  height: number | null;
-}
-
-/** How much room a timeline and a person have for files, bytes. */
-function room(): { timeline: number; person: number } {
-  const own = (name: string) => (process.env[name] ? Number(process.env[name]) * PIECE : null);
-  return {
-    timeline: own("TIMELINE_FILES_MB") ?? MOST.timelineFiles.most,
-    person: own("PERSON_FILES_MB") ?? MOST.personFiles.most,
-  };
-}
-
-export interface Left {
-  /** Bytes that are left for files, of how many; the smaller of what the timeline and the person have. */
-  left: number;
-  of: number;
-}
-
-/** How much room is left, what is being uploaded counted too. */
-export async function roomLeft(
-  timeline: string,
-  account: string,
-  sql: Sql = db(),
-): Promise<Left & { of: number; whose: "timeline" | "person" }> {
-  const [used] = await sql<{ timeline: string; person: string }[]>`
-    select
-      (select coalesce(sum(b.size), 0) from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash where m.timeline_id = ${timeline})
-        + (select coalesce(sum(size), 0) from upload where timeline_id = ${timeline} and media_id is null) as timeline,
-      (select coalesce(sum(b.size), 0) from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash where m.created_by = ${account})
-        + (select coalesce(sum(size), 0) from upload where account_id = ${account} and media_id is null) as person`;
-  const has = room();
-  const left = { timeline: has.timeline - Number(used!.timeline), person: has.person - Number(used!.person) };
-  const whose = left.timeline <= left.person ? "timeline" : "person";
-  return { left: Math.max(0, left[whose]), of: has[whose], whose };
-}
-
-const megabytes = (bytes: number) => `${Math.floor(bytes / PIECE).toLocaleString("en")} MB`;
-
-/** The sentence for a file that has no room; null when it has. */
-export async function noRoom(
-  timeline: string,
-  account: string,
-  size: number,
-  sql: Sql = db(),
-): Promise<Failure | null> {
-  const { left, of, whose } = await roomLeft(timeline, account, sql);
-  if (size <= left) return null;
-  return fail(
-    whose === "timeline" ? "quota_timeline" : "quota_person",
-    `This file has ${megabytes(size + PIECE - 1)}; ${megabytes(left)} of ${megabytes(of)} are left. Delete some files, or take a smaller one.`,
-  );
-}
 
 /** Begins an upload; the file comes in pieces of `piece` bytes, in any order. Says how much room is left after it. */
 export async function beginUpload(
@@ -154,10 +95,6 @@ export async function putPiece(
   });
 }
 
-/** Files are put together a few at a time: each takes a connection until it is done. */
-const finishing = new Lane(3, 300);
-const LIMIT_MS = 120_000;
-
 /** Puts the pieces together and makes media of them. Asked again, it answers with the same media. */
 export async function finishUpload(
   timeline: string,
@@ -189,6 +126,7 @@ async function finishNow(timeline: string, account: string, upload: string): Pro
     >`select bytes from upload_piece where upload_id = ${upload} and n = 0`;
     const found = await kindOf(first!.bytes);
     if (!found) return discard(fail("file_kind"));
+    if (found === "unread") return discard(fail("picture_unread"));
     let id: string;
     if (found.kind === "picture") {
       if (u.size > MOST_PICTURE) return discard(fail("picture_large"));
@@ -233,107 +171,6 @@ async function storeFile(
   const media = await insertMedia(tx, timeline, account, { kind: found.kind, name: u.name, width: null, height: null });
   await tx`insert into media_file (media_id, size, hash) values (${media}, 'whole', ${digest})`;
   return media;
-}
-
-/** Stores the still picture of a video, which every drawing shows; one that is there already stays. Gives its size, px. */
-export async function putStill(
-  timeline: string,
-  account: string,
-  media: string,
-  bytes: Uint8Array,
-): Promise<Failure | { width: number; height: number }> {
-  await requireRight(db(), timeline, account, "edit");
-  const full = await noRoom(timeline, account, bytes.length);
-  if (full) return full;
-  const encoded = await encodePicture(bytes);
-  if (isFailure(encoded)) return encoded;
-  const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
-    db().begin(async (tx): Promise<Failure | { width: number; height: number }> => {
-      await requireRight(tx, timeline, account, "edit");
-      const [video] = await tx<{ kind: MediaKind; width: number | null; height: number | null }[]>`
-        select kind, width, height from media where id = ${media} and timeline_id = ${timeline} for update`;
-      if (!video) return fail("not_found");
-      if (video.kind !== "video") return fail("no_video");
-      if (video.width !== null && video.height !== null) return { width: video.width, height: video.height };
-      await storePictureFiles(tx, media, encoded);
-      await tx`update media set width = ${encoded.width}, height = ${encoded.height} where id = ${media}`;
-      return { width: encoded.width, height: encoded.height };
-    }),
-  );
-  return isFailure(done) ? done : done.ok;
-}
-
-/** Re-encodes and stores a picture as media of a timeline. */
-export async function makePicture(
-  timeline: string,
-  account: string,
-  name: string,
-  bytes: Uint8Array,
-): Promise<Failure | Media> {
-  const full = await noRoom(timeline, account, bytes.length);
-  if (full) return full;
-  const encoded = await encodePicture(bytes);
-  if (isFailure(encoded)) return encoded;
-  // In the lane of uploads: each may need a second connection, and a few of them never take them all.
-  const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
-    db().begin(async (tx) => (await findMedia(tx, await storePicture(tx, timeline, account, name, encoded)))!),
-  );
-  return isFailure(done) ? done : done.ok;
-}
-
-async function storePicture(
-  tx: Tx,
-  timeline: string,
-  account: string,
-  name: string,
-  encoded: EncodedPicture,
-): Promise<string> {
-  const media = await insertMedia(tx, timeline, account, {
-    kind: "picture",
-    name,
-    width: encoded.width,
-    height: encoded.height,
-  });
-  await storePictureFiles(tx, media, encoded);
-  return media;
-}
-
-async function storePictureFiles(tx: Tx, media: string, encoded: EncodedPicture): Promise<void> {
-  for (const f of encoded.files) {
-    const hash = await storeBlob(tx, f.bytes, "image/webp");
-    await tx`insert into media_file (media_id, size, hash, width, height) values (${media}, ${f.size}, ${hash}, ${f.width}, ${f.height})`;
-  }
-}
-
-async function insertMedia(tx: Tx, timeline: string, account: string, m: Omit<Media, "id">): Promise<string> {
-  const id = nanoid(16);
-  await tx`
-    insert into media (id, timeline_id, kind, name, width, height, created_by)
-    values (${id}, ${timeline}, ${m.kind}, ${m.name.slice(0, 200)}, ${m.width}, ${m.height}, ${account})`;
-  return id;
-}
-
-async function findMedia(sql: Sql, id: string): Promise<Media | null> {
-  const [row] = await sql<Media[]>`select id, kind, name, width, height from media where id = ${id}`;
-  return row ?? null;
-}
-
-/** A file of a timeline's media, for its editors. */
-export async function findDraftFile(timeline: string, media: string, size: string): Promise<BlobInfo | null> {
-  const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
-    select b.hash, b.size, b.type, b.store from media m join media_file f on f.media_id = m.id join blob b on b.hash = f.hash
-    where m.id = ${media} and m.timeline_id = ${timeline} and f.size in (${size}, 'whole')
-    order by f.size = 'whole' limit 1`;
-  return row ? { ...row, size: Number(row.size) } : null;
-}
-
-/** A file of media that a frozen version shows; what the draft holds beside it is not reached this way. */
-export async function findFrozenFile(version: string, media: string, size: string): Promise<BlobInfo | null> {
-  const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
-    select b.hash, b.size, b.type, b.store from version_media v join media_file f on f.media_id = v.media_id join blob b on b.hash = f.hash
-    where v.version_id = ${version} and v.media_id = ${media} and f.size in (${size}, 'whole')
-    order by f.size = 'whole' limit 1`;
-  return row ? { ...row, size: Number(row.size) } : null;
 }
 
 /** The pieces of an upload as one file. One piece is held at a time, so that a walk from front to back reads each once. */

@@ -1,11 +1,11 @@
 import "server-only";
 import { nanoid } from "nanoid";
-import { copyEvents, copyTimeline } from "@/core/change/copy-events";
+import { copyEvents, copyTimeline, filesOf } from "@/core/change/copy-events";
 import { LIMITS } from "@/core/change/limits";
 import { WORDS } from "@/core/words/en/home";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
-import { noRoom } from "../media/uploads";
+import { noRoom } from "../media/room";
 import { requireRight } from "./access";
 import { createTimelineIn } from "./create";
 import { readTimeline } from "./queries";
@@ -30,9 +30,7 @@ export async function copyInto(
       const target = await readTimeline(tx, to);
       if (!source || !target) return fail("not_found");
       const wanted = new Set(events);
-      const shown = [...source.timeline.items.values()].flatMap((i) =>
-        i.media && !i.deleted && wanted.has(i.of) ? [i.media] : [],
-      );
+      const shown = filesOf([...source.timeline.items.values()].filter((i) => !i.deleted && wanted.has(i.of)));
       const media = await copyMedia(tx, from, to, shown, by);
       const { ops, ids } = copyEvents(source.timeline, events, () => nanoid(10), {
         into: target.timeline,
@@ -55,7 +53,7 @@ export async function duplicateTimeline(from: string, by: string): Promise<Failu
       const made = await createTimelineIn(tx, by, { title: "", subject: "" }, []);
       if ("failed" in made) return made;
       const { timeline } = source;
-      const shown = [...timeline.items.values()].flatMap((i) => (i.media && !i.deleted ? [i.media] : []));
+      const shown = filesOf([...timeline.items.values()].filter((i) => !i.deleted));
       const media = await copyMedia(tx, from, made.id, shown, by);
       const title = WORDS.copyOf(timeline.title || WORDS.untitled).slice(0, LIMITS.title);
       const ops = copyTimeline(timeline, title, (m) => media.get(m) ?? null);
@@ -90,5 +88,9 @@ async function copyMedia(
       select ${id}, size, hash, width, height from media_file where media_id = ${old}`;
     made.set(old, id);
   }
+  const parts = await tx<{ id: string; madeOf: string }[]>`
+    select id, made_of from media where id = any(${[...made.keys()]}) and made_of is not null`;
+  for (const { id, madeOf } of parts)
+    await tx`update media set made_of = ${made.get(madeOf) ?? null} where id = ${made.get(id)!}`;
   return made;
 }

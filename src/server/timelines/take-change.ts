@@ -100,6 +100,7 @@ async function merge(
     }
     const op = withOwnReading(sent, draft.timeline);
     if (op.kind === "add_item") await requireMedia(tx, before.id, op);
+    if (op.kind === "set_item" && op.field === "media") await requireSameKind(tx, draft.timeline, op);
     ops.push(op);
     was.push(draft.step(op));
   }
@@ -146,6 +147,15 @@ async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "a
   if ((list === "media") !== (media !== null)) throw new Refused(fail("no_such_media"));
   if (media === null) return;
   const [own] = await tx`select from media where id = ${media} and timeline_id = ${timeline} and kind = ${kind}`;
+  if (!own) throw new Refused(fail("no_such_media"));
+}
+
+/** Another file of an entry is one of the same timeline and kind. */
+async function requireSameKind(tx: Tx, t: Timeline, op: Extract<Op, { kind: "set_item" }>): Promise<void> {
+  const item = t.items.get(op.id);
+  if (!item) return;
+  const [own] = await tx`
+    select from media where id = ${String(op.value)} and timeline_id = ${t.id} and kind = ${item.kind ?? ""}`;
   if (!own) throw new Refused(fail("no_such_media"));
 }
 

@@ -464,6 +464,16 @@ export class ChartStage {
     else if (at) add(at.place, at.within);
   }
 
+  /** The event whose label, bob or roof lies at a point of the window; null: none. */
+  eventAt(clientX: number, clientY: number): string | null {
+    const box = this.sheet.getBoundingClientRect();
+    const scale = box.width / Math.max(1, this.sheet.offsetWidth);
+    const [x, y] = [(clientX - box.left) / scale, (clientY - box.top) / scale];
+    const hit = this.overlay.at(x, y);
+    if (hit) return hit.kind === "event" ? hit.ids[0]! : null;
+    return roofUnder(this.parts, x, y);
+  }
+
   /** Where a mouse rests over the chart. */
   private pointer: { x: number; y: number } | null = null;
 

@@ -51,7 +51,9 @@ export const FAILURES = {
   file_empty: "This file is empty. Choose another.",
   no_video: "Only a video has a still picture. This is none, and nothing was altered.",
   file_kind:
-    "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, GIF, MP4, WebM, MP3, M4A, OGG or WAV.",
+    "This is not a picture, video or sound Fastigo can show, whatever its name says. Use JPEG, PNG, WebP, AVIF, GIF, SVG, MP4, WebM, MP3, M4A, OGG or WAV.",
+  picture_unread:
+    "This picture is in the form phones keep theirs in (HEIC), which cannot be read here. Share it from the phone as JPEG, or set its camera to “most compatible”, and add it again.",
   picture_large: "A picture may have at most 20 MB. Save it smaller and add it again.",
   picture_pixels: "This picture has more than 100 million pixels. Save it smaller and add it again.",
   picture_broken: "This picture is damaged and cannot be opened. Save it again from where it came from.",

@@ -30,5 +30,11 @@ export function problemText(p: Problem, t: Timeline): string {
       return `“${p.text.slice(0, 60)}” is no web address, so it is shown as words. It looks like https://school.example/page.`;
     case "no_credit":
       return "A picture has no credit yet.";
+    case "no_alternative":
+      return "A picture says nothing yet to those who cannot see it: write what it shows.";
+    case "licence_forbids":
+      return p.what === "shown"
+        ? `“${p.licence}” means that it may not be shown without permission. Ask whoever holds the rights and write “Used with permission”, or take another picture.`
+        : `It was cut or turned, and “${p.licence}” does not allow that. Show all of it again, or take another picture.`;
   }
 }

@@ -5,7 +5,7 @@ import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { between } from "@/core/timeline/place";
 import { orderOf } from "@/core/timeline/order";
-import { problems } from "@/core/timeline/problems";
+import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
 import { CategoryMark } from "@/ui/category-mark";
@@ -20,7 +20,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { newCategory } from "../store/event-deeds";
 import { Frame } from "../sheet/frame";
 import { LazyDescription } from "../sheet/lazy-description";
-import { MediaField } from "../sheet/media-field";
+import { MediaField } from "../media/media-field";
 import { TextField } from "../sheet/text-field";
 import { WhenField } from "../sheet/when-field";
 import { wordsIn } from "../words";
@@ -98,7 +98,7 @@ export function SettingsSheet({
     store.edit([{ kind: "set_timeline", field, value }], `timeline:${field}`);
   const categories = categoriesOf(timeline);
   const dated = orderOf(timeline.events).filter((e) => isDated(e.when));
-  const found = problems(timeline).filter((p) => p.code !== "no_credit");
+  const found = problems(timeline).filter((p) => !isOfMedia(p));
   return (
     <Frame title={WORDS.aboutThisTimeline} onClose={onClose}>
       <div className="flex flex-col gap-3.5">

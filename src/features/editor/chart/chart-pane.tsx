@@ -13,6 +13,7 @@ import { ChartStage } from "@/ui/stage/chart-stage";
 import { BOARD_SCALE } from "@/ui/stage/stage-hooks";
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
 import { addAt, dateOps, moveCategory, moveUndated } from "../store/event-deeds";
+import { dropMedia } from "../media/on-their-way";
 import { eventCard } from "./event-card";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Meeting } from "./meeting";
@@ -55,7 +56,7 @@ export function ChartPane({
   /** Large, and everything can be moved by a finger. */
   board?: boolean;
 }) {
-  const { store, select, begin } = useEditor();
+  const { store, uploads, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const shown = useMemo(
     () => (only ? { ...timeline, events: new Map([...timeline.events].filter(([id]) => only.has(id))) } : timeline),
@@ -169,6 +170,7 @@ export function ChartPane({
       <style href="chart-stage" precedence="default">
         {STAGE_STYLE}
       </style>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: a file is dropped by pointers only; the sheet takes it by keys */}
       <div
         ref={box}
         className={classes("absolute overflow-auto", board ? "top-0 left-0 origin-top-left" : "inset-0")}
@@ -182,6 +184,13 @@ export function ChartPane({
             : undefined
         }
         data-testid="chart"
+        onDragOver={(e) => {
+          if (e.dataTransfer.types.includes("Files")) e.preventDefault();
+        }}
+        onDrop={(e) => {
+          const id = stage.current?.eventAt(e.clientX, e.clientY) ?? null;
+          if (uploads && id !== null && dropMedia(uploads, id, e.dataTransfer.files)) e.preventDefault();
+        }}
       />
       {meeting.length > 0 ? <Meeting pairs={meeting} /> : null}
       {empty ? (

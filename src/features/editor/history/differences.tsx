@@ -7,7 +7,7 @@ import { inRows } from "@/core/timeline/order";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-history";
 import { Button } from "@/ui/controls/button";
-import { FIELD, value } from "./step-words";
+import { FIELD, isSpoken, value } from "./step-words";
 import { WordsChanged } from "./words-changed";
 
 /** What is different between two moments: event by event, words within the text; each can be put back. */
@@ -34,7 +34,7 @@ export function Differences({
       d.kind === "introduction" ||
       d.kind === "closing" ||
       d.kind === "category" ||
-      (d.kind === "item" && d.of === "timeline"),
+      (d.kind === "item" && d.of === "timeline" && isSpoken("item", d.field)),
   );
   if (groups.length === 0 && own.length === 0) return <p className="text-quiet">{WORDS.noDifference}</p>;
   return (
@@ -95,7 +95,7 @@ function grouped(compared: Compared, before: Timeline, after: Timeline): Group[]
   for (const d of compared.differences) {
     const id =
       d.kind === "event" || d.kind === "description" ? d.id : d.kind === "item" && d.of !== "timeline" ? d.of : null;
-    if (id === null) continue;
+    if (id === null || (d.kind === "item" && !isSpoken("item", d.field))) continue;
     lists.set(id, [...(lists.get(id) ?? []), d]);
   }
   const states = new Map<string, Group["state"]>([
@@ -175,11 +175,13 @@ function One({
             : WORDS.entry[(after.items.get(d.id) ?? before.items.get(d.id))?.list ?? "source"];
       if (d.what === "changed") {
         label = WORDS.changed(name, FIELD[d.field!] ?? d.field!);
-        shown = WORDY.has(d.field!) ? (
-          <WordsChanged before={String(d.before)} after={String(d.after)} />
-        ) : (
-          words(d.before, d.after)
-        );
+        // The names of files say nothing to anybody.
+        shown =
+          d.field === "media" ? null : WORDY.has(d.field!) ? (
+            <WordsChanged before={String(d.before)} after={String(d.after)} />
+          ) : (
+            words(d.before, d.after)
+          );
       } else {
         label = d.what === "added" ? WORDS.added(name) : WORDS.removed(name);
         const item = d.kind === "item" ? (after.items.get(d.id) ?? before.items.get(d.id)) : null;

@@ -7,7 +7,7 @@ import { DEED_WORDS, WORDS } from "@/core/words/en/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { inWords, type StepWas } from "./step-words";
+import { inWords, isSpoken, type StepWas } from "./step-words";
 
 interface Answer {
   marks: ChangeMark[];
@@ -247,7 +247,7 @@ function Steps({
             </button>
             <ul>
               {(r.ops ?? []).map((op, i) =>
-                touches(op) ? (
+                touches(op) && !(op.kind === "set_item" && !isSpoken("item", op.field)) ? (
                   // biome-ignore lint/suspicious/noArrayIndexKey: the steps of a confirmed change never move
                   <li key={`${r.seq}-${i}`}>{inWords(op, r.was?.[i] ?? null, timeline)}</li>
                 ) : null,

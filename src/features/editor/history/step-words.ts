@@ -33,9 +33,17 @@ export const FIELD: Record<string, string> = {
   caption: "caption",
   note: "private note",
   origin: "number in the file it came from",
+  media: "file that is shown",
   emphasis: "importance",
   typeSize: "type of labels",
 };
+
+/** Fields of an entry that follow from its file: what is said of that says it all. */
+const FOLLOWING = new Set<string>(["width", "height", "moving", "cut"]);
+
+/** Whether a field of an entry is spoken of in the history. */
+export const isSpoken = (kind: string, field: string | undefined): boolean =>
+  kind !== "item" || !FOLLOWING.has(field ?? "");
 
 /** One step as a sentence. */
 export function inWords(op: Op, was: StepWas, t: Timeline): string {
@@ -58,6 +66,8 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
     case "set_source":
       return `set ${FIELD[op.field] ?? op.field} of the source ${sourceName(op.id, t)} from ${value(was?.value)} to ${value(op.value)}${left}`;
     case "set_item":
+      if (op.field === "media")
+        return `${t.items.get(op.id)?.kind === "video" ? "chose another still of a video" : "cut or turned a picture"}${left}`;
       return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value, t)} to ${value(op.value, t)}${left}`;
     default: {
       const [verb, what] = op.kind.split("_");

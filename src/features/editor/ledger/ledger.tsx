@@ -21,6 +21,7 @@ import { categoriesOf, type Item, itemsByOwner } from "@/core/timeline/timeline"
 import { referencesText } from "@/core/sources/cited";
 import { WORDS } from "@/core/words/en/editor-ledger";
 import { Button } from "@/ui/controls/button";
+import { dropMedia } from "../media/on-their-way";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { insertBeside, insertChapter, moveByKey } from "../store/event-deeds";
 import { duplicateEvents } from "../store/many-events";
@@ -66,7 +67,7 @@ const WAYS: Record<string, Way> = {
  * to and from a clipboard. As cards where there is little room.
  */
 export function Ledger({ selected, look }: { selected: string | null; look: LedgerLook }) {
-  const { store, select, begin } = useEditor();
+  const { store, uploads, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const mayEdit = useEditorState((s) => s.saving !== "right_lost" && s.saving !== "signed_out");
   const events = look.events;
@@ -467,6 +468,10 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
               className="text-[14px] select-none"
               style={card ? undefined : { minWidth: room }}
               data-testid="ledger"
+              onDrop={(e) => {
+                const of = (e.target as Element).closest<HTMLElement>("[data-row]")?.dataset.row;
+                if (uploads && of && dropMedia(uploads, of, e.dataTransfer.files)) e.preventDefault();
+              }}
               onKeyDown={keys}
               onPointerDownCapture={() => {
                 pressed.current = true;

@@ -6,7 +6,7 @@ import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { orderOf } from "@/core/timeline/order";
-import { problems } from "@/core/timeline/problems";
+import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
@@ -15,7 +15,7 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { dateOps, insertBeside, newCategory } from "../store/event-deeds";
 import { LazyDescription } from "./lazy-description";
-import { MediaField } from "./media-field";
+import { MediaField } from "../media/media-field";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
 import { LinkField } from "./link-field";
@@ -83,7 +83,7 @@ export function EventSheet({
   const categories = categoriesOf(timeline);
   const category = categories.find((c) => c.id === event.category);
   const findings = problems(timeline).filter(
-    (p) => p.event === id && p.code !== "date_not_understood" && p.code !== "no_credit",
+    (p) => p.event === id && p.code !== "date_not_understood" && !isOfMedia(p),
   );
   const mine = overlaps.filter((o) => o.key.startsWith(`event:${id}:`));
   const comment = work?.returned?.comments.find((c) => c.event === id)?.text;

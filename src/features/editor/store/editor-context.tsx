@@ -3,9 +3,12 @@
 import { createContext, useContext, useSyncExternalStore } from "react";
 import type { TimelineStore } from "./timeline-store";
 import type { EditorState } from "./editor-state";
+import type { UploadQueue } from "./upload-queue";
 
 export interface EditorTools {
   store: TimelineStore;
+  /** Files on their way into the timeline; null where it is on no server. */
+  uploads: UploadQueue | null;
   /** Selects an event everywhere; `open` shows its sheet too. */
   select: (id: string | null, open?: boolean) => void;
   /** Opens an event that was just made by a tap; left without a word it goes again. */

@@ -1,4 +1,5 @@
 import { WORDS } from "@/core/words/en/editor-store";
+import { FAILURES } from "@/core/words/en/failures";
 import type { MediaKind } from "@/core/timeline/fields";
 import { askServer } from "@/ui/ask-server";
 
@@ -8,53 +9,90 @@ export interface UploadedMedia {
   name: string;
   width: number | null;
   height: number | null;
+  moving: boolean;
 }
 
 const MOST_PICTURE = 20 * 1_048_576;
 const MOST_VIDEO = 200 * 1_048_576;
-const TRIES = 6;
+const TRIES = 5;
 
-/**
- * Sends a file in pieces. A piece that is lost on its way is sent again, and only that one. Resolves with the media or
- * with a sentence; `progress` hears the share that has arrived, 0 to 1.
- */
-export async function uploadFile(
-  timeline: string,
-  file: File,
-  progress: (share: number) => void,
-  signal: AbortSignal,
-  room: (left: number, of: number) => void,
-): Promise<UploadedMedia | string> {
+/** What may not be sent, said before anything is; null when it may. */
+export function cannotSend(file: File): string | null {
   if (file.size === 0) return WORDS.thisFileIsEmptyChoose;
+  if (/^image\/hei[cf]/.test(file.type) || /\.(heic|heif)$/i.test(file.name)) return FAILURES.picture_unread;
   if (file.type.startsWith("image/") && file.size > MOST_PICTURE) return WORDS.aPictureMayHaveAt;
   if (file.size > MOST_VIDEO) return WORDS.aVideoOrSoundMay;
-  const begun = await again(
-    () =>
-      askServer<{ upload: string; piece: number; left: number; of: number }>(
-        "POST",
-        `/api/timelines/${timeline}/uploads`,
-        {
-          name: file.name,
-          size: file.size,
-        },
-      ),
-    signal,
-  );
-  if (!begun.ok) return begun.sentence;
-  const path = `/api/timelines/${timeline}/uploads/${begun.value.upload}`;
-  const { piece } = begun.value;
-  room(begun.value.left, begun.value.of);
+  return null;
+}
+
+export type Sent =
+  | { kind: "done"; media: UploadedMedia }
+  /** Nobody answers: what has arrived is kept, and `sendFile` with the same upload goes on from there. */
+  | { kind: "broken_off" }
+  | { kind: "stopped" }
+  | { kind: "refused"; sentence: string };
+
+/**
+ * Sends a file in pieces; only those that have not arrived. `upload` is what was begun before, and is set when it begins.
+ * `progress` hears the share that has arrived, 0 to 1; `room` how many bytes are left for files, of how many.
+ */
+export async function sendFile(
+  timeline: string,
+  file: File,
+  upload: { id: string | null },
+  tell: { progress: (share: number) => void; room: (left: number, of: number) => void },
+  signal: AbortSignal,
+): Promise<Sent> {
+  const failed = (answer: { sentence: string; status: number }): Sent =>
+    signal.aborted
+      ? { kind: "stopped" }
+      : isUnanswered(answer.status)
+        ? { kind: "broken_off" }
+        : { kind: "refused", sentence: answer.sentence };
+  let arrived = new Set<number>();
+  let piece = 1_048_576;
+  if (upload.id !== null) {
+    const had = await again(
+      () => askServer<{ arrived: number[]; piece: number }>("GET", `/api/timelines/${timeline}/uploads/${upload.id}`),
+      signal,
+    );
+    if (had.ok) ({ piece } = had.value);
+    if (had.ok) arrived = new Set(had.value.arrived);
+    // One that is no longer there is begun anew.
+    else if (had.status === 404) upload.id = null;
+    else return failed(had);
+  }
+  if (upload.id === null) {
+    const begun = await again(
+      () =>
+        askServer<{ upload: string; piece: number; left: number; of: number }>(
+          "POST",
+          `/api/timelines/${timeline}/uploads`,
+          { name: file.name, size: file.size },
+        ),
+      signal,
+    );
+    if (!begun.ok) return failed(begun);
+    upload.id = begun.value.upload;
+    ({ piece } = begun.value);
+    tell.room(begun.value.left, begun.value.of);
+  }
+  const path = `/api/timelines/${timeline}/uploads/${upload.id}`;
   const count = Math.ceil(file.size / piece);
   for (let n = 0; n < count; n++) {
-    if (signal.aborted) return WORDS.stoppedNothingWasAdded;
-    const part = await again(() => askServer("PUT", `${path}/${n}`, file.slice(n * piece, (n + 1) * piece)), signal);
-    if (!part.ok) return part.sentence;
-    progress((n + 1) / count);
+    if (signal.aborted) return { kind: "stopped" };
+    if (!arrived.has(n)) {
+      const part = await again(() => askServer("PUT", `${path}/${n}`, file.slice(n * piece, (n + 1) * piece)), signal);
+      if (!part.ok) return failed(part);
+    }
+    tell.progress((n + 1) / count);
   }
+  if (signal.aborted) return { kind: "stopped" };
   const done = await again(() => askServer<{ media: UploadedMedia }>("POST", path), signal);
-  if (!done.ok) return done.sentence;
+  if (!done.ok) return failed(done);
   const { media } = done.value;
-  return media.kind === "video" ? { ...media, ...(await sendStill(timeline, media.id, file)) } : media;
+  const still = media.kind === "video" ? await sendStill(timeline, media.id, file) : null;
+  return { kind: "done", media: still ? { ...media, ...still } : media };
 }
 
 /** A still of so many seconds into a video, or in the middle of a shorter one. */
@@ -113,17 +151,16 @@ async function stillOf(file: File): Promise<Blob | null> {
   }
 }
 
-/** Asks again while nobody answers, with growing pauses. */
-async function again<T extends { ok: boolean; status?: number }>(
+/** Nobody of ours answered: no network, or something in between. */
+const isUnanswered = (status: number) => status === 0 || status >= 502;
+
+/** Asks again while nobody answers, with growing pauses, as long as this browser has a network. */
+async function again<T extends { ok: true } | { ok: false; status: number }>(
   ask: () => Promise<T>,
   signal: AbortSignal,
 ): Promise<T> {
   let answer = await ask();
-  for (
-    let n = 1;
-    n < TRIES && !answer.ok && ((answer.status ?? 0) === 0 || (answer.status ?? 0) >= 502) && !signal.aborted;
-    n++
-  ) {
+  for (let n = 1; n < TRIES && !answer.ok && isUnanswered(answer.status) && !signal.aborted && navigator.onLine; n++) {
     await new Promise((resolve) => setTimeout(resolve, 500 * 2 ** n));
     answer = await ask();
   }

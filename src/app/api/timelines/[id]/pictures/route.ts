@@ -3,7 +3,7 @@ import { isFailure } from "@/server/http/failure";
 import { memberRoute, stringsOf } from "@/server/http/route";
 import { fetchPicture } from "@/server/media/fetch-picture";
 import { allowedHosts } from "@/server/media/guarded-get";
-import { makePicture } from "@/server/media/uploads";
+import { makePicture } from "@/server/media/make-media";
 import { requireRight } from "@/server/timelines/access";
 
 /** A picture by its web address: fetched by the server, stored here, and never loaded from there again. */

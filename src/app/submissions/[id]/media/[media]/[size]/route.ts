@@ -2,7 +2,7 @@ import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
-import { findFrozenFile } from "@/server/media/uploads";
+import { findFrozenFile } from "@/server/media/find-file";
 
 export const dynamic = "force-dynamic";
 

@@ -2,7 +2,7 @@ import { findUser } from "@/server/accounts/sessions";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
-import { findFrozenFile } from "@/server/media/uploads";
+import { findFrozenFile } from "@/server/media/find-file";
 import { canSee, findPublished } from "@/server/timelines/publish";
 
 export const dynamic = "force-dynamic";

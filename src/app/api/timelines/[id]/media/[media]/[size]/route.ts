@@ -2,7 +2,7 @@ import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";
-import { findDraftFile } from "@/server/media/uploads";
+import { findDraftFile } from "@/server/media/find-file";
 import { requireRight } from "@/server/timelines/access";
 
 export const GET = memberRoute({}, async ({ request, user, params }) => {

@@ -1,7 +1,8 @@
 import { fail } from "@/server/http/failure";
 import { readBytes } from "@/server/http/read-body";
 import { memberRoute } from "@/server/http/route";
-import { MOST_STILL, putStill } from "@/server/media/uploads";
+import { putStill } from "@/server/media/make-media";
+import { MOST_STILL } from "@/server/media/uploads";
 
 /** The still picture of a video, as its uploader's browser drew it. */
 export const PUT = memberRoute({}, async ({ request, user, params }) => {

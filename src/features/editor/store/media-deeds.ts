@@ -1,0 +1,76 @@
+import { nanoid } from "nanoid";
+import type { Cut } from "@/core/timeline/fields";
+import { between } from "@/core/timeline/place";
+import { type Item, itemsOf } from "@/core/timeline/timeline";
+import { WORDS } from "@/core/words/en/upload-queue";
+import { placeForNewItem } from "./event-deeds";
+import type { TimelineStore } from "./timeline-store";
+import type { UploadedMedia } from "./upload";
+import { drawPreview, type Found, UploadQueue } from "./upload-queue";
+
+/** Puts what was uploaded at the end of an event's media; a sentence where the event is no longer there. */
+export function attachMedia(store: TimelineStore, of: string, media: UploadedMedia, found: Found): string | null {
+  const { timeline } = store.getState();
+  const owner = timeline.events.get(of);
+  if (of !== "timeline" && (!owner || owner.deleted)) return WORDS.eventGone;
+  const { id, kind, width, height, moving } = media;
+  return store.edit([
+    {
+      kind: "add_item",
+      id: nanoid(10),
+      fields: {
+        of,
+        list: "media",
+        place: placeForNewItem(timeline, of, "media"),
+        media: id,
+        kind,
+        width,
+        height,
+        moving,
+        ...found,
+      },
+    },
+  ]);
+}
+
+/** The queue of files into a timeline. */
+export function uploadsInto(store: TimelineStore): UploadQueue {
+  return new UploadQueue(store.timelineId, {
+    preview: drawPreview,
+    attach: (of, media, found) => attachMedia(store, of, media, found),
+    onNetwork: (again) => {
+      window.addEventListener("online", again);
+      return () => window.removeEventListener("online", again);
+    },
+  });
+}
+
+/** Shows another file for an entry: a part of its picture, or all of it again. One change, one undo. */
+export function showCut(store: TimelineStore, item: Item, media: UploadedMedia, cut: Cut | null): string | null {
+  const set = (field: "media" | "width" | "height" | "cut" | "moving" | "focus", value: unknown) =>
+    ({ kind: "set_item", id: item.id, field, value }) as never;
+  return store.edit([
+    set("media", media.id),
+    set("width", media.width),
+    set("height", media.height),
+    set("moving", media.moving),
+    set("cut", cut),
+    // What is to be seen of it was said of another picture.
+    ...(item.focus ? [set("focus", null)] : []),
+  ]);
+}
+
+/** An entry takes the place of another one of its list; those between move up. */
+export function moveItemTo(store: TimelineStore, id: string, over: string): void {
+  const { timeline } = store.getState();
+  const item = timeline.items.get(id);
+  if (!item) return;
+  const list = itemsOf(timeline, item.of, item.list);
+  const [from, to] = [list.findIndex((i) => i.id === id), list.findIndex((i) => i.id === over)];
+  if (from < 0 || to < 0 || from === to) return;
+  const rest = list.filter((i) => i.id !== id);
+  const [low, high] = [rest[to - 1]?.place ?? null, rest[to]?.place ?? null];
+  // Two that came in at once may have one place: then past both of them.
+  const value = low === null || high === null || low < high ? between(low, high) : between(low, null);
+  store.edit([{ kind: "set_item", id, field: "place", value }]);
+}

@@ -1,0 +1,208 @@
+import { nanoid } from "nanoid";
+import { WORDS } from "@/core/words/en/upload-queue";
+import { cannotSend, type Sent, sendFile, type UploadedMedia } from "./upload";
+
+/** A file on its way, or one that did not get through. */
+export interface OnItsWay {
+  key: string;
+  /** What it is for: an event's id, or "timeline". */
+  of: string;
+  name: string;
+  /** The share that has arrived, 0 to 1. */
+  share: number;
+  state: "waiting" | "sending" | "broken_off" | "failed";
+  /** Why it did not get through. */
+  problem: string | null;
+  /** A small picture of it, drawn here; an address of this page's. */
+  preview: string | null;
+}
+
+/** What the queue reaches outside of it. */
+export interface QueuePorts {
+  send?: typeof sendFile;
+  /** Draws a picture in small; null where this browser cannot. */
+  preview: (file: File) => Promise<string | null>;
+  /** What has come is put where it belongs; a sentence where that could not be. */
+  attach: (of: string, media: UploadedMedia, found: Found) => string | null;
+  /** Calls back when there is a network again. */
+  onNetwork: (again: () => void) => () => void;
+}
+
+/** Where a file was found, and what is known of it. */
+export type Found = Partial<Record<"address" | "foundOn" | "credit" | "licence" | "text" | "caption", string>>;
+
+interface Entry extends OnItsWay {
+  file: File;
+  upload: { id: string | null };
+  stop: AbortController;
+  done: UploadedMedia | null;
+}
+
+/** So many files are sent at once: while one is looked at by the server the next one is on its way. */
+const AT_ONCE = 2;
+
+/**
+ * Files on their way into a timeline, for whatever event, whichever sheet is open. They are put into their event in the order in
+ * which they were chosen. One that fails takes no other with it; one that broke off goes on when there is a network again, from where
+ * it was.
+ */
+export class UploadQueue {
+  private entries: Entry[] = [];
+  private list: readonly OnItsWay[] = [];
+  private readonly hearers = new Set<() => void>();
+  private drawing: Promise<void> = Promise.resolve();
+  /** Bytes that are left for files, of how many; null: not heard yet. */
+  left: { left: number; of: number } | null = null;
+
+  private readonly timeline: string;
+  private readonly ports: QueuePorts;
+
+  constructor(timeline: string, ports: QueuePorts) {
+    this.timeline = timeline;
+    this.ports = ports;
+  }
+
+  readonly subscribe = (hear: () => void): (() => void) => {
+    this.hearers.add(hear);
+    return () => this.hearers.delete(hear);
+  };
+  readonly getList = (): readonly OnItsWay[] => this.list;
+
+  add(of: string, files: Iterable<File>): void {
+    for (const file of files) {
+      const problem = cannotSend(file);
+      const entry: Entry = {
+        key: nanoid(6),
+        of,
+        name: file.name || WORDS.pastedPicture,
+        share: 0,
+        state: problem ? "failed" : "waiting",
+        problem,
+        preview: null,
+        file,
+        upload: { id: null },
+        stop: new AbortController(),
+        done: null,
+      };
+      this.entries.push(entry);
+      if (!problem && file.type.startsWith("image/")) this.draw(entry);
+    }
+    this.tell();
+    this.next();
+  }
+
+  /** Takes a file out of the queue, wherever it is on its way. */
+  drop(key: string): void {
+    const entry = this.entries.find((e) => e.key === key);
+    if (!entry) return;
+    entry.stop.abort();
+    this.remove(entry);
+    this.attachInOrder();
+    this.tell();
+    this.next();
+  }
+
+  /** All that broke off goes on, from where it was. */
+  goOn(): void {
+    for (const e of this.entries) if (e.state === "broken_off") e.state = "waiting";
+    this.tell();
+    this.next();
+  }
+
+  /** Listens for the network; gives what ends it. */
+  start(): () => void {
+    return this.ports.onNetwork(() => this.goOn());
+  }
+
+  /** One after the other: many large pictures at once would fill a small machine's memory. */
+  private draw(entry: Entry): void {
+    this.drawing = this.drawing.then(async () => {
+      if (!this.entries.includes(entry)) return;
+      entry.preview = await this.ports.preview(entry.file).catch(() => null);
+      if (this.entries.includes(entry)) this.tell();
+      else if (entry.preview) URL.revokeObjectURL(entry.preview);
+    });
+  }
+
+  private next(): void {
+    for (const e of this.entries) {
+      if (this.entries.filter((x) => x.state === "sending" && !x.done).length >= AT_ONCE) return;
+      if (e.state === "waiting") void this.send(e);
+    }
+  }
+
+  private async send(entry: Entry): Promise<void> {
+    entry.state = "sending";
+    this.tell();
+    const sent: Sent = await (this.ports.send ?? sendFile)(
+      this.timeline,
+      entry.file,
+      entry.upload,
+      {
+        progress: (share) => {
+          entry.share = share;
+          this.tell();
+        },
+        room: (left, of) => {
+          this.left = { left, of };
+        },
+      },
+      entry.stop.signal,
+    ).catch((): Sent => ({ kind: "broken_off" }));
+    if (!this.entries.includes(entry)) return;
+    if (sent.kind === "done") entry.done = sent.media;
+    else if (sent.kind === "broken_off") entry.state = "broken_off";
+    else {
+      entry.state = "failed";
+      entry.problem = sent.kind === "refused" ? sent.sentence : WORDS.stopped;
+    }
+    this.attachInOrder();
+    this.tell();
+    this.next();
+  }
+
+  /** What has come waits for those chosen before it for the same event, as long as they may still come. */
+  private attachInOrder(): void {
+    const held = new Set<string>();
+    for (const e of [...this.entries]) {
+      if (e.done && !held.has(e.of)) {
+        const problem = this.ports.attach(e.of, e.done, {});
+        if (problem === null) this.remove(e);
+        else Object.assign(e, { done: null, state: "failed", problem });
+      } else if (e.state === "waiting" || e.state === "sending") held.add(e.of);
+    }
+  }
+
+  private remove(entry: Entry): void {
+    this.entries = this.entries.filter((e) => e !== entry);
+    if (entry.preview) URL.revokeObjectURL(entry.preview);
+  }
+
+  private tell(): void {
+    this.list = this.entries.map(({ key, of, name, share, state, problem, preview }) => ({
+      key,
+      of,
+      name,
+      share,
+      state,
+      problem,
+      preview,
+    }));
+    for (const hear of this.hearers) hear();
+  }
+}
+
+/** Longest edge of a picture in small, px. */
+const PREVIEW_EDGE = 208;
+
+/** Draws a picture in small, outside of the page's own thread where the browser can. */
+export async function drawPreview(file: File): Promise<string | null> {
+  const bitmap = await createImageBitmap(file, { resizeWidth: PREVIEW_EDGE, resizeQuality: "low" });
+  const canvas = document.createElement("canvas");
+  canvas.width = bitmap.width;
+  canvas.height = bitmap.height;
+  canvas.getContext("2d")!.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/webp", 0.7));
+  return blob && URL.createObjectURL(blob);
+}
