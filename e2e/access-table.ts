@@ -32,6 +32,7 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
   "PAGE /licences": EVERYBODY,
+  "PAGE /shelf": EVERYBODY,
   // Whoever is signed in is led home.
   "PAGE /try": EVERYBODY,
   // In development only; here it is nowhere.
@@ -62,6 +63,9 @@ export const ACCESS: Record<string, Row> = {
   "GET /submissions/[id]/reader": GROUP_AND_TEACHER,
   "GET /submissions/[id]/media/[media]/[size]": GROUP_AND_TEACHER,
   "GET /api/health": EVERYBODY,
+  "GET /api/pictures": SIGNED_IN,
+  "GET /api/pictures/mine": SIGNED_IN,
+  "GET /api/pictures/[picture]": EVERYBODY,
   "POST /api/account": EVERYBODY,
   "PATCH /api/account": SIGNED_IN,
   "DELETE /api/account": SIGNED_IN,
@@ -101,6 +105,8 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/table": EDITORS,
   "PUT /api/timelines/[id]/media/[media]/still": EDITORS,
   "POST /api/timelines/[id]/media/[media]/cut": EDITORS,
+  "POST /api/timelines/[id]/media": EDITORS,
+  "POST /api/timelines/[id]/pictures/found": EDITORS,
   "GET /api/timelines/[id]/addresses": EDITORS,
   "POST /api/timelines/[id]/addresses": EDITORS,
   "DELETE /api/timelines/[id]/addresses": EDITORS,

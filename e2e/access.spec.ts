@@ -186,6 +186,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
         .replace("[point]", "garden")
+        .replace("[picture]", "castle")
         .replace("[seq]", "1")
         .replace("[piece]", "0")
         .replace("[n]", "0")
@@ -224,6 +225,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
         "POST /api/timelines/[id]/table": { address: `${process.env.E2E_PICTURE_SITE}/crossings.csv` },
         "POST /api/timelines/[id]/media/[media]/cut": { x: 0, y: 0, width: 50, height: 50, turn: 90 },
+        "POST /api/timelines/[id]/media": { from: s.id, media: s.media },
+        "POST /api/timelines/[id]/pictures/found": { picture: "castle" },
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },

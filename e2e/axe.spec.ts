@@ -19,7 +19,16 @@ async function nothingFound(page: Page, what: string) {
 test("axe finds nothing on any screen, at laptop and phone size", async ({ browser }) => {
   test.setTimeout(900_000);
   const anybody = await (await browser.newContext({ baseURL: process.env.E2E_URL! })).newPage();
-  for (const path of ["/", "/sign-in", "/sign-in/code", "/sign-up", "/join-class", "/published", "/nowhere"]) {
+  for (const path of [
+    "/",
+    "/sign-in",
+    "/sign-in/code",
+    "/sign-up",
+    "/join-class",
+    "/published",
+    "/shelf",
+    "/nowhere",
+  ]) {
     await anybody.goto(path);
     await nothingFound(anybody, path);
   }

@@ -209,3 +209,46 @@ test("a drawing and a picture that moves are taken; a phone's own form is named 
   const got = await page.request.get(new URL(moving, serverUrl()).href);
   expect((await sharp(await got.body(), { animated: true }).metadata()).pages).toBe(2);
 });
+
+test("a picture from the shelf brings credit and licence; what was uploaded before is used again in another timeline", async ({
+  browser,
+}) => {
+  const { page } = await started(browser);
+  const sheet = await openSheet(page, "Flood");
+  await sheet.getByRole("button", { name: "From the shelf" }).click();
+  const dialog = page.getByRole("dialog", { name: "Choose pictures" });
+  await expect(dialog.getByRole("status")).toHaveText("More than 24 pictures");
+  await dialog.getByLabel("Look for").fill("high water");
+  await expect(dialog.getByRole("status")).toHaveText(/^\d pictures?$/);
+  await dialog.getByRole("button", { name: "Take High water in a street" }).click();
+  await expect(dialog.getByRole("button", { name: "Take High water in a street, taken" })).toBeVisible();
+  await dialog.getByLabel("Look for").fill("xyzzy");
+  await expect(dialog).toContainText("Nothing fits “xyzzy”");
+  await page.keyboard.press("Escape");
+  const item = sheet.getByTestId("media-item");
+  await expect(item.getByLabel("Credit")).toHaveValue("Drawing: the Fastigo shelf");
+  await expect(item.getByLabel("Licence")).toHaveValue("CC0");
+  await expect(item.getByLabel(/What it shows/)).toHaveValue(/A boat passes between flooded houses/);
+  await expect(item.getByLabel("Where it was found")).toHaveValue(/\/shelf#flooded-street$/);
+  await item.getByLabel("Caption").fill("The quay on the morning after");
+  await saved(page);
+
+  await newTimeline(page, "Weather");
+  await writeLines(page, ["1900 Storm"]);
+  await openSheet(page, "Storm");
+  await sheet.getByRole("button", { name: "Used before" }).click();
+  await expect(dialog).toContainText("in “The crossing”");
+  await expect(dialog).toContainText("shown by “Flood”");
+  await dialog.getByLabel("Look for").fill("morning crossing");
+  await dialog.getByRole("button", { name: /^Take The quay on the morning after/ }).click();
+  await expect(dialog.getByRole("button", { name: /taken$/ })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(item.getByLabel("Credit")).toHaveValue("Drawing: the Fastigo shelf");
+  await expect(item.locator("img").first()).toHaveJSProperty("complete", true);
+  await saved(page);
+
+  // The shelf is a page of its own too, and the address a picture was found at leads to it.
+  await page.goto("/shelf?words=castle");
+  await expect(page.getByText("A castle with a moat")).toBeVisible();
+  await expect(page.getByText("A volcano breaks out")).toHaveCount(0);
+});

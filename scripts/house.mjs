@@ -20,7 +20,7 @@ const FLOORS = [
     "cli",
   ],
   ["server", "ui", "workers"],
-  ["core/starting-points"],
+  ["core/starting-points", "core/shelf"],
   ["core/bring-in"],
   ["core/formats", "core/chart", "core/ledger", "core/testing"],
   ["core/words"],

@@ -15,6 +15,8 @@ export const CHROMIUM_ARGS = [
   "--disable-component-update",
   "--disable-sync",
   "--no-first-run",
+  // Letters are as wide as in a window.
+  "--font-render-hinting=none",
   "--use-fake-device-for-media-stream",
   "--use-fake-ui-for-media-stream",
   "--proxy-server=127.0.0.1:9",

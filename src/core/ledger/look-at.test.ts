@@ -21,7 +21,10 @@ const t: Timeline = {
   ]),
   items: new Map([
     ["i", { ...emptyItem("i"), of: "ferry", list: "source", text: "Post, No 39" }],
-    ["p", { ...emptyItem("p"), of: "bridge", list: "media", kind: "picture", credit: "Drawn by Obi" }],
+    [
+      "p",
+      { ...emptyItem("p"), of: "bridge", list: "media", kind: "picture", credit: "Drawn by Obi", text: "A bridge" },
+    ],
     ["e", { ...emptyItem("e"), of: "bridge", list: "source", text: " " }],
   ]),
 };

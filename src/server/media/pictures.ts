@@ -87,6 +87,20 @@ async function cutOut(picture: Sharp, cut: Omit<Cut, "of">): Promise<Sharp> {
   });
 }
 
+/** Longest edge of what a picture is chosen by, px. */
+const PREVIEW = 480;
+
+/** A picture in small, to be chosen by. */
+export async function previewOf(bytes: Uint8Array): Promise<Uint8Array> {
+  const small = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+    .rotate()
+    .resize({ width: PREVIEW, height: PREVIEW, fit: "inside", withoutEnlargement: true })
+    .webp({ quality: 78, effort: 2 })
+    .timeout({ seconds: LONGEST_S })
+    .toBuffer();
+  return new Uint8Array(small);
+}
+
 async function movingOf(bytes: Uint8Array, known: Metadata): Promise<EncodedPicture["files"][number] | null> {
   const frames = known.pages ?? 1;
   if (frames < 2 || !["gif", "webp"].includes(known.format ?? "")) return null;

@@ -5,6 +5,7 @@ import { LIMITS } from "@/core/change/limits";
 import { WORDS } from "@/core/words/en/home";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
+import { findMedia, type Media } from "../media/make-media";
 import { noRoom } from "../media/room";
 import { requireRight } from "./access";
 import { createTimelineIn } from "./create";
@@ -59,6 +60,27 @@ export async function duplicateTimeline(from: string, by: string): Promise<Failu
       const ops = copyTimeline(timeline, title, (m) => media.get(m) ?? null);
       await takeChangeIn(tx, made.id, { id: nanoid(), author: by, base: 0, ops });
       return made;
+    })
+    .catch(refusal);
+}
+
+/**
+ * Uses something that was uploaded into one timeline in another, or in the same once more, for somebody who may edit both. Its bytes
+ * are not stored again; in the same timeline it is the same media.
+ */
+export async function takeAgain(
+  from: string,
+  to: string,
+  media: string,
+  by: string,
+): Promise<Failure | { media: Media }> {
+  return db()
+    .begin(async (tx): Promise<Failure | { media: Media }> => {
+      await requireRight(tx, from, by, "edit");
+      await requireRight(tx, to, by, "edit");
+      const id = from === to ? media : (await copyMedia(tx, from, to, [media], by)).get(media);
+      const [own] = await tx`select from media where id = ${id ?? ""} and timeline_id = ${to}`;
+      return own ? { media: (await findMedia(tx, id!))! } : fail("not_found");
     })
     .catch(refusal);
 }

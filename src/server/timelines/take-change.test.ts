@@ -122,6 +122,16 @@ describe("a change", () => {
       fields: { of: "timeline", list: "media", media: "theirs", kind: "picture" },
     };
     expect(await takeChange(t, change(nia.id, [steal], 1))).toMatchObject({ failed: "no_such_media" });
+    // Nor may a file of another timeline, of another kind or none be put in the place of one's own.
+    await db()`insert into media (id, timeline_id, kind, name, created_by) values ('own', ${t}, 'picture', 'x', ${nia.id}), ('part', ${t}, 'picture', 'x', ${nia.id}), ('film', ${t}, 'video', 'x', ${nia.id})`;
+    const add: Op = { ...steal, fields: { ...steal.fields, media: "own" } };
+    expect(await takeChange(t, change(nia.id, [add], 1))).not.toHaveProperty("failed");
+    const exchange = (media: string | null) =>
+      takeChange(t, change(nia.id, [{ kind: "set_item", id: "i1", field: "media", value: media }], 2));
+    for (const media of ["theirs", "film", "nowhere", null])
+      expect([media, await exchange(media)]).toMatchObject([media, { failed: "no_such_media" }]);
+    expect(await exchange("part")).not.toHaveProperty("failed");
+    expect((await findTimeline(t))!.timeline.items.get("i1")!.media).toBe("part");
   });
 
   it("that makes two events part of each other, from two people at once, leaves the later one unset and marked", async () => {
@@ -211,8 +221,8 @@ describe("the shape of a change", () => {
       false,
     ],
     [
-      "a file exchanged behind an item",
-      { id: "c1", base: 0, ops: [{ kind: "set_item", id: "i1", field: "media", value: "m2" }] },
+      "a list exchanged behind an item",
+      { id: "c1", base: 0, ops: [{ kind: "set_item", id: "i1", field: "list", value: "source" }] },
       false,
     ],
     ["an author of one's choosing", { id: "c1", base: 0, author: "obi", ops: [add("e1")] }, false],

@@ -47,7 +47,7 @@ export function FocusField({ item, url }: { item: Item; url: string }) {
     </label>
   );
   return (
-    <fieldset className="mb-2 rounded-md bg-panel p-2">
+    <fieldset className="mb-2 w-full rounded-md bg-panel p-2">
       <legend className="sr-only">{WORDS.whatIsSeen}</legend>
       <p className="mb-1.5 text-[13px] text-quiet">{WORDS.pressWhatMatters}</p>
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the sliders under it do the same by keys */}

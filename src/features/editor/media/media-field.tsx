@@ -29,6 +29,7 @@ import { Problem } from "@/ui/controls/problem";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { attachMedia, moveItemTo } from "../store/media-deeds";
 import type { UploadedMedia } from "../store/upload";
+import { ChoosePictures } from "./choose-pictures";
 import { MediaItem } from "./media-item";
 import { useOnTheirWay } from "./on-their-way";
 import { OnItsWayRow } from "./on-its-way-row";
@@ -118,6 +119,7 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
               <Button className="hidden [@media(pointer:coarse)]:inline-flex" onClick={() => camera.current?.click()}>
                 <Camera size={16} /> {WORDS.takeAPicture}
               </Button>
+              <ChoosePictures of={of} one={most === 1} />
               <span className="text-[13px] text-quiet">{WORDS.orDropItHereOr}</span>
               <input
                 ref={input}

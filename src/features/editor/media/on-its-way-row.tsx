@@ -30,7 +30,7 @@ export function OnItsWayRow({ file }: { file: OnItsWay }) {
             </button>
           </span>
         </div>
-        {ended ? (
+        {ended || file.problem ? (
           <Problem text={file.problem} className="mt-1" />
         ) : file.state === "broken_off" ? (
           <p role="status" className="mt-1 text-[13px] font-bold text-copper-dark">

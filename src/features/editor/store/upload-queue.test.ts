@@ -82,7 +82,7 @@ it("what broke off goes on when there is a network again, with the same upload",
   const { queue, sending, attached, end, states, network } = started();
   queue.start();
   queue.add("e", [file("a"), file("b"), file("c")]);
-  await end("a", { kind: "broken_off" });
+  await end("a", { kind: "broken_off", sentence: null });
   // The others go on meanwhile, and are not held by one that may take for ever.
   expect(states()).toEqual(["a broken_off", "b sending", "c sending"]);
   await end("b");
@@ -93,6 +93,16 @@ it("what broke off goes on when there is a network again, with the same upload",
   await end("a");
   await end("c");
   expect(attached).toEqual(["e: b", "e: a", "e: c"]);
+});
+
+it("what Fastigo itself cannot take now keeps its sentence until it is tried again", async () => {
+  const { queue, end, states } = started();
+  queue.add("e", [file("a")]);
+  await end("a", { kind: "broken_off", sentence: "There is no place for files now." });
+  expect(states()).toEqual(["a broken_off"]);
+  expect(queue.getList()[0]!.problem).toBe("There is no place for files now.");
+  queue.goOn();
+  expect(queue.getList()[0]).toMatchObject({ state: "sending", problem: null });
 });
 
 it("one that is taken out is stopped, and holds nobody up", async () => {

@@ -11,7 +11,7 @@ export interface OnItsWay {
   /** The share that has arrived, 0 to 1. */
   share: number;
   state: "waiting" | "sending" | "broken_off" | "failed";
-  /** Why it did not get through. */
+  /** Why it did not get through; null of one that broke off: nobody answers. */
   problem: string | null;
   /** A small picture of it, drawn here; an address of this page's. */
   preview: string | null;
@@ -132,7 +132,7 @@ export class UploadQueue {
   }
 
   private async send(entry: Entry): Promise<void> {
-    entry.state = "sending";
+    Object.assign(entry, { state: "sending", problem: null });
     this.tell();
     const sent: Sent = await (this.ports.send ?? sendFile)(
       this.timeline,
@@ -148,10 +148,10 @@ export class UploadQueue {
         },
       },
       entry.stop.signal,
-    ).catch((): Sent => ({ kind: "broken_off" }));
+    ).catch((): Sent => ({ kind: "broken_off", sentence: null }));
     if (!this.entries.includes(entry)) return;
     if (sent.kind === "done") entry.done = sent.media;
-    else if (sent.kind === "broken_off") entry.state = "broken_off";
+    else if (sent.kind === "broken_off") Object.assign(entry, { state: "broken_off", problem: sent.sentence });
     else {
       entry.state = "failed";
       entry.problem = sent.kind === "refused" ? sent.sentence : WORDS.stopped;

@@ -28,7 +28,7 @@ export function cannotSend(file: File): string | null {
 export type Sent =
   | { kind: "done"; media: UploadedMedia }
   /** Nobody answers: what has arrived is kept, and `sendFile` with the same upload goes on from there. */
-  | { kind: "broken_off" }
+  | { kind: "broken_off"; sentence: string | null }
   | { kind: "stopped" }
   | { kind: "refused"; sentence: string };
 
@@ -43,11 +43,12 @@ export async function sendFile(
   tell: { progress: (share: number) => void; room: (left: number, of: number) => void },
   signal: AbortSignal,
 ): Promise<Sent> {
-  const failed = (answer: { sentence: string; status: number }): Sent =>
+  const failed = (answer: { failed: string; sentence: string; status: number }): Sent =>
     signal.aborted
       ? { kind: "stopped" }
       : isUnanswered(answer.status)
-        ? { kind: "broken_off" }
+        ? // Where Fastigo itself says why, that is said.
+          { kind: "broken_off", sentence: answer.failed === "no_answer" ? null : answer.sentence }
         : { kind: "refused", sentence: answer.sentence };
   let arrived = new Set<number>();
   let piece = 1_048_576;
