@@ -317,6 +317,12 @@ CREATE TABLE public.item (
     quote text DEFAULT ''::text NOT NULL,
     cut jsonb,
     moving boolean DEFAULT false NOT NULL,
+    start_at double precision,
+    end_at double precision,
+    length double precision,
+    voice boolean DEFAULT false NOT NULL,
+    spoken text DEFAULT ''::text NOT NULL,
+    subtitles text DEFAULT ''::text NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 

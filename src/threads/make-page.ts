@@ -35,7 +35,7 @@ export async function makePage(
     "worker-src 'self'",
     `style-src ${sha256(style)}`,
     "img-src 'self'",
-    "media-src 'self'",
+    "media-src 'self' data:",
     "font-src 'self'",
     "base-uri 'none'",
     "form-action 'none'",

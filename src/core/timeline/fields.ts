@@ -45,6 +45,9 @@ const isoDay = () => field<string>("", { type: "string", pattern: "^(\\d{4}-\\d{
 const whole = (minimum: number, maximum: number, more: More = {}) =>
   field<number | null>(null, maybe({ type: "integer", minimum, maximum }), more);
 
+const second = (more: More = {}) =>
+  field<number | null>(null, maybe({ type: "number", minimum: 0, maximum: 360_000 }), more);
+
 export type Scale = "balanced" | "true" | "even";
 /** How large pictures stand on the chart: as there is room, small, or not at all. */
 export type PicturesShown = "large" | "small" | "none";
@@ -260,6 +263,16 @@ export const ITEM = {
   moving: yes({ undrawn: true }),
   /** Pictures: what is to be seen of them where they are cropped; null: the middle. */
   focus: field<Focus | null>(null, maybe(object({ x: PERCENT, y: PERCENT }, []))),
+  /** Video and sound: from which second to which it is played; null: from its beginning, to its end. How long it is, seconds. */
+  startAt: second({ undrawn: true }),
+  endAt: second({ undrawn: true }),
+  length: second({ undrawn: true }),
+  /** Sound: somebody speaks, recorded for this. */
+  voice: yes({ fixed: true, undrawn: true }),
+  /** Video and sound: what is said in it, in one text. */
+  spoken: text(20_000, { undrawn: true }),
+  /** Video: its subtitles, as WebVTT. */
+  subtitles: text(200_000, { undrawn: true }),
   /** Media: what it shows, in words; source and link: the text. */
   text: text(2_000),
   /** Media: what stands under it, for everybody to read. */

@@ -55,7 +55,14 @@ export function eventsSection(p: ReaderPage, timeline: Timeline): string {
     const own = eventHtml(p, index, e, i, depth, before, stripPercent(at.get(e.id) ?? 1), neighbours(e));
     return chaptersHtml(p, e.id) + own;
   });
-  return `${contents(p)}<ol class="events">${html.join("")}${chaptersHtml(p, null)}</ol>${closingSection(p)}`;
+  return `${contents(p)}${listenButton(p)}<ol class="events">${html.join("")}${chaptersHtml(p, null)}</ol>${closingSection(p)}`;
+}
+
+/** Where several voices were recorded they can be heard after each other; without a script there is nothing to press. */
+function listenButton(p: ReaderPage): string {
+  const voices = p.frozen.items.filter((i) => i.voice && i.of !== "timeline").length;
+  if (voices < 2 || p.variant === "print") return "";
+  return `<button type="button" class="listen" hidden data-stop="${escapeXml(WORDS.stopListening)}">${escapeXml(WORDS.listenToAll)}</button>`;
 }
 
 /** So many events before and after one are asked whether time lies between. */

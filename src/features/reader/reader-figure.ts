@@ -1,5 +1,8 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
+import { toBase64 } from "@/core/text/base64";
 import { safeAddress } from "@/core/text/description";
+import { readSubtitles, writeSubtitles } from "@/core/text/webvtt";
+import { playedFragment } from "@/core/timeline/played";
 import type { Item } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
@@ -37,9 +40,10 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenIt
     .join(". ");
   const onPaper = p.variant === "print";
   if (onPaper && m.kind !== "picture")
-    return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption></figure>`;
+    return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption>${m.spoken ? `<p class="spoken">${escapeXml(m.spoken)}</p>` : ""}</figure>`;
   const sized =
     m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : "";
+  const part = playedFragment(m);
   const img = `<img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}>`;
   // What moves stands still for whoever wants no motion, and on paper.
   const seen =
@@ -50,7 +54,21 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenIt
     m.kind === "picture"
       ? `<a href="${url("large")}">${seen}</a>`
       : m.kind === "video"
-        ? `<video src="${url("whole")}" controls ${sized ? `preload="none" poster="${url("medium")}"${sized}` : 'preload="metadata"'} aria-label="${escapeXml(m.text || WORDS.video)}"></video>`
-        : `<audio src="${url("whole")}" controls preload="metadata" aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;
-  return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}</figure>`;
+        ? `<video src="${url("whole")}${part}" controls ${sized ? `preload="none" poster="${url("medium")}"${sized}` : 'preload="metadata"'} aria-label="${escapeXml(m.text || WORDS.video)}">${track(m)}</video>`
+        : `<audio src="${url("whole")}${part}" controls preload="metadata"${m.voice ? ' class="voice"' : ""} aria-label="${escapeXml(m.text || WORDS.sound)}"></audio>`;
+  return `<figure>${body}${caption ? `<figcaption>${caption}</figcaption>` : ""}${spokenText(m)}</figure>`;
+}
+
+/** What is said, to be opened beside the player. Versions of before there was any have none. */
+const spokenText = (m: FrozenItem): string =>
+  m.kind !== "picture" && m.spoken
+    ? `<details class="spoken"><summary>${WORDS.spokenText}</summary><p>${escapeXml(m.spoken).replaceAll("\n", "<br>")}</p></details>`
+    : "";
+
+/** Subtitles stand in the page itself, written anew, so that nothing of theirs is anything but words. */
+function track(m: FrozenItem): string {
+  const { cues } = readSubtitles(m.subtitles ?? "");
+  if (cues.length === 0) return "";
+  const bytes = toBase64(new TextEncoder().encode(writeSubtitles(cues)));
+  return `<track kind="subtitles" default label="${WORDS.subtitles}" src="data:text/vtt;base64,${bytes}">`;
 }

@@ -3,6 +3,8 @@
  * events by arrow keys. Bundled into public/reader/views.js, which the server puts into each page: its hash stands in the page's
  * policy. It stands before everything it shows, so that nothing is seen that will not stay.
  */
+import { listenToAll } from "./reader-voices";
+
 const VIEWS = ["begin", "chart", "read"];
 /** What is read stands in this share of the window. */
 const READING = 0.45;
@@ -38,6 +40,7 @@ body.dataset.view = named().view;
 if (named().open) body.dataset.open = "";
 
 document.addEventListener("DOMContentLoaded", () => {
+  listenToAll();
   const links = document.querySelectorAll<HTMLAnchorElement>("[data-to]");
   const events = [...document.querySelectorAll<HTMLElement>(".event")];
   const line = document.querySelector<HTMLElement>(".strip .line");

@@ -30,6 +30,8 @@ const SAME: Record<string, string> = {
 /** Pictures as phones keep them (HEVC within HEIF), which no part of this machine can read. */
 const UNREAD_PICTURES = new Set(["image/heic", "image/heif", "image/heic-sequence", "image/heif-sequence"]);
 
+/** The tracks of a recording are named within so many bytes. */
+const HEAD = 65_536;
 /** So far into a text one looks for the beginning of a drawing. */
 const DRAWING_START = 4_096;
 
@@ -39,6 +41,13 @@ function isDrawing(start: Uint8Array): boolean {
   return /^\s*(?:<\?xml[^>]*\?>|<!--[\s\S]*?-->|<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?\s*>|\s)*<svg[\s>]/i.test(text);
 }
 
+/** Codec ids of Matroska (matroska.org, "Codec Mappings"), and the handlers of ISO/IEC 14496-12 (8.4.3): "soun", "vide". */
+function isOnlySound(start: Uint8Array): boolean {
+  const head = new TextDecoder("latin1").decode(start.subarray(0, HEAD));
+  const sounds = /A_(?:OPUS|VORBIS|AAC|MPEG)|soun/.test(head);
+  return sounds && !/V_(?:VP8|VP9|AV1|MPEG|MS)|vide/.test(head);
+}
+
 /** What a file is by its content; its name does not count. Null: nothing that can be shown. "unread": a picture nobody here can read. */
 export async function kindOf(start: Uint8Array): Promise<{ kind: MediaKind; type: string } | "unread" | null> {
   if (isDrawing(start)) return { kind: "picture", type: "image/svg+xml" };
@@ -46,6 +55,9 @@ export async function kindOf(start: Uint8Array): Promise<{ kind: MediaKind; type
   if (!found) return null;
   if (UNREAD_PICTURES.has(found.mime)) return "unread";
   const type = SAME[found.mime] ?? found.mime;
+  // What a browser records of a voice is a container of films without a film in it.
+  if ((type === "video/webm" || type === "video/mp4") && isOnlySound(start))
+    return { kind: "sound", type: type.replace("video", "audio") };
   const kind = KINDS[type];
   return kind ? { kind, type } : null;
 }

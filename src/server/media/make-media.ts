@@ -25,29 +25,41 @@ export const finishing = new Lane(3, 300);
 
 export const LIMIT_MS = 120_000;
 
-/** Stores the still picture of a video, which every drawing shows; one that is there already stays. Gives its size, px. */
+/**
+ * Stores the still picture of a video, which every drawing shows; one that is there already stays. `anew`: another still, for which
+ * the video becomes media once more, over the same bytes; what shows it with the one before is left as it is.
+ */
 export async function putStill(
   timeline: string,
   account: string,
   media: string,
   bytes: Uint8Array,
-): Promise<Failure | { width: number; height: number }> {
+  anew = false,
+): Promise<Failure | Media> {
   await requireRight(db(), timeline, account, "edit");
   const full = await noRoom(timeline, account, bytes.length);
   if (full) return full;
   const encoded = await encodePicture(bytes);
   if (isFailure(encoded)) return encoded;
   const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
-    db().begin(async (tx): Promise<Failure | { width: number; height: number }> => {
+    db().begin(async (tx): Promise<Failure | Media> => {
       await requireRight(tx, timeline, account, "edit");
-      const [video] = await tx<{ kind: MediaKind; width: number | null; height: number | null }[]>`
-        select kind, width, height from media where id = ${media} and timeline_id = ${timeline} for update`;
+      const [video] = await tx<(Omit<Media, "moving"> & { madeOf: string | null })[]>`
+        select id, kind, name, width, height, made_of from media where id = ${media} and timeline_id = ${timeline} for update`;
       if (!video) return fail("not_found");
       if (video.kind !== "video") return fail("no_video");
-      if (video.width !== null && video.height !== null) return { width: video.width, height: video.height };
-      await storePictureFiles(tx, media, encoded);
-      await tx`update media set width = ${encoded.width}, height = ${encoded.height} where id = ${media}`;
-      return { width: encoded.width, height: encoded.height };
+      const has = video.width !== null && video.height !== null;
+      if (has && !anew) return (await findMedia(tx, media))!;
+      const { width, height } = encoded;
+      let id = media;
+      if (has) {
+        id = await insertMedia(tx, timeline, account, { ...video, width, height }, video.madeOf ?? media);
+        await tx`
+          insert into media_file (media_id, size, hash) select ${id}, size, hash from media_file
+          where media_id = ${media} and size = 'whole'`;
+      } else await tx`update media set width = ${width}, height = ${height} where id = ${media}`;
+      await storePictureFiles(tx, id, encoded);
+      return (await findMedia(tx, id))!;
     }),
   );
   return isFailure(done) ? done : done.ok;

@@ -1,5 +1,9 @@
 /** What stands on the screen: reader. */
 export const WORDS = {
+  spokenText: "Spoken text",
+  subtitles: "Subtitles",
+  listenToAll: "Listen to all",
+  stopListening: "Stop listening",
   howTheChartIsSeen: "How the chart is seen",
   zoomOut: "Zoom out",
   zoomIn: "Zoom in",

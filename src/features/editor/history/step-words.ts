@@ -34,12 +34,17 @@ export const FIELD: Record<string, string> = {
   note: "private note",
   origin: "number in the file it came from",
   media: "file that is shown",
+  startAt: "second it is played from",
+  endAt: "second it is played to",
+  length: "length",
+  spoken: "spoken text",
+  subtitles: "subtitles",
   emphasis: "importance",
   typeSize: "type of labels",
 };
 
 /** Fields of an entry that follow from its file: what is said of that says it all. */
-const FOLLOWING = new Set<string>(["width", "height", "moving", "cut"]);
+const FOLLOWING = new Set<string>(["width", "height", "moving", "cut", "length"]);
 
 /** Whether a field of an entry is spoken of in the history. */
 export const isSpoken = (kind: string, field: string | undefined): boolean =>

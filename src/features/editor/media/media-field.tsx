@@ -33,6 +33,7 @@ import { ChoosePictures } from "./choose-pictures";
 import { MediaItem } from "./media-item";
 import { useOnTheirWay } from "./on-their-way";
 import { OnItsWayRow } from "./on-its-way-row";
+import { RecordVoice } from "./record-voice";
 
 /** From this share of the room on it is said how much is left. */
 const NEARLY_FULL = 0.2;
@@ -116,10 +117,13 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
                 <ImagePlus size={16} /> {WORDS.chooseFiles(most === 1)}
               </Button>
               {/* Where there is a finger there is a camera. */}
-              <Button className="hidden [@media(pointer:coarse)]:inline-flex" onClick={() => camera.current?.click()}>
-                <Camera size={16} /> {WORDS.takeAPicture}
-              </Button>
+              <span className="hidden pointer-coarse:block">
+                <Button onClick={() => camera.current?.click()}>
+                  <Camera size={16} /> {WORDS.takeAPicture}
+                </Button>
+              </span>
               <ChoosePictures of={of} one={most === 1} />
+              {most === 1 ? null : <RecordVoice of={of} />}
               <span className="text-[13px] text-quiet">{WORDS.orDropItHereOr}</span>
               <input
                 ref={input}

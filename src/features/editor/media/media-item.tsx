@@ -3,20 +3,24 @@
 import { WORDS } from "@/core/words/en/editor-sheet";
 import { problemText } from "@/core/words/en/findings";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
-import type { ReactNode } from "react";
+import { type ReactNode, type RefObject, useRef } from "react";
 import { LICENCES, licenceOf } from "@/core/timeline/licences";
 import { pictureReach } from "@/core/timeline/picture-reach";
+import { playedFragment } from "@/core/timeline/played";
+import { secondText } from "@/core/text/webvtt";
 import type { Item } from "@/core/timeline/timeline";
 import { TextField } from "../sheet/text-field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { moveItem } from "../store/event-deeds";
 import { CutPicture } from "./cut-picture";
 import { FocusField } from "./focus-field";
+import { PlayedPart } from "./played-part";
 
 /** One picture, video or sound: what is known of it, and what can be done with it. */
 export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: number; grip: ReactNode }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  const player = useRef<HTMLMediaElement>(null);
   const set = (field: "text" | "caption" | "credit" | "licence" | "address") => (value: string) =>
     store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
   const reach = item.kind === "picture" && item.width && item.height ? pictureReach(item.width, item.height) : null;
@@ -32,14 +36,21 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           </a>
         ) : item.kind === "video" ? (
           <video
-            src={url("whole")}
+            ref={player as RefObject<HTMLVideoElement>}
+            src={url("whole") + playedFragment(item)}
             controls
             {...(item.width ? { preload: "none", poster: url("small") } : { preload: "metadata" })}
             className="h-[96px] w-[170px] rounded bg-slate"
           />
         ) : (
           // biome-ignore lint/a11y/useMediaCaption: as above
-          <audio src={url("whole")} controls preload="metadata" className="w-[240px]" />
+          <audio
+            ref={player as RefObject<HTMLAudioElement>}
+            src={url("whole") + playedFragment(item)}
+            controls
+            preload="metadata"
+            className="w-[240px]"
+          />
         )}
         <div className="min-w-0 flex-1 text-[13px] text-quiet">
           {item.width ? (
@@ -48,6 +59,8 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
               {item.moving ? WORDS.moves : ""}
             </p>
           ) : null}
+          {item.voice ? <p className="font-bold text-ink">{WORDS.aVoice}</p> : null}
+          {item.length ? <p>{WORDS.lasts(secondText(Math.round(item.length * 10) / 10))}</p> : null}
           {item.credit.trim() === "" && item.kind !== "sound" ? (
             <p className="font-bold text-copper-dark">{WORDS.noCreditYet}</p>
           ) : null}
@@ -95,6 +108,7 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           <Trash2 size={16} />
         </button>
       </div>
+      {item.kind === "picture" ? null : <PlayedPart item={item} player={player} />}
       {item.kind === "picture" ? (
         <div className="flex flex-wrap items-start gap-x-4">
           <CutPicture item={item} />

@@ -13,7 +13,7 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
   const { timeline } = store.getState();
   const owner = timeline.events.get(of);
   if (of !== "timeline" && (!owner || owner.deleted)) return WORDS.eventGone;
-  const { id, kind, width, height, moving } = media;
+  const { id, kind, width, height, moving, length = null } = media;
   return store.edit([
     {
       kind: "add_item",
@@ -27,6 +27,7 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
         width,
         height,
         moving,
+        length,
         ...found,
       },
     },
@@ -58,6 +59,13 @@ export function showCut(store: TimelineStore, item: Item, media: UploadedMedia, 
     // What is to be seen of it was said of another picture.
     ...(item.focus ? [set("focus", null)] : []),
   ]);
+}
+
+/** Shows a video with another still. */
+export function showStill(store: TimelineStore, item: Item, media: UploadedMedia): string | null {
+  const set = (field: "media" | "width" | "height", value: unknown) =>
+    ({ kind: "set_item", id: item.id, field, value }) as never;
+  return store.edit([set("media", media.id), set("width", media.width), set("height", media.height)]);
 }
 
 /** An entry takes the place of another one of its list; those between move up. */

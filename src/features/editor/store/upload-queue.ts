@@ -29,10 +29,16 @@ export interface QueuePorts {
 }
 
 /** Where a file was found, and what is known of it. */
-export type Found = Partial<Record<"address" | "foundOn" | "credit" | "licence" | "text" | "caption", string>>;
+export type Found = Partial<
+  Record<"address" | "foundOn" | "credit" | "licence" | "text" | "caption" | "spoken", string>
+> & {
+  voice?: boolean;
+  length?: number | null;
+};
 
 interface Entry extends OnItsWay {
   file: File;
+  known: Found;
   upload: { id: string | null };
   stop: AbortController;
   done: UploadedMedia | null;
@@ -68,7 +74,7 @@ export class UploadQueue {
   };
   readonly getList = (): readonly OnItsWay[] => this.list;
 
-  add(of: string, files: Iterable<File>): void {
+  add(of: string, files: Iterable<File>, known: Found = {}): void {
     for (const file of files) {
       const problem = cannotSend(file);
       const entry: Entry = {
@@ -80,6 +86,7 @@ export class UploadQueue {
         problem,
         preview: null,
         file,
+        known,
         upload: { id: null },
         stop: new AbortController(),
         done: null,
@@ -166,7 +173,7 @@ export class UploadQueue {
     const held = new Set<string>();
     for (const e of [...this.entries]) {
       if (e.done && !held.has(e.of)) {
-        const problem = this.ports.attach(e.of, e.done, {});
+        const problem = this.ports.attach(e.of, e.done, e.known);
         if (problem === null) this.remove(e);
         else Object.assign(e, { done: null, state: "failed", problem });
       } else if (e.state === "waiting" || e.state === "sending") held.add(e.of);

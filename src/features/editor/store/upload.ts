@@ -10,6 +10,8 @@ export interface UploadedMedia {
   width: number | null;
   height: number | null;
   moving: boolean;
+  /** How long it plays, seconds, where this browser can tell. */
+  length?: number | null;
 }
 
 const MOST_PICTURE = 20 * 1_048_576;
@@ -92,8 +94,10 @@ export async function sendFile(
   const done = await again(() => askServer<{ media: UploadedMedia }>("POST", path), signal);
   if (!done.ok) return failed(done);
   const { media } = done.value;
+  if (media.kind === "picture") return { kind: "done", media };
+  const length = await lengthOf(file, media.kind);
   const still = media.kind === "video" ? await sendStill(timeline, media.id, file) : null;
-  return { kind: "done", media: still ? { ...media, ...still } : media };
+  return { kind: "done", media: { ...media, ...still, length } };
 }
 
 /** A still of so many seconds into a video, or in the middle of a shorter one. */
@@ -120,6 +124,48 @@ async function sendStill(
   return sent.ok ? sent.value : null;
 }
 
+const PAST_ANY_END = 1e7;
+
+/** How long a video or sound plays, seconds; null where this browser cannot play it, or its file does not say. */
+async function lengthOf(file: File, kind: "video" | "sound"): Promise<number | null> {
+  const url = URL.createObjectURL(file);
+  const player = document.createElement(kind === "video" ? "video" : "audio");
+  try {
+    const known = new Promise<number | null>((resolve) => {
+      player.onloadedmetadata = () => resolve(player.duration);
+      player.onerror = () => resolve(null);
+      setTimeout(() => resolve(null), STILL_MS);
+    });
+    player.preload = "metadata";
+    player.src = url;
+    let length = await known;
+    // What a browser has recorded does not say how long it is, until one goes to its end.
+    if (length === Number.POSITIVE_INFINITY) {
+      const end = new Promise<number>((resolve) => {
+        player.ondurationchange = () => resolve(player.duration);
+        setTimeout(() => resolve(player.duration), STILL_MS);
+      });
+      player.currentTime = PAST_ANY_END;
+      length = await end;
+    }
+    return length !== null && Number.isFinite(length) && length > 0 ? Math.round(length * 1_000) / 1_000 : null;
+  } finally {
+    player.removeAttribute("src");
+    URL.revokeObjectURL(url);
+  }
+}
+
+/** Draws what a playing video shows now. */
+export async function frameOf(video: HTMLVideoElement): Promise<Blob | null> {
+  if (!video.videoWidth) return null;
+  const scale = Math.min(1, STILL_EDGE / Math.max(video.videoWidth, video.videoHeight));
+  const canvas = document.createElement("canvas");
+  canvas.width = Math.round(video.videoWidth * scale);
+  canvas.height = Math.round(video.videoHeight * scale);
+  canvas.getContext("2d")!.drawImage(video, 0, 0, canvas.width, canvas.height);
+  return new Promise((resolve) => canvas.toBlob(resolve, "image/jpeg", 0.86));
+}
+
 async function stillOf(file: File): Promise<Blob | null> {
   const url = URL.createObjectURL(file);
   const video = document.createElement("video");
@@ -137,13 +183,8 @@ async function stillOf(file: File): Promise<Blob | null> {
     const length = Number.isFinite(video.duration) ? video.duration : 0;
     const sought = happened("seeked");
     video.currentTime = Math.min(STILL_AT, length / 2);
-    if (!(await sought) || !video.videoWidth) return null;
-    const scale = Math.min(1, STILL_EDGE / Math.max(video.videoWidth, video.videoHeight));
-    const canvas = document.createElement("canvas");
-    canvas.width = Math.round(video.videoWidth * scale);
-    canvas.height = Math.round(video.videoHeight * scale);
-    canvas.getContext("2d")!.drawImage(video, 0, 0, canvas.width, canvas.height);
-    return await new Promise((resolve) => canvas.toBlob(resolve, "image/jpeg", 0.86));
+    if (!(await sought)) return null;
+    return await frameOf(video);
   } catch {
     return null;
   } finally {
