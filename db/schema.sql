@@ -239,6 +239,7 @@ CREATE TABLE public.event (
     note text DEFAULT ''::text NOT NULL,
     chapter boolean DEFAULT false NOT NULL,
     origin text DEFAULT ''::text NOT NULL,
+    point jsonb,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),

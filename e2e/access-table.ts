@@ -64,6 +64,7 @@ export const ACCESS: Record<string, Row> = {
   "GET /submissions/[id]/media/[media]/[size]": GROUP_AND_TEACHER,
   "GET /api/health": EVERYBODY,
   "GET /api/pictures": SIGNED_IN,
+  "GET /api/places": EVERYBODY,
   "GET /api/pictures/mine": SIGNED_IN,
   "GET /api/pictures/[picture]": EVERYBODY,
   "POST /api/account": EVERYBODY,

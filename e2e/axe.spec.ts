@@ -105,7 +105,37 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await chartButton(page, /Rope ferry/).click();
   await expect(page.getByRole("textbox", { name: "Description" })).toBeVisible();
   await page.getByRole("button", { name: "Add a source" }).click();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.getByRole("combobox", { name: "Place" }).fill("London");
+  await sheet
+    .getByRole("listbox", { name: /of this name/ })
+    .getByRole("option")
+    .first()
+    .click();
+  await sheet.getByRole("button", { name: "From the shelf" }).click();
+  const choosing = page.getByRole("dialog", { name: "Choose pictures" });
+  await choosing
+    .getByRole("button", { name: /^Take / })
+    .first()
+    .click();
+  await expect(choosing.getByRole("button", { name: /taken$/ })).toBeVisible();
+  await nothingFound(page, "choosing pictures");
+  await page.keyboard.press("Escape");
+  await sheet.getByRole("button", { name: "Cut and turn" }).click();
+  await expect(page.getByTestId("cut").getByRole("img").first()).toBeVisible();
+  await nothingFound(page, "cutting a picture");
+  await page.keyboard.press("Escape");
+  await sheet.getByRole("button", { name: "Record a voice" }).click();
+  await nothingFound(page, "recording a voice");
+  await page.keyboard.press("Escape");
+  await sheet.getByRole("button", { name: "Move it on the map" }).click();
+  await nothingFound(page, "setting a place on the map");
+  await page.keyboard.press("Escape");
   await nothingFound(page, "event sheet");
+  await page.getByRole("button", { name: "Map", exact: true }).click();
+  await expect(page.getByRole("complementary", { name: "Map" }).getByRole("listitem")).toHaveCount(1);
+  await nothingFound(page, "map");
+  await chartButton(page, /Rope ferry/).click();
   await page.getByRole("button", { name: "not understood" }).click();
   await nothingFound(page, "event sheet with a date that was not understood");
   await page.getByRole("button", { name: "About", exact: true }).click();

@@ -1,6 +1,18 @@
 import type { Margins, When } from "../time/when";
 import type { Manner } from "../time/write-when";
-import type { CATEGORY, EVENT, Focus, ITEM, Marks, SOURCE, Spot, TIMELINE, ValuesOf } from "../timeline/fields";
+import type {
+  CATEGORY,
+  EVENT,
+  Cut,
+  Focus,
+  Point,
+  ITEM,
+  Marks,
+  SOURCE,
+  Spot,
+  TIMELINE,
+  ValuesOf,
+} from "../timeline/fields";
 import type { COLLECTION, TimelineEvent } from "../timeline/timeline";
 
 export type EventField = Exclude<keyof typeof EVENT, "given" | "locked">;
@@ -20,6 +32,8 @@ export type Value =
   | Marks
   | Spot
   | Focus
+  | Point
+  | Cut
   | Readonly<Record<string, string>>
   | readonly string[];
 export type Table = keyof typeof COLLECTION;

@@ -94,6 +94,16 @@ export interface Focus {
   x: number;
   y: number;
 }
+/** A place on the earth, degrees (WGS 84): north and east are positive. */
+export interface Point {
+  lat: number;
+  lon: number;
+}
+const POINT = object({
+  lat: { type: "number", minimum: -90, maximum: 90 },
+  lon: { type: "number", minimum: -180, maximum: 180 },
+});
+
 const PERCENT = { type: "number", minimum: 0, maximum: 100 };
 
 /**
@@ -214,6 +224,8 @@ export const EVENT = {
   partOf: field<string | null>(null, maybe({ type: "string", pattern: "^~?[A-Za-z0-9_-]{1,40}$" })),
   /** Where it happened, by name. */
   place: text(200, { undrawn: true }),
+  /** Where on the earth that is; null: not said. */
+  point: field<Point | null>(null, maybe(POINT), { undrawn: true }),
   /** Words of one's own to find it by. */
   tags: field<readonly string[]>([], TAGS, { undrawn: true }),
   /** What editors tell each other about it. */

@@ -41,6 +41,7 @@ const withDescription = <T,>(part: Promise<T>) => Promise.all([part, loadDescrip
 const EventSheet = late(() => withDescription(import("./sheet/event-sheet")).then(([m]) => m.EventSheet));
 const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
 const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
+const MapPanel = late(() => import("./map/map-panel").then((m) => m.MapPanel));
 const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
 const SettingsSheet = late(() => withDescription(import("./about/about-sheet")).then(([m]) => m.SettingsSheet));
 const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
@@ -52,6 +53,7 @@ const PARTS = [
   Board,
   BringIn,
   FindPanel,
+  MapPanel,
   HistoryPanel,
   PastView,
   SettingsSheet,
@@ -354,6 +356,7 @@ export function Editor(props: EditorProps) {
                 <SettingsSheet build={props.build} onSources={showSources} onClose={closePanel} />
               ) : null}
               {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
+              {panel === "map" ? <MapPanel selected={selected} onClose={closePanel} /> : null}
               {panel === "sources" ? <SourcesPanel onClose={closePanel} /> : null}
               {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}

@@ -1,7 +1,8 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor";
-import { History, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
+import { WORDS as PLACES } from "@/core/words/en/places";
+import { Earth, History, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import { orderOf } from "@/core/timeline/order";
 import { chartTitle } from "@/core/chart/style/house-style";
@@ -12,7 +13,7 @@ import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
 
-export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | null;
+export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | "map" | null;
 
 export function ToolBar({
   hidden,
@@ -116,6 +117,17 @@ export function ToolBar({
           onClick={() => setPanel(panel === "find" ? null : "find")}
         >
           <TextSearch size={17} />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "map"}
+          aria-label={PLACES.map}
+          title={PLACES.map}
+          disabled={!ready}
+          onClick={() => setPanel(panel === "map" ? null : "map")}
+        >
+          <Earth size={17} />
         </button>
         <button
           type="button"

@@ -64,6 +64,7 @@ describe("the tables of fields", () => {
     tags: ["flood", "long night"],
     note: "Ask at the archive",
     origin: "I7/BIRT",
+    point: { lat: 51.50853, lon: -0.12574 },
     language: "cy",
     text: "A roll",
     caption: "The east bank",

@@ -1,4 +1,6 @@
 import type { Op, Value } from "@/core/change/change";
+import { coordinatesText } from "@/core/places/coordinates";
+import type { Point } from "@/core/timeline/fields";
 import type { Timeline } from "@/core/timeline/timeline";
 
 /** What one step replaced, as the history answers it. */
@@ -34,6 +36,7 @@ export const FIELD: Record<string, string> = {
   note: "private note",
   origin: "number in the file it came from",
   media: "file that is shown",
+  point: "place on the map",
   startAt: "second it is played from",
   endAt: "second it is played to",
   length: "length",
@@ -107,6 +110,7 @@ export function value(v: unknown, t?: Timeline): string {
   )
     return Object.keys(v).length === 0 ? "nothing" : `“${Object.values(v).join(", ").slice(0, 120)}”`;
   if (typeof v === "object" && "along" in v) return "a place by hand";
+  if (typeof v === "object" && "lat" in v) return coordinatesText(v as Point);
   if (typeof v === "object" && "kind" in v)
     return v.kind === "list"
       ? `“${(v as { text?: string }).text}”`

@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-sheet";
-import { useEffect, useId, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -15,6 +15,7 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { dateOps, insertBeside, newCategory } from "../store/event-deeds";
 import { LazyDescription } from "./lazy-description";
+import { PlaceField } from "../map/place-field";
 import { MediaField } from "../media/media-field";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { SignField } from "./sign-field";
@@ -54,11 +55,6 @@ export function EventSheet({
   const order = useMemo(() => orderOf(timeline.events), [timeline.events]);
   const event = timeline.events.get(id);
   const at = order.findIndex((e) => e.id === id);
-  const placesId = useId();
-  const places = useMemo(
-    () => [...new Set([...timeline.events.values()].flatMap((e) => (e.place && !e.deleted ? [e.place] : [])))].sort(),
-    [timeline.events],
-  );
   const heading = useRef<HTMLHeadingElement>(null);
   const opened = useRef(takesFocus);
   useEffect(() => {
@@ -204,19 +200,7 @@ export function EventSheet({
           </Field>
           <PartOfField event={event} timeline={timeline} onChange={(whole) => set("partOf", false)(whole)} />
         </div>
-        <TextField
-          key={`place-${id}`}
-          label={WORDS.place}
-          value={event.place}
-          list={placesId}
-          placeholder={WORDS.whereItHappened}
-          onChange={set("place")}
-        />
-        <datalist id={placesId}>
-          {places.map((p) => (
-            <option key={p} value={p} />
-          ))}
-        </datalist>
+        <PlaceField key={`place-${id}`} event={event} />
         <TagsField key={`tags-${id}`} value={event.tags} onChange={set("tags", false)} />
         <CheckRow
           label={WORDS.importantStandsOutOnThe}

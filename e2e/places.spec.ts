@@ -1,0 +1,141 @@
+import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
+import { row, stand } from "./harness/ledger";
+import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
+
+async function started(browser: Browser, lines: string[]) {
+  const nia = await newPerson(browser, "Nia");
+  await newTimeline(nia.page, "A journey");
+  await writeLines(nia.page, lines);
+  return nia;
+}
+
+async function openSheet(page: Page, title: string): Promise<Locator> {
+  await stand(row(page, title).locator("[data-col=title]"));
+  await page.keyboard.press("Shift+Enter");
+  return page.getByRole("complementary", { name: /^Event/ });
+}
+
+test("a place is found by an old name, set on the map, written as coordinates; what cannot be on the earth is said", async ({
+  browser,
+}) => {
+  const { page } = await started(browser, ["1453 The city falls", "1492 At sea", "1519 Landing"]);
+  const sheet = await openSheet(page, "The city falls");
+  const place = sheet.getByRole("combobox", { name: "Place" });
+  await place.fill("Constantin");
+  const list = sheet.getByRole("listbox", { name: /places? of this name/ });
+  const first = list.getByRole("option").first();
+  await expect(first).toHaveText("ConstantinopleIstanbul, Türkiye");
+  await place.press("ArrowDown");
+  await place.press("Enter");
+  await expect(place).toHaveValue("Constantinople");
+  await expect(sheet.getByText("41.014, 28.95")).toBeVisible();
+  await expect(sheet.getByRole("img", { name: "On the map: Constantinople" })).toBeVisible();
+  await saved(page);
+
+  // What nobody knows stays as it is written, and is set on the map.
+  await openSheet(page, "At sea");
+  await place.fill("Somewhere west of the Azores");
+  await expect(list).toHaveCount(0);
+  await sheet.getByRole("button", { name: "Set it on the map" }).click();
+  const dialog = page.getByRole("dialog", { name: "Where it happened" });
+  const coordinates = dialog.getByLabel("Coordinates");
+  for (const [text, sentence] of [
+    ["95, 10", "a latitude reaches from 90 degrees south to 90 north"],
+    ["10, 200", "a longitude reaches from 180 degrees west"],
+    ["the Azores", "“the Azores” are no coordinates"],
+  ] as const) {
+    await coordinates.fill(text);
+    await dialog.getByRole("button", { name: "Take this place" }).click();
+    await expect(dialog.getByRole("alert")).toContainText(sentence);
+  }
+  const map = dialog.getByTestId("map");
+  await expect(map).toHaveAttribute("data-marks", "0");
+  const box = (await map.boundingBox())!;
+  await page.mouse.click(box.x + box.width * 0.4, box.y + box.height * 0.4);
+  await expect(coordinates).toHaveValue(/^-?\d+(\.\d+)?, -?\d+(\.\d+)?$/);
+  await dialog.getByRole("button", { name: "Take this place" }).click();
+  await expect(place).toHaveValue("Somewhere west of the Azores");
+  await expect(sheet.getByRole("button", { name: "Move it on the map" })).toBeVisible();
+  await saved(page);
+
+  // A place of this timeline is the same place again.
+  await openSheet(page, "Landing");
+  await place.fill("Constant");
+  await expect(first).toHaveText("ConstantinopleOn the map");
+  await first.click();
+  await expect(sheet.getByText("41.014, 28.95")).toBeVisible();
+  await saved(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(sheet.getByRole("button", { name: "Set it on the map" })).toBeVisible();
+});
+
+test("the map shows what was when, follows what is chosen and is all in a list, by keyboard too", async ({
+  browser,
+}) => {
+  const { page } = await started(browser, [
+    "1453 Fall",
+    "1492 Departure",
+    "1519 Landing",
+    "1522 Return",
+    "1600 At home",
+  ]);
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  for (const [title, name, option] of [
+    ["Fall", "Istanbul", /^Istanbul/],
+    ["Departure", "Seville", /^Seville/],
+    ["Landing", "Tenochtitlan", /^Tenochtitlan/],
+    ["Return", "Seville", /^Seville/],
+  ] as const) {
+    await openSheet(page, title);
+    await sheet.getByRole("combobox", { name: "Place" }).fill(name);
+    await sheet
+      .getByRole("listbox", { name: /places? of this name/ })
+      .getByRole("option", { name: option })
+      .first()
+      .click();
+    await saved(page);
+  }
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Map", exact: true }).click();
+  const panel = page.getByRole("complementary", { name: "Map" });
+  await expect(panel).toContainText("4 events on the map: 1453 – 1522");
+  await expect(panel).toContainText("1 event has no place on the map.");
+  await expect(panel.getByTestId("map")).toHaveAttribute("data-marks", "4");
+  const list = panel.getByRole("listitem");
+  await expect(list).toHaveCount(4);
+
+  // The window's end, by keys: what came later is gone from map and list.
+  await panel.getByRole("slider", { name: "To" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(panel.getByRole("status")).toHaveText("3 of 4 events on the map: 1453 – 1519");
+  await expect(panel.getByTestId("map")).toHaveAttribute("data-marks", "3");
+  await page.keyboard.press("End");
+  await expect(list).toHaveCount(4);
+
+  // From the list to the chart and the ledger.
+  await list.getByRole("button", { name: /Landing/ }).press("Enter");
+  await expect(row(page, "Landing")).toHaveAttribute("aria-selected", "true");
+  await expect(list.getByRole("button", { name: /Landing/ })).toHaveAttribute("aria-current", "true");
+
+  // Two that stand in one place share a mark, which opens.
+  await panel.getByRole("button", { name: "Show all" }).click();
+  const at = await panel.getByTestId("map").evaluate((host) => {
+    const { map } = host as HTMLElement & {
+      map: { placeOf(p: { lat: number; lon: number }): { x: number; y: number } };
+    };
+    return map.placeOf({ lat: 37.382, lon: -5.973 });
+  });
+  const box = (await panel.getByTestId("map").boundingBox())!;
+  await page.mouse.click(box.x + at.x, box.y + at.y);
+  await expect(panel).toContainText("2 events here");
+  await expect(list).toHaveCount(2);
+  await expect(list.first()).toContainText("Departure");
+  await panel.getByRole("button", { name: "All of it" }).first().click();
+  await expect(list).toHaveCount(4);
+
+  // It plays from the first on.
+  await panel.getByRole("button", { name: "Play" }).click();
+  await expect(panel.getByRole("status")).toHaveText("1 of 4 events on the map: 1453");
+  await expect(panel.getByRole("status")).toHaveText("4 events on the map: 1453 – 1522");
+  await expect(panel.getByRole("button", { name: "Play" })).toBeVisible();
+});

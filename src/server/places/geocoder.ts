@@ -1,0 +1,59 @@
+import "server-only";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { type Gazetteer, readGazetteer, searchTowns } from "@/core/places/gazetteer";
+import type { Point } from "@/core/timeline/fields";
+
+/** A place a written name may mean. */
+export interface FoundPlace extends Point {
+  /** As it is written into the event: the name that was looked for where it is one of its names. */
+  name: string;
+  /** What tells it from others of its name: its usual name where that is another, and its country. */
+  more: string;
+}
+
+/** Something that knows where places lie. */
+export interface Geocoder {
+  /** The places a name may mean, best first; none where it is not known. */
+  search(words: string): Promise<FoundPlace[]>;
+}
+
+const MOST_FOUND = 8;
+const countries = new Intl.DisplayNames("en", { type: "region" });
+const countryName = (code: string): string => {
+  try {
+    return countries.of(code) ?? code;
+  } catch {
+    return code;
+  }
+};
+
+let known: Gazetteer | null = null;
+/** Read when it is first asked for, and kept. */
+function gazetteer(): Gazetteer {
+  known ??= readGazetteer(
+    readFileSync(join(process.env.FASTIGO_ROOT ?? process.cwd(), "data", "gazetteer.txt"), "utf8"),
+  );
+  return known;
+}
+
+const shipped: Geocoder = {
+  search: async (words) =>
+    searchTowns(gazetteer(), words, MOST_FOUND, countryName).map(({ town, by }) => ({
+      name: by,
+      more: [by === town.name ? "" : town.name, countryName(town.country)].filter(Boolean).join(", "),
+      lat: town.lat,
+      lon: town.lon,
+    })),
+};
+
+/** The geocoders there are, by the name the configuration calls them: another one is a module with this one function. */
+const GEOCODERS: Record<string, Geocoder> = { gazetteer: shipped };
+
+/** What knows where places lie: `GEOCODER`, or the gazetteer that ships with Fastigo. */
+export function geocoder(): Geocoder {
+  const name = process.env.GEOCODER ?? "gazetteer";
+  const found = GEOCODERS[name];
+  if (!found) throw new Error(`GEOCODER is "${name}"; there is: ${Object.keys(GEOCODERS).join(", ")}.`);
+  return found;
+}
