@@ -20,6 +20,7 @@ export default function LicencesPage() {
             <p className="mt-1">{WORDS.citationProcessorLicence(processor.version)}</p>
           </section>
         ) : null}
+        <p className="mt-4">{WORDS.gazetteerLicence}</p>
         <p className="mt-4">{WORDS.fontsLicence}</p>
         <p className="mt-2">
           {["atkinson-hyperlegible-next", "bricolage-grotesque"].map((font) => (

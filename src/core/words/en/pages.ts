@@ -128,6 +128,8 @@ export const WORDS = {
   citationProcessor: "Citation processor: citeproc-js",
   citationProcessorLicence: (version: string) =>
     `Lists of sources are written by citeproc-js ${version}, copyright Frank Bennett, used unmodified and as a part of its own under the Common Public Attribution License 1.0 (CPAL-1.0); it may be had under the GNU Affero General Public License as well. Its source comes with the package “citeproc”.`,
+  gazetteerLicence:
+    "Names and coordinates of towns are from GeoNames (geonames.org), under the Creative Commons Attribution License 4.0 (CC BY 4.0), cut down and with names added. Coasts and borders are from Natural Earth (naturalearthdata.com), in the public domain.",
   fontsLicence: "The typefaces ship with Fastigo under the SIL Open Font License 1.1:",
   packagesUsed: (n: number) => `${n} packages Fastigo is made with`,
   packageName: "Package",
