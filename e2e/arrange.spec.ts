@@ -132,7 +132,11 @@ test("a close-up: opens by itself, is closed and opened by its letter and in the
   await sheet.getByLabel("Close-up of its 3 parts").selectOption("closed");
   await expect(closeUp(page, /^Close-up A .* closed/)).toBeVisible();
   await sheet.getByLabel("Close-up of its 3 parts").selectOption("open");
+  await expect(letter).toBeVisible();
+  const narrow = (await box(event(page, "Last ferry"))).x;
   await page.keyboard.press("Escape");
+  // The chart has taken the sheet's room.
+  await expect.poll(async () => (await box(event(page, "Last ferry"))).x).toBeGreaterThan(narrow + 50);
 
   // Tapped in it, a new event is part of what it shows, dated by its ridge.
   const inside = await box(event(page, "Bell rung"));

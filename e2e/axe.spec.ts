@@ -108,7 +108,7 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   const sheet = page.getByRole("complementary", { name: /^Event/ });
   await sheet.getByRole("combobox", { name: "Place" }).fill("London");
   await sheet
-    .getByRole("listbox", { name: /of this name/ })
+    .getByRole("listbox", { name: /suggestion/ })
     .getByRole("option")
     .first()
     .click();

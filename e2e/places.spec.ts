@@ -22,7 +22,7 @@ test("a place is found by an old name, set on the map, written as coordinates; w
   const sheet = await openSheet(page, "The city falls");
   const place = sheet.getByRole("combobox", { name: "Place" });
   await place.fill("Constantin");
-  const list = sheet.getByRole("listbox", { name: /places? of this name/ });
+  const list = sheet.getByRole("listbox", { name: /suggestion/ });
   const first = list.getByRole("option").first();
   await expect(first).toHaveText("ConstantinopleIstanbul, Türkiye");
   await place.press("ArrowDown");
@@ -89,7 +89,7 @@ test("the map shows what was when, follows what is chosen and is all in a list, 
     await openSheet(page, title);
     await sheet.getByRole("combobox", { name: "Place" }).fill(name);
     await sheet
-      .getByRole("listbox", { name: /places? of this name/ })
+      .getByRole("listbox", { name: /suggestion/ })
       .getByRole("option", { name: option })
       .first()
       .click();
@@ -138,4 +138,76 @@ test("the map shows what was when, follows what is chosen and is all in a list, 
   await expect(panel.getByRole("status")).toHaveText("1 of 4 events on the map: 1453");
   await expect(panel.getByRole("status")).toHaveText("4 events on the map: 1453 – 1522");
   await expect(panel.getByRole("button", { name: "Play" })).toBeVisible();
+});
+
+test("readers have the map too: a list without a script, a map over it with one, and each place leads to its event", async ({
+  browser,
+}) => {
+  const { page } = await started(browser, ["1492 Departure", "1519 Landing", "1522 Return"]);
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  for (const [title, name] of [
+    ["Departure", "Seville"],
+    ["Landing", "Tenochtitlan"],
+    ["Return", "Seville"],
+  ] as const) {
+    await openSheet(page, title);
+    await sheet.getByRole("combobox", { name: "Place" }).fill(name);
+    await sheet
+      .getByRole("listbox", { name: /suggestion/ })
+      .getByRole("option", { name: new RegExp(`^${name}`) })
+      .first()
+      .click();
+    await saved(page);
+  }
+  await page.getByRole("button", { name: "Share" }).click();
+  await page.getByRole("radio", { name: /Anyone with the link/ }).check();
+  await page.getByRole("button", { name: "Publish", exact: true }).click();
+  const link = await page.getByLabel("Link to the published page").inputValue();
+
+  const plain = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
+  await plain.goto(link);
+  await expect(plain.getByRole("region", { name: "Map" }).getByRole("listitem")).toHaveCount(3);
+
+  const context = await browser.newContext({ reducedMotion: "reduce" });
+  const reader = await context.newPage();
+  const faults: string[] = [];
+  reader.on("console", (m) => m.type() === "error" && faults.push(m.text()));
+  const asked: string[] = [];
+  reader.on("request", (r) => asked.push(new URL(r.url()).host));
+  await reader.goto(link);
+  await reader.getByRole("link", { name: "Map", exact: true }).click();
+  const region = reader.getByRole("region", { name: "Map" });
+  await expect(region.locator(".earth")).toHaveAttribute("data-marks", "3");
+  await expect(region.getByRole("status")).toHaveText("3 events on the map: 1492 – 1522");
+  // By keys alone.
+  await region.getByRole("slider", { name: "To" }).focus();
+  await reader.keyboard.press("ArrowLeft");
+  await expect(region.getByRole("status")).toHaveText("2 of 3 events on the map: 1492 – 1519");
+  await expect(region.getByRole("listitem")).toHaveCount(2);
+  await region.getByRole("button", { name: "All of it" }).press("Enter");
+  await expect(region.getByRole("listitem")).toHaveCount(3);
+  await region.getByRole("button", { name: "Play" }).press("Enter");
+  await expect(region.getByRole("status")).toHaveText("1 of 3 events on the map: 1492");
+  await expect(region.getByRole("status")).toHaveText("3 events on the map: 1492 – 1522");
+  // Two in one place open as a list; one leads to where it is read.
+  const press = async (lat: number, lon: number) => {
+    const earth = region.locator(".earth");
+    const at = await earth.evaluate(
+      (host, p) =>
+        (
+          host as HTMLElement & { map: { placeOf(p: { lat: number; lon: number }): { x: number; y: number } } }
+        ).map.placeOf(p),
+      { lat, lon },
+    );
+    const box = (await earth.boundingBox())!;
+    await reader.mouse.click(box.x + at.x, box.y + at.y);
+  };
+  await press(37.382, -5.973);
+  await expect(region.getByRole("status")).toHaveText("2 events here");
+  await expect(region.getByRole("listitem")).toHaveCount(2);
+  await press(19.428, -99.128);
+  await expect(reader).toHaveURL(/#r-/);
+  await expect(reader.getByRole("heading", { name: "Landing" })).toBeInViewport();
+  expect(faults).toEqual([]);
+  expect(new Set(asked)).toEqual(new Set([new URL(link).host]));
 });

@@ -120,6 +120,7 @@ export async function bundleForReaders() {
   const entries = {
     chart: "src/features/reader/reader-chart.ts",
     "chart-worker": "src/workers/chart.worker.ts",
+    map: "src/features/reader/reader-map.ts",
     views: "src/features/reader/reader-views.ts",
   };
   for (const [name, entry] of Object.entries(entries))

@@ -5,6 +5,7 @@ import { timelineFromFrozen } from "@/core/formats/frozen";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
+import { WORDS as PLACES } from "@/core/words/en/places";
 import { WORDS } from "@/core/words/en/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
@@ -12,6 +13,7 @@ import type { ReaderPage, Variant } from "./page-input";
 import { sizeRules } from "./reader-figure";
 import { keyOf, mark } from "./reader-mark";
 import { openingSection } from "./reader-opening";
+import { hasMap, placesSection } from "./reader-places";
 import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
 
 interface Frame {
@@ -70,6 +72,7 @@ ${script && `<script>${script}</script>`}${head(p, title, facts)}
 ${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, keyOf(timeline), facts, strips(p, timeline, "b"))}</section>`}
 <section id="chart" aria-label="${WORDS.chart}">${chartSection(p, timeline)}</section>
 <section id="read" aria-label="${WORDS.read}">${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
+${placesSection(p, p.chartScript.replace("chart.js", "map.js"))}
 </main>
 ${foot(p)}
 ${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>` : ""}
@@ -89,7 +92,7 @@ function head(p: ReaderPage, title: string, facts: string): string {
   const views =
     p.variant === "print"
       ? ""
-      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a></nav>`;
+      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}</nav>`;
   const note = p.note
     ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
     : "";

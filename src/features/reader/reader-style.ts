@@ -97,7 +97,7 @@ figcaption{font-size:14px;color:#4A6572;margin-top:5px}
 ${Object.entries(COLOURS)
   .map(([name, value]) => `.event .${name},.hung .${name},.text .${name}{color:${value}}`)
   .join("")}
-[data-view=begin] #chart,[data-view=begin] #read,[data-view=chart] #begin,[data-view=chart] #read,[data-view=read] #begin,[data-view=read] #chart{display:none}
+[data-view]:not([data-view=map]) #map,[data-view=map] #begin,[data-view=map] #chart,[data-view=map] #read,[data-view=begin] #chart,[data-view=begin] #read,[data-view=chart] #begin,[data-view=chart] #read,[data-view=read] #begin,[data-view=read] #chart{display:none}
 [data-view=begin] .bar>div{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
 .between{color:#4A6572;margin:0 0 12px;font-size:16px}
 .story .between{display:none}.hung .between{display:block}
@@ -108,7 +108,8 @@ ${OPEN_STYLE}
 @media (max-width:560px){.w700{display:none}.w380{display:block}.chart{padding:8px 0 20px}.strip{padding:2px 4px}.opening{padding:18px 16px;gap:20px}.opening h2{font-size:31px}.chapter h2{font-size:26px}.contents,.closing{padding-left:16px;padding-right:16px}.contents ol{columns:1}.opening .text{font-size:17px}.said{display:flex;flex-direction:column}.said .text{order:2}.said .hint{order:1}.opening figure{--most:30vh}.ways .go{flex:1 1 100%;justify-content:center}.whole{padding:0 4px 18px}.key{padding:8px 16px}.events{padding:4px 16px 40px}.event{display:block;border-bottom:1px solid #D5DEDC}.when{grid-column:1;grid-row:1/3}.story{grid-column:2;grid-row:2}.beside{grid-column:3;grid-row:2}
 .when .year{font-size:30px}.when{margin-bottom:10px}.story .text{font-size:17px}.story h2{font-size:24px}.bar{padding:6px 12px}.bar h1{font-size:16px}.bar nav{gap:6px}.bar nav a{padding:5px 9px}}
 @media (prefers-reduced-motion:no-preference){html{scroll-behavior:smooth}.strip .line{transition:left .15s ease-out}}
-@media print{.chart-live,.zoom,.ways,.hint,.whole,.over,.hung,.rope{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #begin,[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
+#map{max-width:1240px;margin:0 auto;padding:16px 28px 40px}.earth{position:relative;height:min(62vh,640px);border:1px solid #D5DEDC;border-radius:8px;overflow:hidden}.near{position:absolute;right:10px;bottom:10px;display:flex;flex-direction:column;gap:6px}.near button,.time button{min-width:40px;min-height:40px;border:1px solid #7F9994;border-radius:8px;background:#fff;color:#16323A;font:inherit;font-weight:700;cursor:pointer}.time{display:flex;flex-wrap:wrap;gap:12px;align-items:center;margin-top:10px}.time button{padding:0 14px}.time input{flex:1 1 180px;accent-color:#0B6E69;min-height:28px}#map [role=status]{margin:6px 0 0;color:#4A6572;font-size:15px}.places{list-style:none;margin:14px 0 0;padding:0;columns:2 320px;column-gap:36px}.places li{break-inside:avoid}.places a{display:grid;grid-template-columns:minmax(0,1fr) auto;gap:0 12px;padding:7px 8px;border-radius:6px;color:inherit;text-decoration:none}.places a:hover,.places a:focus{background:#EAF4F1}.places span{color:#4A6572;font-size:15px}.places b{grid-row:1/span 2}@media(max-width:560px){#map{padding:10px 12px 30px}}
+@media print{#map,.chart-live,.zoom,.ways,.hint,.whole,.over,.hung,.rope{display:none}.live .chart{display:block}.bar nav,.strip,.note{display:none}[data-view] #begin,[data-view] #read,[data-view] #chart{display:block}.event{break-inside:avoid}}
 `;
 
 /** What is different where a page stands in a frame, or on paper. */

@@ -5,7 +5,7 @@
  */
 import { listenToAll } from "./reader-voices";
 
-const VIEWS = ["begin", "chart", "read"];
+const VIEWS = ["begin", "chart", "read", "map"];
 /** What is read stands in this share of the window. */
 const READING = 0.45;
 
@@ -48,7 +48,10 @@ document.addEventListener("DOMContentLoaded", () => {
 
   function show(): void {
     const now = named();
+    // A page without places has no map.
+    if (now.view === "map" && !document.getElementById("map")) now.view = "begin";
     body.dataset.view = now.view;
+    if (now.view === "map") drawMap();
     for (const a of links) {
       if (a.dataset.to === now.view) a.setAttribute("aria-current", "page");
       else a.removeAttribute("aria-current");
@@ -64,6 +67,17 @@ document.addEventListener("DOMContentLoaded", () => {
     else if (!open) window.scrollTo(0, 0);
     mark();
     document.dispatchEvent(new CustomEvent("opened"));
+  }
+
+  /** What draws the map is fetched when it is first looked at. */
+  function drawMap(): void {
+    const section = document.getElementById("map");
+    const address = section?.dataset.script;
+    if (!section || !address) return;
+    delete section.dataset.script;
+    const script = document.createElement("script");
+    script.src = address;
+    section.append(script);
   }
 
   function goTo(event: HTMLElement): void {

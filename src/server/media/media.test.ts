@@ -279,12 +279,38 @@ describe("the still of a video", () => {
     const done = await upload(of, webm(5_000), "film.webm");
     if (isFailure(done)) throw new Error(done.failed);
     const { id } = done.media;
-    expect(await putStill(of.timeline, of.account, id, await drawn(960, 600))).toEqual({ width: 960, height: 600 });
+    expect(await putStill(of.timeline, of.account, id, await drawn(960, 600))).toMatchObject({
+      id,
+      width: 960,
+      height: 600,
+    });
     const first = await findDraftFile(of.timeline, id, "small");
     expect([first!.type, (await findDraftFile(of.timeline, id, "whole"))!.type]).toEqual(["image/webp", "video/webm"]);
     // Sent again it stays as it is.
-    expect(await putStill(of.timeline, of.account, id, await drawn(300, 300))).toEqual({ width: 960, height: 600 });
+    expect(await putStill(of.timeline, of.account, id, await drawn(300, 300))).toMatchObject({
+      id,
+      width: 960,
+      height: 600,
+    });
     expect((await findDraftFile(of.timeline, id, "small"))!.hash).toBe(first!.hash);
+  });
+
+  it("is chosen anew: the video becomes media once more over the same bytes, and what shows it as before is left", async () => {
+    const of = await start();
+    const film = await upload(of, webm(5_000), "film.webm");
+    if (isFailure(film)) throw new Error(film.failed);
+    const { id } = film.media;
+    await putStill(of.timeline, of.account, id, await drawn(960, 600));
+    const stills = async (media: string) => (await findDraftFile(of.timeline, media, "small"))!.hash;
+    const before = await stills(id);
+    const again = await putStill(of.timeline, of.account, id, await drawn(600, 960), true);
+    if (isFailure(again)) throw new Error(again.failed);
+    expect(again).toMatchObject({ kind: "video", name: "film.webm", width: 600, height: 960 });
+    expect(again.id).not.toBe(id);
+    expect(await stills(again.id)).not.toBe(before);
+    expect(await stills(id)).toBe(before);
+    const whole = async (media: string) => (await findDraftFile(of.timeline, media, "whole"))!.hash;
+    expect(await whole(again.id)).toBe(await whole(id));
   });
 
   it("is refused of what is no video, is no picture, is not there, or by who may not edit", async () => {

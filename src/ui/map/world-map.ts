@@ -12,6 +12,9 @@ export interface MapMark extends Point {
 }
 
 export interface MapHooks {
+  /** The coasts and borders that are drawn (TopoJSON with `land` and `countries`), and finer ones for when one looks near. */
+  coarse: () => Promise<unknown>;
+  fine?: () => Promise<unknown>;
   /** A mark was pressed: what it stands for. */
   pick?: (ids: string[]) => void;
   /** A place on the earth was pressed. */
@@ -44,12 +47,6 @@ const earthOf = (world: World): Earth => ({
   land: feature(world, world.objects.land),
   borders: mesh(world, world.objects.countries, (a, b) => a !== b),
 });
-let coarse: Promise<Earth> | null = null;
-let fine: Promise<Earth> | null = null;
-const loadCoarse = () =>
-  (coarse ??= import("world-atlas/countries-110m.json").then((m) => earthOf(m.default as never)));
-const loadFine = () => (fine ??= import("world-atlas/countries-50m.json").then((m) => earthOf(m.default as never)));
-
 /** A map of the world with marks: it can be moved and drawn nearer; marks that lie close share one that says how many. */
 export class WorldMap {
   private readonly canvas = document.createElement("canvas");
@@ -83,8 +80,8 @@ export class WorldMap {
     this.canvas.addEventListener("wheel", this.wheel, { passive: false });
     this.watch = new ResizeObserver(() => this.resize());
     this.watch.observe(host);
-    void loadCoarse().then((earth) => {
-      this.earth ??= earth;
+    void hooks.coarse().then((world) => {
+      this.earth ??= earthOf(world as World);
       this.project();
     });
   }
@@ -166,16 +163,23 @@ export class WorldMap {
       turned.fitExtent(box, points);
       if (!(turned.scale() < least)) turned.scale(least).translate([w / 2, h / 2]);
       this.projection = turned;
-      if (turned.scale() > w)
-        void loadFine().then((earth) => {
-          if (this.earth === earth) return;
-          this.earth = earth;
-          this.base = null;
-          this.draw();
-        });
+      if (turned.scale() > w) this.refine();
     }
     this.base = null;
     this.draw();
+  }
+
+  private refined = false;
+
+  /** From now on finer coasts are drawn, once they have come. */
+  private refine(): void {
+    if (this.refined || !this.hooks.fine) return;
+    this.refined = true;
+    void this.hooks.fine().then((world) => {
+      this.earth = earthOf(world as World);
+      this.base = null;
+      this.draw();
+    });
   }
 
   private draw(): void {
@@ -313,13 +317,7 @@ export class WorldMap {
     const k = Math.min(MOST_ZOOM, Math.max(0.6, this.view.k * factor));
     const by = k / this.view.k;
     this.view = { k, x: x - (x - this.view.x) * by, y: y - (y - this.view.y) * by };
-    if (k > 3)
-      void loadFine().then((earth) => {
-        if (this.earth === earth) return;
-        this.earth = earth;
-        this.base = null;
-        this.draw();
-      });
+    if (k > 3) this.refine();
     this.draw();
   }
 }

@@ -1,9 +1,10 @@
 /** What is said of places and of the map. */
 export const WORDS = {
   map: "Map",
+  untitled: "Untitled",
   place: "Place",
   whereItHappened: "where it happened",
-  found: (n: number) => (n === 1 ? "1 place of this name" : `${n} places of this name`),
+  found: (n: number) => (n === 1 ? "1 suggestion" : `${n} suggestions`),
   onTheMap: "On the map",
   setOnMap: "Set it on the map",
   moveOnMap: "Move it on the map",

@@ -145,7 +145,7 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
                     select(e.id);
                   }}
                 >
-                  <span className="truncate font-bold">{e.title || "Untitled"}</span>
+                  <span className="truncate font-bold">{e.title || WORDS.untitled}</span>
                   <span className="text-[13px] text-quiet">{e.place}</span>
                   <span className="text-[13px] text-quiet">{label(e)}</span>
                 </button>

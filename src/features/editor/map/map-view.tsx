@@ -36,6 +36,8 @@ export function MapView({
   const first = useRef(around ?? marks);
   useEffect(() => {
     const made = new WorldMap(host.current!, {
+      coarse: () => import("world-atlas/countries-110m.json").then((m) => m.default),
+      fine: () => import("world-atlas/countries-50m.json").then((m) => m.default),
       ...(hooks.current.onPick ? { pick: (ids: string[]) => hooks.current.onPick?.(ids) } : {}),
       ...(hooks.current.onPoint ? { point: (at: Point) => hooks.current.onPoint?.(at) } : {}),
     });
