@@ -1,20 +1,9 @@
-import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
+import { type Browser, expect, type Locator, test } from "@playwright/test";
 import sharp from "sharp";
-import { row, stand } from "./harness/ledger";
-import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
+import { openSheet, row } from "./harness/ledger";
+import { chartButton, newTimeline, saved, serverUrl, startedWith, writeLines } from "./harness/people";
 
-async function started(browser: Browser, lines = ["1872 Flood", "1931 Last ferry"]) {
-  const nia = await newPerson(browser, "Nia");
-  await newTimeline(nia.page, "The crossing");
-  await writeLines(nia.page, lines);
-  return nia;
-}
-
-async function openSheet(page: Page, title: string): Promise<Locator> {
-  await stand(row(page, title).locator("[data-col=title]"));
-  await page.keyboard.press("Shift+Enter");
-  return page.getByRole("complementary", { name: /^Event/ });
-}
+const started = (browser: Browser) => startedWith(browser, "The crossing", ["1872 Flood", "1931 Last ferry"]);
 
 const plain = (background: string, width = 60, height = 40) =>
   sharp({ create: { width, height, channels: 3, background } })

@@ -1,19 +1,8 @@
-import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
-import { row, stand } from "./harness/ledger";
-import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { type Browser, expect, test } from "@playwright/test";
+import { openSheet, row } from "./harness/ledger";
+import { saved, startedWith } from "./harness/people";
 
-async function started(browser: Browser, lines: string[]) {
-  const nia = await newPerson(browser, "Nia");
-  await newTimeline(nia.page, "A journey");
-  await writeLines(nia.page, lines);
-  return nia;
-}
-
-async function openSheet(page: Page, title: string): Promise<Locator> {
-  await stand(row(page, title).locator("[data-col=title]"));
-  await page.keyboard.press("Shift+Enter");
-  return page.getByRole("complementary", { name: /^Event/ });
-}
+const started = (browser: Browser, lines: string[]) => startedWith(browser, "A journey", lines);
 
 test("a place is found by an old name, set on the map, written as coordinates; what cannot be on the earth is said", async ({
   browser,

@@ -1,20 +1,9 @@
 import { readFileSync } from "node:fs";
-import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
-import { row, stand } from "./harness/ledger";
-import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { type Browser, expect, test } from "@playwright/test";
+import { openSheet } from "./harness/ledger";
+import { saved, startedWith } from "./harness/people";
 
-async function started(browser: Browser, lines = ["1872 Flood", "1931 Last ferry"]) {
-  const nia = await newPerson(browser, "Nia");
-  await newTimeline(nia.page, "The crossing");
-  await writeLines(nia.page, lines);
-  return nia;
-}
-
-async function openSheet(page: Page, title: string): Promise<Locator> {
-  await stand(row(page, title).locator("[data-col=title]"));
-  await page.keyboard.press("Shift+Enter");
-  return page.getByRole("complementary", { name: /^Event/ });
-}
+const started = (browser: Browser) => startedWith(browser, "The crossing", ["1872 Flood", "1931 Last ferry"]);
 
 test("a voice is recorded, paused, listened to and kept; the microphone is off at once; readers hear all after each other", async ({
   browser,

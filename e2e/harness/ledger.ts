@@ -27,3 +27,10 @@ export async function writeCell(at: Locator, text: string): Promise<void> {
   await input.fill(text);
   await input.press("Enter");
 }
+
+/** The sheet of an event, opened from its row as by keys. */
+export async function openSheet(page: Page, title: string): Promise<Locator> {
+  await stand(cell(page, "title", title));
+  await page.keyboard.press("Shift+Enter");
+  return page.getByRole("complementary", { name: /^Event/ });
+}

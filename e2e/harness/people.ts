@@ -76,6 +76,14 @@ export async function writeLines(page: Page, lines: string[]): Promise<void> {
   }
 }
 
+/** A new person in the editor of a timeline of theirs with some events, written in its line. */
+export async function startedWith(browser: Browser, title: string, lines: string[]): Promise<Person> {
+  const nia = await newPerson(browser, "Nia");
+  await newTimeline(nia.page, title);
+  await writeLines(nia.page, lines);
+  return nia;
+}
+
 /** A second person who is invited into somebody's timeline by a link, and is in its editor. */
 export async function invited(
   browser: Browser,
