@@ -56,6 +56,8 @@ describe("an upload", () => {
     const done = await finishUpload(of.timeline, of.account, begun.upload);
     if (isFailure(done)) throw new Error(done.failed);
     expect(await finishUpload(of.timeline, of.account, begun.upload)).toEqual(done);
+    // Whoever did not hear of its end sends nothing again.
+    expect(await arrivedPieces(of.timeline, of.account, begun.upload)).toMatchObject({ arrived: [0, 1, 2, 3] });
     const blob = (await findDraftFile(of.timeline, done.media.id, "whole"))!;
     expect(
       Buffer.from(await blobResponse(new Request("http://localhost/"), blob, "").arrayBuffer()).equals(

@@ -5,10 +5,13 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
+import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
+import { edit } from "../testing/school";
 import { start, upload, webm } from "../testing/media";
 import { withTestDatabase } from "../testing/test-database";
 import { blobResponse } from "./blobs";
+import { collectMedia } from "./collect";
 import { findDraftFile } from "./find-file";
 import { cutPicture } from "./make-media";
 
@@ -80,6 +83,29 @@ describe("a part of a picture", () => {
     expect(await cutPicture(other.timeline, other.account, whole.id, cut)).toMatchObject({ failed: "not_found" });
     const video = await uploaded(of, webm(2_000));
     expect(await cutPicture(of.timeline, of.account, video.id, cut)).toMatchObject({ failed: "not_found" });
+  });
+
+  it("keeps the whole it is cut out of, and is kept with it, for as long as one of them is shown", async () => {
+    const of = await start();
+    const whole = await uploaded(of, await quarters(40, 40));
+    const cut = { x: 0, y: 0, width: 50, height: 50, turn: 0 } as const;
+    const part = await cutPicture(of.timeline, of.account, whole.id, cut);
+    if (isFailure(part)) throw new Error(part.failed);
+    const fields = { of: "timeline", list: "media", kind: "picture", media: part.id, cut: { of: whole.id, ...cut } };
+    await edit(of.timeline, of.account, { kind: "add_item", id: "i", fields } as never);
+    await db()`update media set created_at = now() - interval '10 days'`;
+    const left = async () => {
+      await collectMedia();
+      const rows = await db()<{ id: string }[]>`select id from media where timeline_id = ${of.timeline}`;
+      return rows.map((r) => r.id).toSorted();
+    };
+    const both = [whole.id, part.id].toSorted();
+    expect(await left()).toEqual(both);
+    // All of it is shown again: the part stays, since history may put it back.
+    await db()`update item set media = ${whole.id}, cut = null where timeline_id = ${of.timeline}`;
+    expect(await left()).toEqual(both);
+    await db()`update item set media = null where timeline_id = ${of.timeline}`;
+    expect(await left()).toEqual([]);
   });
 
   it("is at least a pixel, however little was chosen", async () => {

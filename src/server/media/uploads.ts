@@ -72,6 +72,9 @@ export async function arrivedPieces(
 ): Promise<Failure | { arrived: number[]; size: number; piece: number }> {
   const u = await findUpload(timeline, account, upload);
   if (!u) return fail("not_found");
+  // Of one that is finished, whose answer was lost on its way, nothing is to be sent again.
+  const all = Array.from({ length: Math.ceil(u.size / PIECE) }, (_, n) => n);
+  if (u.mediaId) return { arrived: all, size: u.size, piece: PIECE };
   const rows = await db()<{ n: number }[]>`select n from upload_piece where upload_id = ${upload} order by n`;
   return { arrived: rows.map((r) => r.n), size: u.size, piece: PIECE };
 }
