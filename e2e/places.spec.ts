@@ -197,6 +197,12 @@ test("readers have the map too: a list without a script, a map over it with one,
   await press(19.428, -99.128);
   await expect(reader).toHaveURL(/#r-/);
   await expect(reader.getByRole("heading", { name: "Landing" })).toBeInViewport();
+  // Opened at the map, the page begins at its top.
+  await reader.goto("about:blank");
+  await reader.setViewportSize({ width: 390, height: 700 });
+  await reader.goto(`${link}#map`);
+  await expect(region.locator(".earth")).toHaveAttribute("data-marks", "3");
+  expect(await reader.evaluate(() => window.scrollY)).toBe(0);
   expect(faults).toEqual([]);
   expect(new Set(asked)).toEqual(new Set([new URL(link).host]));
 });

@@ -36,7 +36,7 @@ export function PlayedPart({ item, player }: { item: Item; player: RefObject<HTM
           label={WORDS.playedTo}
           value={item.endAt}
           mayBeEmpty
-          placeholder={item.length === null ? WORDS.secondsExample : secondText(item.length)}
+          placeholder={item.length === null ? WORDS.secondsExample : secondText(Math.round(item.length * 10) / 10)}
           onChange={set("endAt")}
         />
       </div>
