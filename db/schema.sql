@@ -155,6 +155,8 @@ CREATE TABLE public.class (
     closed_at timestamp with time zone,
     zone text DEFAULT 'UTC'::text NOT NULL,
     organisation_id text,
+    outside_players boolean DEFAULT true NOT NULL,
+    recording boolean DEFAULT true NOT NULL,
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
     CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text]))),
     CONSTRAINT class_retention_months CHECK (((retention_months >= 1) AND (retention_months <= 120)))
@@ -324,6 +326,7 @@ CREATE TABLE public.item (
     voice boolean DEFAULT false NOT NULL,
     spoken text DEFAULT ''::text NOT NULL,
     subtitles text DEFAULT ''::text NOT NULL,
+    player text DEFAULT ''::text NOT NULL,
     CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
 );
 

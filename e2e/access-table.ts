@@ -102,6 +102,7 @@ export const ACCESS: Record<string, Row> = {
   "GET /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
+  "POST /api/timelines/[id]/outside": EDITORS,
   "POST /api/timelines/[id]/pictures": EDITORS,
   "POST /api/timelines/[id]/table": EDITORS,
   "PUT /api/timelines/[id]/media/[media]/still": EDITORS,

@@ -227,6 +227,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/media/[media]/cut": { x: 0, y: 0, width: 50, height: 50, turn: 90 },
         "POST /api/timelines/[id]/media": { from: s.id, media: s.media },
         "POST /api/timelines/[id]/pictures/found": { picture: "castle" },
+        "POST /api/timelines/[id]/outside": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },

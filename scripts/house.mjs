@@ -24,7 +24,7 @@ const FLOORS = [
   ["core/bring-in"],
   ["core/formats", "core/chart", "core/ledger", "core/testing"],
   ["core/words"],
-  ["core/check", "core/history", "core/places"],
+  ["core/check", "core/history", "core/places", "core/outside"],
   ["core/change"],
   ["core/timeline"],
   ["core/time", "core/text"],

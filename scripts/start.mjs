@@ -1,6 +1,6 @@
 // npm start: from a fresh machine to a served application. Nothing is installed yet when this begins, so only
 // Node's own modules may be imported at the top.
-import { spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
@@ -13,6 +13,7 @@ import {
   ensureMediaStore,
   ROOT,
 } from "./lib/machine.mjs";
+import { startStandInPlayer } from "./lib/stand-in-player.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 import { watch } from "./lib/watch.mjs";
 
@@ -128,6 +129,9 @@ await run(async () => {
         );
       throw error;
     }
+    // A player of another site to see how such are handled, until PLAYERS names real ones.
+    const standIn =
+      process.env.PLAYERS || process.env.PUBLIC_URL ? null : await startStandInPlayer(port < 65_535 ? port + 1 : 0);
     const build = dev ? "dev" : await ensureBuilt();
     if (dev) {
       await bundleForReaders();
@@ -152,6 +156,7 @@ await run(async () => {
             DATABASE_URL: databaseUrl,
             FASTIGO_BUILD: build,
             FASTIGO_ROOT: ROOT,
+            ...(standIn ? { STAND_IN_PLAYER: standIn } : {}),
             NEXT_TELEMETRY_DISABLED: "1",
           },
         },
@@ -176,9 +181,16 @@ await run(async () => {
     }
     if (demo) {
       const loader = await bundle("scripts/demo/load.ts", "load-demo");
-      const done = spawnSync(process.execPath, [loader, local], { cwd: ROOT, stdio: ["ignore", "inherit", "inherit"] });
+      // Not waited for in this process's own time: the stand-in player it asks answers from here.
+      const status = await new Promise((resolve) =>
+        spawn(process.execPath, [loader, local], {
+          cwd: ROOT,
+          stdio: ["ignore", "inherit", "inherit"],
+          env: { ...process.env, ...(standIn ? { STAND_IN_PLAYER: standIn } : {}) },
+        }).once("exit", resolve),
+      );
       await markDemoAccounts(databaseUrl);
-      if (done.status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
+      if (status !== 0) say("The demo data could not be loaded; everything else works. Its message is above.");
     }
     say(`\nFastigo is at ${process.env.PUBLIC_URL ?? local.replace("127.0.0.1", "localhost")}`);
     if (demo && (await areDemoAccountsClosed(databaseUrl)))

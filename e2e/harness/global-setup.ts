@@ -1,6 +1,7 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import sharp from "sharp";
+import { startStandInPlayer } from "../../scripts/lib/stand-in-player.mjs";
 import { startServer } from "./server";
 
 /** One server for all files that do not need one of their own, and a small site with a picture and tables to fetch. */
@@ -21,7 +22,9 @@ export default async function globalSetup() {
   await new Promise<void>((resolve) => site.listen(0, "127.0.0.1", resolve));
   const host = `127.0.0.1:${(site.address() as AddressInfo).port}`;
   process.env.E2E_PICTURE_SITE = `http://${host}`;
-  const server = await startServer("e2e", { PRIVATE_PICTURE_HOSTS: host });
+  const films = (await startStandInPlayer())!;
+  process.env.E2E_FILMS = films;
+  const server = await startServer("e2e", { PRIVATE_PICTURE_HOSTS: host, STAND_IN_PLAYER: films });
   process.env.E2E_URL = server.url;
   return async () => {
     site.closeAllConnections();

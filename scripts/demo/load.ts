@@ -229,6 +229,17 @@ async function load(demo: DemoTimeline): Promise<string> {
         await drawn(e.film.still),
       );
     if (e.picture) await attach(of, "a1", `${e.picture.name}.png`, await drawn(e.picture.name), e.picture.shows);
+    if (e.elsewhere && process.env.STAND_IN_PLAYER) {
+      const { outside, ...found } = await nia.must<{ outside: object; address: string; foundOn: string }>(
+        "POST",
+        `/api/timelines/${id}/outside`,
+        { address: `${process.env.STAND_IN_PLAYER}/films/${e.elsewhere.film}` },
+      );
+      const still = await nia.upload(id, `${e.elsewhere.still}.png`, await drawn(e.elsewhere.still));
+      const { id: media, width, height } = still;
+      const fields = { of, list: "media", place: "a3", ...outside, ...found, media, width, height } as const;
+      await change([{ kind: "add_item", id: nanoid(10), fields }]);
+    }
     if (e.sound) await attach(of, "a2", "bell.wav", bellWav(), e.sound.title, "Sound: Hollin Bank School");
   }
   return id;

@@ -12,6 +12,8 @@ export interface DemoEvent {
   picture?: { name: string; shows: string };
   film?: { file: string; title: string; still: string };
   sound?: { title: string };
+  /** A film that stays at the stand-in of another site, with a still of ours. */
+  elsewhere?: { film: string; still: string };
   source?: string | { of: string; page?: string; quote?: string };
   link?: { text: string; address: string };
   partOf?: string;
@@ -605,6 +607,7 @@ const HOUSE: DemoTimeline = {
     {
       when: "14 Nov 1872",
       title: "Water to the third stair",
+      elsewhere: { film: "spring-flood", still: "spring-flood" },
       category: "Building",
       spot: { along: -190, across: 150 },
       text: ["The mark is still there under the paint."],

@@ -9,17 +9,19 @@ import { pageName } from "./reader-response";
 export function publishedPage(
   published: Published,
   address: string,
+  outside: PageOptions["outside"],
   variant: Variant = "page",
 ): [string, string, PageOptions] {
   // Only "everybody" may be listed by search engines, so the page is stored once for each of the two.
   const listed = published.visibility === "everybody";
   return [
     published.version,
-    pageName(listed ? "listed" : "", variant),
+    pageName(listed ? "listed" : "", variant, outside),
     {
       variant,
       mediaPath: `/t/${address}/media`,
       note: null,
+      outside,
       listed,
       published: zonedText(published.at, published.zone),
     },

@@ -1,6 +1,9 @@
 import "server-only";
+import { createHash } from "node:crypto";
 import { type Variant, VARIANTS } from "@/features/reader/page-input";
 import { type Failure, isFailure } from "@/server/http/failure";
+import { outsideRule } from "@/server/classes/outside";
+import { playerSites } from "@/server/media/players";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
 import { db } from "@/server/db/pool";
 import { addJob, doneJob } from "@/server/jobs/queue";
@@ -17,9 +20,22 @@ export function variantOf(request: Request): Variant {
   return VARIANTS.find((v) => v === asked) ?? "page";
 }
 
-/** The name a page is stored under, of this build: its door, and the variant. */
-export function pageName(door: "" | "listed" | "copy" | "submission", variant: Variant): string {
-  return [BUILD, door, variant === "page" ? "" : variant].filter(Boolean).join("-");
+/** How players of other sites are shown to somebody: the rule for them, and what is allowed here. */
+export async function outsideFor(account: string | null): Promise<PageOptions["outside"]> {
+  return { rule: await outsideRule(account), sites: playerSites() };
+}
+
+/** The name a page is stored under, of this build: its door, the variant, and how players of other sites are shown. */
+export function pageName(
+  door: "" | "listed" | "copy" | "submission",
+  variant: Variant,
+  { rule, sites }: PageOptions["outside"],
+): string {
+  const allowed =
+    sites.length === 0 ? "" : createHash("sha256").update(JSON.stringify(sites)).digest("hex").slice(0, 8);
+  return [BUILD, door, variant === "page" ? "" : variant, rule === "always" ? "" : rule, allowed]
+    .filter(Boolean)
+    .join("-");
 }
 
 /** The stored page of a version; where it is not there yet, the job that makes it is waited for. */

@@ -111,11 +111,11 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
       category: categories.get(e.category ?? "") ?? "",
       html: blocksHtml(e.description, {
         medium: (id) => {
-          const item = own.find((i) => i.id === id && i.media);
+          const item = own.find((i) => i.id === id && i.list === "media");
           const name = escapeXml(item?.caption || item?.text || "");
           if (!item) return "";
           const path = escapeXml(`/submissions/${s.id}/media/${item.media}`);
-          return item.kind === "picture"
+          return item.media && item.kind === "picture"
             ? `<figure><img src="${path}/medium" alt="${escapeXml(item.text)}"></figure>`
             : `<p>${name}</p>`;
         },
@@ -125,11 +125,13 @@ function eventsOf(s: OpenSubmission): DeskEvent[] {
         },
       }),
       media: own.flatMap((i) =>
-        i.list === "media" && i.media && i.kind
+        i.list === "media" && i.kind
           ? [
               {
-                kind: i.kind,
-                path: `/submissions/${s.id}/media/${i.media}`,
+                // Of what is played elsewhere there is a picture at most.
+                kind: i.player && i.media ? ("picture" as const) : i.kind,
+                path: i.media ? `/submissions/${s.id}/media/${i.media}` : "",
+                elsewhere: i.player || i.kind === "page" ? safeAddress(i.address) : null,
                 text: i.text,
                 caption: i.caption ?? "",
                 credit: [i.credit, i.licence].filter(Boolean).join(", "),

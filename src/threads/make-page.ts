@@ -3,6 +3,7 @@ import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { ReaderPage } from "@/features/reader/page-input";
+import { outsideOrigins } from "@/features/reader/reader-outside-figure";
 import { pageSources } from "@/features/reader/page-sources";
 import { renderReaderPage } from "@/features/reader/reader-page";
 import { sha256 } from "@/server/http/plain-page";
@@ -16,6 +17,12 @@ let views: string | null = null;
 function viewsScript(): string {
   const root = process.env.FASTIGO_ROOT ?? process.cwd();
   return (views ??= readFileSync(join(root, "public", "reader", "views.js"), "utf8").trim());
+}
+
+/** The players of other sites that may stand in its frames. */
+function framed(p: Parameters<typeof outsideOrigins>[0]): string[] {
+  const origins = outsideOrigins(p);
+  return origins.length === 0 ? [] : [`frame-src ${origins.join(" ")}`];
 }
 
 /** A reader's page ready to be stored and sent, with its ETag and the policy that allows just its own script and style. */
@@ -35,6 +42,7 @@ export async function makePage(
     "worker-src 'self'",
     `style-src ${sha256(style)}`,
     "img-src 'self'",
+    ...framed(p),
     "media-src 'self' data:",
     "font-src 'self'",
     "base-uri 'none'",

@@ -14,6 +14,7 @@ export async function printHere(timeline: Timeline): Promise<void> {
     variant: "print",
     mediaPath: "",
     note: null,
+    outside: { rule: "never", sites: [] },
     listed: false,
     chartScript: "",
     viewsScript: "",

@@ -49,8 +49,8 @@ function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): C
       const owners = new Set(["timeline", ...events.map((e) => e.id)]);
       const shown = new Set<string>();
       for (const i of t.items.values())
-        if (!i.deleted && i.media !== null && (i.kind === "picture" || i.kind === "video") && owners.has(i.of))
-          shown.add(i.media);
+        if (!i.deleted && (i.kind === "picture" || i.kind === "video") && owners.has(i.of))
+          shown.add(i.player || (i.media ?? i.id));
       return made(shown.size, r.count, [], more(r.count - shown.size, "picture or video", "pictures or videos"));
     }
     case "sources": {

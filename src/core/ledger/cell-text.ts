@@ -67,5 +67,10 @@ export function mediaText(media: readonly Pick<Item, "kind">[]): string {
     const n = media.filter((m) => m.kind === kind).length;
     return n === 0 ? [] : [`${n} ${one}${n === 1 ? "" : "s"}`];
   };
-  return [...count("picture", "picture"), ...count("video", "video"), ...count("sound", "sound")].join(", ");
+  return [
+    ...count("picture", "picture"),
+    ...count("video", "video"),
+    ...count("sound", "sound"),
+    ...count("page", "web page"),
+  ].join(", ");
 }

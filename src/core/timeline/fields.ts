@@ -57,6 +57,8 @@ export type Loudness = -1 | 0 | 1;
 export const ITEM_LISTS = ["media", "source", "link"] as const;
 export type ItemList = (typeof ITEM_LISTS)[number];
 export type MediaKind = "picture" | "video" | "sound";
+/** What an entry of an event's media is: also a web page, of which only what it says of itself is kept. */
+export type ItemKind = MediaKind | "page";
 /** What a source is. "line": it was written in one line, which stands as it is. */
 export const SOURCE_KINDS = [
   "line",
@@ -266,7 +268,9 @@ export const ITEM = {
   place: key("a0"),
   /** Media: what was uploaded, or was made of it: cut, or with another still. Its size, px. */
   media: field<string | null>(null, maybe(ID)),
-  kind: field<MediaKind | null>(null, maybe({ enum: ["picture", "video", "sound"] }), { fixed: true }),
+  kind: field<ItemKind | null>(null, maybe({ enum: ["picture", "video", "sound", "page"] }), { fixed: true }),
+  /** Video and sound that stay at another site: the address of its player. Their own file is a still then, or none. */
+  player: text(2_000, { fixed: true, undrawn: true }),
   width: whole(1, 1_000_000),
   height: whole(1, 1_000_000),
   /** Pictures: which part of which picture `media` is; null: all of what was uploaded. */

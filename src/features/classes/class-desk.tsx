@@ -4,6 +4,7 @@ import { WORDS } from "@/core/words/en/classes";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
+import { CheckRow } from "@/ui/controls/check-row";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
@@ -41,6 +42,8 @@ export function ClassDesk({
   publishLimit,
   retentionMonths,
   zone,
+  outsidePlayers,
+  recording,
   members,
 }: {
   id: string;
@@ -48,6 +51,8 @@ export function ClassDesk({
   publishLimit: string;
   retentionMonths: number;
   zone: string;
+  outsidePlayers: boolean;
+  recording: boolean;
   members: ClassMember[];
 }) {
   const router = useRouter();
@@ -116,6 +121,14 @@ export function ClassDesk({
           )}
         </Field>
         <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
+        <div className="mt-4 flex flex-col gap-1.5">
+          <CheckRow
+            label={WORDS.mayPlayOutside}
+            checked={outsidePlayers}
+            onChange={(on) => void alter({ outsidePlayers: on })}
+          />
+          <CheckRow label={WORDS.mayRecord} checked={recording} onChange={(on) => void alter({ recording: on })} />
+        </div>
         <Problem text={problem} className="mt-2" />
       </section>
       <section aria-label={WORDS.students} className="mt-5">

@@ -73,6 +73,8 @@ export interface EditorProps {
   classes: { id: string; name: string }[];
   /** How this person likes the ledger; null: as usual. */
   columns: LedgerColumns | null;
+  /** Whether this person may use camera and microphone. */
+  mayRecord?: boolean;
   /** Which build of the application this is. */
   build: string;
   /** What the editor reaches outside, where that is not the server. */
@@ -121,6 +123,7 @@ const KEEP_MS = 4_000;
 
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
 export function Editor(props: EditorProps) {
+  const { mayRecord = true } = props;
   const [store] = useState(
     () =>
       new TimelineStore(
@@ -222,8 +225,8 @@ export function Editor(props: EditorProps) {
   }, [store, begunWith]);
   const [uploads] = useState(() => (store.isLocal ? null : uploadsInto(store)));
   const tools = useMemo(
-    () => ({ store, uploads, select, begin, bringIn: bringInFile }),
-    [store, uploads, select, begin, bringInFile],
+    () => ({ store, uploads, mayRecord, select, begin, bringIn: bringInFile }),
+    [store, uploads, mayRecord, select, begin, bringInFile],
   );
   const showSources = useCallback(() => setPanel("sources"), []);
   const closePanel = useCallback(() => setPanel(null), []);

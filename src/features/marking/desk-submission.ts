@@ -3,9 +3,11 @@ import type { GivenResult } from "@/core/check/given-dates";
 
 /** A medium of an event as the desk shows it. */
 export interface DeskMedium {
-  kind: "picture" | "video" | "sound";
-  /** The address without the size at its end. */
+  kind: "picture" | "video" | "sound" | "page";
+  /** The address without the size at its end; "" for what has no file here. */
   path: string;
+  /** Where what stays at another site is; null for what does not, or has no address one may follow. */
+  elsewhere: string | null;
   text: string;
   /** What stands under it, for everybody. */
   caption: string;

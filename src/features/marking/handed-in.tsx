@@ -91,7 +91,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
         {e.media.length > 0 ? (
           <div className="mt-2 flex flex-wrap gap-2">
             {e.media.map((m) => (
-              <Medium key={m.path} medium={m} />
+              <Medium key={m.path + m.elsewhere} medium={m} />
             ))}
           </div>
         ) : null}
@@ -132,7 +132,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
 function Medium({ medium: m }: { medium: DeskMedium }) {
   return (
     <figure className="max-w-[240px]">
-      {m.kind === "picture" ? (
+      {m.path === "" ? null : m.kind === "picture" ? (
         <a href={`${m.path}/large`} target="_blank" rel="noreferrer">
           <img src={`${m.path}/medium`} alt={m.text} loading="lazy" className="max-h-40 w-auto rounded-sm" />
         </a>
@@ -156,7 +156,12 @@ function Medium({ medium: m }: { medium: DeskMedium }) {
         />
       )}
       <figcaption className="text-[12px] text-quiet">
-        {m.caption ? <b className="text-ink">{m.caption} </b> : null}
+        {m.caption || m.elsewhere ? <b className="text-ink">{m.caption || m.text} </b> : null}
+        {m.elsewhere ? (
+          <a className="mr-1 underline" href={m.elsewhere} target="_blank" rel="noopener noreferrer nofollow">
+            {WORDS.atAnotherSite}
+          </a>
+        ) : null}
         {m.credit || WORDS.noCredit}
       </figcaption>
     </figure>

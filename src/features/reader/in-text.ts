@@ -11,7 +11,7 @@ export function inText(p: ReaderPage): InText {
   return {
     medium: (id) => {
       const item = items.get(id);
-      return item?.media ? figure(p, item) : "";
+      return item?.list === "media" ? figure(p, item) : "";
     },
     source: (id) => {
       const item = items.get(id);

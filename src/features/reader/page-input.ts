@@ -1,4 +1,5 @@
 import type { Frozen } from "@/core/formats/frozen";
+import type { OutsideRule, PlayerSite } from "@/core/outside/players";
 import type { Work } from "@/core/sources/cited";
 import type { Run } from "@/core/sources/runs";
 
@@ -20,6 +21,8 @@ export interface ReaderPage {
   chartScript: string;
   /** The script that shows one view at a time (`reader-views.ts`, bundled); it stands in the page. */
   viewsScript: string;
+  /** How players of other sites are shown to whoever looks, and which are allowed. */
+  outside: { rule: OutsideRule; sites: readonly PlayerSite[] };
   /** The day it was published, in words; null for a draft. */
   published: string | null;
 }

@@ -55,7 +55,9 @@ export function closingSection(p: ReaderPage): string {
   );
   const mediaLines = inOrder(frozen.items.filter(isCredited)).map((m) => {
     const name =
-      m.caption || m.text || { picture: WORDS.aPicture, video: WORDS.video, sound: WORDS.sound }[m.kind ?? "picture"];
+      m.caption ||
+      m.text ||
+      { picture: WORDS.aPicture, video: WORDS.video, sound: WORDS.sound, page: WORDS.aPage }[m.kind ?? "picture"];
     const address = safeAddress(m.address);
     const parts = [
       escapeXml(name),

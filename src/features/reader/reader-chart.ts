@@ -180,7 +180,8 @@ function cardOf(id: string, mediaPath: string): CardContent | null {
   const item = document.getElementById(`e-${id}`);
   if (!item) return null;
   const text = (of: string) => item.querySelector(of)?.textContent?.trim() ?? "";
-  const large = item.querySelector<HTMLAnchorElement>(".story figure a:has(img)")?.getAttribute("href") ?? null;
+  const large =
+    item.querySelector<HTMLAnchorElement>(".story figure a:has(img):not(.play)")?.getAttribute("href") ?? null;
   return {
     date: text(".story .date"),
     title: text(".story h2"),

@@ -6,6 +6,7 @@ import { playedFragment } from "@/core/timeline/played";
 import type { Item } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
+import { outsideFigure, pageCard } from "./reader-outside-figure";
 
 /** A web address as a link, if it is one that may be followed. */
 export function linked(i: Pick<Item, "text" | "address">): string {
@@ -26,11 +27,14 @@ export function sizeRules(items: readonly Pick<FrozenItem, "kind" | "width" | "h
 }
 
 /** A picture, video or sound with its caption, and whose it is. */
-export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenItem): string {
+export function figure(p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">, m: FrozenItem): string {
   const url = (size: string) => escapeXml(`${p.mediaPath}/${m.media}/${size}`);
   const address = safeAddress(m.address);
   const credit = [m.credit, m.licence].filter(Boolean).join(", ");
   const said = m.caption || (m.kind === "picture" ? "" : m.text);
+  const onPaper = p.variant === "print";
+  if (m.kind === "page") return pageCard(m);
+  if (m.player) return outsideFigure(p, m, sizeClass, spokenText(m));
   const caption = [
     said ? `<b>${escapeXml(said)}</b>` : "",
     credit ? escapeXml(credit) : "",
@@ -38,7 +42,6 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant">, m: FrozenIt
   ]
     .filter(Boolean)
     .join(". ");
-  const onPaper = p.variant === "print";
   if (onPaper && m.kind !== "picture")
     return `<figure><figcaption>${m.kind === "video" ? WORDS.aVideo : WORDS.aSound}${caption ? `: ${caption}` : ""}</figcaption>${m.spoken ? `<p class="spoken">${escapeXml(m.spoken)}</p>` : ""}</figure>`;
   const sized =

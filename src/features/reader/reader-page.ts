@@ -11,6 +11,7 @@ import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
 import type { ReaderPage, Variant } from "./page-input";
 import { sizeRules } from "./reader-figure";
+import { hasOutside } from "./reader-outside-figure";
 import { keyOf, mark } from "./reader-mark";
 import { openingSection } from "./reader-opening";
 import { hasMap, placesSection } from "./reader-places";
@@ -105,7 +106,7 @@ function foot(p: ReaderPage): string {
   if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
   if (p.variant === "embed")
     return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;
-  return `<footer class="foot">${made} <a href="/">Fastigo</a>. ${WORDS.nothingFromElsewhere} <a href="?as=print">${WORDS.forPrinting}</a></footer>`;
+  return `<footer class="foot">${made} <a href="/">Fastigo</a>. ${hasOutside(p) ? WORDS.nothingUntilAgreed : WORDS.nothingFromElsewhere} <a href="?as=print">${WORDS.forPrinting}</a></footer>`;
 }
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;

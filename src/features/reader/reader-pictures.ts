@@ -79,7 +79,7 @@ export class Pictures {
     if (this.listened.has(within)) return;
     this.listened.add(within);
     within.addEventListener("click", (e) => {
-      const link = (e.target as Element).closest<HTMLAnchorElement>("figure a");
+      const link = (e.target as Element).closest<HTMLAnchorElement>("figure a:not(.play)");
       if (!link?.querySelector("img") || e.ctrlKey || e.metaKey || e.shiftKey || e.defaultPrevented) return;
       e.preventDefault();
       this.from = link;
@@ -130,7 +130,7 @@ export class Pictures {
 /** All pictures of the page: the cover first, then those of the events in their order. */
 function everyPicture(): Shown[] {
   return [...document.querySelectorAll<HTMLElement>("#begin figure, #read .event figure")].flatMap((figure) => {
-    const link = figure.querySelector<HTMLAnchorElement>("a:has(img)");
+    const link = figure.querySelector<HTMLAnchorElement>("a:has(img):not(.play)");
     if (!link) return [];
     const event = figure.closest<HTMLElement>(".event");
     const text = (of: string) => event?.querySelector(of)?.textContent ?? "";

@@ -1,5 +1,6 @@
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
 import { OPEN_STYLE } from "./reader-open-style";
+import { OUTSIDE_STYLE } from "./reader-outside-style";
 import { COLOURS } from "@/core/timeline/looks";
 
 /** The style sheet of the reader's page; it stands in the page, which loads nothing but fonts and media. */
@@ -80,6 +81,7 @@ figure{margin:0 0 16px}
 figure img,figure video{display:block;width:min(100%,var(--w,100%),calc(var(--most)*var(--r,1.6)));height:auto;border-radius:8px;background:#EAF1EF}
 figure picture{display:contents}
 figure audio{width:100%}
+${OUTSIDE_STYLE}
 .spoken{margin:6px 0 0;font-size:15px}.spoken summary{cursor:pointer;font-weight:700;color:#0B6E69;min-height:24px}.spoken p{margin:6px 0 0;white-space:pre-line}
 .listen{display:block;margin:14px auto 0;padding:9px 16px;border:1px solid #7F9994;border-radius:8px;background:#fff;color:#0B6E69;font:inherit;font-weight:700;cursor:pointer}
 body{--most:min(400px,46vh)}

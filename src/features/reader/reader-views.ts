@@ -3,6 +3,7 @@
  * events by arrow keys. Bundled into public/reader/views.js, which the server puts into each page: its hash stands in the page's
  * policy. It stands before everything it shows, so that nothing is seen that will not stay.
  */
+import { playOutside } from "./reader-outside";
 import { listenToAll } from "./reader-voices";
 
 const VIEWS = ["begin", "chart", "read", "map"];
@@ -41,6 +42,7 @@ if (named().open) body.dataset.open = "";
 
 document.addEventListener("DOMContentLoaded", () => {
   listenToAll();
+  playOutside();
   const links = document.querySelectorAll<HTMLAnchorElement>("[data-to]");
   const events = [...document.querySelectorAll<HTMLElement>(".event")];
   const line = document.querySelector<HTMLElement>(".strip .line");

@@ -19,6 +19,9 @@ export interface SchoolClass {
   retentionMonths: number;
   /** The time zone its due times are said in, as the IANA names it. */
   zone: string;
+  /** Its students may play what stays at other sites, and use camera and microphone. */
+  outsidePlayers: boolean;
+  recording: boolean;
   teacher: string;
 }
 
@@ -53,7 +56,14 @@ export async function isZone(name: string): Promise<boolean> {
 export async function alterClass(
   id: string,
   teacher: string,
-  change: { code?: "renew" | "close"; publishLimit?: Visibility; retentionMonths?: number; zone?: string },
+  change: {
+    code?: "renew" | "close";
+    publishLimit?: Visibility;
+    retentionMonths?: number;
+    zone?: string;
+    outsidePlayers?: boolean;
+    recording?: boolean;
+  },
 ): Promise<Failure | { done: true }> {
   if (change.zone !== undefined && !(await isZone(change.zone))) return fail("no_such_zone");
   const done = await db()`
@@ -61,14 +71,16 @@ export async function alterClass(
       join_code = case ${change.code ?? ""} when 'renew' then ${newCode()} when 'close' then null else join_code end,
       publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit),
       retention_months = coalesce(${change.retentionMonths ?? null}, retention_months),
-      zone = coalesce(${change.zone ?? null}, zone)
+      zone = coalesce(${change.zone ?? null}, zone),
+      outside_players = coalesce(${change.outsidePlayers ?? null}, outside_players),
+      recording = coalesce(${change.recording ?? null}, recording)
     where id = ${id} and teaches(id, ${teacher}) returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
 
 export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
-    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, (
+    select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
       where t.class_id = c.id) as teacher
     from class c where c.id = ${id}`;

@@ -12,17 +12,27 @@ export interface GuardOptions {
   mostBytes: number;
   /** Media types, as HTTP writes them. */
   accept: string;
+  /** Takes a large content part by part instead of holding it, up to as many bytes. */
+  stream?: Stream | undefined;
   /** Ends it before an answer, as if there were none. */
   signal?: AbortSignal | undefined;
+}
+export interface Stream {
+  /** Whether content of this media type is taken so. */
+  takes: (type: string) => boolean;
+  mostBytes: number;
+  write: (part: Buffer) => Promise<void>;
 }
 /** Where it leads; or its status with the content, which is empty unless the status is 200. */
 export type GuardedAnswer = { redirect: string } | { status: number; bytes: Buffer; type: string };
 
 export function allowedHosts(): string[] {
+  const standIn = process.env.STAND_IN_PLAYER ? [new URL(process.env.STAND_IN_PLAYER).host] : [];
   return (process.env.PRIVATE_PICTURE_HOSTS ?? "")
     .split(",")
     .map((h) => h.trim())
-    .filter(Boolean);
+    .filter(Boolean)
+    .concat(standIn);
 }
 
 /** An address of the web, or null. */
@@ -85,7 +95,13 @@ async function inTime<T>(work: Promise<T>, deadline: number): Promise<T | Failur
 export async function guardedGet(url: URL, deadline: number, options: GuardOptions): Promise<Failure | GuardedAnswer> {
   const target = await inTime(publicAddressOf(url, options), deadline);
   if (isFailure(target)) return target;
-  return new Promise((done) => {
+  return new Promise((done, broken) => {
+    let fault: unknown = null;
+    const ours = (error: unknown) => {
+      fault = error;
+      request.destroy();
+      throw error;
+    };
     const give = (value: Failure | GuardedAnswer) => {
       clearTimeout(timer);
       request.destroy();
@@ -108,18 +124,23 @@ export async function guardedGet(url: URL, deadline: number, options: GuardOptio
         if (status >= 300 && status < 400 && response.headers.location)
           return give({ redirect: response.headers.location });
         if (status !== 200 || options.mostBytes === 0) return give({ status, bytes: Buffer.alloc(0), type: "" });
-        if (Number(response.headers["content-length"] ?? 0) > options.mostBytes) return give(fail("address_large"));
+        const type = response.headers["content-type"] ?? "";
+        const stream = options.stream?.takes(type) ? options.stream : null;
+        const most = stream?.mostBytes ?? options.mostBytes;
+        if (Number(response.headers["content-length"] ?? 0) > most) return give(fail("address_large"));
         const parts: Buffer[] = [];
-        let size = 0;
-        response.on("data", (part: Buffer) => {
-          size += part.length;
-          if (size > options.mostBytes) return give(fail("address_large"));
-          parts.push(part);
-        });
-        response.on("end", () =>
-          give({ status, bytes: Buffer.concat(parts), type: response.headers["content-type"] ?? "" }),
-        );
-        response.on("error", () => give(fail("address_unreachable")));
+        const take = async () => {
+          let size = 0;
+          for await (const part of response as AsyncIterable<Buffer>) {
+            size += part.length;
+            if (size > most) return give(fail("address_large"));
+            if (stream) await stream.write(part).catch(ours);
+            else parts.push(part);
+          }
+          give({ status, bytes: Buffer.concat(parts), type });
+        };
+        // What breaks on its way here is no answer; what breaks while it is stored is a fault of ours.
+        take().catch(() => (fault === null ? give(fail("address_unreachable")) : broken(fault)));
       },
     );
     request.on("error", () => give(fail("address_unreachable")));

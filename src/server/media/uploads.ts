@@ -42,6 +42,61 @@ export async function beginUpload(
     .catch(refusal);
 }
 
+/** A file that comes from elsewhere, part by part; nobody knows how long it is before its end. */
+export class IncomingFile {
+  private upload: string | null = null;
+  private held: Buffer[] = [];
+  private size = 0;
+  private n = 0;
+  private readonly timeline: string;
+  private readonly account: string;
+  private readonly name: string;
+
+  constructor(timeline: string, account: string, name: string) {
+    this.timeline = timeline;
+    this.account = account;
+    this.name = name;
+  }
+
+  async write(part: Buffer): Promise<void> {
+    this.held.push(part);
+    this.size += part.length;
+    const waiting = this.size - this.n * PIECE;
+    if (waiting < PIECE) return;
+    let bytes = Buffer.concat(this.held);
+    for (; bytes.length >= PIECE; bytes = bytes.subarray(PIECE)) await this.store(bytes.subarray(0, PIECE));
+    this.held = [bytes];
+  }
+
+  /** Media of what has come. */
+  async finish(): Promise<Failure | { media: Media }> {
+    if (this.size === 0) return fail("file_empty");
+    const rest = Buffer.concat(this.held);
+    if (rest.length > 0) await this.store(rest);
+    const full = await noRoom(this.timeline, this.account, this.size);
+    if (full) {
+      await this.discard();
+      return full;
+    }
+    await db()`update upload set size = ${this.size} where id = ${this.upload}`;
+    return finishUpload(this.timeline, this.account, this.upload!);
+  }
+
+  async discard(): Promise<void> {
+    if (this.upload) await db()`delete from upload where id = ${this.upload}`;
+  }
+
+  private async store(bytes: Buffer): Promise<void> {
+    if (this.upload === null) {
+      this.upload = nanoid();
+      await db()`
+        insert into upload (id, timeline_id, account_id, name, size)
+        values (${this.upload}, ${this.timeline}, ${this.account}, ${this.name.slice(0, 200)}, 1)`;
+    }
+    await db()`insert into upload_piece (upload_id, n, bytes) values (${this.upload}, ${this.n++}, ${bytes})`;
+  }
+}
+
 interface Upload {
   id: string;
   name: string;

@@ -5,7 +5,7 @@ import { BIN_DAYS } from "./purge";
 /** Something deleted that can still be put back. */
 export interface Binned {
   /** "record": a source of the timeline; "source": where an event named one. */
-  kind: "event" | "category" | "record" | "picture" | "video" | "sound" | "source" | "link";
+  kind: "event" | "category" | "record" | "picture" | "video" | "sound" | "page" | "source" | "link";
   id: string;
   title: string;
   /** Of an entry the title of its event; "" for the timeline's own. */

@@ -16,7 +16,7 @@ import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
-import { type Field, TABLES } from "@/core/timeline/fields";
+import { type Field, type ItemKind, TABLES } from "@/core/timeline/fields";
 
 /** A description's merged state may have so many bytes. */
 const MOST_DESCRIPTION = 2_000_000;
@@ -143,19 +143,26 @@ function bytesOf(base64: string): Uint8Array {
 }
 
 async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "add_item" }>): Promise<void> {
-  const { list = "source", media = null, kind = null } = op.fields;
-  if ((list === "media") !== (media !== null)) throw new Refused(fail("no_such_media"));
+  const { list = "source", media = null, kind = null, player = "", address = "" } = op.fields;
+  // What stays at another site has no file of its own: a web page, and a video or sound with the address of its player.
+  const outside = list === "media" && address !== "" && (kind === "page" || (player !== "" && kind !== "picture"));
+  if (media === null && outside) return;
+  if ((list === "media") !== (media !== null) || kind === "page") throw new Refused(fail("no_such_media"));
   if (media === null) return;
-  const [own] = await tx`select from media where id = ${media} and timeline_id = ${timeline} and kind = ${kind}`;
+  const [own] = await tx`
+    select from media where id = ${media} and timeline_id = ${timeline} and kind = ${fileKind({ kind, player })}`;
   if (!own) throw new Refused(fail("no_such_media"));
 }
+
+/** The kind of an entry's file: of what is played at another site it is a still. */
+const fileKind = (i: { kind: ItemKind | null; player: string }) => (i.player === "" ? (i.kind ?? "") : "picture");
 
 /** Another file of an entry is one of the same timeline and kind. */
 async function requireSameKind(tx: Tx, t: Timeline, op: Extract<Op, { kind: "set_item" }>): Promise<void> {
   const item = t.items.get(op.id);
   if (!item) return;
   const [own] = await tx`
-    select from media where id = ${String(op.value)} and timeline_id = ${t.id} and kind = ${item.kind ?? ""}`;
+    select from media where id = ${String(op.value)} and timeline_id = ${t.id} and kind = ${fileKind(item)}`;
   if (!own) throw new Refused(fail("no_such_media"));
 }
 

@@ -73,6 +73,8 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               publishLimit={found.publishLimit}
               retentionMonths={found.retentionMonths}
               zone={found.zone}
+              outsidePlayers={found.outsidePlayers}
+              recording={found.recording}
               members={(await membersOf(id)).map((m) => ({ ...m }))}
             />
           </div>

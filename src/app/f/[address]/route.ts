@@ -3,7 +3,7 @@ import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
 import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
 import { plainPage } from "@/server/http/plain-page";
-import { pageName, pageOfVersion, sendPage, variantOf } from "../../reader-response";
+import { outsideFor, pageName, pageOfVersion, sendPage, variantOf } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -15,8 +15,10 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const account = (await findUser(request))?.id ?? null;
   if (!(await canSeeCopy(copy, account))) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.theClassItWasMade);
   const variant = variantOf(request);
-  const page = await pageOfVersion(copy.version, pageName("copy", variant), {
+  const outside = await outsideFor(account);
+  const page = await pageOfVersion(copy.version, pageName("copy", variant, outside), {
     variant,
+    outside,
     mediaPath: `/f/${params.address}/media`,
     note: {
       text: WORDS.aFrozenCopyOfUtc(

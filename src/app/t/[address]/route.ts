@@ -4,7 +4,7 @@ import { openRoute } from "@/server/http/route";
 import { plainPage } from "@/server/http/plain-page";
 import { canSee, findPublished } from "@/server/timelines/publish";
 import { publishedPage } from "../../published-page";
-import { pageOfVersion, sendPage, variantOf } from "../../reader-response";
+import { outsideFor, pageOfVersion, sendPage, variantOf } from "../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -14,13 +14,15 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   if (!published) return plainPage(404, WORDS.thereIsNoTimelineHere, WORDS.theAddressMayBeMistyped);
   if (published.gone) return plainPage(410, WORDS.thisTimelineHasBeenTaken, WORDS.itsAuthorHasTakenIt);
   const open = published.visibility === "link" || published.visibility === "everybody";
-  const account = open ? null : ((await findUser(request))?.id ?? null);
+  const account = (await findUser(request))?.id ?? null;
   if (!(await canSee(published, account)))
     return plainPage(
       404,
       WORDS.thereIsNothingHereThat,
       published.visibility === "class" ? WORDS.signInAsSomebodyOf : WORDS.signInAsOneOf,
     );
-  const page = await pageOfVersion(...publishedPage(published, params.address!, variantOf(request)));
+  const page = await pageOfVersion(
+    ...publishedPage(published, params.address!, await outsideFor(account), variantOf(request)),
+  );
   return sendPage(request, page, open ? "no-cache" : "private, no-cache");
 });

@@ -4,6 +4,7 @@ import { preload } from "react-dom";
 import { EditorLoader } from "@/features/editor/editor-loader";
 import { ledgerColumnsOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
+import { mayRecord } from "@/server/classes/outside";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { BUILD } from "../../reader-response";
@@ -31,6 +32,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       publication={await publicationOf(id)}
       work={await ownWork(id)}
       columns={await ledgerColumnsOf(user.id)}
+      mayRecord={await mayRecord(user.id)}
       build={BUILD}
       classes={(await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : []))}
     />

@@ -21,11 +21,11 @@ export function mediaOf(timeline: Timeline): Map<string, Media> {
     if (i.deleted || i.of === "timeline" || i.list === "source") continue;
     let of = found.get(i.of);
     if (!of) found.set(i.of, (of = { shown: null, bits: 0 }));
-    if (i.list === "link") of.bits |= LINK;
+    if (i.list === "link" || i.kind === "page") of.bits |= LINK;
     else if (i.kind === "sound") of.bits |= SOUND;
     else if (i.kind) {
       if (i.kind === "video") of.bits |= VIDEO;
-      const seen = timeline.pictures !== "none" && (i.kind === "picture" || i.width !== null);
+      const seen = timeline.pictures !== "none" && i.media !== null && (i.kind === "picture" || i.width !== null);
       if (seen && (!of.shown || isBefore(i, of.shown))) of.shown = i;
     }
   }

@@ -55,6 +55,8 @@ export const WORDS = {
   student: "student",
   students2: "students",
   nobodyHasJoinedYet: "Nobody has joined yet.",
+  mayPlayOutside: "Students may play videos and sounds of other sites in a page",
+  mayRecord: "Students may use camera and microphone here",
   timesAreThoseOf: "Times are those of",
   dueTimesAreSaidIn: "Due times are said in this time zone, to everybody.",
   hasAnAccountFromAnother: "has an account from another class",

@@ -100,6 +100,7 @@ export const WORDS = {
     picture: "picture",
     video: "video",
     sound: "sound",
+    page: "web page",
     source: "source",
     link: "link",
   },

@@ -57,6 +57,12 @@ export const FAILURES = {
   picture_large: "A picture may have at most 20 MB. Save it smaller and add it again.",
   picture_pixels: "This picture has more than 100 million pixels. Save it smaller and add it again.",
   picture_broken: "This picture is damaged and cannot be opened. Save it again from where it came from.",
+  address_no_media:
+    "At this address is no picture, video, sound or web page Fastigo can show. The address is still where you typed it; use it as a link, or add the file itself.",
+  embed_empty:
+    "There is no web address in what you pasted. Copy the address of the page, of its video or sound, or the whole code it gives for other pages, and paste it again.",
+  player_unread:
+    "The site did not say in an understandable way how this is played. Nothing was added; try again later, or add its page as a link.",
   video_large: "A video or sound may have at most 200 MB. Save it shorter or smaller and add it again.",
   piece_missing: "Part of the file has not arrived. What arrived is kept: send the rest.",
   piece_size:

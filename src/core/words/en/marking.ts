@@ -1,5 +1,6 @@
 /** What stands on the screen: marking. */
 export const WORDS = {
+  atAnotherSite: "at another site",
   givenWithItsDate: "given with its date",
   nothing: "nothing",
   rightIs: (right: string) => `– right is ${right}`,

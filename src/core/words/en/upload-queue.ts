@@ -8,6 +8,10 @@ export const WORDS = {
   brokenOff: (percent: number) =>
     `Nobody answers. ${percent} % has arrived and is kept; it goes on from there when there is a network again.`,
   goOn: "Go on now",
+  sendAnyway: "Send it all the same",
+  leaveOut: "Leave it out",
+  notEverywhere: (codec: string) =>
+    `This is in ${codec}, which many browsers cannot play: readers would see and hear nothing. Save it as H.264 with another program, or set the camera to “most compatible”. Nothing has been sent yet.`,
   stop: "Stop",
   close: "Close",
   many: (n: number, percent: number) =>

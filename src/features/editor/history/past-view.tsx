@@ -272,7 +272,10 @@ function PastTimeline({
   const { store: live } = useEditor();
   const store = useMemo(() => new PastStore(live.account, timeline), [live, timeline]);
   const select = useCallback((id: string | null) => setSelected(id), [setSelected]);
-  const tools = useMemo(() => ({ store, select, begin: select, uploads: null, bringIn: () => {} }), [store, select]);
+  const tools = useMemo(
+    () => ({ store, select, begin: select, uploads: null, mayRecord: false, bringIn: () => {} }),
+    [store, select],
+  );
   return (
     <EditorContext.Provider value={tools}>
       {withKey ? (

@@ -1,7 +1,7 @@
 import type { Op, Value } from "@/core/change/change";
 import { coordinatesText } from "@/core/places/coordinates";
 import type { Point } from "@/core/timeline/fields";
-import type { Timeline } from "@/core/timeline/timeline";
+import type { Item, Timeline } from "@/core/timeline/timeline";
 
 /** What one step replaced, as the history answers it. */
 export type StepWas = { value?: unknown; skipped?: string } | null;
@@ -75,7 +75,7 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
       return `set ${FIELD[op.field] ?? op.field} of the source ${sourceName(op.id, t)} from ${value(was?.value)} to ${value(op.value)}${left}`;
     case "set_item":
       if (op.field === "media")
-        return `${t.items.get(op.id)?.kind === "video" ? "chose another still of a video" : "cut or turned a picture"}${left}`;
+        return `${t.items.get(op.id)?.kind === "picture" ? "cut or turned a picture" : "chose another still of a video"}${left}`;
       return `set ${FIELD[op.field] ?? op.field} of a ${t.items.get(op.id)?.list ?? "source"} from ${value(was?.value, t)} to ${value(op.value, t)}${left}`;
     default: {
       const [verb, what] = op.kind.split("_");
@@ -84,11 +84,14 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
           ? `category “${t.categories.get(op.id)?.name ?? ""}”`
           : what === "source"
             ? `the source ${sourceName(op.id, t)}`
-            : `a ${t.items.get(op.id)?.kind ?? t.items.get(op.id)?.list ?? what}`;
+            : `a ${itemName(t.items.get(op.id), what)}`;
       return `${verb === "add" ? "added" : verb === "delete" ? "deleted" : "put back"} ${name}`;
     }
   }
 }
+
+const itemName = (item: Item | undefined, what: string | undefined) =>
+  item?.kind === "page" ? "web page" : (item?.kind ?? item?.list ?? what);
 
 function eventName(id: string, t: Timeline): string {
   return `“${t.events.get(id)?.title || "Untitled"}”`;

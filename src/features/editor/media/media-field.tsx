@@ -27,8 +27,8 @@ import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { attachMedia, moveItemTo } from "../store/media-deeds";
-import type { UploadedMedia } from "../store/upload";
+import { attachMedia, attachOutside, moveItemTo } from "../store/media-deeds";
+import { type UploadedMedia, withLength } from "../store/upload";
 import { ChoosePictures } from "./choose-pictures";
 import { MediaItem } from "./media-item";
 import { useOnTheirWay } from "./on-their-way";
@@ -51,7 +51,7 @@ export function MediaField(props: { of: string; label: string; most?: number }) 
 }
 
 function OwnMediaField({ of, label, most }: { of: string; label: string; most?: number }) {
-  const { store, uploads } = useEditor();
+  const { store, uploads, mayRecord } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const onTheirWay = useOnTheirWay().filter((w) => w.of === of);
   const [address, setAddress] = useState("");
@@ -70,16 +70,19 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
   const fetchAddress = async () => {
     setFetching(true);
     setProblem(null);
-    const answer = await askServer<{ media: UploadedMedia; address: string; foundOn: string }>(
-      "POST",
-      `/api/timelines/${store.timelineId}/pictures`,
-      { address },
-    );
+    const answer = await askServer<
+      { address: string; foundOn: string } & ({ media: UploadedMedia } | { outside: Partial<Item> })
+    >("POST", `/api/timelines/${store.timelineId}/outside`, { address });
+    if (answer.ok) {
+      const { address: found, foundOn } = answer.value;
+      const known = { address: found, foundOn };
+      if ("media" in answer.value) {
+        const media = await looked(store.timelineId, answer.value.media);
+        setProblem(most === 1 && media.kind !== "picture" ? WORDS.onlyAPicture : attachMedia(store, of, media, known));
+      } else setProblem(most === 1 ? WORDS.onlyAPicture : attachOutside(store, of, answer.value.outside, known));
+      setAddress("");
+    } else setProblem(answer.sentence);
     setFetching(false);
-    if (!answer.ok) return setProblem(answer.sentence);
-    const { media, ...found } = answer.value;
-    setProblem(attachMedia(store, of, media, found));
-    setAddress("");
   };
   // A picture pasted anywhere in the sheet belongs to its event, unless a text field takes the paste as text.
   useEffect(() => {
@@ -117,13 +120,14 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
                 <ImagePlus size={16} /> {WORDS.chooseFiles(most === 1)}
               </Button>
               {/* Where there is a finger there is a camera. */}
-              <span className="hidden pointer-coarse:block">
+              <span className={mayRecord ? "hidden pointer-coarse:block" : "hidden"}>
                 <Button onClick={() => camera.current?.click()}>
                   <Camera size={16} /> {WORDS.takeAPicture}
                 </Button>
               </span>
               <ChoosePictures of={of} one={most === 1} />
-              {most === 1 ? null : <RecordVoice of={of} />}
+              {most === 1 || !mayRecord ? null : <RecordVoice of={of} />}
+              {mayRecord ? null : <span className="text-[13px] text-quiet">{WORDS.classNoRecording}</span>}
               <span className="text-[13px] text-quiet">{WORDS.orDropItHereOr}</span>
               <input
                 ref={input}
@@ -154,8 +158,8 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
             </div>
             <div className="mt-2 flex gap-2">
               <input
-                aria-label={WORDS.webAddressOfAPicture}
-                placeholder={WORDS.httpsAddressOfAPicture}
+                aria-label={most === 1 ? WORDS.webAddressOfAPicture : WORDS.webAddressOrCode}
+                placeholder={most === 1 ? WORDS.httpsAddressOfAPicture : WORDS.httpsAddressOrCode}
                 className={INPUT}
                 value={address}
                 onChange={(e) => setAddress(e.target.value)}
@@ -174,6 +178,13 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
       </div>
     </section>
   );
+}
+
+/** A video or sound that the server fetched is looked at here for its length and its still. */
+async function looked(timeline: string, media: UploadedMedia): Promise<UploadedMedia> {
+  if (media.kind === "picture") return media;
+  const file = await fetch(`/api/timelines/${timeline}/media/${media.id}/whole`).then((r) => r.blob());
+  return withLength(timeline, media, file).catch(() => media);
 }
 
 /** The entries in the order one gives them, by dragging or by keys. */

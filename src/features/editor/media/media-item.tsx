@@ -14,6 +14,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { moveItem } from "../store/event-deeds";
 import { CutPicture } from "./cut-picture";
 import { FocusField } from "./focus-field";
+import { OutsideFacts, OutsideStill } from "./outside-item";
 import { PlayedPart } from "./played-part";
 
 /** One picture, video or sound: what is known of it, and what can be done with it. */
@@ -24,13 +25,17 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
   const set = (field: "text" | "caption" | "credit" | "licence" | "address") => (value: string) =>
     store.edit([{ kind: "set_item", id: item.id, field, value }], `item:${item.id}:${field}`);
   const reach = item.kind === "picture" && item.width && item.height ? pictureReach(item.width, item.height) : null;
+  // What stays at another site: a player of its own, or a page.
+  const outside = item.kind === "page" || item.player !== "";
   const licence = licenceOf(item.licence);
   const url = (size: string) => `/api/timelines/${store.timelineId}/media/${item.media}/${size}`;
   return (
     <div className="rounded-md border border-line bg-white p-2.5" data-testid="media-item">
       <div className="mb-2 flex items-start gap-3">
         {grip}
-        {item.kind === "picture" ? (
+        {outside ? (
+          <OutsideStill item={item} />
+        ) : item.kind === "picture" ? (
           <a href={url("large")} target="_blank" rel="noreferrer" aria-label={WORDS.openThePictureLarge}>
             <img src={url("small")} alt={item.text} className="h-[72px] w-[104px] rounded object-cover" />
           </a>
@@ -53,7 +58,8 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           />
         )}
         <div className="min-w-0 flex-1 text-[13px] text-quiet">
-          {item.width ? (
+          {outside ? <OutsideFacts item={item} /> : null}
+          {item.width && !outside ? (
             <p>
               {WORDS.pixels(item.width, item.height ?? 0)}
               {item.moving ? WORDS.moves : ""}
@@ -61,7 +67,7 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           ) : null}
           {item.voice ? <p className="font-bold text-ink">{WORDS.aVoice}</p> : null}
           {item.length ? <p>{WORDS.lasts(secondText(Math.round(item.length * 10) / 10))}</p> : null}
-          {item.credit.trim() === "" && item.kind !== "sound" ? (
+          {item.credit.trim() === "" && item.kind !== "sound" && item.kind !== "page" ? (
             <p className="font-bold text-copper-dark">{WORDS.noCreditYet}</p>
           ) : null}
           {item.kind === "picture" && item.text.trim() === "" ? (
@@ -108,7 +114,7 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           <Trash2 size={16} />
         </button>
       </div>
-      {item.kind === "picture" ? null : <PlayedPart item={item} player={player} />}
+      {item.kind === "picture" || item.kind === "page" ? null : <PlayedPart item={item} player={player} />}
       {item.kind === "picture" ? (
         <div className="flex flex-wrap items-start gap-x-4">
           <CutPicture item={item} />
@@ -122,10 +128,11 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
           onChange={set("text")}
         />
         <TextField
-          label={WORDS.caption}
+          label={item.kind === "page" ? WORDS.whatThePageSays : WORDS.caption}
           value={item.caption}
+          multiline={item.kind === "page"}
           onChange={set("caption")}
-          placeholder={WORDS.standsUnderIt}
+          placeholder={item.kind === "page" ? undefined : WORDS.standsUnderIt}
         />
         <div className="grid grid-cols-2 gap-2">
           <TextField label={WORDS.credit} value={item.credit} onChange={set("credit")} placeholder={WORDS.whoMadeIt} />

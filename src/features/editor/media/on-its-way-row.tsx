@@ -25,8 +25,13 @@ export function OnItsWayRow({ file }: { file: OnItsWay }) {
                 {WORDS.goOn}
               </button>
             ) : null}
+            {file.state === "asks" ? (
+              <button type="button" className={LINK} onClick={() => uploads?.sendAnyway(file.key)}>
+                {WORDS.sendAnyway}
+              </button>
+            ) : null}
             <button type="button" className={LINK} onClick={() => uploads?.drop(file.key)}>
-              {ended ? WORDS.close : WORDS.stop}
+              {file.state === "asks" ? WORDS.leaveOut : ended ? WORDS.close : WORDS.stop}
             </button>
           </span>
         </div>
@@ -36,7 +41,7 @@ export function OnItsWayRow({ file }: { file: OnItsWay }) {
           <p role="status" className="mt-1 text-[13px] font-bold text-copper-dark">
             {WORDS.brokenOff(Math.floor(file.share * 100))}
           </p>
-        ) : file.state === "waiting" ? (
+        ) : file.state === "waiting" || file.state === "looking" ? (
           <p className="mt-1 text-[13px] text-quiet">{WORDS.waiting}</p>
         ) : (
           <progress className="mt-1.5 h-2 w-full" value={file.share} max={1} aria-label={WORDS.onItsWay(file.name)} />

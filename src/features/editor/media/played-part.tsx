@@ -40,7 +40,7 @@ export function PlayedPart({ item, player }: { item: Item; player: RefObject<HTM
           onChange={set("endAt")}
         />
       </div>
-      {item.kind === "video" ? (
+      {item.kind === "video" && item.player === "" ? (
         <div className="mb-2 flex flex-wrap gap-x-4 gap-y-1">
           <ChooseStill item={item} player={player} />
           <SubtitlesField item={item} />

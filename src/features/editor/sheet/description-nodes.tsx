@@ -39,7 +39,7 @@ export const Medium = Node.create({
 function MediumView({ node, deleteNode, selected }: NodeViewProps) {
   const { store } = useEditor();
   const item = useEditorState((s) => s.timeline.items.get(String(node.attrs.item)));
-  const there = item && !item.deleted && item.media;
+  const there = item && !item.deleted;
   const name = item?.caption || item?.text || (item?.kind ? WORDS.mediumKinds[item.kind] : "");
   return (
     <NodeViewWrapper
@@ -47,7 +47,7 @@ function MediumView({ node, deleteNode, selected }: NodeViewProps) {
       data-drag-handle=""
       className={`relative my-2 rounded-md border ${selected ? "border-2 border-verdigris" : "border-line"} bg-panel p-1.5`}
     >
-      {there && item.kind !== "sound" ? (
+      {there && item.media && item.kind !== "sound" ? (
         <img
           src={`/api/timelines/${store.timelineId}/media/${item.media}/medium`}
           alt={item.text}

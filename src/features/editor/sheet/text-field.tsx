@@ -19,7 +19,7 @@ export function TextField({
   label: string;
   value: string;
   onChange: (text: string) => string | null;
-  placeholder?: string;
+  placeholder?: string | undefined;
   hint?: string;
   strong?: boolean;
   note?: string;

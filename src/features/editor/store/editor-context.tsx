@@ -9,6 +9,8 @@ export interface EditorTools {
   store: TimelineStore;
   /** Files on their way into the timeline; null where it is on no server. */
   uploads: UploadQueue | null;
+  /** Whether this person may use camera and microphone: a class may forbid it. */
+  mayRecord: boolean;
   /** Selects an event everywhere; `open` shows its sheet too. */
   select: (id: string | null, open?: boolean) => void;
   /** Opens an event that was just made by a tap; left without a word it goes again. */

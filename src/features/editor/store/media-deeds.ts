@@ -3,6 +3,7 @@ import type { Cut } from "@/core/timeline/fields";
 import { between } from "@/core/timeline/place";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/upload-queue";
+import { doubtsOf } from "./plays-everywhere";
 import { placeForNewItem } from "./event-deeds";
 import type { TimelineStore } from "./timeline-store";
 import type { UploadedMedia } from "./upload";
@@ -13,6 +14,11 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
   const { timeline } = store.getState();
   const owner = timeline.events.get(of);
   if (of !== "timeline" && (!owner || owner.deleted)) return WORDS.eventGone;
+  const { stillOf, ...known } = found;
+  if (stillOf !== undefined) {
+    const item = timeline.items.get(stillOf);
+    return item && !item.deleted ? showStill(store, item, media) : WORDS.eventGone;
+  }
   const { id, kind, width, height, moving, length = null } = media;
   return store.edit([
     {
@@ -28,16 +34,32 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
         height,
         moving,
         length,
-        ...found,
+        ...known,
       },
     },
   ]);
+}
+
+/** Puts what stays at another site at the end of an event's media. */
+export function attachOutside(
+  store: TimelineStore,
+  of: string,
+  outside: Partial<Item>,
+  known: Pick<Item, "address" | "foundOn">,
+): string | null {
+  const { timeline } = store.getState();
+  const owner = timeline.events.get(of);
+  if (of !== "timeline" && (!owner || owner.deleted)) return WORDS.eventGone;
+  const place = placeForNewItem(timeline, of, "media");
+  const fields = { of, list: "media" as const, place, ...outside, ...known };
+  return store.edit([{ kind: "add_item", id: nanoid(10), fields }]);
 }
 
 /** The queue of files into a timeline. */
 export function uploadsInto(store: TimelineStore): UploadQueue {
   return new UploadQueue(store.timelineId, {
     preview: drawPreview,
+    doubts: doubtsOf,
     attach: (of, media, found) => attachMedia(store, of, media, found),
     onNetwork: (again) => {
       window.addEventListener("online", again);

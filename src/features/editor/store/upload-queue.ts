@@ -10,8 +10,8 @@ export interface OnItsWay {
   name: string;
   /** The share that has arrived, 0 to 1. */
   share: number;
-  state: "waiting" | "sending" | "broken_off" | "failed";
-  /** Why it did not get through; null of one that broke off: nobody answers. */
+  state: "looking" | "asks" | "waiting" | "sending" | "broken_off" | "failed";
+  /** Why it did not get through, or what speaks against sending it; null of one that broke off: nobody answers. */
   problem: string | null;
   /** A small picture of it, drawn here; an address of this page's. */
   preview: string | null;
@@ -20,6 +20,8 @@ export interface OnItsWay {
 /** What the queue reaches outside of it. */
 export interface QueuePorts {
   send?: typeof sendFile;
+  /** What speaks against sending a video or sound: that it will not play everywhere; null for nothing. */
+  doubts?: (file: File) => Promise<string | null>;
   /** Draws a picture in small; null where this browser cannot. */
   preview: (file: File) => Promise<string | null>;
   /** What has come is put where it belongs; a sentence where that could not be. */
@@ -34,6 +36,8 @@ export type Found = Partial<
 > & {
   voice?: boolean;
   length?: number | null;
+  /** The entry whose still the picture is, instead of an entry of its own. */
+  stillOf?: string;
 };
 
 interface Entry extends OnItsWay {
@@ -77,12 +81,13 @@ export class UploadQueue {
   add(of: string, files: Iterable<File>, known: Found = {}): void {
     for (const file of files) {
       const problem = cannotSend(file);
+      const looks = !problem && this.ports.doubts !== undefined && /^(?:video|audio)\//.test(file.type);
       const entry: Entry = {
         key: nanoid(6),
         of,
         name: file.name || WORDS.pastedPicture,
         share: 0,
-        state: problem ? "failed" : "waiting",
+        state: problem ? "failed" : looks ? "looking" : "waiting",
         problem,
         preview: null,
         file,
@@ -92,8 +97,27 @@ export class UploadQueue {
         done: null,
       };
       this.entries.push(entry);
+      if (looks) void this.look(entry);
       if (!problem && file.type.startsWith("image/")) this.draw(entry);
     }
+    this.tell();
+    this.next();
+  }
+
+  private async look(entry: Entry): Promise<void> {
+    const doubt = await this.ports.doubts!(entry.file).catch(() => null);
+    if (!this.entries.includes(entry)) return;
+    Object.assign(entry, doubt === null ? { state: "waiting" } : { state: "asks", problem: doubt });
+    this.attachInOrder();
+    this.tell();
+    this.next();
+  }
+
+  /** Sends one of which it was said what speaks against it. */
+  sendAnyway(key: string): void {
+    const entry = this.entries.find((e) => e.key === key && e.state === "asks");
+    if (!entry) return;
+    Object.assign(entry, { state: "waiting", problem: null });
     this.tell();
     this.next();
   }
@@ -176,7 +200,7 @@ export class UploadQueue {
         const problem = this.ports.attach(e.of, e.done, e.known);
         if (problem === null) this.remove(e);
         else Object.assign(e, { done: null, state: "failed", problem });
-      } else if (e.state === "waiting" || e.state === "sending") held.add(e.of);
+      } else if (e.state === "looking" || e.state === "waiting" || e.state === "sending") held.add(e.of);
     }
   }
 

@@ -95,9 +95,15 @@ export async function sendFile(
   if (!done.ok) return failed(done);
   const { media } = done.value;
   if (media.kind === "picture") return { kind: "done", media };
+  return { kind: "done", media: await withLength(timeline, media, file) };
+}
+
+/** What a browser finds out about a video or sound that is stored: how long it is, and a still of it, which is sent. */
+export async function withLength(timeline: string, media: UploadedMedia, file: Blob): Promise<UploadedMedia> {
+  if (media.kind === "picture") return media;
   const length = await lengthOf(file, media.kind);
   const still = media.kind === "video" ? await sendStill(timeline, media.id, file) : null;
-  return { kind: "done", media: { ...media, ...still, length } };
+  return { ...media, ...still, length };
 }
 
 /** A still of so many seconds into a video, or in the middle of a shorter one. */
@@ -112,7 +118,7 @@ const STILL_EDGE = 1_280;
 async function sendStill(
   timeline: string,
   media: string,
-  file: File,
+  file: Blob,
 ): Promise<{ width: number; height: number } | null> {
   const still = await stillOf(file);
   if (!still) return null;
@@ -127,7 +133,7 @@ async function sendStill(
 const PAST_ANY_END = 1e7;
 
 /** How long a video or sound plays, seconds; null where this browser cannot play it, or its file does not say. */
-async function lengthOf(file: File, kind: "video" | "sound"): Promise<number | null> {
+async function lengthOf(file: Blob, kind: "video" | "sound"): Promise<number | null> {
   const url = URL.createObjectURL(file);
   const player = document.createElement(kind === "video" ? "video" : "audio");
   try {
@@ -166,7 +172,7 @@ export async function frameOf(video: HTMLVideoElement): Promise<Blob | null> {
   return new Promise((resolve) => canvas.toBlob(resolve, "image/jpeg", 0.86));
 }
 
-async function stillOf(file: File): Promise<Blob | null> {
+async function stillOf(file: Blob): Promise<Blob | null> {
   const url = URL.createObjectURL(file);
   const video = document.createElement("video");
   const happened = (name: string) =>

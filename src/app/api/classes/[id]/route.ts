@@ -10,6 +10,8 @@ const readAlter = ajv.compile({
     publishLimit: { enum: ["only_me", "class", "link", "everybody"] },
     retentionMonths: { type: "integer", minimum: 1, maximum: 120 },
     zone: { type: "string", maxLength: 60 },
+    outsidePlayers: { type: "boolean" },
+    recording: { type: "boolean" },
   },
   additionalProperties: false,
 }) as ValidateFunction<{
@@ -17,6 +19,8 @@ const readAlter = ajv.compile({
   publishLimit?: Visibility;
   retentionMonths?: number;
   zone?: string;
+  outsidePlayers?: boolean;
+  recording?: boolean;
 }>;
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {

@@ -6,7 +6,7 @@ import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
 import { openRoute } from "@/server/http/route";
 import { isFailure } from "@/server/http/failure";
 import { escaped, plainPage } from "@/server/http/plain-page";
-import { pageName, pageOfVersion, sendPage, variantOf } from "../../../reader-response";
+import { outsideFor, pageName, pageOfVersion, sendPage, variantOf } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -19,8 +19,10 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   // The stored page has no names in it: they stand beside, and may go.
   const place = `members-of-${s.versionId}`;
   const variant = variantOf(request);
-  const page = await pageOfVersion(s.versionId, pageName("submission", variant), {
+  const outside = await outsideFor(user.id);
+  const page = await pageOfVersion(s.versionId, pageName("submission", variant, outside), {
     variant,
+    outside,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
       text: WORDS.asSubmittedByOn(place, zonedText(s.submittedAt, s.zone)),

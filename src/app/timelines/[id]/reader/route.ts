@@ -5,7 +5,7 @@ import { openRoute } from "@/server/http/route";
 import { findRight, holds } from "@/server/timelines/access";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
-import { pageOfDraft, sendPage, variantOf } from "../../../reader-response";
+import { outsideFor, pageOfDraft, sendPage, variantOf } from "../../../reader-response";
 
 export const dynamic = "force-dynamic";
 
@@ -19,6 +19,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   if (!right) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.askItsOwnerForA);
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
+    outside: await outsideFor(user.id),
     mediaPath: `/api/timelines/${id}/media`,
     note: holds(right, "edit")
       ? {

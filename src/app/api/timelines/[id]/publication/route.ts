@@ -5,7 +5,7 @@ import type { Visibility } from "@/core/timeline/visibility";
 import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 import { publishedPage } from "../../../../published-page";
-import { preparePage } from "../../../../reader-response";
+import { outsideFor, preparePage } from "../../../../reader-response";
 
 const readPublish = ajv.compile({
   type: "object",
@@ -28,7 +28,8 @@ export const PUT = memberRoute({ body: readPublish }, async ({ user, params, bod
   if ("failed" in done) return done;
   // Made while its author still reads that it was published.
   const shown = await findPublished(done.publication.address);
-  if (shown && !shown.gone) await preparePage(...publishedPage(shown, done.publication.address));
+  if (shown && !shown.gone)
+    await preparePage(...publishedPage(shown, done.publication.address, await outsideFor(null)));
   return { publication: done.publication };
 });
 
