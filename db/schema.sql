@@ -242,6 +242,7 @@ CREATE TABLE public.event (
     chapter boolean DEFAULT false NOT NULL,
     origin text DEFAULT ''::text NOT NULL,
     point jsonb,
+    on_map jsonb,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),
@@ -327,7 +328,7 @@ CREATE TABLE public.item (
     spoken text DEFAULT ''::text NOT NULL,
     subtitles text DEFAULT ''::text NOT NULL,
     player text DEFAULT ''::text NOT NULL,
-    CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text])))
+    CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text, 'map'::text])))
 );
 
 CREATE TABLE public.job (
@@ -395,6 +396,7 @@ CREATE TABLE public.media (
     created_by text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     made_of text,
+    put_away boolean DEFAULT false NOT NULL,
     CONSTRAINT media_kind_known CHECK ((kind = ANY (ARRAY['picture'::text, 'video'::text, 'sound'::text])))
 );
 
@@ -569,6 +571,8 @@ CREATE TABLE public.timeline (
     log_epoch integer DEFAULT 0 NOT NULL,
     closing bytea DEFAULT '\x'::bytea NOT NULL,
     source_manner text DEFAULT 'apa'::text NOT NULL,
+    cover_place text DEFAULT 'beside'::text NOT NULL,
+    map_ties jsonb DEFAULT '[]'::jsonb NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),

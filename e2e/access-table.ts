@@ -108,6 +108,8 @@ export const ACCESS: Record<string, Row> = {
   "PUT /api/timelines/[id]/media/[media]/still": EDITORS,
   "POST /api/timelines/[id]/media/[media]/cut": EDITORS,
   "POST /api/timelines/[id]/media": EDITORS,
+  // Whoever uploaded it, which here is the owner.
+  "DELETE /api/timelines/[id]/media/[media]": OWNER_ONLY,
   "POST /api/timelines/[id]/pictures/found": EDITORS,
   "GET /api/timelines/[id]/addresses": EDITORS,
   "POST /api/timelines/[id]/addresses": EDITORS,

@@ -236,6 +236,18 @@ test("a picture from the shelf brings credit and licence; what was uploaded befo
   await expect(item.locator("img").first()).toHaveJSProperty("complete", true);
   await saved(page);
 
+  // Deleted for good it is gone from both timelines, also while they are open.
+  await sheet.getByRole("button", { name: "Used before" }).click();
+  await dialog.getByRole("button", { name: "Delete The quay on the morning after" }).click();
+  await expect(dialog).toContainText("taken out of every timeline of yours");
+  await dialog.getByRole("button", { name: "Keep it" }).click();
+  await dialog.getByRole("button", { name: "Delete The quay on the morning after" }).click();
+  await dialog.getByRole("button", { name: "Delete for good" }).click();
+  await expect(dialog).toContainText("Deleted for good, and taken out of 2 places.");
+  await expect(dialog).toContainText("You have not uploaded anything yet.");
+  await page.keyboard.press("Escape");
+  await expect(item).toHaveCount(0);
+
   // The shelf is a page of its own too, and the address a picture was found at leads to it.
   await page.goto("/shelf?words=castle");
   await expect(page.getByText("A castle with a moat")).toBeVisible();

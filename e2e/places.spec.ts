@@ -1,4 +1,5 @@
 import { type Browser, expect, test } from "@playwright/test";
+import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
 import { saved, startedWith } from "./harness/people";
 
@@ -205,4 +206,108 @@ test("readers have the map too: a list without a script, a map over it with one,
   expect(await reader.evaluate(() => window.scrollY)).toBe(0);
   expect(faults).toEqual([]);
   expect(new Set(asked)).toEqual(new Set([new URL(link).host]));
+});
+
+test("a picture is the map of the timeline: events set on it, tied to the world both maps show the same; published, by keyboard", async ({
+  browser,
+}) => {
+  const { page } = await started(browser, ["1492 Departure", "1519 Landing", "1522 Return"]);
+  await page.getByRole("button", { name: "Map", exact: true }).click();
+  const panel = page.getByRole("complementary", { name: "Map" });
+  await panel.getByLabel(/A picture as the timeline's map/).setInputFiles({
+    name: "plan.png",
+    mimeType: "image/png",
+    buffer: await sharp({ create: { width: 800, height: 500, channels: 3, background: "#F3EAD3" } })
+      .png()
+      .toBuffer(),
+  });
+  const own = panel.getByRole("region", { name: "The timeline's map" });
+  await own.getByLabel(/What it shows/).fill("A plan of the coast");
+  await own.getByLabel("Credit").fill("The harbour office");
+  await expect(panel).toContainText("No event stands on the timeline's map yet.");
+  await saved(page);
+
+  // One event is set on it by pressing, another by numbers.
+  const spot = page.getByRole("dialog", { name: "Where on the timeline's map it happened" });
+  let sheet = await openSheet(page, "Departure");
+  await sheet.getByRole("button", { name: "Set it on the timeline's map" }).click();
+  const box = (await spot.getByTestId("map").boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(spot.getByLabel("Across the map, percent")).toHaveValue(/^(49|50|51)/);
+  await spot.getByRole("button", { name: "Take this spot" }).click();
+  await expect(sheet.getByRole("button", { name: "Take it off the timeline's map" })).toBeVisible();
+  await saved(page);
+  sheet = await openSheet(page, "Landing");
+  await sheet.getByRole("button", { name: "Set it on the timeline's map" }).click();
+  await spot.getByLabel("Across the map, percent").fill("20");
+  await spot.getByLabel("Down the map, percent").fill("80");
+  await spot.getByRole("button", { name: "Take this spot" }).click();
+  await saved(page);
+  // The third has a place on the earth alone.
+  sheet = await openSheet(page, "Return");
+  await sheet.getByRole("button", { name: "Set it on the map" }).click();
+  const where = page.getByRole("dialog", { name: "Where it happened" });
+  await where.getByLabel("Coordinates").fill("0, 10.25");
+  await where.getByRole("button", { name: "Take this place" }).click();
+  await saved(page);
+
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Map", exact: true }).click();
+  await expect(panel.getByTestId("map").first()).toHaveAttribute("data-marks", "2");
+  await expect(panel).toContainText("1 event does not stand on the timeline's map.");
+  // Tied by two points, all three stand on both.
+  const tie = page.getByRole("dialog", { name: "A point of the map on the earth" });
+  for (const [x, place] of [
+    ["0", "nowhere at all"],
+    ["0", "0, 10"],
+    ["100", "0, 11"],
+  ] as const) {
+    if (!(await tie.isVisible())) await own.getByRole("button", { name: "Tie a point" }).click();
+    await tie.getByLabel("Across the map, percent").fill(x);
+    await tie.getByLabel("Down the map, percent").fill("50");
+    await tie.getByLabel("Where on the earth it is").fill(place);
+    await tie.getByRole("button", { name: "Tie it" }).click();
+    if (place === "nowhere at all") await expect(tie).toContainText("No town of the name “nowhere at all”");
+    else await expect(tie).toBeHidden();
+  }
+  await expect(own).toContainText("Tied by 2 points.");
+  await expect(panel).toContainText("3 events on the map: 1492 – 1522");
+  await panel.getByRole("radio", { name: "World" }).click();
+  await expect(panel.getByRole("status").first()).toHaveText("3 events on the map: 1492 – 1522");
+  await saved(page);
+
+  // The window moves as a whole, by keys and by dragging.
+  await panel.getByRole("slider", { name: "To" }).press("ArrowLeft");
+  await panel.getByRole("slider", { name: "From" }).press("ArrowRight");
+  await expect(panel.getByRole("status").first()).toHaveText("1 of 3 events on the map: 1519");
+  await panel.getByRole("slider", { name: "From" }).press("Shift+ArrowRight");
+  await expect(panel.getByRole("status").first()).toHaveText("1 of 3 events on the map: 1522");
+
+  await page.getByRole("button", { name: "Share" }).click();
+  await page.getByRole("radio", { name: /Anyone with the link/ }).check();
+  await page.getByRole("button", { name: "Publish", exact: true }).click();
+  const reader = await (await browser.newContext({ reducedMotion: "reduce" })).newPage();
+  await reader.goto(`${await page.getByLabel("Link to the published page").inputValue()}#map`);
+  const region = reader.getByRole("region", { name: "Map" });
+  const shown = region.locator(".earth:not([hidden])");
+  await expect(shown).toHaveAttribute("data-marks", "3");
+  await expect(shown).toHaveAttribute("aria-label", /^The timeline's map with 3 events/);
+  await expect(region).toContainText("A plan of the coast");
+  await region.getByRole("button", { name: "World" }).press("Enter");
+  await expect(shown).toHaveAttribute("aria-label", /^A map of the world with 3 places/);
+  await region.getByRole("button", { name: "The timeline's map" }).press("Enter");
+  await region.getByRole("slider", { name: "To" }).press("ArrowLeft");
+  await region.getByRole("slider", { name: "From" }).press("ArrowRight");
+  await expect(region.getByRole("status")).toHaveText("1 of 3 events on the map: 1519");
+  // The window on the ridge is dragged as a whole.
+  await region.locator(".window").scrollIntoViewIfNeeded();
+  const window = (await region.locator(".window").boundingBox())!;
+  const y = window.y + window.height / 2;
+  await reader.mouse.move(window.x + window.width / 2, y);
+  await reader.mouse.down();
+  await reader.mouse.move(window.x + window.width / 2 + 400, y, { steps: 4 });
+  await reader.mouse.up();
+  await expect(region.getByRole("status")).toHaveText("1 of 3 events on the map: 1522");
+  await region.getByRole("link", { name: /Return/ }).press("Enter");
+  await expect(reader.getByRole("heading", { name: "Return" })).toBeInViewport();
 });

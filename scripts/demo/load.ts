@@ -13,6 +13,7 @@ import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { NO_DAY, UNDATED } from "@/core/time/when";
 import { between } from "@/core/timeline/place";
+import { RIVER_MAP } from "./draw-map";
 import { PICTURES } from "./draw-pictures";
 import { bellWav } from "./make-bell";
 import { ASSIGNMENT, CLASS_NAME, type DemoGroup, EVENTS, GROUPS } from "./school";
@@ -162,6 +163,7 @@ async function load(demo: DemoTimeline): Promise<string> {
         closeUp: e.closeUp ?? "",
         done: e.done ?? null,
         spot: e.spot ?? null,
+        onMap: e.onMap ? { x: e.onMap[0], y: e.onMap[1] } : null,
       },
     });
     if (e.text) ops.push({ kind: "describe", of: event, update: toBase64(descriptionFrom(e.text, clientId++)) });
@@ -192,6 +194,7 @@ async function load(demo: DemoTimeline): Promise<string> {
     text: string,
     credit = CREDIT,
     still: Uint8Array | null = null,
+    list: "media" | "map" = "media",
   ) => {
     const media = await nia.upload(id, name, bytes);
     if (still) Object.assign(media, await nia.must("PUT", `/api/timelines/${id}/media/${media.id}/still`, still));
@@ -201,7 +204,7 @@ async function load(demo: DemoTimeline): Promise<string> {
         id: nanoid(10),
         fields: {
           of,
-          list: "media",
+          list,
           place: at,
           media: media.id,
           kind: media.kind,
@@ -216,6 +219,10 @@ async function load(demo: DemoTimeline): Promise<string> {
   };
   if (demo.cover)
     await attach("timeline", "a0", `${demo.cover.name}.png`, await drawn(demo.cover.name), demo.cover.shows);
+  if (demo.map) {
+    const map = new Uint8Array(await sharp(Buffer.from(RIVER_MAP)).png({ compressionLevel: 3 }).toBuffer());
+    await attach("timeline", "a0", "ambrel-map.png", map, demo.map.shows, CREDIT, null, "map");
+  }
   for (const e of demo.events) {
     const of = ids.get(e.title)!;
     if (e.film)

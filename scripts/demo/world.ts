@@ -12,6 +12,8 @@ export interface DemoEvent {
   picture?: { name: string; shows: string };
   film?: { file: string; title: string; still: string };
   sound?: { title: string };
+  /** Where it stands on the map of the timeline, percent. */
+  onMap?: [x: number, y: number];
   /** A film that stays at the stand-in of another site, with a still of ours. */
   elsewhere?: { film: string; still: string };
   source?: string | { of: string; page?: string; quote?: string };
@@ -39,6 +41,8 @@ export interface DemoTimeline {
   introduction: string[];
   scale?: "balanced" | "true" | "even";
   cover?: { name: string; shows: string };
+  /** What its map shows; the map itself is drawn. */
+  map?: { shows: string };
   categories: [name: string, colour: string, pattern: string][];
   events: DemoEvent[];
   sources?: Record<string, DemoSource>;
@@ -63,6 +67,10 @@ const AMBREL: DemoTimeline = {
   cover: {
     name: "stone-bridge",
     shows: "A cart and two walkers cross the stone bridge with its four arches; the church stands behind.",
+  },
+  map: {
+    shows:
+      "The Ambrel from above: it winds from north to south through Ambrelford, with ford stones, rope ferry, the bridge, mills on both banks, the church in the west, and the viaduct in the north.",
   },
   sources: {
     dig: {
@@ -141,6 +149,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "about 1200 BC",
       title: "Ford stones are laid across the Ambrel",
+      onMap: [43.6, 67],
       short: "Ford stones laid",
       category: "Crossing",
       important: true,
@@ -157,6 +166,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "310 BC",
       title: "A hoard of bronze rings is dropped at the ford",
+      onMap: [42.6, 69],
       short: "Bronze rings lost at the ford",
       category: "Trade",
       text: ["Twenty-two rings on a rotted cord. Whoever lost them was walking towards the east bank."],
@@ -165,6 +175,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "AD 96",
       title: "A road is paved down to the ford",
+      onMap: [36, 64],
       category: "Crossing",
       text: ["The road's edge stones can still be seen at low water behind the mill."],
       source: "Survey of the old road, sheet 3",
@@ -172,6 +183,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "12th century",
       title: "The ford has a keeper, paid in eels",
+      onMap: [46.4, 65.5],
       short: "A keeper for the ford",
       category: "Town life",
       text: ["The abbey's rolls name the payment but never the keeper."],
@@ -180,6 +192,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "about 1604",
       title: "Rope ferry licensed to the Tolley family",
+      onMap: [41, 32.5],
       sign: "boat",
       category: "Crossing",
       important: true,
@@ -193,6 +206,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1631 - about 1702",
       title: "Tolls paid in salt",
+      onMap: [36, 31],
       category: "Trade",
       picture: {
         name: "salt-tolls",
@@ -206,6 +220,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "May 1688",
       title: "The market moves to the east bank",
+      onMap: [60.5, 54],
       short: "Market moves east",
       category: "Trade",
       picture: { name: "market", shows: "Four striped market stalls in front of the church." },
@@ -214,6 +229,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "Jan 1719",
       title: "Carts cross on the ice",
+      onMap: [46, 41],
       category: "Weather & water",
       picture: { name: "carts-on-ice", shows: "Two horse carts cross the frozen river in snow." },
       text: ["For nineteen days the ferry lay frozen in and nobody paid a toll."],
@@ -222,6 +238,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1744 - 1783",
       title: "Timber bridge",
+      onMap: [47.3, 47],
       category: "Crossing",
       picture: { name: "timber-bridge", shows: "A cart and a walker on a long timber bridge on five piers." },
       text: ["Built of oak from the abbey wood in one summer, by subscription."],
@@ -230,6 +247,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1766",
       title: "Bridge school opens",
+      onMap: [48.2, 48.5],
       sign: "book",
       category: "Town life",
       picture: {
@@ -242,6 +260,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1766 - 1880",
       title: "School on the bridge",
+      onMap: [49, 47.5],
       category: "Town life",
       text: ["On the timber bridge first, then on the stone one; never once on dry land."],
       source: { of: "log" },
@@ -249,6 +268,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "19 Mar 1783",
       title: "Spring flood takes two arches",
+      onMap: [49.8, 49],
       category: "Weather & water",
       film: {
         file: "spring-flood.webm",
@@ -264,6 +284,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1797",
       title: "The Ambrel Post, first issue",
+      onMap: [66, 57],
       sign: "book",
       category: "Town life",
       picture: { name: "press", shows: "A wooden printing press with a printer and a stack of fresh sheets." },
@@ -273,6 +294,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1811 - 1815",
       title: "Stone bridge is built",
+      onMap: [48.4, 46.5],
       category: "Crossing",
       important: true,
       picture: { name: "stone-bridge", shows: "The stone bridge with its four arches." },
@@ -284,6 +306,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "about 1838 - 1905",
       title: "Barge trade at its height",
+      onMap: [51.4, 63],
       category: "Trade",
       picture: { name: "barge-trade", shows: "Three sailing barges on the river at sunset." },
       text: ["Grain down, coal up, and in August the whole town to the sea and back for a shilling."],
@@ -292,6 +315,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "1840s",
       title: "Steam mill on the east bank",
+      onMap: [56, 60],
       category: "Trade",
       picture: { name: "steam-mill", shows: "A brick mill with a smoking chimney and a water wheel." },
       text: [
@@ -302,6 +326,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 16:00 - 15 Nov 1872 06:00",
       title: "The long night flood",
+      onMap: [46, 56],
       sign: "drop",
       category: "Weather & water",
       important: true,
@@ -320,6 +345,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 16:00",
       title: "Rain gauge overflows",
+      onMap: [32, 53],
       category: "Weather & water",
       partOf: "The long night flood",
       source: { of: "log", page: "14 Nov 1872" },
@@ -327,6 +353,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 19:30",
       title: "Bell rung",
+      onMap: [36.4, 63],
       sign: "bell",
       category: "Town life",
       partOf: "The long night flood",
@@ -335,6 +362,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 22:10",
       title: "East quay under water",
+      onMap: [51.4, 58],
       category: "Weather & water",
       partOf: "The long night flood",
       source: { of: "post", page: "2" },
@@ -342,6 +370,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 22:50 - 15 Nov 1872 00:40",
       title: "The bridge gives way",
+      onMap: [47.6, 48.8],
       closeUp: "closed",
       category: "Crossing",
       partOf: "The long night flood",
@@ -351,6 +380,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 22:50",
       title: "First arch falls",
+      onMap: [45.8, 47.6],
       category: "Crossing",
       partOf: "The bridge gives way",
       source: { of: "keeper" },
@@ -358,6 +388,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "14 Nov 1872 23:25",
       title: "Second arch falls",
+      onMap: [49.4, 47.6],
       category: "Crossing",
       partOf: "The bridge gives way",
       source: { of: "keeper" },
@@ -365,6 +396,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "15 Nov 1872 00:40",
       title: "The toll house goes",
+      onMap: [43.4, 46.6],
       category: "Town life",
       partOf: "The bridge gives way",
       source: { of: "post", page: "2" },
@@ -372,6 +404,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "15 Nov 1872 01:45",
       title: "Two boats out",
+      onMap: [50.5, 66],
       category: "Town life",
       partOf: "The long night flood",
       source: { of: "post", page: "3", quote: "No lamp was seen on the bridge after ten." },
@@ -379,6 +412,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "Jul 1889",
       title: "Viaduct carries the first train",
+      onMap: [40, 14.6],
       category: "Crossing",
       picture: { name: "viaduct", shows: "A steam train with four carriages on a tall brick viaduct." },
       text: ["The first train was late by eleven minutes. The Post called it a triumph of punctuality."],
@@ -387,6 +421,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "2 - 5 Feb 1900",
       title: "Frost fair between the bridges",
+      onMap: [44, 36],
       category: "Town life",
       text: ["Four days of stalls and skating on the last ice the river has borne."],
       source: "Ambrel Post, no. 5331",
@@ -394,6 +429,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "27 Sep 1931",
       title: "Last ferry crossing",
+      onMap: [44.4, 33.4],
       sign: "boat",
       category: "Crossing",
       important: true,

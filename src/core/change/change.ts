@@ -10,6 +10,7 @@ import type {
   Marks,
   SOURCE,
   Spot,
+  Tie,
   TIMELINE,
   ValuesOf,
 } from "../timeline/fields";
@@ -34,6 +35,7 @@ export type Value =
   | Focus
   | Point
   | Cut
+  | readonly Tie[]
   | Readonly<Record<string, string>>
   | readonly string[];
 export type Table = keyof typeof COLLECTION;

@@ -62,6 +62,8 @@ export function copyEvents(
     const fields = Object.fromEntries(COPIED.map((f) => [f, all[f]]));
     // A copy has no place by hand: the two would lie on each other.
     fields.spot = null;
+    // The other timeline has another map.
+    if (other) fields.onMap = null;
     if (!other) fields.origin = "";
     fields.category = categories(e.category);
     const whole = e.partOf && (made.get(e.partOf) ?? (other ? null : e.partOf));

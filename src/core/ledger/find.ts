@@ -1,4 +1,4 @@
-import { ITEM_LISTS } from "../timeline/fields";
+import { ITEM_LISTS, type ItemList } from "../timeline/fields";
 import type { EventField, ItemField, Op, SourceField, TimelineField } from "../change/change";
 import { blocksOf, plainTextOf } from "../text/description";
 import { placesIn, placesInDescription, replacedIn, replaceInDescription, type Wanted } from "../text/replace-words";
@@ -12,7 +12,7 @@ export type TextOf =
   | { kind: "timeline"; field: TimelineField }
   | { kind: "event"; id: string; field: EventField }
   | { kind: "category"; id: string }
-  | { kind: "item"; id: string; list: "media" | "source" | "link"; field: ItemField }
+  | { kind: "item"; id: string; list: ItemList; field: ItemField }
   | { kind: "source"; id: string; field: SourceField }
   /** "introduction", "closing" or an event's id. */
   | { kind: "description"; of: string };

@@ -51,10 +51,13 @@ const second = (more: More = {}) =>
 export type Scale = "balanced" | "true" | "even";
 /** How large pictures stand on the chart: as there is room, small, or not at all. */
 export type PicturesShown = "large" | "small" | "none";
+/** Where the cover stands on the opening page. */
+export type CoverPlace = "beside" | "above";
 export type LabelWords = "room" | "none";
 /** Of one label beside the others: quieter, as usual, louder. */
 export type Loudness = -1 | 0 | 1;
-export const ITEM_LISTS = ["media", "source", "link"] as const;
+/** "map": the picture that is the map of the timeline. */
+export const ITEM_LISTS = ["media", "source", "link", "map"] as const;
 export type ItemList = (typeof ITEM_LISTS)[number];
 export type MediaKind = "picture" | "video" | "sound";
 /** What an entry of an event's media is: also a web page, of which only what it says of itself is kept. */
@@ -106,7 +109,22 @@ const POINT = object({
   lon: { type: "number", minimum: -180, maximum: 180 },
 });
 
+/** A spot on the map of one's own, percent of its width and height, and where on the earth it lies. */
+export interface Tie extends Focus, Point {}
+export const MOST_TIES = 3;
+
 const PERCENT = { type: "number", minimum: 0, maximum: 100 };
+
+const TIES = {
+  type: "array",
+  maxItems: MOST_TIES,
+  items: object({
+    x: PERCENT,
+    y: PERCENT,
+    lat: { type: "number", minimum: -90, maximum: 90 },
+    lon: { type: "number", minimum: -180, maximum: 180 },
+  }),
+};
 
 /**
  * What of an uploaded picture is shown: `of` is the picture it is cut out of, which stays as it was. It is turned first, clockwise,
@@ -212,6 +230,10 @@ export const TIMELINE = {
   labelWords: oneOf<LabelWords>("room", "none"),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
+  /** Where its cover stands on the page it begins with: beside the title, or across the page over it. */
+  coverPlace: oneOf<CoverPlace>("beside", "above"),
+  /** Spots of the map of one's own whose place on the earth is known. */
+  mapTies: field<readonly Tie[]>([], TIES, { undrawn: true }),
   sourceManner: field<SourceManner>("apa", { enum: ["apa", "harvard", "numbered"] }, { undrawn: true }),
   /** The language it is written in, as BCP 47 names it: for spelling, hyphens and screen readers. */
   language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }, { undrawn: true }),
@@ -228,6 +250,8 @@ export const EVENT = {
   place: text(200, { undrawn: true }),
   /** Where on the earth that is; null: not said. */
   point: field<Point | null>(null, maybe(POINT), { undrawn: true }),
+  /** Where on the map of one's own that is; null: not said. */
+  onMap: field<Focus | null>(null, maybe(object({ x: PERCENT, y: PERCENT }, [])), { undrawn: true }),
   /** Words of one's own to find it by. */
   tags: field<readonly string[]>([], TAGS, { undrawn: true }),
   /** What editors tell each other about it. */
@@ -266,7 +290,7 @@ export const ITEM = {
   of: field<string>("timeline", ID, { fixed: true }),
   list: field<ItemList>("source", { enum: [...ITEM_LISTS] }, { fixed: true }),
   place: key("a0"),
-  /** Media: what was uploaded, or was made of it: cut, or with another still. Its size, px. */
+  /** Media and map: what was uploaded, or was made of it: cut, or with another still. Its size, px. */
   media: field<string | null>(null, maybe(ID)),
   kind: field<ItemKind | null>(null, maybe({ enum: ["picture", "video", "sound", "page"] }), { fixed: true }),
   /** Video and sound that stay at another site: the address of its player. Their own file is a still then, or none. */

@@ -31,7 +31,7 @@ export function contents(p: ReaderPage): string {
 }
 
 const isCredited = (i: FrozenItem) =>
-  i.list === "media" && Boolean(i.credit.trim() || i.licence.trim() || i.address.trim());
+  (i.list === "media" || i.list === "map") && Boolean(i.credit.trim() || i.licence.trim() || i.address.trim());
 
 function hasClosing({ frozen, sources }: ReaderPage): boolean {
   return (frozen.closing ?? []).length > 0 || sources.entries.length > 0 || frozen.items.some(isCredited);

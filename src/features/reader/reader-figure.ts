@@ -26,8 +26,18 @@ export function sizeRules(items: readonly Pick<FrozenItem, "kind" | "width" | "h
   return [...sizes].map(([name, rule]) => `.${name}{${rule}}`).join("");
 }
 
+/** What of a cover is seen where it stands across the page, as a style rule. */
+export function coverRule(items: readonly FrozenItem[]): string {
+  const focus = items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture")?.focus;
+  return focus ? `.band figure img{object-position:${focus.x}% ${focus.y}%}` : "";
+}
+
 /** A picture, video or sound with its caption, and whose it is. */
-export function figure(p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">, m: FrozenItem): string {
+export function figure(
+  p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">,
+  m: FrozenItem,
+  inSize: "medium" | "large" = "medium",
+): string {
   const url = (size: string) => escapeXml(`${p.mediaPath}/${m.media}/${size}`);
   const address = safeAddress(m.address);
   const credit = [m.credit, m.licence].filter(Boolean).join(", ");
@@ -47,7 +57,7 @@ export function figure(p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">,
   const sized =
     m.width && m.height ? ` width="${m.width}" height="${m.height}" class="${sizeClass(m.width, m.height)}"` : "";
   const part = playedFragment(m);
-  const img = `<img src="${url("medium")}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}>`;
+  const img = `<img src="${url(inSize)}" alt="${escapeXml(m.text)}"${onPaper ? "" : ' loading="lazy"'}${sized}>`;
   // What moves stands still for whoever wants no motion, and on paper.
   const seen =
     m.moving && !onPaper

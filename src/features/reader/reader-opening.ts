@@ -18,7 +18,8 @@ export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: s
       : `<p class="ways"><a class="go" href="#chart">${WORDS.openTheChart}</a><a class="go quiet" href="#read">${WORDS.readFromTheBeginning}</a></p><p class="hint">${WORDS.pressToOpen}</p>`;
   const empty = frozen.events.length === 0 && !onPaper ? `<p>${WORDS.nothingWritten}</p>` : "";
   const whole = ways && `<a class="whole" href="#chart" aria-label="${WORDS.openTheChart}">${strips}</a>`;
-  return `<div class="opening${cover ? "" : " alone"}"><div class="said"><h2${said(frozen)}>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, key, facts)}<div class="text"${said(frozen)}>${blocksHtml(frozen.introduction, inText(p))}</div>${empty}${ways}</div>${cover ? figure(p, cover) : ""}</div>${whole}`;
+  const band = cover !== undefined && frozen.coverPlace === "above" && !onPaper;
+  return `<div class="opening${band ? " band" : cover ? "" : " alone"}"><div class="said"><h2${said(frozen)}>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, key, facts)}<div class="text"${said(frozen)}>${blocksHtml(frozen.introduction, inText(p))}</div>${empty}${ways}</div>${cover ? figure(p, cover, band ? "large" : "medium") : ""}</div>${whole}`;
 }
 
 /** In numbers and names: how much there is, from when to when, in which categories. */

@@ -10,7 +10,7 @@ import { WORDS } from "@/core/words/en/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
 import type { ReaderPage, Variant } from "./page-input";
-import { sizeRules } from "./reader-figure";
+import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
 import { keyOf, mark } from "./reader-mark";
 import { openingSection } from "./reader-opening";
@@ -60,7 +60,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
   const count = WORDS.events(frozen.events.length);
   const facts = [count, period].filter(Boolean).join(", ");
-  const style = READER_STYLE + VARIANT_STYLE[p.variant] + sizeRules(frozen.items);
+  const style = READER_STYLE + VARIANT_STYLE[p.variant] + sizeRules(frozen.items) + coverRule(frozen.items);
   const script = p.variant === "print" ? "" : p.viewsScript;
   const lively = p.variant !== "print" && frozen.events.length > 0;
   const html = `<!doctype html>

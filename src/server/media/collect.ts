@@ -19,6 +19,11 @@ export async function collectMedia(now = new Date()): Promise<{ media: number; b
         select from item i where i.timeline_id = m.timeline_id and (i.media in (m.id, m.made_of) or i.cut ->> 'of' in (m.id, m.made_of)))
       and not exists (select from version_media v where v.media_id = m.id)
     returning id`;
+  return { media: media.length, blobs: await removeUnused(now) };
+}
+
+/** Removes bytes that belong to no media any more; says how many files that were. */
+export async function removeUnused(now = new Date()): Promise<number> {
   const blobs = await db()`
     with gone as (
       delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash, store),
@@ -26,5 +31,5 @@ export async function collectMedia(now = new Date()): Promise<{ media: number; b
       insert into blob_loose (hash, at) select hash, 'epoch' from gone where store = 's3' on conflict (hash) do update set at = 'epoch')
     select hash from gone`;
   await removeLoose(now, MOST_LOOSE);
-  return { media: media.length, blobs: blobs.length };
+  return blobs.length;
 }

@@ -8,6 +8,8 @@ import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-data
 import { takeAgain } from "../timelines/copy-into";
 import { cutPicture } from "./make-media";
 import { usedBefore } from "./used-before";
+import { deleteUpload } from "../timelines/delete-upload";
+import { publish } from "../timelines/publish";
 
 withTestDatabase("used_before");
 
@@ -85,4 +87,57 @@ it("it is used again in another timeline without its bytes being stored again, b
   expect(isFailure(await takeAgain(of.timeline, other, "none", of.account))).toBe(true);
   // The list has it once, though two timelines hold it.
   expect((await usedBefore(of.account, "", 0)).found).toHaveLength(1);
+});
+
+it("an upload is deleted for good: out of every timeline, out of what can be put back, and its bytes", async () => {
+  const of = await withEvent();
+  const quay = await added(of, "#123456", "quay.png");
+  const part = must(await cutPicture(of.timeline, of.account, quay, { x: 0, y: 0, width: 50, height: 50, turn: 0 }));
+  await edit(of.timeline, of.account, { kind: "set_item", id: `i-${quay}`, field: "media", value: part.id });
+  const other = await makeTimeline(of.account);
+  const again = must(await takeAgain(of.timeline, other, quay, of.account));
+  const fields = { of: "timeline", list: "media", kind: "picture", media: again.media.id } as const;
+  await edit(other, of.account, { kind: "add_item", id: "cover", fields });
+  await edit(other, of.account, { kind: "delete_item", id: "cover" });
+  const hashes = await db()<{ hash: string }[]>`
+    select distinct hash from media_file where media_id = any(${[quay, part.id, again.media.id]})`;
+  expect(hashes.length).toBeGreaterThan(1);
+  const stranger = await start();
+  expect(await deleteUpload(of.timeline, quay, stranger.account)).toMatchObject({ failed: "not_found" });
+  expect(must(await deleteUpload(of.timeline, quay, of.account))).toEqual({ entries: 1, frozen: [] });
+  const left = async (table: string, column: string, ids: string[]) =>
+    (await db()<{ n: number }[]>`select count(*)::int as n from ${db()(table)} where ${db()(column)} = any(${ids})`)[0]!
+      .n;
+  const ids = [quay, part.id, again.media.id];
+  expect([await left("media", "id", ids), await left("item", "media", ids)]).toEqual([0, 0]);
+  expect(
+    await left(
+      "blob",
+      "hash",
+      hashes.map((h) => h.hash),
+    ),
+  ).toBe(0);
+  const [log] = await db()<{ n: number }[]>`
+    select count(*)::int as n from change where ops::text like ${`%"${quay}"%`} or was::text like ${`%"${quay}"%`}
+      or ops::text like ${`%"${part.id}"%`}`;
+  expect(log!.n).toBe(0);
+  expect((await usedBefore(of.account, "", 0)).found).toEqual([]);
+  // Undo in a browser that had it open is told so.
+  expect(await edit(of.timeline, of.account, { kind: "restore_item", id: `i-${quay}` })).toMatchObject({
+    failed: "no_such_media",
+  });
+  expect(await deleteUpload(of.timeline, quay, of.account)).toMatchObject({ failed: "not_found" });
+});
+
+it("what a published version shows is kept for that alone, and it is said", async () => {
+  const of = await withEvent();
+  await db()`update timeline set title = 'The crossing' where id = ${of.timeline}`;
+  const quay = await added(of, "#654321", "quay.png");
+  must(await publish(of.timeline, of.account, "link", true));
+  expect(must(await deleteUpload(of.timeline, quay, of.account))).toEqual({ entries: 1, frozen: ["The crossing"] });
+  expect((await usedBefore(of.account, "", 0)).found).toEqual([]);
+  const [media] = await db()`select put_away from media where id = ${quay}`;
+  expect(media).toEqual({ putAway: true });
+  const [item] = await db()`select media from item where timeline_id = ${of.timeline}`;
+  expect(item).toEqual({ media: null });
 });

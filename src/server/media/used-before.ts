@@ -58,7 +58,7 @@ export async function usedBefore(
           on ev.timeline_id = x.timeline_id and ev.id = x.of and not ev.deleted
         where x.timeline_id = m.timeline_id and not x.deleted and (x.media = m.id or x.cut ->> 'of' = m.id)
           and (x.of = 'timeline' or ev.id is not null)) used on true
-      where m.created_by = ${account} and m.made_of is null
+      where m.created_by = ${account} and m.made_of is null and not m.put_away
         and (m.name || ' ' || t.title || ' ' || to_char(m.created_at, 'YYYY-MM-DD') || ' ' || coalesce(i.text, '') || ' '
           || coalesce(i.caption, '') || ' ' || coalesce(i.credit, '') || ' ' || array_to_string(coalesce(used.events, '{}'), ' '))
           ilike all (${wanted.length > 0 ? wanted : ["%"]})

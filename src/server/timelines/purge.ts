@@ -92,7 +92,16 @@ export async function purgeDeleted(tx: Tx, timeline: string, before: Date): Prom
     select id from item where timeline_id = ${timeline} and not purged and "of" = any(${[...events]})`)
     items.add(id);
   const sources = new Set(await due("source"));
-  const gone = { event: events, category: categories, item: items, source: sources };
+  return purgeRecords(tx, timeline, { event: events, category: categories, item: items, source: sources });
+}
+
+/** The same for records one names, in a timeline that is locked. */
+export async function purgeRecords(
+  tx: Tx,
+  timeline: string,
+  gone: Record<Table, ReadonlySet<string>>,
+): Promise<number> {
+  const { event: events, category: categories, item: items, source: sources } = gone;
   const found = events.size + categories.size + items.size + sources.size;
   if (found === 0) return 0;
   await forgetPast(tx, timeline);

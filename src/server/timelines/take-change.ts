@@ -10,7 +10,7 @@ import { fromBase64 } from "@/core/text/base64";
 import { takeUpdate } from "@/core/text/description";
 import { confirmReading, readOptionsOf } from "@/core/timeline/read-options";
 import type { When } from "@/core/time/when";
-import { COLLECTION, OWN_TEXTS, RECORD_TABLES, type Timeline } from "@/core/timeline/timeline";
+import { COLLECTION, type Item, OWN_TEXTS, RECORD_TABLES, type Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
@@ -100,6 +100,7 @@ async function merge(
     }
     const op = withOwnReading(sent, draft.timeline);
     if (op.kind === "add_item") await requireMedia(tx, before.id, op);
+    if (op.kind === "restore_item") requireThere(draft.timeline.items.get(op.id));
     if (op.kind === "set_item" && op.field === "media") await requireSameKind(tx, draft.timeline, op);
     ops.push(op);
     was.push(draft.step(op));
@@ -147,11 +148,24 @@ async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "a
   // What stays at another site has no file of its own: a web page, and a video or sound with the address of its player.
   const outside = list === "media" && address !== "" && (kind === "page" || (player !== "" && kind !== "picture"));
   if (media === null && outside) return;
-  if ((list === "media") !== (media !== null) || kind === "page") throw new Refused(fail("no_such_media"));
+  if (list === "map" && (kind !== "picture" || player !== "")) throw new Refused(fail("no_such_media"));
+  if ((list === "media" || list === "map") !== (media !== null) || kind === "page")
+    throw new Refused(fail("no_such_media"));
   if (media === null) return;
   const [own] = await tx`
     select from media where id = ${media} and timeline_id = ${timeline} and kind = ${fileKind({ kind, player })}`;
   if (!own) throw new Refused(fail("no_such_media"));
+}
+
+/** An entry whose file was deleted for good does not come back. */
+function requireThere(item: Item | undefined): void {
+  if (
+    (item?.list === "media" || item?.list === "map") &&
+    item.media === null &&
+    item.player === "" &&
+    item.kind !== "page"
+  )
+    throw new Refused(fail("no_such_media"));
 }
 
 /** The kind of an entry's file: of what is played at another site it is a still. */

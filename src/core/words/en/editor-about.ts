@@ -10,6 +10,10 @@ export const WORDS = {
   language: "Language",
   languageFor: "What it is written in: for spelling, hyphens and screen readers.",
   coverPicture: "Cover picture",
+  coverPlace: "Where the cover stands",
+  coverPlaceHint:
+    "Across the page, and in small among your timelines, it is cropped: “What is seen where it is cropped” says around what.",
+  coverPlaces: { beside: "beside the title", above: "across the page, over the title" },
   period: "Period",
   workedOutFromTheEvents: (workedOut: string) =>
     `Worked out from the events: ${workedOut}. Type another, such as 1600 - 1931, to set it.`,

@@ -75,7 +75,7 @@ export const WORDS = {
   takeAwayAgain: "Take it out again",
   category: (name: string) => `category “${name}”`,
   sourceNamed: (title: string) => `the source “${title}”`,
-  entry: { media: "picture, video or sound", source: "source", link: "link" },
+  entry: { media: "picture, video or sound", source: "source", link: "link", map: "map" },
   added: (what: string) => `${what} added`,
   removed: (what: string) => `${what} removed`,
   changed: (what: string, field: string) => `${what}: ${field}`,

@@ -27,6 +27,17 @@ export const WORDS = {
   shelf: "The shelf",
   shelfPage: (n: number, subjects: number) =>
     `${n} pictures over ${subjects} subjects, drawn for Fastigo. They are given away (CC0): use them for what you like, in a timeline or elsewhere.`,
+  deleteIt: "Delete ...",
+  deleteNamed: (title: string) => `Delete ${title}`,
+  beforeDeleting: "It is taken out of every timeline of yours that shows it, and nothing puts it back.",
+  deleteForGood: "Delete for good",
+  keepIt: "Keep it",
+  deleted: (entries: number, frozen: readonly string[]) =>
+    `Deleted for good${entries === 0 ? "" : entries === 1 ? ", and taken out of one place" : `, and taken out of ${entries} places`}.${
+      frozen.length === 0
+        ? ""
+        : ` What was published, handed in or frozen of ${frozen.map((t) => `“${t || "Untitled"}”`).join(", ")} still shows it: it is kept for that alone, and goes when that goes.`
+    }`,
   search: "Search",
   all: "All of them",
 } as const;

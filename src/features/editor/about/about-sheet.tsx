@@ -7,6 +7,7 @@ import { between } from "@/core/timeline/place";
 import { orderOf } from "@/core/timeline/order";
 import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
+import { CoverPlaceField } from "./cover-place-field";
 import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
@@ -132,6 +133,7 @@ export function SettingsSheet({
           )}
         </Field>
         <MediaField of="timeline" label={WORDS.coverPicture} most={1} />
+        <CoverPlaceField />
         <WhenField
           label={WORDS.period}
           value={timeline.period}

@@ -194,6 +194,10 @@ function whereOf(of: TextOf): string {
     case "description":
       return of.of === "introduction" || of.of === "closing" ? WORDS.where[of.of] : WORDS.where.description;
     case "item":
-      return of.list === "media" ? WORDS.where.media : of.list === "source" ? WORDS.where.source : WORDS.where.link;
+      return of.list === "media" || of.list === "map"
+        ? WORDS.where.media
+        : of.list === "source"
+          ? WORDS.where.source
+          : WORDS.where.link;
   }
 }

@@ -43,6 +43,9 @@ export const FIELD: Record<string, string> = {
   spoken: "spoken text",
   subtitles: "subtitles",
   emphasis: "importance",
+  onMap: "spot on the map",
+  mapTies: "ties of the map to the world",
+  coverPlace: "place of the cover",
   typeSize: "type of labels",
 };
 

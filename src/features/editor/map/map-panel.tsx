@@ -1,8 +1,8 @@
 "use client";
 
 import { Pause, Play } from "lucide-react";
-import { Slider } from "radix-ui";
 import { useEffect, useMemo, useState } from "react";
+import { pointOf, spotOf } from "@/core/places/own-map";
 import { whenLabel } from "@/core/time/write-when";
 import { orderOf } from "@/core/timeline/order";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -13,7 +13,10 @@ import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Frame } from "../sheet/frame";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { MapView } from "./map-view";
+import { OwnMapView, WorldView } from "./map-view";
+import { useOwnMap } from "./own-map";
+import { OwnMapField } from "./own-map-field";
+import { TimeWindow } from "./time-window";
 
 const QUIET = "#4A6572";
 /** How long each event stands while it plays, ms. */
@@ -21,10 +24,13 @@ const STEP_MS = 700;
 
 /** Events with a place, on a map and in a list, with a window in time that can be moved and plays. */
 export function MapPanel({ selected, onClose }: { selected: string | null; onClose: () => void }) {
-  const { select } = useEditor();
+  const { select, uploads } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
+  const { map, fit } = useOwnMap();
+  const [wished, setWished] = useState<"world" | "own" | null>(null);
+  const own = map !== null && wished !== "world";
   const all = useMemo(() => orderOf(timeline.events), [timeline.events]);
-  const placed = useMemo(() => all.filter((e) => e.point !== null), [all]);
+  const placed = useMemo(() => all.filter((e) => (own ? spotOf(e, fit) : pointOf(e, fit)) !== null), [all, own, fit]);
   const last = Math.max(0, placed.length - 1);
   const [range, setRange] = useState<[number, number] | null>(null);
   const [playing, setPlaying] = useState(false);
@@ -32,17 +38,24 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
   const [from, to] = range ? [Math.min(range[0], last), Math.min(range[1], last)] : [0, last];
   const shown = useMemo(() => placed.slice(from, to + 1), [placed, from, to]);
   const manner = useMemo(() => mannerOf(timeline), [timeline]);
-  const marks = useMemo(
+  const marked = useMemo(
     () =>
       shown.map((e) => {
         const category = timeline.categories.get(e.category ?? "");
         const colour = category && !category.deleted ? COLOURS[category.colour] : QUIET;
-        return { id: e.id, colour, ...e.point! };
+        return { id: e.id, colour, spot: spotOf(e, fit), point: pointOf(e, fit) };
       }),
-    [shown, timeline.categories],
+    [shown, timeline.categories, fit],
   );
+  const onOwn = useMemo(() => marked.flatMap((m) => (m.spot ? [{ ...m, at: m.spot }] : [])), [marked]);
+  const onEarth = useMemo(() => marked.flatMap((m) => (m.point ? [{ ...m, at: m.point }] : [])), [marked]);
+  const around = useMemo(() => placed.flatMap((e) => pointOf(e, fit) ?? []), [placed, fit]);
   // What is chosen on the chart is shown on the map too, even outside of the window.
   const chosen = placed.findIndex((e) => e.id === selected);
+  useEffect(() => {
+    if (chosen >= 0)
+      setRange((r) => (r && (chosen < r[0] || chosen > r[1]) ? [Math.min(r[0], chosen), Math.max(r[1], chosen)] : r));
+  }, [chosen]);
   useEffect(() => {
     if (!playing) return;
     const step = setInterval(() => {
@@ -62,62 +75,71 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
     if (to >= last) setRange([from === last ? 0 : from, from === last ? 0 : from]);
     setPlaying(true);
   };
+  const pick = (ids: string[]) => {
+    if (ids.length === 1) {
+      setHere(null);
+      select(ids[0]!);
+    } else setHere(new Set(ids));
+  };
   const label = (e: TimelineEvent | undefined) => (e ? whenLabel(e.when, manner) : "");
   const listed = here ? placed.filter((e) => here.has(e.id)) : shown;
+  const look = { selected, onPick: pick, className: "h-[38vh] min-h-[240px]" };
   return (
     <Frame title={WORDS.map} onClose={onClose}>
-      {placed.length === 0 ? (
+      {map ? (
+        <div role="radiogroup" aria-label={WORDS.whichMap} className="mb-3 flex gap-1">
+          {(["own", "world"] as const).map((which) => (
+            <button
+              key={which}
+              type="button"
+              role="radio"
+              aria-checked={own === (which === "own")}
+              className={classes(
+                "min-h-8 rounded-md border px-3 text-[14px] font-bold",
+                own === (which === "own") ? "border-slate bg-slate text-white" : "border-edge hover:bg-verdigris-wash",
+              )}
+              onClick={() => {
+                setWished(which);
+                setRange(null);
+                setHere(null);
+                setPlaying(false);
+              }}
+            >
+              {which === "own" ? WORDS.ownMap : WORDS.world}
+            </button>
+          ))}
+        </div>
+      ) : null}
+      {placed.length === 0 && !own ? (
         <p className="text-quiet">{WORDS.none}</p>
       ) : (
         <div className="flex flex-col gap-3">
-          <p className="text-[13px] text-quiet">{WORDS.mapHelp}</p>
-          <MapView
-            marks={marks}
-            selected={selected}
-            around={placed.map((e) => e.point!)}
-            label={WORDS.mapOf(marks.length)}
-            onPick={(ids) => {
-              if (ids.length === 1) {
-                setHere(null);
-                select(ids[0]!);
-              } else setHere(new Set(ids));
-            }}
-            className="h-[38vh] min-h-[240px]"
-          />
+          <p className="text-[13px] text-quiet">{placed.length === 0 ? WORDS.noneOnOwn : WORDS.mapHelp}</p>
+          {own ? (
+            <OwnMapView map={map} marks={onOwn} label={WORDS.ownMapOf(onOwn.length)} {...look} />
+          ) : (
+            <WorldView marks={onEarth} around={around} label={WORDS.mapOf(onEarth.length)} {...look} />
+          )}
           <div>
             <div className="flex items-center gap-3">
               <Button size="small" disabled={placed.length < 2} onClick={play}>
                 {playing ? <Pause size={14} /> : <Play size={14} />} {playing ? WORDS.stop : WORDS.play}
               </Button>
-              <Slider.Root
-                className="relative flex h-8 flex-1 touch-none items-center select-none"
-                min={0}
-                max={last}
-                step={1}
-                value={[from, to]}
-                disabled={placed.length < 2}
-                aria-label={WORDS.window}
-                onValueChange={([a, b]) => {
+              <TimeWindow
+                last={last}
+                from={from}
+                to={to}
+                text={(i) => label(placed[i])}
+                onChange={(a, b) => {
                   setPlaying(false);
                   setHere(null);
-                  setRange([a!, b!]);
+                  setRange([a, b]);
                 }}
-              >
-                <Slider.Track className="relative h-3 grow rounded-sm bg-slate/25">
-                  <Slider.Range className="absolute h-full rounded-sm bg-slate" />
-                </Slider.Track>
-                {[WORDS.from, WORDS.to].map((name, i) => (
-                  <Slider.Thumb
-                    key={name}
-                    aria-label={name}
-                    aria-valuetext={label(placed[i === 0 ? from : to])}
-                    className="block size-6 rotate-45 rounded-sm border-2 border-white bg-verdigris focus-visible:outline-3"
-                  />
-                ))}
-              </Slider.Root>
+              />
             </div>
             <p role="status" className="mt-1 text-[13px] text-quiet">
-              {WORDS.shown(shown.length, placed.length)}: {label(placed[from])}
+              {WORDS.shown(shown.length, placed.length)}
+              {placed.length === 0 ? "" : `: ${label(placed[from])}`}
               {from === to ? "" : ` – ${label(placed[to])}`}
             </p>
           </div>
@@ -139,11 +161,7 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
                     "grid w-full grid-cols-[minmax(0,1fr)_auto] gap-x-3 rounded-md px-2 py-1.5 text-left hover:bg-verdigris-wash",
                     e.id === selected && "bg-sun-wash",
                   )}
-                  onClick={() => {
-                    const at = placed.indexOf(e);
-                    if (at < from || at > to) setRange([Math.min(from, at), Math.max(to, at)]);
-                    select(e.id);
-                  }}
+                  onClick={() => select(e.id)}
                 >
                   <span className="truncate font-bold">{e.title || WORDS.untitled}</span>
                   <span className="text-[13px] text-quiet">{e.place}</span>
@@ -152,16 +170,14 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
               </li>
             ))}
           </ol>
-          {chosen >= 0 && (chosen < from || chosen > to) ? (
-            <Button size="small" className="w-fit" onClick={() => setRange(null)}>
-              {WORDS.whole}
-            </Button>
-          ) : null}
         </div>
       )}
       {all.length > placed.length ? (
-        <p className="mt-4 text-[13px] text-quiet">{WORDS.without(all.length - placed.length)}</p>
+        <p className="mt-4 text-[13px] text-quiet">
+          {(own ? WORDS.withoutOwn : WORDS.without)(all.length - placed.length)}
+        </p>
       ) : null}
+      {uploads ? <OwnMapField className="mt-5 border-t border-line pt-4" /> : null}
     </Frame>
   );
 }

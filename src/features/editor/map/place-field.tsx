@@ -3,7 +3,8 @@
 import { MapPin } from "lucide-react";
 import { useEffect, useId, useMemo, useRef, useState } from "react";
 import { coordinatesText, readCoordinates } from "@/core/places/coordinates";
-import type { Point } from "@/core/timeline/fields";
+import { spotOf } from "@/core/places/own-map";
+import type { Focus, Point } from "@/core/timeline/fields";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/places";
 import { askServer } from "@/ui/ask-server";
@@ -13,7 +14,9 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { MapView } from "./map-view";
+import { ChooseSpot } from "./choose-spot";
+import { OwnMapView, WorldView } from "./map-view";
+import { type OwnMap, useOwnMap } from "./own-map";
 
 interface Suggested extends Point {
   name: string;
@@ -91,9 +94,10 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
   };
   const setPoint = (point: Point | null) =>
     setProblem(store.edit([{ kind: "set_event", id: event.id, field: "point", value: point }]));
+  const { map, fit } = useOwnMap();
   const shown = open && found.length > 0;
   const marks = useMemo(
-    () => (event.point ? [{ id: event.id, colour: "#0B6E69", ...event.point }] : []),
+    () => (event.point ? [{ id: event.id, colour: MARK, at: event.point }] : []),
     [event.id, event.point],
   );
   return (
@@ -171,7 +175,7 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
       </Field>
       {event.point ? (
         <div className="mt-2">
-          <MapView
+          <WorldView
             key={`${event.id} ${coordinatesText(event.point)}`}
             marks={marks}
             selected={event.id}
@@ -193,6 +197,7 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
           <MapPin size={14} /> {WORDS.setOnMap}
         </button>
       )}
+      {map ? <OnOwnMap event={event} map={map} spot={spotOf(event, fit)} /> : null}
       <Modal title={WORDS.chooseTitle} open={onMap} onOpenChange={setOnMap} wide>
         {onMap ? (
           <ChoosePoint
@@ -209,6 +214,66 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
   );
 }
 
+/** Where it happened on the map of one's own. */
+function OnOwnMap({ event, map, spot }: { event: TimelineEvent; map: OwnMap; spot: Focus | null }) {
+  const { store } = useEditor();
+  const [open, setOpen] = useState(false);
+  const [chosen, setChosen] = useState<Focus | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (value: Focus | null) =>
+    setProblem(store.edit([{ kind: "set_event", id: event.id, field: "onMap", value }]));
+  const marks = useMemo(() => (spot ? [{ id: event.id, colour: MARK, at: spot }] : []), [event.id, spot]);
+  const begin = () => {
+    setChosen(spot);
+    setOpen(true);
+  };
+  return (
+    <div className="mt-2">
+      {spot ? (
+        <>
+          <OwnMapView map={map} marks={marks} selected={event.id} label={WORDS.ownMap} className="h-[150px]" />
+          <p className="mt-1 flex flex-wrap gap-x-4 text-[13px] text-quiet">
+            {event.onMap ? null : <span>{WORDS.onOwnByPlace}</span>}
+            <button type="button" className={LINK} onClick={begin}>
+              {WORDS.moveOnOwn}
+            </button>
+            {event.onMap ? (
+              <button type="button" className={LINK} onClick={() => set(null)}>
+                {WORDS.takeOffOwn}
+              </button>
+            ) : null}
+          </p>
+        </>
+      ) : (
+        <button type="button" className={`${LINK} inline-flex items-center gap-1`} onClick={begin}>
+          <MapPin size={14} /> {WORDS.setOnOwn}
+        </button>
+      )}
+      <Problem text={problem} />
+      <Modal title={WORDS.chooseOnOwn} open={open} onOpenChange={setOpen} wide>
+        {open ? (
+          <div className="flex flex-col gap-3">
+            <p className="text-[14px] text-quiet">{WORDS.chooseOnOwnHelp}</p>
+            <ChooseSpot map={map} spot={chosen} onSpot={setChosen} label={WORDS.chooseOnOwn} />
+            <Button
+              kind="main"
+              className="w-fit"
+              disabled={!chosen}
+              onClick={() => {
+                set(chosen);
+                setOpen(false);
+              }}
+            >
+              {WORDS.takeSpot}
+            </Button>
+          </div>
+        ) : null}
+      </Modal>
+    </div>
+  );
+}
+
+const MARK = "#0B6E69";
 const NO_MARKS: never[] = [];
 
 function ChoosePoint({
@@ -244,7 +309,7 @@ function ChoosePoint({
   return (
     <div className="flex flex-col gap-3">
       <p className="text-[14px] text-quiet">{WORDS.chooseHelp}</p>
-      <MapView
+      <WorldView
         marks={NO_MARKS}
         selected={null}
         chosen={chosen}

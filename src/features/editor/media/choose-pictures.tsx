@@ -82,6 +82,12 @@ export function ChoosePictures({ of, one }: { of: string; one: boolean }) {
   );
 }
 
+/** What became of an upload that was deleted. */
+interface Deleted {
+  entries: number;
+  frozen: string[];
+}
+
 interface Listing {
   of: string;
   one: boolean;
@@ -118,9 +124,15 @@ function Shelf({ of, one, onDone }: Listing) {
 function UsedBefore({ of, one, onDone }: Listing) {
   const { store } = useEditor();
   const list = useFound<Used>("/api/pictures/mine");
+  const [deleted, setDeleted] = useState<string | null>(null);
   const taking = useTaking(of, one, onDone);
   return (
     <>
+      {deleted ? (
+        <p role="status" className="mb-2 rounded-md bg-sun-wash px-3 py-2 text-[14px]">
+          {deleted}
+        </p>
+      ) : null}
       <Results list={list} example={WORDS.usedExample} empty={list.words ? WORDS.none(list.words) : WORDS.nothingUsed}>
         {list.found.map((u) => (
           <Choice
@@ -140,6 +152,13 @@ function UsedBefore({ of, one, onDone }: Listing) {
                 { text, caption, credit, licence, address },
               );
             }}
+            onDelete={async () => {
+              const answer = await askServer<Deleted>("DELETE", `/api/timelines/${u.timeline}/media/${u.media}`);
+              if (!answer.ok) return answer.sentence;
+              setDeleted(WORDS.deleted(answer.value.entries, answer.value.frozen));
+              list.without((x) => x.media === u.media);
+              return null;
+            }}
           />
         ))}
       </Results>
@@ -156,6 +175,8 @@ interface FoundList<T> {
   busy: boolean;
   problem: string | null;
   showMore: () => void;
+  /** Takes out of the list what is no longer there. */
+  without: (gone: (one: T) => boolean) => void;
 }
 
 /** A list that is looked for while one types, page after page. */
@@ -191,7 +212,16 @@ function useFound<T>(path: string): FoundList<T> {
     first.current = false;
     return () => clearTimeout(rest);
   }, [words]);
-  return { words, setWords, found, more, busy, problem, showMore: () => void ask(words, pages.current) };
+  return {
+    words,
+    setWords,
+    found,
+    more,
+    busy,
+    problem,
+    showMore: () => void ask(words, pages.current),
+    without: (gone) => setFound((all) => all.filter((x) => !gone(x))),
+  };
 }
 
 /** What is taken, by its id; where only one is wanted the list closes after it. */
@@ -263,6 +293,7 @@ function Choice({
   lines,
   state,
   onTake,
+  onDelete,
 }: {
   title: string;
   picture: string | null;
@@ -270,9 +301,11 @@ function Choice({
   lines: string[];
   state: "taking" | "taken" | undefined;
   onTake: () => void;
+  /** Deletes it for good; a sentence where that could not be. */
+  onDelete?: () => Promise<string | null>;
 }) {
   return (
-    <li>
+    <li className="flex flex-col">
       <button
         type="button"
         aria-label={`${WORDS.take(title)}${state ? `, ${WORDS[state]}` : ""}`}
@@ -305,6 +338,49 @@ function Choice({
         ))}
         {state ? <span className="block text-[12px] font-bold text-verdigris">{WORDS[state]}</span> : null}
       </button>
+      {onDelete ? <DeleteForGood title={title} onDelete={onDelete} /> : null}
     </li>
+  );
+}
+
+/** Deletes what was uploaded, after it has been said what that means. */
+function DeleteForGood({ title, onDelete }: { title: string; onDelete: () => Promise<string | null> }) {
+  const [asks, setAsks] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!asks)
+    return (
+      <button
+        type="button"
+        aria-label={WORDS.deleteNamed(title)}
+        className="min-h-6 self-start px-1 text-[12px] text-quiet underline hover:text-ink"
+        onClick={() => setAsks(true)}
+      >
+        {WORDS.deleteIt}
+      </button>
+    );
+  return (
+    <div role="group" aria-label={WORDS.deleteNamed(title)} className="rounded-md bg-sun-wash p-2 text-[13px]">
+      <p className="mb-1.5">{WORDS.beforeDeleting}</p>
+      <div className="flex flex-wrap gap-1.5">
+        <Button
+          size="small"
+          disabled={busy}
+          onClick={() => {
+            setBusy(true);
+            void onDelete().then((sentence) => {
+              setProblem(sentence);
+              setBusy(false);
+            });
+          }}
+        >
+          {WORDS.deleteForGood}
+        </Button>
+        <Button size="small" disabled={busy} onClick={() => setAsks(false)}>
+          {WORDS.keepIt}
+        </Button>
+      </div>
+      <Problem text={problem} className="mt-1.5" />
+    </div>
   );
 }

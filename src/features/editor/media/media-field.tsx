@@ -53,7 +53,7 @@ export function MediaField(props: { of: string; label: string; most?: number }) 
 function OwnMediaField({ of, label, most }: { of: string; label: string; most?: number }) {
   const { store, uploads, mayRecord } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const onTheirWay = useOnTheirWay().filter((w) => w.of === of);
+  const onTheirWay = useOnTheirWay().filter((w) => w.of === of && w.list === undefined);
   const [address, setAddress] = useState("");
   const [fetching, setFetching] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);

@@ -14,7 +14,7 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
   const { timeline } = store.getState();
   const owner = timeline.events.get(of);
   if (of !== "timeline" && (!owner || owner.deleted)) return WORDS.eventGone;
-  const { stillOf, ...known } = found;
+  const { stillOf, list = "media", ...known } = found;
   if (stillOf !== undefined) {
     const item = timeline.items.get(stillOf);
     return item && !item.deleted ? showStill(store, item, media) : WORDS.eventGone;
@@ -26,8 +26,8 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
       id: nanoid(10),
       fields: {
         of,
-        list: "media",
-        place: placeForNewItem(timeline, of, "media"),
+        list,
+        place: placeForNewItem(timeline, of, list),
         media: id,
         kind,
         width,

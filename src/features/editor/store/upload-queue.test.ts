@@ -125,3 +125,31 @@ it("what can no longer be put where it belongs says so", async () => {
   expect(states()).toEqual(["a failed"]);
   expect(queue.getList()[0]!.problem).toBe("The event is gone.");
 });
+
+it("a film that will not play everywhere is named before anything is sent, and sent all the same if one says so", async () => {
+  const sent: string[] = [];
+  const queue = new UploadQueue("t", {
+    send: async (_, f) => {
+      sent.push(f.name);
+      return { kind: "done", media: { ...media(f.name), kind: "video" } };
+    },
+    preview: async () => null,
+    doubts: async (f) => (f.name.startsWith("hevc") ? "It will not play everywhere." : null),
+    attach: () => null,
+    onNetwork: () => () => {},
+  });
+  const settle = () => new Promise((resolve) => setImmediate(resolve));
+  queue.add("e", [file("hevc.mov", "video/quicktime"), file("plain.mp4", "video/mp4"), file("hevc2.mov", "video/mp4")]);
+  await settle();
+  expect(sent).toEqual(["plain.mp4"]);
+  const asks = queue.getList();
+  expect(asks.map((f) => `${f.name} ${f.state} ${f.problem}`)).toEqual([
+    "hevc.mov asks It will not play everywhere.",
+    "hevc2.mov asks It will not play everywhere.",
+  ]);
+  queue.sendAnyway(asks[0]!.key);
+  queue.drop(asks[1]!.key);
+  await settle();
+  expect(sent).toEqual(["plain.mp4", "hevc.mov"]);
+  expect(queue.getList()).toEqual([]);
+});

@@ -7,6 +7,8 @@ export interface OnItsWay {
   key: string;
   /** What it is for: an event's id, or "timeline". */
   of: string;
+  /** Another list than media. */
+  list?: "map" | undefined;
   name: string;
   /** The share that has arrived, 0 to 1. */
   share: number;
@@ -38,6 +40,8 @@ export type Found = Partial<
   length?: number | null;
   /** The entry whose still the picture is, instead of an entry of its own. */
   stillOf?: string;
+  /** The list of the entry, where that is not media. */
+  list?: "map";
 };
 
 interface Entry extends OnItsWay {
@@ -85,6 +89,7 @@ export class UploadQueue {
       const entry: Entry = {
         key: nanoid(6),
         of,
+        list: known.list,
         name: file.name || WORDS.pastedPicture,
         share: 0,
         state: problem ? "failed" : looks ? "looking" : "waiting",
@@ -210,9 +215,10 @@ export class UploadQueue {
   }
 
   private tell(): void {
-    this.list = this.entries.map(({ key, of, name, share, state, problem, preview }) => ({
+    this.list = this.entries.map(({ key, of, list, name, share, state, problem, preview }) => ({
       key,
       of,
+      list,
       name,
       share,
       state,
