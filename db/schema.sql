@@ -243,6 +243,7 @@ CREATE TABLE public.event (
     origin text DEFAULT ''::text NOT NULL,
     point jsonb,
     on_map jsonb,
+    picture_bob boolean DEFAULT false NOT NULL,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),

@@ -7,8 +7,10 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
+import { benchMedia } from "./lib/bench-media.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
+import { MEMORY } from "./lib/memory.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 
 const CONNECTIONS = 20;
@@ -80,7 +82,7 @@ await run(async () => {
     child = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
       cwd: ROOT,
       stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
+      env: { ...process.env, ...MEMORY, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
     });
     for (let i = 0; ; i++) {
       try {
@@ -276,6 +278,8 @@ await run(async () => {
       },
       files.tableText(10_000),
     );
+
+    await benchMedia(report, base, cookie, ask, (n) => core.seededEvents(n, 5), child.pid);
 
     say("\nDrawing (core, one thread)");
     const small = core.timeDrawing(10);

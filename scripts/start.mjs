@@ -14,6 +14,7 @@ import {
   ROOT,
 } from "./lib/machine.mjs";
 import { startStandInPlayer } from "./lib/stand-in-player.mjs";
+import { MEMORY } from "./lib/memory.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 import { watch } from "./lib/watch.mjs";
 
@@ -152,6 +153,7 @@ await run(async () => {
           stdio: ["ignore", dev ? "inherit" : "ignore", "inherit"],
           env: {
             ...process.env,
+            ...MEMORY,
             NODE_ENV: dev ? "development" : "production",
             DATABASE_URL: databaseUrl,
             FASTIGO_BUILD: build,

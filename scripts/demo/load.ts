@@ -163,6 +163,7 @@ async function load(demo: DemoTimeline): Promise<string> {
         closeUp: e.closeUp ?? "",
         done: e.done ?? null,
         spot: e.spot ?? null,
+        pictureBob: e.pictureBob ?? false,
         onMap: e.onMap ? { x: e.onMap[0], y: e.onMap[1] } : null,
       },
     });

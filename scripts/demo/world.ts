@@ -21,6 +21,8 @@ export interface DemoEvent {
   partOf?: string;
   important?: true;
   sign?: Sign;
+  /** Its picture stands in place of its bob. */
+  pictureBob?: true;
   /** Its parts in a close-up, whatever the room; or never. */
   closeUp?: "open" | "closed";
   done?: number;
@@ -229,6 +231,7 @@ const AMBREL: DemoTimeline = {
     {
       when: "Jan 1719",
       title: "Carts cross on the ice",
+      pictureBob: true,
       onMap: [46, 41],
       category: "Weather & water",
       picture: { name: "carts-on-ice", shows: "Two horse carts cross the frozen river in snow." },

@@ -263,6 +263,8 @@ export const EVENT = {
   emphasis: yes(),
   /** Its label on the chart beside the others. */
   loudness: oneOf<Loudness>(0, -1, 1),
+  /** Its picture stands on the chart in place of its bob. */
+  pictureBob: yes(),
   sign: field<Sign>("", { enum: ["", ...SIGNS] }),
   /** Where its label was placed by hand; null: wherever there is room. */
   spot: field<Spot | null>(null, maybe(SPOT)),

@@ -45,36 +45,41 @@ const DATABASE: MediaStore = {
   stream(blob, from, to) {
     let n = Math.floor(from / PIECE);
     let moved: ReadableStreamDefaultReader<Uint8Array> | null = null;
-    return new ReadableStream<Uint8Array>({
-      async pull(controller) {
-        if (moved) {
-          const { done, value } = await moved.read();
-          return done ? controller.close() : controller.enqueue(value);
-        }
-        if (n * PIECE >= to) return controller.close();
-        const [row] = await db()<
-          { bytes: Uint8Array }[]
-        >`select bytes from blob_piece where hash = ${blob.hash} and n = ${n}`;
-        if (!row) {
-          // Moved while it is being read: the rest is where it is now.
-          const [now] = await db()<{ store: StoreName }[]>`select store from blob where hash = ${blob.hash}`;
-          if (!now || now.store === "database")
-            return controller.error(new Error(`piece ${n} of blob ${blob.hash} is missing`));
-          moved = storeOf(now.store)
-            .stream(blob, Math.max(from, n * PIECE), to)
-            .getReader();
-          const { done, value } = await moved.read();
-          return done ? controller.close() : controller.enqueue(value);
-        }
-        const start = Math.max(0, from - n * PIECE);
-        const end = Math.min(row.bytes.length, to - n * PIECE);
-        controller.enqueue(new Uint8Array(row.bytes.subarray(start, end)));
-        n++;
+    // The next piece is read while one is on its way.
+    const ahead = new CountQueuingStrategy({ highWaterMark: 2 });
+    return new ReadableStream<Uint8Array>(
+      {
+        async pull(controller) {
+          if (moved) {
+            const { done, value } = await moved.read();
+            return done ? controller.close() : controller.enqueue(value);
+          }
+          if (n * PIECE >= to) return controller.close();
+          const [row] = await db()<
+            { bytes: Uint8Array }[]
+          >`select bytes from blob_piece where hash = ${blob.hash} and n = ${n}`;
+          if (!row) {
+            // Moved while it is being read: the rest is where it is now.
+            const [now] = await db()<{ store: StoreName }[]>`select store from blob where hash = ${blob.hash}`;
+            if (!now || now.store === "database")
+              return controller.error(new Error(`piece ${n} of blob ${blob.hash} is missing`));
+            moved = storeOf(now.store)
+              .stream(blob, Math.max(from, n * PIECE), to)
+              .getReader();
+            const { done, value } = await moved.read();
+            return done ? controller.close() : controller.enqueue(value);
+          }
+          const start = Math.max(0, from - n * PIECE);
+          const end = Math.min(row.bytes.length, to - n * PIECE);
+          controller.enqueue(new Uint8Array(row.bytes.subarray(start, end)));
+          n++;
+        },
+        async cancel() {
+          await moved?.cancel();
+        },
       },
-      async cancel() {
-        await moved?.cancel();
-      },
-    });
+      ahead,
+    );
   },
   async remove() {},
 };

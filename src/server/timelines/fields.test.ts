@@ -71,6 +71,7 @@ describe("the tables of fields", () => {
     pictures: "small",
     typeSize: 16,
     coverPlace: "above",
+    pictureBob: true,
     mapTies: [{ x: 10, y: 20, lat: 51.5, lon: -0.1 }],
     onMap: { x: 12.5, y: 80 },
     labelWords: "none",

@@ -7,6 +7,13 @@ export interface MapMark<P> {
   at: P;
 }
 
+/** Marks that share one, where the map lies without being moved or enlarged. */
+interface Gathered<P> {
+  x: number;
+  y: number;
+  marks: MapMark<P>[];
+}
+
 export interface MapHooks<P> {
   /** A mark was pressed: what it stands for. */
   pick?: (ids: string[]) => void;
@@ -40,6 +47,10 @@ export abstract class MapCanvas<P> {
   private chosen: P | null = null;
   /** What is to be seen, as it was asked for last; null: what is marked. */
   private wanted: readonly P[] | null = null;
+  private places: { mark: MapMark<P>; x: number; y: number }[] | null = null;
+  private groups: { k: number; of: readonly MapMark<P>[]; laid: number; list: Gathered<P>[] } | null = null;
+  /** Counts how often the map was laid out. */
+  private laid = 0;
   private frame = 0;
   private drag: { x: number; y: number; moved: boolean } | null = null;
   private readonly fingers = new Map<number, { x: number; y: number }>();
@@ -80,6 +91,7 @@ export abstract class MapCanvas<P> {
 
   /** What is marked, which of it is selected, and a place that is being chosen. */
   show(marks: readonly MapMark<P>[], selected: string | null, chosen: P | null = null): void {
+    if (marks !== this.marks) this.places = null;
     this.marks = marks;
     this.selected = selected;
     this.chosen = chosen;
@@ -90,8 +102,7 @@ export abstract class MapCanvas<P> {
   fit(around?: readonly P[]): void {
     this.wanted = around ?? null;
     this.view = { x: 0, y: 0, k: 1 };
-    this.layOut(this.seen());
-    this.draw();
+    this.layAnew();
   }
 
   /** Moves the map so that a place is seen; one that is in view already moves nothing. */
@@ -122,7 +133,14 @@ export abstract class MapCanvas<P> {
     const dense = window.devicePixelRatio || 1;
     this.canvas.width = Math.round(w * dense);
     this.canvas.height = Math.round(h * dense);
+    this.layAnew();
+  }
+
+  /** Lays the map out anew: everything on it has another place. */
+  protected layAnew(): void {
     this.layOut(this.seen());
+    this.places = null;
+    this.laid++;
     this.draw();
   }
 
@@ -150,7 +168,7 @@ export abstract class MapCanvas<P> {
     const there = this.paintGround(paint);
     paint.restore();
     if (!there) return;
-    for (const g of this.gathered()) this.paintMark(paint, g);
+    for (const g of this.gathered()) this.paintMark(paint, { ...g, x: g.x * k + x, y: g.y * k + y });
     if (this.chosen) {
       const at = this.placeOf(this.chosen);
       if (at) cross(paint, at.x, at.y);
@@ -158,22 +176,29 @@ export abstract class MapCanvas<P> {
     this.host.dataset.marks = String(this.marks.length);
   }
 
-  private gathered() {
-    const seen = this.marks.flatMap((mark) => {
-      const at = this.placeOf(mark.at);
-      return at ? [{ mark, ...at }] : [];
+  /** The marks as they are gathered at this nearness; moving the map moves them as they are. */
+  private gathered(): Gathered<P>[] {
+    const { k } = this.view;
+    if (this.groups?.k === k && this.groups.of === this.marks && this.groups.laid === this.laid)
+      return this.groups.list;
+    this.places ??= this.marks.flatMap((mark) => {
+      const at = this.lay(mark.at);
+      return at ? [{ mark, x: at[0], y: at[1] }] : [];
     });
-    let groups = gatherPoints(seen, NEAR);
+    const seen = this.places;
+    let groups = gatherPoints(seen, NEAR / k);
     // Marks of many are larger than what they were made of: those that would cover each other become one.
     for (let before = seen.length; groups.length < before; ) {
       before = groups.length;
       const found = groups;
-      groups = gatherPoints(found, COVERS).map((g) => ({ ...g, of: g.of.flatMap((i) => found[i]!.of) }));
+      groups = gatherPoints(found, COVERS / k).map((g) => ({ ...g, of: g.of.flatMap((i) => found[i]!.of) }));
     }
-    return groups.map((g) => ({ x: g.x, y: g.y, marks: g.of.map((i) => seen[i]!.mark) }));
+    const list = groups.map((g) => ({ x: g.x, y: g.y, marks: g.of.map((i) => seen[i]!.mark) }));
+    this.groups = { k, of: this.marks, laid: this.laid, list };
+    return list;
   }
 
-  private paintMark(paint: CanvasRenderingContext2D, g: { x: number; y: number; marks: MapMark<P>[] }): void {
+  private paintMark(paint: CanvasRenderingContext2D, g: Gathered<P>): void {
     const r = g.marks.length > 1 ? MANY : ONE;
     if (g.x < -r || g.y < -r || g.x > this.size.w + r || g.y > this.size.h + r) return;
     const on = g.marks.some((m) => m.id === this.selected);
@@ -230,15 +255,18 @@ export abstract class MapCanvas<P> {
     this.fingers.delete(e.pointerId);
     if (this.fingers.size === 0) this.drag = null;
     if (!pressed) return;
+    const { x, y, k } = this.view;
     const hit = this.gathered()
-      .map((g) => ({ g, d: Math.hypot(g.x - pressed.x, g.y - pressed.y) - (g.marks.length > 1 ? MANY : ONE) }))
+      .map((g) => ({
+        g,
+        d: Math.hypot(g.x * k + x - pressed.x, g.y * k + y - pressed.y) - (g.marks.length > 1 ? MANY : ONE),
+      }))
       .filter(({ d }) => d < 8)
       .toSorted((a, b) => a.d - b.d)[0];
     if (hit && this.hooks.pick) {
       this.hooks.pick(hit.g.marks.map((m) => m.id));
       return;
     }
-    const { x, y, k } = this.view;
     const found = this.placeAt((pressed.x - x) / k, (pressed.y - y) / k);
     if (found) this.hooks.point?.(found);
   };

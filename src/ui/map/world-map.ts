@@ -36,7 +36,6 @@ export class WorldMap extends MapCanvas<Point> {
   private earth: Earth | null = null;
   private projection: GeoProjection = geoNaturalEarth1();
   private base: { land: Path2D; borders: Path2D } | null = null;
-  private around: readonly Point[] = [];
   private fitted = "";
   private refined = false;
 
@@ -45,8 +44,7 @@ export class WorldMap extends MapCanvas<Point> {
     this.coasts = coasts;
     void coasts.coarse().then((world) => {
       this.earth ??= earthOf(world as World);
-      this.layOut(this.around);
-      this.draw();
+      this.layAnew();
     });
   }
 
@@ -66,7 +64,6 @@ export class WorldMap extends MapCanvas<Point> {
 
   /** The projection that shows some places best: the whole world where they are far apart, else the part of it around them. */
   protected layOut(around: readonly Point[]): void {
-    this.around = around;
     const { w, h } = this.size;
     if (!this.earth || w === 0) return;
     const key = `${w} ${h} ${around.map((p) => `${p.lat},${p.lon}`).join(" ")}`;

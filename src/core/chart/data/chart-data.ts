@@ -70,6 +70,8 @@ export interface ChartData {
   media: Uint8Array;
   /** What of the picture is to be seen where it is cropped, by event, percent; the middle of those that are missing. */
   focus: ReadonlyMap<number, Focus>;
+  /** Pictures that stand in place of bobs, by event. */
+  bobPictures: ReadonlyMap<number, { item: string; proportion: number }>;
   /** The first words of the description; "" where there are none or they are not wanted. */
   words: string[];
   /** Of a label beside the others: -1 quieter, 1 louder. */
@@ -126,6 +128,7 @@ export function* chartDataSlowly(
   const free = freeLooks(timeline, wholes);
   const worded = isWorded(timeline);
   const focus = new Map<number, Focus>();
+  const bobPictures = new Map<number, { item: string; proportion: number }>();
   const ownLook = new Map<string, number>();
   const data: ChartData = {
     count: n,
@@ -149,6 +152,7 @@ export function* chartDataSlowly(
     pictures: new Array<string | null>(n).fill(null),
     media: new Uint8Array(n),
     focus,
+    bobPictures,
     words: new Array<string>(n).fill(""),
     loudness: Int8Array.from(events, (e) => Math.sign(e.loudness)),
     proportions: new Float32Array(n),
@@ -174,8 +178,10 @@ export function* chartDataSlowly(
     const of = media.get(e.id);
     if (of) {
       const { shown } = of;
-      data.pictures[i] = shown?.id ?? null;
-      data.proportions[i] = shown?.width && shown.height ? shown.width / shown.height : 0;
+      const proportion = shown?.width && shown.height ? shown.width / shown.height : 0;
+      // In place of a bob, and not once more in the label.
+      if (shown && e.pictureBob && data.kind[i] !== SPAN_KIND) bobPictures.set(i, { item: shown.id, proportion });
+      else if (shown) [data.pictures[i], data.proportions[i]] = [shown.id, proportion];
       data.media[i] = of.bits;
       if (shown?.focus) focus.set(i, shown.focus);
     }
@@ -315,6 +321,7 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     proportions: Float32Array.from(index, (i) => data.proportions[i]!),
     media: Uint8Array.from(index, (i) => data.media[i]!),
     focus: picked(data.focus, index),
+    bobPictures: picked(data.bobPictures, index),
     words: index.map((i) => data.words[i]!),
     loudness: Int8Array.from(index, (i) => data.loudness[i]!),
   };

@@ -104,3 +104,63 @@ export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: bool
     ...(selected ? { stroke: SUN, strokeWidth: 2.5 } : {}),
   });
 }
+
+/** A picture in place of a bob: its side, its frame, and the tip under it, px. */
+const PICTURE = 22;
+const FRAME = 2;
+const TIP = 6;
+/** Nearer to each other than that two of them would cover each other, px. */
+const APART = PICTURE + 2 * FRAME + 2;
+
+/** The bobs in whose place a picture stands: of those that would cover each other the most important ones. */
+export function picturedBobs(laid: Laid, bobs: readonly ShownBob[]): ReadonlySet<number> {
+  const { data, layout } = laid;
+  const kept: ShownBob[] = [];
+  if (data.bobPictures.size === 0 || layout.strip) return new Set();
+  const wanted = bobs
+    .filter((b) => data.bobPictures.has(b.i))
+    .sort((a, b) => data.importance[b.i]! - data.importance[a.i]! || a.apex - b.apex);
+  for (const b of wanted) if (kept.every((k) => Math.abs(k.apex - b.apex) >= APART)) kept.push(b);
+  return new Set(kept.map((b) => b.i));
+}
+
+/** A picture that hangs from the ridge, framed in the colour of its event; its tip is at the moment, as a bob's is. */
+export function drawPictureBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: boolean): void {
+  const { data, layout } = laid;
+  const { item, proportion } = data.bobPictures.get(b.i)!;
+  const { colour } = data.looks[data.look[b.i]!]!;
+  const y = layout.ridgeTop + layout.ridge;
+  const half = PICTURE / 2 + FRAME;
+  const foot = y + PICTURE + FRAME;
+  const focus = data.focus.get(b.i);
+  shapes.push({
+    kind: "area",
+    points: [
+      b.apex - half,
+      y,
+      b.apex + half,
+      y,
+      b.apex + half,
+      foot,
+      b.apex + TIP,
+      foot,
+      b.apex,
+      foot + TIP,
+      b.apex - TIP,
+      foot,
+      b.apex - half,
+      foot,
+    ],
+    fill: selected ? SUN : colour,
+  });
+  shapes.push({
+    kind: "picture",
+    x: b.apex - PICTURE / 2,
+    y,
+    w: PICTURE,
+    h: PICTURE,
+    item,
+    proportion,
+    ...(focus ? { focus } : {}),
+  });
+}

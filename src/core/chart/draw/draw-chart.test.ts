@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readWhen } from "../../time/read/read-when";
-import { emptyEvent, emptyTimeline, type Timeline, type TimelineEvent } from "../../timeline/timeline";
+import { emptyEvent, emptyItem, emptyTimeline, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { textWidth } from "../../text/measure";
 import { placesAlong } from "../frame/places-along";
 import { drawChart } from "./draw-chart";
@@ -188,5 +188,62 @@ describe("the balanced scale", () => {
       }),
       { seed: 7, numRuns: 200 },
     );
+  });
+});
+
+describe("a picture in place of a bob", () => {
+  const pictured = (...own: [id: string, typed: string, bob: boolean][]): Timeline => {
+    const t = timelineOf(own.map(([id, typed]) => [typed, `Event ${id}`]));
+    const events = new Map([...t.events].map(([id, e], i) => [id, { ...e, pictureBob: own[i]![2] }]));
+    const items = new Map(
+      [...t.events.keys()].map((of, i) => {
+        const at = {
+          of,
+          list: "media",
+          place: "a0",
+          media: `m${i}`,
+          kind: "picture",
+          width: 300,
+          height: 200,
+        } as const;
+        return [`p${i}`, { ...emptyItem(`p${i}`), ...at }];
+      }),
+    );
+    return { ...t, events, items };
+  };
+  const picturesOf = (shapes: readonly Shape[]) => shapes.flatMap((s) => (s.kind === "picture" ? [s] : []));
+
+  it("hangs from the ridge with its middle and its tip at the moment, and is not once more in the label", () => {
+    const frame = { width: 900, height: 500 };
+    const usual = picturesOf(drawChart(pictured(["a", "1800", false], ["b", "1900", false]), frame).shapes);
+    expect(usual.map((s) => s.item).sort()).toEqual(["p0", "p1"]);
+    const t = pictured(["a", "1800", true], ["b", "1900", false]);
+    const { shapes, ridgeY } = drawChart(t, frame);
+    const [bob] = picturesOf(shapes).filter((s) => s.item === "p0");
+    expect(bob).toMatchObject({ w: 22, h: 22, proportion: 1.5 });
+    expect(bob!.y).toBeGreaterThan(ridgeY);
+    const middle = bob!.x + 11;
+    const tip = shapes.flatMap((s) => (s.kind === "area" && s.points.length === 14 ? [s.points] : []));
+    expect(tip).toHaveLength(1);
+    expect(tip[0]![8]).toBeCloseTo(middle, 6);
+    const [line] = shapes.filter(
+      (s) => s.kind === "line" && Math.abs(s.points[0]! - middle) < 0.01 && s.points[1]! > ridgeY,
+    );
+    expect(line).toBeDefined();
+    expect(picturesOf(shapes).filter((s) => s.item === "p0")).toHaveLength(1);
+  });
+  it("stands upright too, and in a strip there is none", () => {
+    const t = pictured(["a", "1800", true], ["b", "1900", false]);
+    const upright = picturesOf(drawChart(t, { width: 380, height: 600 }, { upright: true }).shapes);
+    expect(upright.find((s) => s.item === "p0")).toMatchObject({ w: 22, h: 22 });
+    expect(picturesOf(drawChart(t, { width: 900, height: 60 }, { strip: true }).shapes)).toEqual([]);
+  });
+  it("of two that would cover each other the other one keeps its bob", () => {
+    const own = pictured(["a", "1850", true], ["b", "2 Jan 1850", true], ["c", "1700", true], ["d", "1900", false]);
+    const t = { ...own, scale: "true" as const };
+    const bobs = picturesOf(drawChart(t, { width: 900, height: 500 }).shapes).filter((s) => s.w === 22);
+    expect(bobs).toHaveLength(2);
+    const far = Math.abs(bobs[0]!.x - bobs[1]!.x);
+    expect(far).toBeGreaterThan(26);
   });
 });

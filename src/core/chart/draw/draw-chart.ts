@@ -2,7 +2,7 @@ import { compareInstants } from "../../time/when";
 import type { Timeline } from "../../timeline/timeline";
 import { type Chart, type ChartOptions, chartOf } from "../frame/chart";
 import { HEAD } from "../close-ups/close-ups";
-import { drawBob, type ShownBob, shownBobs } from "./draw-bobs";
+import { drawBob, drawPictureBob, picturedBobs, type ShownBob, shownBobs } from "./draw-bobs";
 import { drawCloseUp } from "./draw-close-up";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
 import { drawOverLine, drawRoof, drawTitle } from "./draw-roofs";
@@ -208,7 +208,10 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);
   const look = (b: ShownBob) => data.look[b.i]!;
   bobs.sort(bobs.length > CROWD ? (a, c) => look(a) - look(c) || broad(c) - broad(a) : (a, c) => broad(c) - broad(a));
-  for (const b of bobs) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
+  const pictured = picturedBobs(laid, bobs);
+  for (const b of bobs) if (!pictured.has(b.i)) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
+  // They hide what is near to them, so they come last, the loudest on top.
+  for (const b of bobs) if (pictured.has(b.i)) drawPictureBob(shapes, laid, b, isSelected(b.i));
 }
 
 /** Events without a date that stand together hang on one broken line. */
@@ -269,6 +272,7 @@ function turn(shapes: Shape[], from: number): void {
         s.points[k] = s.points[k + 1]!;
         s.points[k + 1] = x;
       }
+    else if (s.kind === "picture") [s.x, s.y, s.w, s.h] = [s.y, s.x, s.h, s.w];
     else if (s.kind === "text") {
       [s.x, s.y] = [s.y, s.x];
       // Words on roofs read upwards: where they began they end.

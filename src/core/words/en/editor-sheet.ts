@@ -134,6 +134,7 @@ export const WORDS = {
   orDropItHereOr: "or drop them here, or paste a picture",
   chooseAFile2: (label: string) => `${label}: choose a file`,
   webAddressOfAPicture: "Web address of a picture",
+  pictureBob: "Its picture stands on the chart in place of its bob",
   webAddressOrCode: "Web address of a picture, video, sound or page",
   httpsAddressOrCode: "https:// address, or code made for other pages",
   onlyAPicture: "The cover is a picture; this is something else, and nothing was added.",

@@ -45,6 +45,7 @@ export const FIELD: Record<string, string> = {
   emphasis: "importance",
   onMap: "spot on the map",
   mapTies: "ties of the map to the world",
+  pictureBob: "picture in place of the bob",
   coverPlace: "place of the cover",
   typeSize: "type of labels",
 };
