@@ -100,16 +100,6 @@ const VIEWS = {
       await p.getByRole("button", { name: "Set by parts" }).click();
     },
   ],
-  settings: [
-    LAPTOP,
-    "nia",
-    async (p) => {
-      await openTimeline(p, "The making of the Ambrel valley");
-      await p.getByRole("button", { name: "About", exact: true }).click();
-      await p.getByRole("textbox", { name: "Introduction" }).waitFor();
-      await p.getByRole("region", { name: "Dates" }).scrollIntoViewIfNeeded();
-    },
-  ],
   "reader-chart": [
     LAPTOP,
     "",
@@ -152,12 +142,39 @@ const VIEWS = {
       );
     },
   ],
-  "phone-read": [
-    PHONE,
+  "reader-map": [
+    LAPTOP,
     "",
     async (p) => {
       await openPublished(p);
-      await p.getByRole("link", { name: "Read", exact: true }).waitFor();
+      await p.getByRole("link", { name: "Map", exact: true }).click();
+      await p.locator(".earth:not([hidden])[data-marks]").waitFor();
+    },
+  ],
+  map: [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Map", exact: true }).click();
+      await p.locator("[data-testid=map][data-marks]").first().waitFor();
+    },
+  ],
+  shelf: [
+    LAPTOP,
+    "nia",
+    async (p) => {
+      await openTimeline(p, "A year with the bees");
+      const title = p.locator("[role=gridcell][data-col=title]").filter({ hasText: "Swarm leaves" });
+      await title.click({ position: { x: 12, y: 12 } });
+      await p.keyboard.press("Shift+Enter");
+      await p.getByRole("button", { name: "From the shelf" }).click();
+      await p.getByRole("dialog").getByRole("searchbox").fill("river");
+      await p
+        .getByRole("dialog")
+        .getByRole("status")
+        .filter({ hasText: /^\d+ pictures/ })
+        .waitFor();
     },
   ],
   "phone-editor": [PHONE, "nia", (p) => openTimeline(p, "How the Ambrel was crossed")],
@@ -224,18 +241,6 @@ const VIEWS = {
       await p.getByRole("button", { name: "About", exact: true }).click();
       await p.getByRole("button", { name: /^List of sources/ }).click();
       await p.getByText("Marrable, E. (1962).").waitFor();
-    },
-  ],
-  board: [
-    LAPTOP,
-    "nia",
-    async (p) => {
-      await openTimeline(p, "Play week");
-      await p.getByRole("button", { name: "Board", exact: true }).click();
-      await p
-        .getByRole("group", { name: "Chart" })
-        .getByRole("button", { name: /, Build the bridge, event/ })
-        .click();
     },
   ],
 };
