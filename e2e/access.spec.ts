@@ -74,9 +74,16 @@ test("each is answered as the table says, to everybody it could concern", async 
   const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
     json<T>(await who.post(path, data === undefined ? {} : { data }));
   await post(otherTeacher, "/api/classes", { name: "Another class" });
-  const png = await sharp({ create: { width: 20, height: 20, channels: 3, background: "#0B6E69" } })
-    .png()
-    .toBuffer();
+  // Each set-up has a picture of its own: one that is deleted for good is deleted wherever its bytes are used.
+  let pictures = 0;
+  const picture = () => {
+    const n = pictures++;
+    const background = { r: n % 256, g: Math.floor(n / 256), b: 105 };
+    return sharp({ create: { width: 20, height: 20, channels: 3, background } })
+      .png()
+      .toBuffer();
+  };
+  const png = await picture();
 
   /** A class, an assignment and the owner's work on it, with everything a route may name. */
   async function setUp(submitted: boolean, names: (part: string) => boolean) {
@@ -95,12 +102,13 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { timeline: id } = await post<{ timeline: string }>(owner, `/api/assignments/${assignment}/group`);
     await post(owner, `/api/timelines/${id}/classmates`, { account: editor.id });
     const send = async () => {
+      const own = await picture();
       const { upload } = await post<{ upload: string }>(owner, `/api/timelines/${id}/uploads`, {
         name: "a.png",
-        size: png.length,
+        size: own.length,
       });
       await owner.put(`/api/timelines/${id}/uploads/${upload}/0`, {
-        data: png,
+        data: own,
         headers: { "Content-Type": "application/octet-stream" },
       });
       return upload;

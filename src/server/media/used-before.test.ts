@@ -99,16 +99,23 @@ it("an upload is deleted for good: out of every timeline, out of what can be put
   const fields = { of: "timeline", list: "media", kind: "picture", media: again.media.id } as const;
   await edit(other, of.account, { kind: "add_item", id: "cover", fields });
   await edit(other, of.account, { kind: "delete_item", id: "cover" });
+  // A timeline that lies in the bin comes back without it.
+  const binned = await makeTimeline(of.account);
+  const there = must(await takeAgain(of.timeline, binned, quay, of.account)).media.id;
+  await edit(binned, of.account, { kind: "add_item", id: "cover", fields: { ...fields, media: there } });
+  await db()`update timeline set deleted_at = now() where id = ${binned}`;
   const hashes = await db()<{ hash: string }[]>`
     select distinct hash from media_file where media_id = any(${[quay, part.id, again.media.id]})`;
   expect(hashes.length).toBeGreaterThan(1);
   const stranger = await start();
   expect(await deleteUpload(of.timeline, quay, stranger.account)).toMatchObject({ failed: "not_found" });
-  expect(must(await deleteUpload(of.timeline, quay, of.account))).toEqual({ entries: 1, frozen: [] });
+  expect(must(await deleteUpload(of.timeline, quay, of.account))).toEqual({ entries: 2, frozen: [] });
+  const [bin] = await db()`select deleted_at is null as back from timeline where id = ${binned}`;
+  expect(bin).toEqual({ back: false });
   const left = async (table: string, column: string, ids: string[]) =>
     (await db()<{ n: number }[]>`select count(*)::int as n from ${db()(table)} where ${db()(column)} = any(${ids})`)[0]!
       .n;
-  const ids = [quay, part.id, again.media.id];
+  const ids = [quay, part.id, again.media.id, there];
   expect([await left("media", "id", ids), await left("item", "media", ids)]).toEqual([0, 0]);
   expect(
     await left(

@@ -59,7 +59,10 @@ export async function deleteUpload(timeline: string, media: string, by: string):
 
 /** Takes entries with these files out of a timeline for good; others who have it open see them go. */
 async function takeOut(tx: Tx, timeline: string, files: readonly string[], by: string): Promise<number> {
-  const [locked] = await tx<{ seq: number }[]>`select seq from timeline where id = ${timeline} for update`;
+  const [locked] = await tx<{ seq: number; deletedAt: Date | null }[]>`
+    select seq, deleted_at from timeline where id = ${timeline} for update`;
+  // One that lies in the bin can be put back, so it goes there too: within this transaction it is no deleted one.
+  if (locked?.deletedAt) await tx`update timeline set deleted_at = null where id = ${timeline}`;
   const rows = await tx<{ id: string; deleted: boolean }[]>`
     select id, deleted from item where timeline_id = ${timeline} and (media = any(${[...files]}) or cut ->> 'of' = any(${[...files]}))`;
   const there = rows.filter((r) => !r.deleted).map((r) => r.id);
@@ -69,5 +72,6 @@ async function takeOut(tx: Tx, timeline: string, files: readonly string[], by: s
   }
   const none: ReadonlySet<string> = new Set();
   await purgeRecords(tx, timeline, { event: none, category: none, item: new Set(rows.map((r) => r.id)), source: none });
+  if (locked?.deletedAt) await tx`update timeline set deleted_at = ${locked.deletedAt} where id = ${timeline}`;
   return there.length;
 }
