@@ -103,6 +103,7 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "PUT /api/timelines/[id]/uploads/[upload]/[piece]": OWNER_ONLY,
   "POST /api/timelines/[id]/outside": EDITORS,
+  "GET /api/timelines/[id]/notes": EDITORS,
   "POST /api/timelines/[id]/pictures": EDITORS,
   "POST /api/timelines/[id]/table": EDITORS,
   "PUT /api/timelines/[id]/media/[media]/still": EDITORS,

@@ -157,3 +157,27 @@ test("a video is played from 0:12 to 0:40 with its subtitles, from a file and wr
   });
   expect(cues).toEqual(["0 3 In spring", "13 15 The water rises"]);
 });
+
+test("a voice for the whole is recorded in About and heard where the timeline begins", async ({ browser }) => {
+  const { page } = await started(browser);
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  const about = page.getByRole("complementary", { name: "About this timeline" });
+  const field = about.getByRole("region", { name: "A voice for the whole" });
+  await field.getByRole("button", { name: "Record a voice" }).click();
+  const dialog = page.getByRole("dialog", { name: "Record a voice" });
+  await dialog.getByRole("button", { name: "Start recording" }).click();
+  await expect(dialog.getByRole("status")).toHaveText("Recording, 0:01");
+  await dialog.getByRole("button", { name: "Stop" }).click();
+  await dialog.getByLabel("Title").fill("What this is about");
+  await dialog.getByRole("button", { name: "Keep it" }).click();
+  await expect(field.getByTestId("media-item")).toContainText("a recorded voice");
+  // The cover is another field, and still empty.
+  await expect(about.getByRole("region", { name: "Cover picture" }).getByTestId("media-item")).toHaveCount(0);
+  await expect(
+    about.getByRole("region", { name: "Cover picture" }).getByRole("button", { name: /file/ }).first(),
+  ).toBeVisible();
+  await saved(page);
+  await page.goto(`${new URL(page.url()).pathname}/reader`);
+  const begin = page.getByRole("region", { name: "Beginning" });
+  await expect(begin.locator("audio.voice")).toHaveAttribute("aria-label", "What this is about");
+});

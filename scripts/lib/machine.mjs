@@ -121,6 +121,8 @@ export async function bundleForReaders() {
     chart: "src/features/reader/reader-chart.ts",
     "chart-worker": "src/workers/chart.worker.ts",
     map: "src/features/reader/reader-map.ts",
+    practice: "src/features/reader/reader-practice.ts",
+    present: "src/features/reader/reader-present.ts",
     views: "src/features/reader/reader-views.ts",
   };
   for (const [name, entry] of Object.entries(entries))

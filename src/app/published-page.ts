@@ -22,6 +22,7 @@ export function publishedPage(
       mediaPath: `/t/${address}/media`,
       note: null,
       outside,
+      notes: null,
       listed,
       published: zonedText(published.at, published.zone),
     },

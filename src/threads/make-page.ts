@@ -44,6 +44,8 @@ export async function makePage(
     "img-src 'self'",
     ...framed(p),
     "media-src 'self' data:",
+    // Only an editor's preview asks for anything: the notes.
+    ...(p.notes ? ["connect-src 'self'"] : []),
     "font-src 'self'",
     "base-uri 'none'",
     "form-action 'none'",

@@ -14,6 +14,7 @@ export async function printHere(timeline: Timeline): Promise<void> {
     variant: "print",
     mediaPath: "",
     note: null,
+    notes: null,
     outside: { rule: "never", sites: [] },
     listed: false,
     chartScript: "",

@@ -2,7 +2,7 @@
 
 import { WORDS } from "@/core/words/en/editor";
 import { WORDS as PLACES } from "@/core/words/en/places";
-import { Earth, History, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
+import { Earth, History, MonitorPlay, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import { orderOf } from "@/core/timeline/order";
 import { chartTitle } from "@/core/chart/style/house-style";
@@ -158,6 +158,17 @@ export function ToolBar({
         >
           <Presentation size={16} /> {WORDS.board}
         </button>
+        {store.isLocal ? null : (
+          <a
+            href={`/timelines/${store.timelineId}/reader#present`}
+            target="_blank"
+            rel="noreferrer"
+            className={classes(tool, "max-lg:hidden")}
+            title={WORDS.presentTitle}
+          >
+            <MonitorPlay size={16} /> {WORDS.present}
+          </a>
+        )}
         <button type="button" className={tool} onClick={onKeys} aria-label={WORDS.keys} title={WORDS.keys2}>
           ?
         </button>

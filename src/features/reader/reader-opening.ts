@@ -1,6 +1,7 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { WORDS } from "@/core/words/en/reader";
 import { inText } from "./in-text";
+import { deedButtons } from "./reader-deeds";
 import { blocksHtml, said } from "./blocks-html";
 import { figure } from "./reader-figure";
 import { type KeyEntry, mark } from "./reader-mark";
@@ -15,11 +16,13 @@ export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: s
   const ways =
     onPaper || frozen.events.length === 0
       ? ""
-      : `<p class="ways"><a class="go" href="#chart">${WORDS.openTheChart}</a><a class="go quiet" href="#read">${WORDS.readFromTheBeginning}</a></p><p class="hint">${WORDS.pressToOpen}</p>`;
+      : `<p class="ways"><a class="go" href="#chart">${WORDS.openTheChart}</a><a class="go quiet" href="#read">${WORDS.readFromTheBeginning}</a>${deedButtons(p, "go quiet")}</p><p class="hint">${WORDS.pressToOpen}</p>`;
+  const voices = frozen.items.filter((i) => i.of === "timeline" && i.list === "media" && i.kind === "sound");
+  const heard = voices.map((v) => figure(p, v)).join("");
   const empty = frozen.events.length === 0 && !onPaper ? `<p>${WORDS.nothingWritten}</p>` : "";
   const whole = ways && `<a class="whole" href="#chart" aria-label="${WORDS.openTheChart}">${strips}</a>`;
   const band = cover !== undefined && frozen.coverPlace === "above" && !onPaper;
-  return `<div class="opening${band ? " band" : cover ? "" : " alone"}"><div class="said"><h2${said(frozen)}>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, key, facts)}<div class="text"${said(frozen)}>${blocksHtml(frozen.introduction, inText(p))}</div>${empty}${ways}</div>${cover ? figure(p, cover, band ? "large" : "medium") : ""}</div>${whole}`;
+  return `<div class="opening${band ? " band" : cover ? "" : " alone"}"><div class="said"><h2${said(frozen)}>${escapeXml(frozen.title || WORDS.untitled)}</h2>${by && `<p class="by">${escapeXml(by)}</p>`}${keyFacts(p, key, facts)}<div class="text"${said(frozen)}>${blocksHtml(frozen.introduction, inText(p))}</div>${heard}${empty}${ways}</div>${cover ? figure(p, cover, band ? "large" : "medium") : ""}</div>${whole}`;
 }
 
 /** In numbers and names: how much there is, from when to when, in which categories. */

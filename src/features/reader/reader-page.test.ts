@@ -53,6 +53,7 @@ const timeline: Timeline = {
 const page = async (more: Partial<ReaderPage> = {}) => {
   const frozen = more.frozen ?? toFrozen(timeline);
   return renderReaderPage({
+    notes: null,
     outside: { rule: "always", sites: [] },
     sources: await pageSources(frozen),
     mediaPath: "/t/abc/media",

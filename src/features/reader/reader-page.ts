@@ -13,6 +13,7 @@ import type { ReaderPage, Variant } from "./page-input";
 import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
 import { keyOf, mark } from "./reader-mark";
+import { deedButtons } from "./reader-deeds";
 import { openingSection } from "./reader-opening";
 import { hasMap, placesSection } from "./reader-places";
 import { READER_STYLE, VARIANT_STYLE } from "./reader-style";
@@ -67,7 +68,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
   }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}"><link rel="icon" href="/favicon.svg">${FONTS.map((f) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/fonts/${f}">`).join("")}<style>${style}</style></head>
-<body class="${p.variant}">
+<body class="${p.variant}"${p.notes ? ` data-notes="${escapeXml(p.notes)}"` : ""}>
 ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
 ${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, keyOf(timeline), facts, strips(p, timeline, "b"))}</section>`}
@@ -93,7 +94,7 @@ function head(p: ReaderPage, title: string, facts: string): string {
   const views =
     p.variant === "print"
       ? ""
-      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}</nav>`;
+      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}${deedButtons(p, "")}</nav>`;
   const note = p.note
     ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
     : "";

@@ -7,6 +7,8 @@ import { playOutside } from "./reader-outside";
 import { listenToAll } from "./reader-voices";
 
 const VIEWS = ["begin", "chart", "read", "map"];
+/** What the address may ask to be done, and what does it: `reader-present.ts`, `reader-practice.ts`. */
+const DEEDS: Record<string, string> = { present: "present", speaker: "present", practice: "practice" };
 /** What is read stands in this share of the window. */
 const READING = 0.45;
 
@@ -53,7 +55,9 @@ document.addEventListener("DOMContentLoaded", () => {
     // A page without places has no map.
     if (now.view === "map" && !document.getElementById("map")) now.view = "begin";
     body.dataset.view = now.view;
-    if (now.view === "map") drawMap();
+    if (now.view === "map") fetchFor(document.getElementById("map"));
+    const deed = DEEDS[location.hash.slice(1)];
+    if (deed) fetchFor(document.querySelector<HTMLElement>(`[data-deed=${deed}]`));
     for (const a of links) {
       if (a.dataset.to === now.view) a.setAttribute("aria-current", "page");
       else a.removeAttribute("aria-current");
@@ -71,15 +75,24 @@ document.addEventListener("DOMContentLoaded", () => {
     document.dispatchEvent(new CustomEvent("opened"));
   }
 
-  /** What draws the map is fetched when it is first looked at. */
-  function drawMap(): void {
-    const section = document.getElementById("map");
-    const address = section?.dataset.script;
-    if (!section || !address) return;
-    delete section.dataset.script;
+  /** What draws the map, or presents, is fetched when it is first wanted. */
+  function fetchFor(of: HTMLElement | null): void {
+    const address = of?.dataset.script;
+    if (!of || !address) return;
+    for (const b of document.querySelectorAll<HTMLElement>(`[data-script="${address}"]`)) delete b.dataset.script;
     const script = document.createElement("script");
     script.src = address;
-    section.append(script);
+    document.body.append(script);
+  }
+
+  // Without a script there is nothing to begin, so the buttons come with it.
+  for (const b of document.querySelectorAll<HTMLButtonElement>("[data-deed]")) {
+    b.hidden = false;
+    b.addEventListener("click", () => {
+      const reading = body.dataset.view === "read" && window.scrollY > 0 ? events[current()]?.id.slice(2) : "";
+      body.dataset.from = body.dataset.open || reading || "";
+      location.hash = b.dataset.deed!;
+    });
   }
 
   function goTo(event: HTMLElement): void {

@@ -226,3 +226,10 @@ export async function historyOf(
       and (${author}::text is null or c.author_id = ${author})
     order by c.seq desc limit ${most}`;
 }
+
+/** What editors noted, by event. */
+export async function notesOf(timeline: string): Promise<Record<string, string>> {
+  const rows = await db()<{ id: string; note: string }[]>`
+    select id, note from event where timeline_id = ${timeline} and not deleted and note <> ''`;
+  return Object.fromEntries(rows.map((r) => [r.id, r.note]));
+}

@@ -19,6 +19,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const page = await pageOfVersion(copy.version, pageName("copy", variant, outside), {
     variant,
     outside,
+    notes: null,
     mediaPath: `/f/${params.address}/media`,
     note: {
       text: WORDS.aFrozenCopyOfUtc(

@@ -25,7 +25,7 @@ export function mediaOf(timeline: Timeline): Map<string, Media> {
     else if (i.kind === "sound") of.bits |= SOUND;
     else if (i.kind) {
       if (i.kind === "video") of.bits |= VIDEO;
-      const seen = timeline.pictures !== "none" && i.media !== null && (i.kind === "picture" || i.width !== null);
+      const seen = timeline.pictures !== "none" && (i.kind === "picture" || (i.media !== null && i.width !== null));
       if (seen && (!of.shown || isBefore(i, of.shown))) of.shown = i;
     }
   }

@@ -10,6 +10,7 @@ export const WORDS = {
   language: "Language",
   languageFor: "What it is written in: for spelling, hyphens and screen readers.",
   coverPicture: "Cover picture",
+  wholeVoice: "A voice for the whole",
   coverPlace: "Where the cover stands",
   coverPlaceHint:
     "Across the page, and in small among your timelines, it is cropped: “What is seen where it is cropped” says around what.",

@@ -74,6 +74,8 @@ export const WORDS = {
   showOnTheChart: (name: string) => `Show ${name} on the chart`,
   about: "About",
   history: "History",
+  present: "Present",
+  presentTitle: "Shown to a class, one event at a time, in a window of its own",
   largeForAnInteractiveWhiteboard: "Large, for an interactive whiteboard",
   board: "Board",
   keys2: "Keys (?)",

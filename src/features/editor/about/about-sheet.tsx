@@ -22,6 +22,7 @@ import { newCategory } from "../store/event-deeds";
 import { Frame } from "../sheet/frame";
 import { LazyDescription } from "../sheet/lazy-description";
 import { MediaField } from "../media/media-field";
+import { WholeVoice } from "../media/whole-voice";
 import { TextField } from "../sheet/text-field";
 import { WhenField } from "../sheet/when-field";
 import { wordsIn } from "../words";
@@ -134,6 +135,7 @@ export function SettingsSheet({
         </Field>
         <MediaField of="timeline" label={WORDS.coverPicture} most={1} />
         <CoverPlaceField />
+        <WholeVoice />
         <WhenField
           label={WORDS.period}
           value={timeline.period}

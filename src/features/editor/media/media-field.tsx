@@ -53,13 +53,14 @@ export function MediaField(props: { of: string; label: string; most?: number }) 
 function OwnMediaField({ of, label, most }: { of: string; label: string; most?: number }) {
   const { store, uploads, mayRecord } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const onTheirWay = useOnTheirWay().filter((w) => w.of === of && w.list === undefined);
+  const onTheirWay = useOnTheirWay().filter((w) => w.of === of && w.list === undefined && !w.voice);
   const [address, setAddress] = useState("");
   const [fetching, setFetching] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const camera = useRef<HTMLInputElement>(null);
-  const items = itemsOf(timeline, of, "media");
+  // Of the timeline itself this is the cover; a voice for the whole has a field of its own.
+  const items = itemsOf(timeline, of, "media").filter((i) => of !== "timeline" || i.kind === "picture");
   const full = most !== undefined && items.length + onTheirWay.filter((w) => w.state !== "failed").length >= most;
   const left = uploads?.left;
 

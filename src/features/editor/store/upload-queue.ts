@@ -7,6 +7,8 @@ export interface OnItsWay {
   key: string;
   /** What it is for: an event's id, or "timeline". */
   of: string;
+  /** A recorded voice. */
+  voice?: boolean | undefined;
   /** Another list than media. */
   list?: "map" | undefined;
   name: string;
@@ -90,6 +92,7 @@ export class UploadQueue {
         key: nanoid(6),
         of,
         list: known.list,
+        voice: known.voice,
         name: file.name || WORDS.pastedPicture,
         share: 0,
         state: problem ? "failed" : looks ? "looking" : "waiting",
@@ -215,10 +218,11 @@ export class UploadQueue {
   }
 
   private tell(): void {
-    this.list = this.entries.map(({ key, of, list, name, share, state, problem, preview }) => ({
+    this.list = this.entries.map(({ key, of, list, voice, name, share, state, problem, preview }) => ({
       key,
       of,
       list,
+      voice,
       name,
       share,
       state,

@@ -23,6 +23,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const page = await pageOfVersion(s.versionId, pageName("submission", variant, outside), {
     variant,
     outside,
+    notes: null,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
       text: WORDS.asSubmittedByOn(place, zonedText(s.submittedAt, s.zone)),

@@ -1,0 +1,54 @@
+/** What is said while one puts events in order. */
+export const WORDS = {
+  putInOrder: "Put in order",
+  title: (timeline: string) => `Put in order: ${timeline}`,
+  help: "The dates are hidden and the events are shuffled. Take one, then press where it belongs on the ridge: the earliest at the left.",
+  tooFew: "It takes at least three events with a title and a date. With parts or spans there may be more.",
+  howMany: "How many",
+  all: (n: number) => `all ${n}`,
+  withParts: "Parts of other events too",
+  withSpans: "Spans too, by their beginnings",
+  checked: "Checked",
+  eachAtOnce: "each as it is placed",
+  atTheEnd: "all at the end",
+  teams: "Two teams take turns",
+  begin: "Begin",
+  leave: "Leave",
+  pile: "Still to place",
+  ridge: "On the ridge",
+  take: (title: string) => `Take ${title}`,
+  taken: (title: string) =>
+    `${title} is taken. Press where it belongs, or move with the arrow keys and press Enter; Escape lays it back.`,
+  placeFirst: "First on the ridge",
+  placeBetween: (a: string, b: string) => `Between ${a} and ${b}`,
+  placeBefore: (a: string) => `Before ${a}`,
+  placeAfter: (a: string) => `After ${a}`,
+  takeOff: (title: string) => `Take ${title} off the ridge`,
+  hint: "Hint: its century",
+  neighbour: "Hint: its neighbour",
+  century: (text: string) => `It is of ${text}.`,
+  neighbourIs: (title: string) => `It stands next to “${title}”.`,
+  noNeighbour: "Nothing that is placed stands next to it yet.",
+  stands: (title: string, date: string) => `“${title}”, ${date}, stands right.`,
+  tooEarly: (title: string, date: string, by: string) =>
+    `“${title}”, ${date}: that is ${by} too early. It was put where it belongs.`,
+  tooLate: (title: string, date: string, by: string) =>
+    `“${title}”, ${date}: that is ${by} too late. It was put where it belongs.`,
+  turn: (team: string) => `${team}'s turn.`,
+  team: (n: number) => (n === 0 ? "Team A" : "Team B"),
+  check: "Check the order",
+  result: (right: number, of: number) =>
+    right === of
+      ? `All ${of} stand where they belong.`
+      : right === 0
+        ? `None of the ${of} stands where it belongs yet.`
+        : `${right} of ${of} ${right === 1 ? "stands" : "stand"} where ${right === 1 ? "it belongs" : "they belong"}.`,
+  offBy: (title: string, places: number, early: boolean, by: string) =>
+    `“${title}” is ${places === 1 ? "one place" : `${places} places`}${by ? `, ${by},` : ""} too ${early ? "early" : "late"}.`,
+  inAll: (percent: number) => `By how far each is off, that is ${percent} of 100.`,
+  teamsResult: (a: number, b: number) => `Team A placed ${a} right, Team B ${b}.`,
+  again: "Once more",
+  inOrder: "In their order",
+  keep: "Keep the result as a file",
+  resultTitle: (timeline: string) => `Put in order: ${timeline}`,
+} as const;
