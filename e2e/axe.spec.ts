@@ -1,4 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
+import sharp from "sharp";
 import { expect, type Page, test } from "@playwright/test";
 import { cell, stand, writeCell } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
@@ -131,10 +132,26 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await sheet.getByRole("button", { name: "Move it on the map" }).click();
   await nothingFound(page, "setting a place on the map");
   await page.keyboard.press("Escape");
+  for (const address of [`${process.env.E2E_FILMS}/films/spring-flood`, `${process.env.E2E_PICTURE_SITE}/crossings`]) {
+    await sheet.getByLabel("Web address of a picture").fill(address);
+    await sheet.getByRole("button", { name: "Fetch" }).click();
+  }
+  await expect(sheet.getByText("card of a page")).toBeVisible();
+  await nothingFound(page, "event sheet with what stays at other sites");
   await nothingFound(page, "event sheet");
   await page.getByRole("button", { name: "Map", exact: true }).click();
   await expect(page.getByRole("complementary", { name: "Map" }).getByRole("listitem")).toHaveCount(1);
   await nothingFound(page, "map");
+  const map = page.getByRole("complementary", { name: "Map" });
+  const plan = { create: { width: 300, height: 200, channels: 3 as const, background: "#F3EAD3" } };
+  await map
+    .getByLabel(/A picture as the timeline's map/)
+    .setInputFiles({ name: "plan.png", mimeType: "image/png", buffer: await sharp(plan).png().toBuffer() });
+  await expect(map.getByRole("radio", { name: "World" })).toBeVisible();
+  await nothingFound(page, "map of one's own");
+  await map.getByRole("button", { name: "Tie a point" }).click();
+  await nothingFound(page, "tying the map to the world");
+  await page.keyboard.press("Escape");
   await chartButton(page, /Rope ferry/).click();
   await page.getByRole("button", { name: "not understood" }).click();
   await nothingFound(page, "event sheet with a date that was not understood");
@@ -178,7 +195,28 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await expect(anybody.locator("article.hung")).toBeVisible();
   await nothingFound(anybody, "published, an event opened");
   await anybody.getByRole("link", { name: "Read", exact: true }).click();
-  await nothingFound(anybody, "published, read");
+  await anybody.locator("#read a.play").first().click();
+  await expect(anybody.getByRole("group", { name: /^Before playing/ }).first()).toBeVisible();
+  await nothingFound(anybody, "published, read, asked before playing");
+  await anybody.getByRole("link", { name: "Map", exact: true }).click();
+  await expect(anybody.locator(".earth[data-marks]").first()).toBeVisible();
+  await nothingFound(anybody, "published, map");
+  await anybody.getByRole("button", { name: "Put in order" }).click();
+  await expect(anybody.getByRole("dialog", { name: /^Put in order/ })).toBeVisible();
+  await nothingFound(anybody, "published, put in order, asked");
+  await anybody.getByRole("button", { name: "Begin", exact: true }).click();
+  await anybody
+    .getByRole("button", { name: /^Take / })
+    .first()
+    .click();
+  await nothingFound(anybody, "published, put in order");
+  await anybody.keyboard.press("Escape");
+  await anybody.keyboard.press("Escape");
+  await anybody.getByRole("button", { name: "Present" }).first().click();
+  await expect(anybody.getByRole("dialog", { name: /^Presenting/ })).toBeVisible();
+  await anybody.keyboard.press("ArrowRight");
+  await nothingFound(anybody, "published, presented");
+  await anybody.keyboard.press("Escape");
   await anybody.setViewportSize({ width: 390, height: 844 });
   await anybody.goto(published);
   await nothingFound(anybody, "published on a phone, beginning");

@@ -215,7 +215,6 @@ function mount(room: HTMLElement): void {
     [from, to] = [0, Math.max(0, on.length - 1)];
     for (const k of kinds) k.room.hidden = k !== kind;
     for (const [i, b] of ways.entries()) b.setAttribute("aria-pressed", String(kinds[i] === kind));
-    kind.room.append(near);
     kind.fit(on);
     show();
   }
@@ -237,7 +236,11 @@ function mount(room: HTMLElement): void {
     which.append(...ways);
     room.append(which);
   }
-  room.append(...kinds.map((k) => k.room), ...(ridge ? [ridge.element] : []), tools, said);
+  const frame = document.createElement("div");
+  frame.className = "frame";
+  // Beside the map, which is one picture, not in it.
+  frame.append(...kinds.map((k) => k.room), near);
+  room.append(frame, ...(ridge ? [ridge.element] : []), tools, said);
   // What one points at or stands on in the list is shown on the map.
   for (const r of all)
     for (const type of ["pointerenter", "focusin"] as const)

@@ -1,7 +1,7 @@
 /** How practice looks; put in by the script that needs it. */
 export const PRACTICE_STYLE = `body.presenting{overflow:hidden}
 .practice{position:fixed;inset:0;z-index:40;background:#fff;color:#16323A;display:flex;flex-direction:column;overflow-y:auto}.practice:focus{outline:none}
-.x-head{display:flex;align-items:center;gap:14px;padding:8px 18px;background:#16323A;color:#fff}.x-head h1{font-size:20px;margin-right:auto}
+.x-head{display:flex;align-items:center;gap:14px;padding:8px 18px;background:#16323A;color:#fff}.x-head h2{font-size:20px;margin-right:auto}
 .practice button,.practice select{font:inherit;min-height:44px;border:1px solid #7F9994;border-radius:8px;background:#fff;color:#16323A;padding:0 14px;cursor:pointer}
 .x-head button{background:none;color:#fff;border-color:#8BA3A6;font-weight:700}
 .practice .x-main{background:#F2B632;border-color:#F2B632;font-weight:700;padding:0 24px}.x-main:hover{background:#E0A420}.x-main:disabled{opacity:.5}

@@ -6,6 +6,7 @@ import { type Card, checkPlace, chooseCards, type Marked, markOrder, placeFor, s
 import { wordsFor } from "@/core/time/gap";
 import { WORDS } from "@/core/words/en/practice";
 import { CHART_DATA, readChartData } from "./chart-data-element";
+import { layOver } from "./alone";
 import { draggable } from "./reader-practice-drag";
 import { PRACTICE_STYLE } from "./reader-practice-style";
 
@@ -22,7 +23,7 @@ class Practice {
   private readonly root = make("div", "practice");
   private readonly body = make("div", "x-body");
   private readonly said = make("p", "x-said");
-  private readonly from = document.activeElement;
+  private readonly takeAway: () => void;
   private readonly title = document.querySelector("#begin h2, .bar h1")?.textContent ?? "";
   private chosen = { count: 8, parts: false, spans: true, atOnce: true, teams: false };
   private all: Card[] = [];
@@ -39,9 +40,9 @@ class Practice {
     root.setAttribute("aria-label", WORDS.title(this.title));
     root.tabIndex = -1;
     said.setAttribute("role", "status");
-    const head = make("header", "x-head");
+    const head = make("div", "x-head");
     head.append(
-      make("h1", "", WORDS.putInOrder),
+      make("h2", "", WORDS.putInOrder),
       button(WORDS.leave, () => this.close()),
     );
     root.append(head, said, this.body);
@@ -52,8 +53,7 @@ class Practice {
       if (this.taken) this.layBack();
       else this.close();
     });
-    document.body.append(root);
-    document.body.classList.add("presenting");
+    this.takeAway = layOver(root);
     this.ask();
     root.focus();
   }
@@ -61,10 +61,8 @@ class Practice {
   close(): void {
     if (open !== this) return;
     open = null;
-    this.root.remove();
-    document.body.classList.remove("presenting");
+    this.takeAway();
     if (location.hash === "#practice") location.hash = "begin";
-    if (this.from instanceof HTMLElement) this.from.focus();
   }
 
   private can(): Card[] {

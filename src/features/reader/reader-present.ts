@@ -5,6 +5,7 @@
  */
 import { Deck, findSlide } from "@/core/presenting/deck";
 import { WORDS } from "@/core/words/en/presenting";
+import { layOver } from "./alone";
 import { PRESENT_STYLE } from "./reader-present-style";
 import { Pen } from "./reader-pen";
 import { type PresentSlide, slidesOf, type Told } from "./reader-slides";
@@ -32,7 +33,7 @@ class Presentation {
   private readonly jump = document.createElement("input");
   private readonly pen: Pen;
   private readonly line: HTMLElement | null;
-  private readonly from = document.activeElement;
+  private readonly takeAway: () => void;
   private readonly begun = Date.now();
   private readonly stops: (() => void)[] = [];
   private black = false;
@@ -56,8 +57,7 @@ class Presentation {
     this.said.setAttribute("role", "status");
     this.pen = new Pen(root);
     root.append(this.strip, this.room, this.pen.canvas, this.pen.dot, this.said, this.bar());
-    document.body.append(root);
-    document.body.classList.add("presenting");
+    this.takeAway = layOver(root);
     this.hear(document, "keydown", (e) => this.key(e as KeyboardEvent), true);
     this.hear(window, "resize", () => {
       this.fit();
@@ -90,14 +90,12 @@ class Presentation {
     if (this.idle) clearTimeout(this.idle);
     for (const stop of this.stops) stop();
     this.channel.close();
-    this.root.remove();
-    document.body.classList.remove("presenting");
+    this.takeAway();
     if (document.fullscreenElement) void document.exitFullscreen();
     if (location.hash === "#present") {
       const id = this.slides[this.deck.at.slide]?.event;
       location.hash = id ? `r-${id}` : "begin";
     }
-    if (this.from instanceof HTMLElement) this.from.focus();
   }
 
   private hear(on: EventTarget, type: string, act: (e: Event) => void, capture = false): void {

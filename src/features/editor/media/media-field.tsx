@@ -81,7 +81,8 @@ function OwnMediaField({ of, label, most }: { of: string; label: string; most?: 
         const media = await looked(store.timelineId, answer.value.media);
         setProblem(most === 1 && media.kind !== "picture" ? WORDS.onlyAPicture : attachMedia(store, of, media, known));
       } else setProblem(most === 1 ? WORDS.onlyAPicture : attachOutside(store, of, answer.value.outside, known));
-      setAddress("");
+      // What was typed meanwhile stays.
+      setAddress((now) => (now === address ? "" : now));
     } else setProblem(answer.sentence);
     setFetching(false);
   };
