@@ -57,6 +57,7 @@ export const ACCESS: Record<string, Row> = {
   "GET /timelines/[id]/reader": GROUP_AND_TEACHER,
   "GET /t/[address]": EVERYBODY,
   "GET /t/[address]/media/[media]/[size]": EVERYBODY,
+  "GET /t/[address]/preview": EVERYBODY,
   "GET /f/[address]": EVERYBODY,
   "GET /f/[address]/file": EVERYBODY,
   "GET /f/[address]/media/[media]/[size]": EVERYBODY,

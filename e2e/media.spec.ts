@@ -253,3 +253,51 @@ test("a picture from the shelf brings credit and licence; what was uploaded befo
   await expect(page.getByText("A castle with a moat")).toBeVisible();
   await expect(page.getByText("A volcano breaks out")).toHaveCount(0);
 });
+
+test("the cover stands across the page, cropped around what is to be seen, and where somebody posts the link, until it is taken back", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "The crossing", ["1872 Flood"]);
+  await page.getByRole("button", { name: "About", exact: true }).click();
+  const about = page.getByRole("complementary", { name: "About this timeline" });
+  const half = (background: string) =>
+    sharp({ create: { width: 400, height: 900, channels: 3, background } })
+      .png()
+      .toBuffer();
+  const buffer = await sharp({ create: { width: 800, height: 900, channels: 3, background: "#ffffff" } })
+    .composite([
+      { input: await half("#0B6E69"), left: 0, top: 0 },
+      { input: await half("#B4481E"), left: 400, top: 0 },
+    ])
+    .png()
+    .toBuffer();
+  await about
+    .getByLabel("Cover picture: choose a file")
+    .setInputFiles({ name: "c.png", mimeType: "image/png", buffer });
+  const cover = about.getByRole("region", { name: "Cover picture" });
+  await cover.getByRole("button", { name: "What is seen where it is cropped" }).click();
+  await cover.getByTestId("focus").click({ position: { x: 4, y: 4 } });
+  await about.getByLabel("Where the cover stands").selectOption("across the page, over the title");
+  await saved(page);
+  const id = new URL(page.url()).pathname;
+  const made = await page.request.put(`/api${id}/publication`, { data: { visibility: "link", fresh: true } });
+  const { publication } = (await made.json()) as { publication: { address: string } };
+  const reader = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();
+  await reader.goto(`/t/${publication.address}`);
+  const band = reader.locator(".opening.band figure img");
+  await expect(band).toBeVisible();
+  const box = (await band.boundingBox())!;
+  expect(box.width).toBeGreaterThan(2.5 * box.height);
+  expect(await band.evaluate((i) => getComputedStyle(i).objectPosition)).toMatch(/^[0-3](\.\d+)?% [0-3](\.\d+)?%$/);
+  const image = (await reader.locator("meta[property='og:image']").getAttribute("content"))!;
+  expect(image).toBe(`${new URL(page.url()).origin}/t/${publication.address}/preview`);
+  const picture = await reader.request.get(image);
+  const { data, info } = await sharp(await picture.body())
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  expect([info.width, info.height, picture.headers()["content-type"]]).toEqual([1_200, 630, "image/jpeg"]);
+  // Of the upper left corner: green at its left, and no higher than the picture begins.
+  expect([data[1]! > data[0]!, data[info.width * 3 - 3]! > data[info.width * 3 - 2]!]).toEqual([true, true]);
+  await page.request.delete(`/api${id}/publication`);
+  expect((await reader.request.get(image)).status()).toBe(404);
+});

@@ -23,6 +23,7 @@ export function publishedPage(
       note: null,
       outside,
       notes: null,
+      preview: `/t/${address}/preview`,
       listed,
       published: zonedText(published.at, published.zone),
     },

@@ -1,9 +1,12 @@
 import "server-only";
 import { createHash } from "node:crypto";
+import { ORIGIN_PLACE } from "@/features/reader/reader-page";
 import { type Variant, VARIANTS } from "@/features/reader/page-input";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { outsideRule } from "@/server/classes/outside";
 import { playerSites } from "@/server/media/players";
+import { ownAddress } from "@/server/http/origin";
+import { escaped } from "@/server/http/plain-page";
 import { findPage, type StoredPage } from "@/server/timelines/publish";
 import { db } from "@/server/db/pool";
 import { addJob, doneJob } from "@/server/jobs/queue";
@@ -85,5 +88,9 @@ export function sendPage(request: Request, page: StoredPage | Failure, cache: st
   };
   if (request.headers.get("if-none-match") === page.etag) return new Response(null, { status: 304, headers });
   // Next compresses on the way out; it takes no Content-Encoding of ours.
-  return new Response(page.html, { headers });
+  const own = ownAddress(request, "/").origin;
+  return new Response(
+    page.html.replace(ORIGIN_PLACE, () => escaped(own)),
+    { headers },
+  );
 }

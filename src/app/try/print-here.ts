@@ -15,6 +15,7 @@ export async function printHere(timeline: Timeline): Promise<void> {
     mediaPath: "",
     note: null,
     notes: null,
+    preview: null,
     outside: { rule: "never", sites: [] },
     listed: false,
     chartScript: "",

@@ -67,7 +67,7 @@ export function renderReaderPage(p: ReaderPage): { html: string; style: string; 
   const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}"><link rel="icon" href="/favicon.svg">${FONTS.map((f) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/fonts/${f}">`).join("")}<style>${style}</style></head>
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}">${linkPreview(p, title, facts)}<link rel="icon" href="/favicon.svg">${FONTS.map((f) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/fonts/${f}">`).join("")}<style>${style}</style></head>
 <body class="${p.variant}"${p.notes ? ` data-notes="${escapeXml(p.notes)}"` : ""}>
 ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
@@ -100,6 +100,25 @@ function head(p: ReaderPage, title: string, facts: string): string {
     : "";
   return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `${escapeXml(WORDS.by(p.frozen.byline))} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
 ${note}`;
+}
+
+/** The origin of the page's own address, which only whoever sends it knows. */
+export const ORIGIN_PLACE = "https://own-origin.invalid";
+
+/** What stands where somebody posts the link (the Open Graph protocol). */
+function linkPreview(p: ReaderPage, title: string, facts: string): string {
+  if (p.preview === null || p.variant !== "page") return "";
+  const cover = p.frozen.items.find(
+    (i) => i.of === "timeline" && i.list === "media" && i.kind === "picture" && i.media,
+  );
+  const meta = (name: string, value: string) => `<meta property="og:${name}" content="${escapeXml(value)}">`;
+  const picture = cover
+    ? meta("image", `${ORIGIN_PLACE}${p.preview}`) +
+      meta("image:width", "1200") +
+      meta("image:height", "630") +
+      meta("image:alt", cover.text)
+    : "";
+  return `${meta("title", title)}${meta("type", "article")}${meta("description", facts)}${picture}`;
 }
 
 function foot(p: ReaderPage): string {

@@ -20,6 +20,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
     outside: await outsideFor(user.id),
+    preview: null,
     notes: holds(right, "edit") ? `/api/timelines/${id}/notes` : null,
     mediaPath: `/api/timelines/${id}/media`,
     note: holds(right, "edit")

@@ -13,5 +13,5 @@ export const GET = openRoute({}, async ({ request, params }) => {
     copy && (await canSeeCopy(copy, (await findUser(request))?.id ?? null))
       ? await findFrozenFile(copy.version, params.media!, params.size!)
       : null;
-  return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
+  return blob ? blobResponse(request, blob, "private, no-cache") : fail("not_found");
 });

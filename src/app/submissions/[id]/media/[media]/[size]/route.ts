@@ -10,5 +10,5 @@ export const GET = memberRoute({}, async ({ request, user, params }) => {
   const s = await findSubmissionRef(params.id!);
   if (!s || !(await maySeeSubmission(s, user.id))) return fail("not_found");
   const blob = await findFrozenFile(s.versionId, params.media!, params.size!);
-  return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
+  return blob ? blobResponse(request, blob, "private, no-cache") : fail("not_found");
 });

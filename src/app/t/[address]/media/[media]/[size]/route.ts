@@ -15,5 +15,5 @@ export const GET = openRoute({}, async ({ request, params }) => {
   const account = open ? null : ((await findUser(request))?.id ?? null);
   if (!(await canSee(published, account))) return fail("not_found");
   const blob = await findFrozenFile(published.version, params.media!, params.size!);
-  return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
+  return blob ? blobResponse(request, blob, "private, no-cache") : fail("not_found");
 });

@@ -8,5 +8,5 @@ import { requireRight } from "@/server/timelines/access";
 export const GET = memberRoute({}, async ({ request, user, params }) => {
   await requireRight(db(), params.id!, user.id, "read");
   const blob = await findDraftFile(params.id!, params.media!, params.size!);
-  return blob ? blobResponse(request, blob, "private, max-age=86400") : fail("not_found");
+  return blob ? blobResponse(request, blob, "private, no-cache") : fail("not_found");
 });

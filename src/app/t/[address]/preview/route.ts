@@ -1,0 +1,28 @@
+import { findUser } from "@/server/accounts/sessions";
+import { fail, isFailure } from "@/server/http/failure";
+import { openRoute } from "@/server/http/route";
+import { linkPreview } from "@/server/media/link-preview";
+import { canSee, findPublished, findVersion } from "@/server/timelines/publish";
+
+export const dynamic = "force-dynamic";
+
+/** The picture that stands where somebody posts the link: the cover of what is published, for whoever may see that. */
+export const GET = openRoute({}, async ({ request, params }) => {
+  const published = await findPublished(params.address!);
+  if (!published || published.gone) return fail("not_found");
+  const open = published.visibility === "link" || published.visibility === "everybody";
+  const account = open ? null : ((await findUser(request))?.id ?? null);
+  if (!(await canSee(published, account))) return fail("not_found");
+  const version = await findVersion(published.version);
+  const cover = version?.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
+  if (!cover?.media) return fail("not_found");
+  const made = await linkPreview(published.version, { media: cover.media, focus: cover.focus ?? null });
+  if (isFailure(made)) return made;
+  return new Response(made as BodyInit, {
+    headers: {
+      "Content-Type": "image/jpeg",
+      "Cache-Control": "private, no-cache",
+      "X-Content-Type-Options": "nosniff",
+    },
+  });
+});
