@@ -8,6 +8,7 @@ import type { SvgOptions } from "@/core/chart/draw/to-svg";
 import { partsDrawing } from "./parts-drawing";
 import type { ReaderTimeline } from "./chart-data-element";
 import type { Pictures } from "./reader-pictures";
+import { stripCopy } from "./strip-copy";
 import { onSwipe } from "./swipe";
 
 /** Narrower than this the sheet takes the whole width, px. */
@@ -243,14 +244,8 @@ export class Opened {
   private makeStrip(): HTMLElement {
     const strip = document.createElement("div");
     strip.className = "strip over";
-    const hold = document.querySelector("#read .strip .hold")?.cloneNode(true) as HTMLElement | undefined;
+    const hold = stripCopy("o");
     if (hold) strip.append(hold);
-    // The drawings' patterns get names of their own: what is hidden lends none.
-    for (const x of strip.querySelectorAll<SVGElement>("[id],[fill^='url']")) {
-      if (x.id) x.id = `o${x.id}`;
-      const fill = x.getAttribute("fill");
-      if (fill) x.setAttribute("fill", fill.replace("url(#", "url(#o"));
-    }
     const line = hold?.querySelector<HTMLElement>(".line");
     if (line) line.style.cssText = "display:block;left:var(--at)";
     strip.addEventListener("click", (e) => {

@@ -10,6 +10,7 @@ import { PRESENT_STYLE } from "./reader-present-style";
 import { Pen } from "./reader-pen";
 import { type PresentSlide, slidesOf, type Told } from "./reader-slides";
 import { runSpeaker } from "./reader-speaker";
+import { stripCopy } from "./strip-copy";
 import { onSwipe } from "./swipe";
 
 const SECONDS = [5, 10, 20, 30, 60];
@@ -276,13 +277,8 @@ class Presentation {
   }
 
   private drawStrip(): HTMLElement | null {
-    const hold = document.querySelector("#read .strip .hold")?.cloneNode(true) as HTMLElement | undefined;
+    const hold = stripCopy("p");
     if (!hold) return null;
-    for (const x of hold.querySelectorAll<SVGElement>("[id],[fill^='url']")) {
-      if (x.id) x.id = `p${x.id}`;
-      const fill = x.getAttribute("fill");
-      if (fill) x.setAttribute("fill", fill.replace("url(#", "url(#p"));
-    }
     hold.setAttribute("aria-hidden", "true");
     this.strip.append(hold);
     this.strip.addEventListener("click", (e) => {

@@ -1,4 +1,5 @@
 import { WORDS } from "@/core/words/en/places";
+import { stripCopy } from "./strip-copy";
 
 /** What the window is on. */
 export interface WindowHost {
@@ -19,14 +20,8 @@ const PAST = 0.8;
  * keys. Null where the page has no ridge.
  */
 export function windowOnTheRidge(host: WindowHost): { element: HTMLElement; draw: () => void } | null {
-  const drawing = document.querySelector("#read .strip .hold")?.cloneNode(true) as HTMLElement | undefined;
+  const drawing = stripCopy("m");
   if (!drawing) return null;
-  // The drawings' patterns get names of their own: what is hidden lends none.
-  for (const x of drawing.querySelectorAll<SVGElement>("[id],[fill^='url']")) {
-    if (x.id) x.id = `m${x.id}`;
-    const fill = x.getAttribute("fill");
-    if (fill) x.setAttribute("fill", fill.replace("url(#", "url(#m"));
-  }
   drawing.querySelector(".line")?.remove();
   drawing.setAttribute("aria-hidden", "true");
   const pane = document.createElement("div");

@@ -3,6 +3,7 @@ import { lookup as resolve } from "node:dns/promises";
 import http from "node:http";
 import https from "node:https";
 import ipaddr from "ipaddr.js";
+import { urlOf } from "@/core/outside/players";
 import { type Failure, fail, isFailure } from "../http/failure";
 
 export interface GuardOptions {
@@ -36,14 +37,7 @@ export function allowedHosts(): string[] {
 }
 
 /** An address of the web, or null. */
-export function parseAddress(text: string, base?: URL): URL | null {
-  try {
-    const url = new URL(text.trim(), base);
-    return url.protocol === "http:" || url.protocol === "https:" ? url : null;
-  } catch {
-    return null;
-  }
-}
+export const parseAddress = (text: string, base?: URL): URL | null => urlOf(text, base?.href);
 
 /** Whether an address of the internet protocol belongs to the public internet. */
 export function isPublicAddress(text: string): boolean {

@@ -1,18 +1,15 @@
-import { findUser } from "@/server/accounts/sessions";
 import { fail, isFailure } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 import { linkPreview } from "@/server/media/link-preview";
-import { canSee, findPublished, findVersion } from "@/server/timelines/publish";
+import { findVersion } from "@/server/timelines/publish";
+import { seenAt } from "../../../published-page";
 
 export const dynamic = "force-dynamic";
 
 /** The picture that stands where somebody posts the link: the cover of what is published, for whoever may see that. */
 export const GET = openRoute({}, async ({ request, params }) => {
-  const published = await findPublished(params.address!);
-  if (!published || published.gone) return fail("not_found");
-  const open = published.visibility === "link" || published.visibility === "everybody";
-  const account = open ? null : ((await findUser(request))?.id ?? null);
-  if (!(await canSee(published, account))) return fail("not_found");
+  const published = await seenAt(request, params.address!);
+  if (!published) return fail("not_found");
   const version = await findVersion(published.version);
   const cover = version?.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
   if (!cover?.media) return fail("not_found");
