@@ -45,6 +45,14 @@ test("a place is found by an old name, set on the map, written as coordinates; w
   await expect(coordinates).toHaveValue(/^-?\d+(\.\d+)?, -?\d+(\.\d+)?$/);
   await dialog.getByRole("button", { name: "Take this place" }).click();
   await expect(place).toHaveValue("Somewhere west of the Azores");
+  // Of an address the town is offered, and the address stays; a place without a name is offered the nearest town's.
+  await place.fill("12 Mill Lane, Bristol");
+  await list.getByRole("option", { name: /^Bristol ?United Kingdom.*your words stay/ }).click();
+  await expect(place).toHaveValue("12 Mill Lane, Bristol");
+  await expect(sheet.getByText("51.455, -2.597")).toBeVisible();
+  await place.fill("");
+  await sheet.getByRole("button", { name: "Call it Bristol" }).click();
+  await expect(place).toHaveValue("Bristol");
   await expect(sheet.getByRole("button", { name: "Move it on the map" })).toBeVisible();
   await saved(page);
 

@@ -81,7 +81,8 @@ export function copyEvents(
     for (const listName of ITEM_LISTS)
       for (const i of items(e.id, listName)) {
         const media = i.media && other ? other.mediaFor(i.media) : i.media;
-        if (i.media && !media) continue;
+        // What stays at another site does so without its still too.
+        if (i.media && !media && i.player === "") continue;
         const item = newId();
         entries.set(i.id, item);
         ops.push({
@@ -130,7 +131,7 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
     const owner = from.events.get(i.of);
     if (i.deleted || (i.of !== "timeline" && (!owner || owner.deleted))) continue;
     const media = i.media && mediaFor(i.media);
-    if (i.media && !media) continue;
+    if (i.media && !media && i.player === "") continue;
     ops.push({
       kind: "add_item",
       id: i.id,

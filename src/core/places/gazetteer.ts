@@ -107,3 +107,47 @@ export function searchTowns(
       return { town, by };
     });
 }
+
+/** So many parts of a text are looked for. */
+const MOST_PARTS = 12;
+
+/**
+ * The town that is named within something the list itself lacks, such as an address ("12 Mill Lane, Bristol") or a description ("the old
+ * mill near Bristol"): what stands after commas first, then the last words. Only whole names count.
+ */
+export function townsWithin(
+  g: Gazetteer,
+  text: string,
+  most: number,
+  countryName: (code: string) => string,
+): FoundTown[] {
+  const parts = text.split(",").map((p) => p.trim());
+  const words = parts[0]!.split(/\s+/);
+  const wanted = [
+    ...parts.slice(1).map((_, i) => parts.slice(i + 1).join(", ")),
+    ...words.slice(1).map((_, i) => words.slice(i + 1).join(" ")),
+  ];
+  for (const part of wanted.slice(0, MOST_PARTS)) {
+    const name = plainName(part.split(",")[0]!);
+    const found = searchTowns(g, part, most, countryName).filter((f) => plainName(f.by) === name);
+    if (found.length > 0) return found;
+  }
+  return [];
+}
+
+const EARTH_KM = 6_371;
+
+/** The town that lies nearest to a point, and how far it is, km along the earth (haversine); null: there are no towns. */
+export function nearestTown(g: Gazetteer, at: Point): { town: Town; km: number } | null {
+  const radians = Math.PI / 180;
+  const cos = Math.cos(at.lat * radians);
+  let best: Town | null = null;
+  let least = Number.POSITIVE_INFINITY;
+  for (const t of g.towns) {
+    const north = Math.sin(((t.lat - at.lat) * radians) / 2);
+    const east = Math.sin(((t.lon - at.lon) * radians) / 2);
+    const h = north * north + cos * Math.cos(t.lat * radians) * east * east;
+    if (h < least) [best, least] = [t, h];
+  }
+  return best && { town: best, km: 2 * EARTH_KM * Math.asin(Math.min(1, Math.sqrt(least))) };
+}

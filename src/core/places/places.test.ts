@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { coordinatesText, readCoordinates } from "./coordinates";
 import { gatherPoints } from "./gather";
-import { plainName, readGazetteer, searchTowns } from "./gazetteer";
+import { nearestTown, plainName, readGazetteer, searchTowns, townsWithin } from "./gazetteer";
 
 describe("the gazetteer", () => {
   const all = readGazetteer(readFileSync("data/gazetteer.txt", "utf8"));
@@ -28,6 +28,31 @@ describe("the gazetteer", () => {
   it("what it lacks gives nothing, and one letter is too few", () => {
     for (const text of ["", "x", "12 Mill Lane", "Ambrelford", "London, Atlantis", ",,,"])
       expect(found(text)).toEqual([]);
+  });
+
+  it.each<[string, string | undefined]>([
+    ["12 Mill Lane, Bristol", "Bristol, GB"],
+    ["12 Mill Lane, Bristol, United Kingdom", "Bristol, GB"],
+    ["the old mill near Bristol", "Bristol, GB"],
+    ["somewhere in old Danzig", "Gdańsk, PL"],
+    ["Ambrelford", undefined],
+    ["the ford below the church", undefined],
+    ["", undefined],
+  ])("within “%s” the town is %s", (text, first) => {
+    const [town] = townsWithin(all, text, 3, (c) => country.of(c) ?? c);
+    expect(town && `${town.town.name}, ${town.town.country}`).toBe(first);
+  });
+
+  it("the nearest town to a point is that town itself, and how far it is goes around the earth", () => {
+    for (const town of all.towns.filter((_, i) => i % 4_001 === 0)) {
+      const near = nearestTown(all, town)!;
+      expect(near.km).toBeLessThan(0.01);
+    }
+    // A degree of latitude is 111.2 km; across the 180th meridian it is not far.
+    const one = [{ name: "A", others: [], country: "GB", lat: 0, lon: 179.5, people: 1 }];
+    expect(nearestTown({ ...all, towns: one }, { lat: 1, lon: 179.5 })!.km).toBeCloseTo(111.19, 1);
+    expect(nearestTown({ ...all, towns: one }, { lat: 0, lon: -179.5 })!.km).toBeCloseTo(111.19, 1);
+    expect(nearestTown({ ...all, towns: [] }, { lat: 0, lon: 0 })).toBe(null);
   });
 
   it("whole names come before begun ones, and large towns before small", () => {

@@ -7,6 +7,8 @@ export const WORDS = {
   found: (n: number) => (n === 1 ? "1 suggestion" : `${n} suggestions`),
   onTheMap: "On the map",
   setOnMap: "Set it on the map",
+  within: (country: string) => `${country}: its place on the map; your words stay`,
+  callIt: (town: string, km: number) => (km < 2 ? `Call it ${town}` : `Call it ${town}, ${km} km away`),
   moveOnMap: "Move it on the map",
   takeOff: "Take it off the map",
   chooseTitle: "Where it happened",

@@ -21,6 +21,8 @@ import { type OwnMap, useOwnMap } from "./own-map";
 interface Suggested extends Point {
   name: string;
   more: string;
+  /** It is the town within what was written, which stays. */
+  within?: true;
 }
 
 /** How long one stops typing before it is looked for, ms. */
@@ -83,11 +85,12 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
   const take = (p: Suggested) => {
     setOpen(false);
     setAt(-1);
-    setText(p.name);
-    saved.current = p.name;
+    const name = p.within ? text : p.name;
+    setText(name);
+    saved.current = name;
     setProblem(
       store.edit([
-        { kind: "set_event", id: event.id, field: "place", value: p.name },
+        { kind: "set_event", id: event.id, field: "place", value: name },
         { kind: "set_event", id: event.id, field: "point", value: { lat: p.lat, lon: p.lon } },
       ]),
     );
@@ -166,7 +169,9 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
                   }}
                 >
                   <span className="font-bold">{p.name}</span>
-                  <span className="text-[13px] text-quiet">{p.more || WORDS.onTheMap}</span>
+                  <span className="text-[13px] text-quiet">
+                    {p.within ? WORDS.within(p.more) : p.more || WORDS.onTheMap}
+                  </span>
                 </div>
               ))}
             </div>
@@ -184,6 +189,7 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
           />
           <p className="mt-1 flex flex-wrap gap-x-4 text-[13px] text-quiet">
             <span>{coordinatesText(event.point)}</span>
+            {event.place === "" ? <NearestTown point={event.point} onTake={write} /> : null}
             <button type="button" className={LINK} onClick={() => setOnMap(true)}>
               {WORDS.moveOnMap}
             </button>
@@ -211,6 +217,30 @@ export function PlaceField({ event }: { event: TimelineEvent }) {
         ) : null}
       </Modal>
     </div>
+  );
+}
+
+/** A place set by hand has no name yet: the nearest town's is offered. */
+function NearestTown({ point, onTake }: { point: Point; onTake: (name: string) => void }) {
+  const [town, setTown] = useState<{ name: string; km: number } | null>(null);
+  const near = coordinatesText(point);
+  useEffect(() => {
+    let current = true;
+    void askServer<{ places: { name: string; km: number }[] }>(
+      "GET",
+      `/api/places?near=${encodeURIComponent(near)}`,
+    ).then((answer) => {
+      if (current && answer.ok) setTown(answer.value.places[0] ?? null);
+    });
+    return () => {
+      current = false;
+    };
+  }, [near]);
+  if (!town) return null;
+  return (
+    <button type="button" className={LINK} onClick={() => onTake(town.name)}>
+      {WORDS.callIt(town.name, Math.round(town.km))}
+    </button>
   );
 }
 

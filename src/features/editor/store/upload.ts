@@ -203,12 +203,14 @@ async function stillOf(file: Blob): Promise<Blob | null> {
 const isUnanswered = (status: number) => status === 0 || status >= 502;
 
 /** Asks again while nobody answers, with growing pauses, as long as this browser has a network. */
-async function again<T extends { ok: true } | { ok: false; status: number }>(
+async function again<T extends { ok: true } | { ok: false; status: number; failed: string }>(
   ask: () => Promise<T>,
   signal: AbortSignal,
 ): Promise<T> {
   let answer = await ask();
   for (let n = 1; n < TRIES && !answer.ok && isUnanswered(answer.status) && !signal.aborted && navigator.onLine; n++) {
+    // The server has tried the place where files are kept several times itself: it is said at once.
+    if (answer.failed === "no_store") break;
     await new Promise((resolve) => setTimeout(resolve, 500 * 2 ** n));
     answer = await ask();
   }
