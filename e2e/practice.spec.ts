@@ -1,4 +1,4 @@
-import { expect, type Page, test } from "@playwright/test";
+import { type Browser, expect, type Page, test } from "@playwright/test";
 import { saved, startedWith } from "./harness/people";
 
 const DATES: Record<string, number> = {
@@ -12,13 +12,16 @@ const pile = (page: Page) => practice(page).getByRole("group", { name: "Still to
 const ridge = (page: Page) => practice(page).getByRole("group", { name: "On the ridge" });
 const titleOf = async (card: ReturnType<typeof pile>) => (await card.first().innerText()).trim();
 
-/** The published page of a timeline of four events, and one without a date. */
-async function published(page: Page, options: { baseURL: string }) {
+/** The published page of four events, and one without a date, at a place in it. */
+async function opened(browser: Browser, place: string): Promise<Page> {
+  const lines = [...Object.entries(DATES).map(([title, year]) => `${year} ${title}`), "Some day"];
+  const { page } = await startedWith(browser, "The crossing", lines);
   await saved(page);
-  const id = new URL(page.url()).pathname;
-  const made = await page.request.put(`/api${id}/publication`, { data: { visibility: "link", fresh: true } });
+  const url = new URL(page.url());
+  const made = await page.request.put(`/api${url.pathname}/publication`, { data: { visibility: "link", fresh: true } });
   const { publication } = (await made.json()) as { publication: { address: string } };
-  return `${options.baseURL}/t/${publication.address}`;
+  await page.goto(`${url.origin}/t/${publication.address}${place}`);
+  return page;
 }
 
 /** Where a card belongs among those on the ridge: the number of its gap. */
@@ -30,14 +33,7 @@ async function belongs(page: Page, title: string): Promise<number> {
 test("events are put in order by keys, each checked as it is placed, with how far it is off and hints", async ({
   browser,
 }) => {
-  const { page } = await startedWith(browser, "The crossing", [
-    "1604 Rope ferry",
-    "1766 Bridge school",
-    "1872 The flood",
-    "1931 Last ferry",
-    "Some day",
-  ]);
-  await page.goto(`${await published(page, { baseURL: new URL(page.url()).origin })}#chart`);
+  const page = await opened(browser, "#chart");
   await page.getByRole("button", { name: "Put in order" }).click();
   await practice(page).getByRole("button", { name: "Begin" }).press("Enter");
   // One stands already; what has no date is never asked.
@@ -59,7 +55,7 @@ test("events are put in order by keys, each checked as it is placed, with how fa
     await page.keyboard.press("Enter");
     await expect(practice(page).getByRole("status")).toContainText(`“${title}”, ${DATES[title]}, stands right.`);
   }
-  await expect(practice(page).getByRole("status")).toContainText("All 3 stand where they belong.");
+  await expect(practice(page).getByRole("status")).toContainText("You placed all 3 right.");
   await expect(practice(page).getByRole("listitem")).toHaveText([
     /1604 Rope ferry/,
     /1766 Bridge school/,
@@ -95,13 +91,7 @@ test("events are put in order by keys, each checked as it is placed, with how fa
 test("all are checked at the end, by dragging: how many stand right, and how far the others are off", async ({
   browser,
 }) => {
-  const { page } = await startedWith(browser, "The crossing", [
-    "1604 Rope ferry",
-    "1766 Bridge school",
-    "1872 The flood",
-    "1931 Last ferry",
-  ]);
-  await page.goto(`${await published(page, { baseURL: new URL(page.url()).origin })}#practice`);
+  const page = await opened(browser, "#practice");
   await practice(page).getByLabel("Checked").selectOption("all at the end");
   await practice(page).getByRole("button", { name: "Begin" }).click();
   await expect(practice(page)).not.toContainText("1604");

@@ -61,6 +61,18 @@ test("a timeline is presented by keys, clicker and typing, black and by itself; 
   await show.keyboard.type("1770");
   await show.keyboard.press("Enter");
   await expect(heading(show)).toHaveText("Bridge school");
+  // Words may begin with a letter that, alone, does something.
+  await show.keyboard.type("flood");
+  await show.keyboard.press("Enter");
+  await expect(heading(show)).toHaveText("The flood");
+  await show.keyboard.type("bridge");
+  await show.keyboard.press("Enter");
+  await expect(heading(show)).toHaveText("Bridge school");
+  await expect(shown(show)).not.toHaveClass(/black/);
+  await show.keyboard.press("b");
+  await expect(shown(show)).toHaveClass(/black/);
+  await show.keyboard.press(".");
+  await expect(shown(show)).not.toHaveClass(/black/);
   await show.keyboard.type("xyzzy");
   await show.keyboard.press("Enter");
   await expect(shown(show).getByRole("status")).toHaveText("Nothing here has “xyzzy”.");
@@ -101,6 +113,7 @@ test("a timeline is presented by keys, clicker and typing, black and by itself; 
   await show.keyboard.press("ArrowRight");
   expect(await ink()).toBe(false);
   await show.keyboard.press("p");
+  await expect(shown(show).getByRole("button", { name: "Pen" })).toHaveAttribute("aria-pressed", "false");
 
   // By itself, and from the end it begins again.
   await show.keyboard.press("End");
@@ -162,6 +175,7 @@ test("whoever reads a published page presents it without an account, by touch to
   await reader.evaluate(() => {
     window.open = () => null;
   });
+  await shown(reader).getByRole("button", { name: "More" }).tap();
   await shown(reader).getByRole("button", { name: "Speaker's window" }).tap();
   await expect(shown(reader).getByRole("status")).toContainText("The browser kept the speaker's window from opening.");
   await expect(shown(reader).getByRole("status").getByRole("link")).toHaveAttribute("href", /#speaker$/);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readWhen } from "../time/read/read-when";
 import { emptyEvent, emptyTimeline, type Timeline } from "../timeline/timeline";
-import { type Card, checkPlace, chooseCards, markOrder, placeFor, shuffled } from "./order";
+import { type Card, centuryOf, checkPlace, chooseCards, markOrder, placeFor, shuffled } from "./order";
 
 const card = (id: string, from: number, to = from): Card => ({ id, title: id, date: "", from, to });
 const chance = (seed: number) => () => {
@@ -121,6 +121,18 @@ describe("which events are asked", () => {
     expect(year!.to - year!.from).toBeGreaterThan(364);
     expect(markOrder([year!, day!]).share).toBe(1);
     expect(markOrder([day!, year!]).share).toBe(1);
+  });
+  it.each([
+    ["1604", "17th century"],
+    ["1600", "16th century"],
+    ["31 Dec 1900", "19th century"],
+    ["1 Jan 1901", "20th century"],
+    ["310 BC", "4th century BC"],
+    ["about 1200 BC", "13th century BC"],
+    ["66 million years ago", null],
+  ])("%s is of the %s", (typed, century) => {
+    const [card] = chooseCards(timeline([[typed, "It"]]), { count: 1, parts: true, spans: true }, chance(1));
+    expect(centuryOf(card!)).toBe(century);
   });
   it("an order by chance has all of them once", () => {
     const list = Array.from({ length: 30 }, (_, i) => i);

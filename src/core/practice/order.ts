@@ -1,5 +1,6 @@
 import type { Timeline, TimelineEvent } from "../timeline/timeline";
-import { whenLabel } from "../time/write-when";
+import { gregorianFromDay } from "../time/calendar";
+import { centuryText, whenLabel } from "../time/write-when";
 import { extent, inDays, isDated, type Moment, startOf, type When } from "../time/when";
 import { mannerOf } from "../timeline/read-options";
 
@@ -81,6 +82,15 @@ export function shuffled<T>(list: readonly T[], random: () => number): T[] {
     [all[i], all[k]] = [all[k]!, all[i]!];
   }
   return all;
+}
+
+/** Years before this one are counted in no centuries. */
+const FIRST_YEAR = -9_999;
+
+/** The century a card is of, in words; null: it is of long before there were any one would count. */
+export function centuryOf(card: Card): string | null {
+  const { year } = gregorianFromDay(Math.floor(card.from));
+  return year < FIRST_YEAR ? null : centuryText(year, "BC");
 }
 
 const surelyBefore = (a: Card, b: Card) => a.to < b.from;

@@ -115,7 +115,7 @@ function wholeOfPart(m: Moment, style: DateStyle): string {
   }
 }
 
-function centuryText(year: number, era: string): string {
+export function centuryText(year: number, era: string): string {
   const n = year >= 1 ? Math.floor((year - 1) / 100) + 1 : Math.floor(-year / 100) + 1;
   return `${ordinal(n)} century${year >= 1 ? "" : ` ${era}`}`;
 }

@@ -5,7 +5,7 @@ export const PRACTICE_STYLE = `body.presenting{overflow:hidden}
 .practice button,.practice select{font:inherit;min-height:44px;border:1px solid #7F9994;border-radius:8px;background:#fff;color:#16323A;padding:0 14px;cursor:pointer}
 .x-head button{background:none;color:#fff;border-color:#8BA3A6;font-weight:700}
 .practice .x-main{background:#F2B632;border-color:#F2B632;font-weight:700;padding:0 24px}.x-main:hover{background:#E0A420}.x-main:disabled{opacity:.5}
-.x-said{margin:0;padding:12px 24px;min-height:1.5em;font-size:18px;background:#F6F8F7;border-bottom:1px solid #D5DEDC}
+.x-said{flex:none;margin:0;padding:12px 24px;min-height:1.5em;font-size:18px;background:#F6F8F7;border-bottom:1px solid #D5DEDC}
 .x-body{flex:1;display:flex;flex-direction:column;gap:18px;padding:22px 24px 30px;max-width:1240px;width:100%;margin:0 auto;box-sizing:border-box}
 .x-form{display:flex;flex-direction:column;gap:14px;max-width:420px}.x-field{display:flex;flex-direction:column;gap:4px;color:#4A6572}.x-tick{min-height:28px;display:flex;align-items:center;gap:8px}.x-tick input{width:20px;height:20px;accent-color:#0B6E69}
 .x-ridge{display:flex;flex-wrap:nowrap;align-items:stretch;overflow-x:auto;padding:66px 4px 12px;position:relative;min-height:170px}

@@ -2,7 +2,16 @@
  * A timeline as practice: its dates hidden, its events shuffled, to be put in order on the ridge by dragging, tapping or keys. Made of what
  * the page knows for its chart. Bundled into public/reader/practice.js, which is fetched when it is first wanted.
  */
-import { type Card, checkPlace, chooseCards, type Marked, markOrder, placeFor, shuffled } from "@/core/practice/order";
+import {
+  type Card,
+  centuryOf,
+  checkPlace,
+  chooseCards,
+  type Marked,
+  markOrder,
+  placeFor,
+  shuffled,
+} from "@/core/practice/order";
 import { wordsFor } from "@/core/time/gap";
 import { WORDS } from "@/core/words/en/practice";
 import { CHART_DATA, readChartData } from "./chart-data-element";
@@ -76,6 +85,8 @@ class Practice {
       const n = this.can().length;
       count.lastElementChild!.textContent = WORDS.all(n);
       begin.disabled = n < LEAST;
+      // Turns are taken where each is checked as it is placed.
+      teams.disabled = !this.chosen.atOnce;
       this.said.textContent = n < LEAST ? WORDS.tooFew : WORDS.help;
     };
     const field = (name: string, input: HTMLElement) => {
@@ -108,6 +119,7 @@ class Practice {
       });
       label.append(box, ` ${name}`);
       form.append(label);
+      return box;
     };
     const options: [string, string][] = [
       ...COUNTS.map((n): [string, string] => [String(n), String(n)]),
@@ -130,7 +142,7 @@ class Practice {
     field(WORDS.checked, checked);
     tick(WORDS.withSpans, "spans");
     tick(WORDS.withParts, "parts");
-    tick(WORDS.teams, "teams");
+    const teams = tick(WORDS.teams, "teams");
     const begin = make("button", "x-main", WORDS.begin);
     form.append(begin);
     form.addEventListener("submit", (e) => {
@@ -211,7 +223,7 @@ class Practice {
     let marked: Marked | null = null;
     if (atOnce) {
       const asked = this.all.length - 1;
-      sum = teams ? WORDS.teamsResult(this.right[0]!, this.right[1]!) : WORDS.result(this.right[0]!, asked);
+      sum = teams ? WORDS.teamsResult(this.right[0]!, this.right[1]!) : WORDS.placedRight(this.right[0]!, asked);
     } else {
       marked = markOrder(this.placed);
       sum = `${WORDS.result(marked.right, marked.of)} ${WORDS.inAll(Math.round(marked.share * 100))}`;
@@ -279,6 +291,7 @@ class Practice {
           this.placed = this.placed.filter((x) => x !== c);
           this.pile.push(c);
           this.draw();
+          this.body.querySelector<HTMLElement>(`[data-card="${CSS.escape(c.id)}"]`)?.focus();
         });
         off.setAttribute("aria-label", WORDS.takeOff(c.title));
         card.append(off);
@@ -307,30 +320,23 @@ class Practice {
       pile.append(b);
     }
     const tools = make("div", "x-tools");
-    if (this.taken) {
-      tools.append(
-        button(WORDS.hint, () => this.hintCentury(this.taken!)),
-        button(WORDS.neighbour, () => this.hintNeighbour(this.taken!)),
-      );
-    }
+    const taken = this.taken;
+    // Where all of them are of one century it tells nothing; and among those that are not checked yet nobody knows a neighbour.
+    if (taken && new Set(this.all.map(centuryOf)).size > 1)
+      tools.append(button(WORDS.hint, () => this.hintCentury(taken)));
+    if (taken && this.chosen.atOnce) tools.append(button(WORDS.neighbour, () => this.hintNeighbour(taken)));
     if (!this.chosen.atOnce && this.pile.length === 0) tools.append(button(WORDS.check, () => this.finish(), "x-main"));
     this.body.replaceChildren(ridge, tools, pile);
   }
 
   private hintCentury(c: Card): void {
-    const text = c.date.match(/-?\d{3,4}(?=\D*$)/)?.[0];
-    const century = text ? Math.floor((Number(text) - 1) / 100) + 1 : null;
-    const suffix = (n: number) =>
-      n % 10 === 1 && n !== 11 ? "st" : n % 10 === 2 && n !== 12 ? "nd" : n % 10 === 3 && n !== 13 ? "rd" : "th";
-    this.said.textContent = WORDS.century(
-      century === null || /BC|years ago|BP/.test(c.date) ? c.date : `the ${century}${suffix(century)} century`,
-    );
+    const century = centuryOf(c);
+    this.said.textContent = century ? WORDS.century(century) : WORDS.before(WORDS.longAgo);
   }
 
   private hintNeighbour(c: Card): void {
     const at = placeFor(this.placed, c);
-    const next = this.placed[at - 1] ?? this.placed[at];
-    this.said.textContent = next && this.chosen.atOnce ? WORDS.neighbourIs(next.title) : WORDS.noNeighbour;
+    this.said.textContent = WORDS.neighbourIs((this.placed[at - 1] ?? this.placed[at]!).title);
   }
 }
 

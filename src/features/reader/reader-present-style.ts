@@ -19,8 +19,8 @@ ${Object.entries(COLOURS)
   .join("")}
 .p-words p{margin:0 0 .7em}.p-words .by,.p-words .facts{color:#4A6572}
 .p-begin h2{font-size:2.5em}.p-chapter{text-align:center}.p-chapter h2{font-size:2.8em}
-.p-media{height:100%;min-height:0;display:flex;flex-direction:column;justify-content:center;gap:14px;--most:100vh}
-.p-media>figure{min-height:0;flex:1 1 auto;display:flex;flex-direction:column;justify-content:center;margin:0}
+.p-media{height:100%;min-height:0;overflow-y:auto;display:flex;flex-direction:column;justify-content:safe center;gap:14px;--most:100vh}
+.p-media>figure{min-height:min(100%,22vh);flex:1 1 auto;display:flex;flex-direction:column;justify-content:center;margin:0}
 .p-media>figure>a:not(.play),.p-media>figure picture{display:flex;min-height:0;flex:0 1 auto;justify-content:center}
 .p-media>figure img,.p-media>figure video{width:auto;max-width:100%;height:auto;max-height:min(66vh,100%);object-fit:contain;margin:0 auto;border-radius:8px}
 .p-media figcaption{flex:none;font-size:clamp(14px,1.2vw,20px);text-align:center}
@@ -29,13 +29,14 @@ ${Object.entries(COLOURS)
 .p-bar{display:flex;flex-wrap:wrap;gap:8px;align-items:center;justify-content:center;padding:8px 14px;background:#16323A;color:#fff;transition:opacity .3s}
 .p-bar button,.p-bar select,.p-jump{font:inherit;font-size:14px;min-height:40px;border:1px solid #8BA3A6;border-radius:6px;background:#16323A;color:#fff;padding:0 10px;cursor:pointer}
 .p-bar button{font-weight:700}.p-bar button:hover,.p-bar select:hover{background:#46606A}.p-bar button[aria-pressed=true]{background:#F2B632;border-color:#F2B632;color:#16323A}
+.p-extra{display:flex;flex-wrap:wrap;gap:8px;align-items:center;justify-content:center}.p-opens{display:none}
 .p-jump{width:11em;cursor:text}.p-jump::placeholder{color:#C5D3D3}.p-bar span{min-width:5em;text-align:center;font-variant-numeric:tabular-nums}
 .present.still .p-bar:not(:focus-within):not(:hover){opacity:.35}
 .p-said{position:absolute;left:0;right:0;bottom:66px;margin:0 auto;width:fit-content;max-width:90%;padding:8px 16px;border-radius:8px;background:#FFF4D6;z-index:3}.p-said:empty{display:none}
 .p-pen{position:absolute;inset:0;pointer-events:none;z-index:2}.drawing .p-pen{pointer-events:auto;cursor:crosshair;touch-action:none;bottom:56px}
 .p-dot{display:none;position:fixed;left:-14px;top:-14px;width:28px;height:28px;border-radius:50%;background:rgba(242,182,50,.75);border:3px solid #16323A;pointer-events:none;z-index:4}.pointing .p-dot{display:block}.pointing,.pointing *{cursor:none}.pointing .p-bar,.pointing .p-bar *{cursor:pointer}
 .present.black{background:#000}.present.black .p-strip,.present.black .p-room,.present.black .p-pen,.present.black .p-dot{visibility:hidden}
-@media(max-width:820px),(orientation:portrait){.p-slide{grid-template-columns:minmax(0,1fr);grid-template-rows:minmax(0,1fr) minmax(0,1.1fr);gap:14px}.p-slide.p-alone{grid-template-rows:minmax(0,1fr)}.p-slide .p-media{order:-1}.p-room{padding:12px 16px}.p-strip{padding:2px 6px}.p-bar{gap:6px;padding:6px}.p-jump{width:100%}.p-media>figure img,.p-media>figure video{max-height:34vh}}
+@media(max-width:820px),(orientation:portrait){.p-slide{grid-template-columns:minmax(0,1fr);grid-template-rows:minmax(0,1fr) minmax(0,1.1fr);gap:14px}.p-slide.p-alone{grid-template-rows:minmax(0,1fr)}.p-slide .p-media{order:-1}.p-room{padding:12px 16px}.p-strip{padding:2px 6px}.p-bar{gap:6px;padding:6px}.p-bar .p-opens{display:block}.p-extra{display:none;order:9;width:100%}.p-bar.open .p-extra{display:flex}.p-jump{width:100%}.p-bar span{min-width:3.6em}.p-media>figure img,.p-media>figure video{max-height:34vh}}
 @media(prefers-reduced-motion:no-preference){.p-slide{animation:p-come .25s ease-out}@keyframes p-come{from{opacity:0}}}
 .speaker{min-height:100vh;box-sizing:border-box;padding:24px 32px;background:#16323A;color:#fff;display:flex;flex-direction:column;gap:10px}
 .s-times{display:flex;gap:28px;align-items:baseline;font-size:22px;font-variant-numeric:tabular-nums}.s-times p{margin:0}.s-clock{font-weight:700;font-size:30px}

@@ -16,6 +16,8 @@ import { onSwipe } from "./swipe";
 const SECONDS = [5, 10, 20, 30, 60];
 /** The bar steps back when nothing moves for so long, ms. */
 const QUIET_MS = 2_500;
+/** So long after a letter it is clear that no word follows, ms. */
+const LETTER_MS = 700;
 const channelName = () => `present ${location.pathname}`;
 
 const sheet = new CSSStyleSheet();
@@ -172,11 +174,13 @@ class Presentation {
   /** By itself: on after its voice, or after so many seconds; from the end one begins again. */
   private playOn(s: PresentSlide): void {
     if (this.timer) clearTimeout(this.timer);
+    const voice = this.room.querySelector<HTMLAudioElement>("audio.voice");
+    // One that speaks to its end leads on only while it plays by itself.
+    if (voice) voice.onended = null;
     if (this.every === 0) return;
     const on = () => (this.deck.next() ? this.show() : this.goTo(0));
-    const voice = this.room.querySelector<HTMLAudioElement>("audio.voice");
     if (voice && this.deck.at.seen >= s.parts) {
-      voice.addEventListener("ended", on, { once: true });
+      voice.onended = on;
       // Where it may not sound it is waited for as for any other.
       voice.play().catch(() => {
         this.timer = setTimeout(on, this.every * 1_000);
@@ -210,36 +214,35 @@ class Presentation {
       End: () => this.goTo(this.slides.length - 1),
       ".": () => this.setBlack(!this.black),
       Escape: () => (typing ? this.endJump() : this.close()),
-      Tab: () => this.keepFocus(e),
     };
-    const letters: Record<string, () => void> = {
-      b: () => this.setBlack(!this.black),
-      p: () => this.pen.use(this.pen.tool === "pen" ? null : "pen"),
-      l: () => this.pen.use(this.pen.tool === "pointer" ? null : "pointer"),
-      f: () => this.full(),
-    };
-    const deed = deeds[e.key] ?? (typing ? undefined : letters[e.key.toLowerCase()]);
+    const deed = deeds[e.key];
     if (deed) {
-      if (e.key !== "Tab") e.preventDefault();
+      e.preventDefault();
       e.stopPropagation();
       deed();
     } else if (e.key.length === 1) {
       // A year or words are typed: the field takes them from here on.
       this.jump.focus();
       e.stopPropagation();
+      this.alone(e.key.toLowerCase());
     }
     this.wake();
   }
 
-  /** The focus stays within what is shown. */
-  private keepFocus(e: KeyboardEvent): void {
-    const can = [...this.root.querySelectorAll<HTMLElement>("a[href],button,select,input,audio,video,summary")];
-    const [first, last] = [can[0], can.at(-1)];
-    const at = document.activeElement;
-    if (e.shiftKey ? at === first || at === this.root : at === last) {
-      e.preventDefault();
-      (e.shiftKey ? last : first)?.focus();
-    }
+  /** A letter that is followed by no other is no word, but does something; clickers send the B. */
+  private alone(letter: string): void {
+    const deed = {
+      b: () => this.setBlack(!this.black),
+      p: () => this.pen.use(this.pen.tool === "pen" ? null : "pen"),
+      l: () => this.pen.use(this.pen.tool === "pointer" ? null : "pointer"),
+      f: () => this.full(),
+    }[letter];
+    if (!deed) return;
+    setTimeout(() => {
+      if (this.jump.value.toLowerCase() !== letter || document.activeElement !== this.jump) return;
+      this.endJump();
+      deed();
+    }, LETTER_MS);
   }
 
   private jumpThere(): void {
@@ -325,10 +328,23 @@ class Presentation {
     this.jump.className = "p-jump";
     this.jump.setAttribute("aria-label", WORDS.jump);
     this.jump.placeholder = WORDS.jumpHint;
+    const more = document.createElement("div");
+    more.className = "p-extra";
+    const opens = button(
+      WORDS.more,
+      () => bar.classList.toggle("open"),
+      () => bar.classList.contains("open"),
+    );
+    opens.className = "p-opens";
     bar.append(
       button(`← ${WORDS.back}`, () => this.back()),
       this.count,
       button(`${WORDS.next} →`, () => this.next()),
+      opens,
+      more,
+      button(WORDS.leave, () => this.close()),
+    );
+    more.append(
       this.jump,
       button(
         WORDS.oneByOne,
@@ -352,7 +368,6 @@ class Presentation {
       button(WORDS.black, () => this.setBlack(!this.black)),
       button(WORDS.speaker, () => this.openSpeaker()),
       ...(document.fullscreenEnabled ? [button(WORDS.fullScreen, () => this.full())] : []),
-      button(WORDS.leave, () => this.close()),
     );
     return bar;
   }

@@ -25,6 +25,7 @@ export function runSpeaker(slides: readonly PresentSlide[], channel: BroadcastCh
   notes.setAttribute("role", "region");
   notes.setAttribute("aria-label", WORDS.notes);
   notes.tabIndex = 0;
+  notes.hidden = true;
   const clock = make("time", "s-clock");
   const elapsed = make("p", "s-elapsed");
   let begun = Date.now();
@@ -61,6 +62,7 @@ export function runSpeaker(slides: readonly PresentSlide[], channel: BroadcastCh
   function show(): void {
     const s = slides[at];
     if (!s) return;
+    notes.hidden = false;
     now.textContent = s.title;
     date.textContent = `${WORDS.of(at + 1, slides.length)}${s.date ? ` · ${s.date}` : ""}`;
     const next = slides[at + 1];

@@ -21,7 +21,7 @@ a{color:#0B6E69}
 .bar p{margin:0;font-size:13px;color:#C5D3D3}
 .bar nav{margin-left:auto;display:flex;gap:10px;flex-shrink:0}
 .bar nav a{color:#fff;text-decoration:none;font-weight:700;border:1px solid #8BA3A6;border-radius:6px;padding:6px 14px}
-.bar nav button{font:inherit;color:#fff;background:none;font-weight:700;border:1px solid #8BA3A6;border-radius:6px;padding:6px 14px;cursor:pointer}.bar nav button:hover{background:#46606A}.bar nav [hidden],.go[hidden]{display:none}@media(max-width:860px){.bar nav button{display:none}}button.go{font:inherit;font-weight:700;cursor:pointer}.bar nav a[aria-current]{background:#46606A}
+.bar nav button{font:inherit;color:#fff;background:none;font-weight:700;border:1px solid #8BA3A6;border-radius:6px;padding:6px 14px;cursor:pointer}.bar nav button:hover{background:#46606A}.bar nav [hidden],.go[hidden]{display:none}@media(max-width:860px){.bar nav button{display:none}}@media(min-width:861px){.ways [data-deed]{display:none}}button.go{font:inherit;font-weight:700;cursor:pointer}.bar nav a[aria-current]{background:#46606A}
 .bar h1 a{color:inherit;text-decoration:none}.bar h1 a:hover{text-decoration:underline}
 .note{background:#FFF4D6;border-bottom:1px solid #D5DEDC;padding:8px 18px;font-size:15px}
 .opening{display:grid;grid-template-columns:minmax(0,1fr) minmax(0,46%);gap:44px;align-items:center;max-width:1240px;margin:0 auto;padding:44px 28px 30px}

@@ -52,19 +52,18 @@ export async function isZone(name: string): Promise<boolean> {
   return row !== undefined;
 }
 
+/** What its teacher may alter of a class. */
+export interface ClassChange {
+  code?: "renew" | "close";
+  publishLimit?: Visibility;
+  retentionMonths?: number;
+  zone?: string;
+  outsidePlayers?: boolean;
+  recording?: boolean;
+}
+
 /** Renews or closes the join code, or sets how far students may publish. The teacher only. */
-export async function alterClass(
-  id: string,
-  teacher: string,
-  change: {
-    code?: "renew" | "close";
-    publishLimit?: Visibility;
-    retentionMonths?: number;
-    zone?: string;
-    outsidePlayers?: boolean;
-    recording?: boolean;
-  },
-): Promise<Failure | { done: true }> {
+export async function alterClass(id: string, teacher: string, change: ClassChange): Promise<Failure | { done: true }> {
   if (change.zone !== undefined && !(await isZone(change.zone))) return fail("no_such_zone");
   const done = await db()`
     update class set

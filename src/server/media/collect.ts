@@ -22,11 +22,12 @@ export async function collectMedia(now = new Date()): Promise<{ media: number; b
   return { media: media.length, blobs: await removeUnused(now) };
 }
 
-/** Removes bytes that belong to no media any more; says how many files that were. */
-export async function removeUnused(now = new Date()): Promise<number> {
+/** Removes bytes that belong to no media any more, of these files or of all; says how many files that were. */
+export async function removeUnused(now: Date, among?: readonly string[]): Promise<number> {
   const blobs = await db()`
     with gone as (
-      delete from blob b where not exists (select from media_file f where f.hash = b.hash) returning hash, store),
+      delete from blob b where not exists (select from media_file f where f.hash = b.hash)
+        and ${among ? db()`b.hash = any(${[...among]})` : db()`true`} returning hash, store),
     outside as (
       insert into blob_loose (hash, at) select hash, 'epoch' from gone where store = 's3' on conflict (hash) do update set at = 'epoch')
     select hash from gone`;

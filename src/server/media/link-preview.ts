@@ -1,5 +1,6 @@
 import "server-only";
 import sharp from "sharp";
+import { cropOf } from "@/core/chart/draw/scene";
 import type { Focus } from "@/core/timeline/fields";
 import { Lane } from "../lane";
 import { type Failure, fail, isFailure } from "../http/failure";
@@ -12,38 +13,47 @@ const HEIGHT = 630;
 const LIMIT_MS = 20_000;
 const MOST_KEPT = 60;
 const lane = new Lane(1, 100);
-/** Those asked for last, by version and picture: a version never changes. */
+/** Those asked for last, by version, which never changes. */
 const kept = new Map<string, Uint8Array>();
 
-/** The cover of a version, cropped around what is to be seen of it, as JPEG. */
+/** What a version is shown by: the picture, and what of it is to be seen. */
+interface Cover {
+  media: string;
+  focus: Focus | null;
+}
+
+/** The cover of a version, cropped around what is to be seen of it, as JPEG. `coverOf` is asked only where it is not known yet. */
 export async function linkPreview(
   version: string,
-  cover: { media: string; focus: Focus | null },
+  coverOf: () => Promise<Cover | null>,
 ): Promise<Failure | Uint8Array> {
-  const key = `${version} ${cover.media}`;
-  const known = kept.get(key);
+  const known = kept.get(version);
   if (known) return known;
-  const blob = await findFrozenFile(version, cover.media, "large");
-  if (!blob) return fail("not_found");
-  const made = await lane.run(key, key, LIMIT_MS, async () => {
+  const made = await lane.run(version, version, LIMIT_MS, async (): Promise<Failure | Uint8Array> => {
+    const now = kept.get(version);
+    if (now) return now;
+    const cover = await coverOf();
+    const blob = cover && (await findFrozenFile(version, cover.media, "large"));
+    if (!blob) return fail("not_found");
     const bytes = new Uint8Array(await new Response(storeOf(blob.store).stream(blob, 0, blob.size)).arrayBuffer());
     const { width = WIDTH, height = HEIGHT } = await sharp(bytes).metadata();
-    const scale = Math.max(WIDTH / width, HEIGHT / height);
-    const [w, h] = [Math.max(WIDTH, Math.round(width * scale)), Math.max(HEIGHT, Math.round(height * scale))];
-    const { x, y } = cover.focus ?? { x: 50, y: 50 };
-    const from = (size: number, room: number, at: number) =>
-      Math.max(0, Math.min(size - room, Math.round((size * at) / 100 - room / 2)));
+    // Cut first: a picture that is very long would be larger than anything once it is as wide as this.
+    const { x, y } = cropOf({ w: WIDTH, h: HEIGHT, ...(cover.focus ? { focus: cover.focus } : {}) }, width / height);
+    const stretch = ([from, share]: [number, number], of: number) => {
+      const size = Math.max(1, Math.min(of, Math.round(share * of)));
+      return { from: Math.min(of - size, Math.round(from * of)), size };
+    };
+    const [across, down] = [stretch(x, width), stretch(y, height)];
     const jpeg = await sharp(bytes)
-      .resize(w, h, { fit: "fill" })
-      .extract({ left: from(w, WIDTH, x), top: from(h, HEIGHT, y), width: WIDTH, height: HEIGHT })
+      .extract({ left: across.from, top: down.from, width: across.size, height: down.size })
+      .resize(WIDTH, HEIGHT, { fit: "fill" })
       .flatten({ background: "#ffffff" })
       .jpeg({ quality: 82 })
       .toBuffer();
-    return new Uint8Array(jpeg);
+    const picture = new Uint8Array(jpeg);
+    kept.set(version, picture);
+    if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+    return picture;
   });
-  if (isFailure(made)) return made;
-  const bytes = made.ok;
-  kept.set(key, bytes);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-  return bytes;
+  return isFailure(made) ? made : made.ok;
 }

@@ -7,12 +7,14 @@ import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
-import { edit } from "../testing/school";
+import { edit, must } from "../testing/school";
 import { start, upload, webm } from "../testing/media";
 import { withTestDatabase } from "../testing/test-database";
 import { blobResponse } from "./blobs";
 import { collectMedia } from "./collect";
 import { findDraftFile } from "./find-file";
+import { publish } from "../timelines/publish";
+import { linkPreview } from "./link-preview";
 import { cutPicture } from "./make-media";
 
 withTestDatabase("pictures");
@@ -216,4 +218,28 @@ it("a picture as phones keep them is named, and how it can be had otherwise", as
   const of = await start();
   const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from("ftypheic\0\0\0\0mif1heic"), Buffer.alloc(200)]);
   expect(await upload(of, heic, "IMG_1.HEIC")).toEqual({ failed: "picture_unread" });
+});
+
+it("the picture of a link is cut before it is enlarged, so that a picture of one pixel's width is no harm, and made once", async () => {
+  const of = await start();
+  const tall = await sharp({ create: { width: 2, height: 1_900, channels: 3, background: "#0B6E69" } })
+    .png()
+    .toBuffer();
+  const { media } = must(await upload(of, tall, "tall.png"));
+  const fields = { of: "timeline", list: "media", kind: "picture", media: media.id } as const;
+  await edit(of.timeline, of.account, { kind: "add_item", id: "cover", fields });
+  await edit(of.timeline, of.account, { kind: "add_event", id: "e", fields: { title: "Flood" } });
+  must(await publish(of.timeline, of.account, "link", true));
+  const [v] = await db()<{ id: string }[]>`select id from version where timeline_id = ${of.timeline}`;
+  let asked = 0;
+  const cover = async () => {
+    asked++;
+    return { media: media.id, focus: { x: 50, y: 100 } };
+  };
+  const [one, two] = await Promise.all([linkPreview(v!.id, cover), linkPreview(v!.id, cover)]);
+  expect(must(await linkPreview(v!.id, cover))).toBe(one);
+  expect([one === two, asked]).toEqual([true, 1]);
+  const { width, height, format } = await sharp(one as Uint8Array).metadata();
+  expect([width, height, format]).toEqual([1_200, 630, "jpeg"]);
+  expect(await linkPreview("another", async () => null)).toMatchObject({ failed: "not_found" });
 });

@@ -20,6 +20,7 @@ export interface Deleted {
  * it: from the timelines, from what can be put back, and its bytes. What a frozen version shows is kept for that alone.
  */
 export async function deleteUpload(timeline: string, media: string, by: string): Promise<Failure | Deleted> {
+  let bytes: string[] = [];
   const done = await db()
     .begin(async (tx): Promise<Failure | Deleted> => {
       await requireRight(tx, timeline, by, "edit");
@@ -49,11 +50,14 @@ export async function deleteUpload(timeline: string, media: string, by: string):
         join timeline t on t.id = m.timeline_id where v.media_id = any(${ids})`;
       const kept = new Set(frozen.map((f) => f.media));
       await tx`update media set put_away = true where id = any(${[...kept]})`;
+      bytes = (await tx<{ hash: string }[]>`select distinct hash from media_file where media_id = any(${ids})`).map(
+        (f) => f.hash,
+      );
       await tx`delete from media where id = any(${ids.filter((id) => !kept.has(id))})`;
       return { entries, frozen: [...new Set(frozen.map((f) => f.title))].sort() };
     })
     .catch(refusal);
-  if (!("failed" in done)) await removeUnused();
+  if (!("failed" in done)) await removeUnused(new Date(), bytes);
   return done;
 }
 

@@ -26,7 +26,8 @@ export const WORDS = {
   takeOff: (title: string) => `Take ${title} off the ridge`,
   hint: "Hint: its century",
   neighbour: "Hint: its neighbour",
-  century: (text: string) => `It is of ${text}.`,
+  century: (century: string) => `It is of the ${century}.`,
+  before: (text: string) => `It was ${text}.`,
   neighbourIs: (title: string) => `It stands next to “${title}”.`,
   noNeighbour: "Nothing that is placed stands next to it yet.",
   stands: (title: string, date: string) => `“${title}”, ${date}, stands right.`,
@@ -43,6 +44,13 @@ export const WORDS = {
       : right === 0
         ? `None of the ${of} stands where it belongs yet.`
         : `${right} of ${of} ${right === 1 ? "stands" : "stand"} where ${right === 1 ? "it belongs" : "they belong"}.`,
+  placedRight: (right: number, of: number) =>
+    right === of
+      ? `You placed all ${of} right.`
+      : right === 0
+        ? `You placed none of the ${of} right.`
+        : `You placed ${right} of ${of} right.`,
+  longAgo: "more than 10,000 years ago",
   offBy: (title: string, places: number, early: boolean, by: string) =>
     `“${title}” is ${places === 1 ? "one place" : `${places} places`}${by ? `, ${by},` : ""} too ${early ? "early" : "late"}.`,
   inAll: (percent: number) => `By how far each is off, that is ${percent} of 100.`,

@@ -16,6 +16,7 @@ export const WORDS = {
   blackNow: "The screen is black. Press B, or any way on.",
   fullScreen: "Full screen",
   leave: "Leave",
+  more: "More",
   speaker: "Speaker's window",
   blocked:
     "The browser kept the speaker's window from opening. Allow this page to open windows and press again; or open this address in a window of your own:",
@@ -23,7 +24,7 @@ export const WORDS = {
   jumpHint: "a year or words, Enter",
   notFound: (text: string) => `Nothing here has “${text}”.`,
   closing: "The end",
-  keys: "Arrow keys, space or a clicker lead on and back; B makes the screen black, P is the pen, L the pointer, F the full screen; type a year or words and press Enter to jump; Escape leaves.",
+  keys: "Arrow keys, space or a clicker lead on and back; . or B makes the screen black, P alone is the pen, L the pointer, F the full screen; type a year or words and press Enter to jump; Escape leaves.",
   notes: "Notes",
   noNotes: "There is no note for this.",
   notesOnlyHere: "Notes are seen in the editors' own preview only.",

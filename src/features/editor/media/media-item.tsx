@@ -115,7 +115,8 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
         </button>
       </div>
       {item.kind === "picture" || item.kind === "page" ? null : <PlayedPart item={item} player={player} />}
-      {item.kind === "picture" ? (
+      {/* Cut anew, a map would no longer lie under what stands on it. */}
+      {item.kind === "picture" && item.list === "media" ? (
         <div className="flex flex-wrap items-start gap-x-4">
           <CutPicture item={item} />
           <FocusField item={item} url={url("medium")} />

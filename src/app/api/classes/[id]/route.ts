@@ -1,7 +1,6 @@
 import type { ValidateFunction } from "ajv";
-import { alterClass } from "@/server/classes/class";
+import { alterClass, type ClassChange } from "@/server/classes/class";
 import { ajv, memberRoute } from "@/server/http/route";
-import type { Visibility } from "@/core/timeline/visibility";
 
 const readAlter = ajv.compile({
   type: "object",
@@ -14,14 +13,7 @@ const readAlter = ajv.compile({
     recording: { type: "boolean" },
   },
   additionalProperties: false,
-}) as ValidateFunction<{
-  code?: "renew" | "close";
-  publishLimit?: Visibility;
-  retentionMonths?: number;
-  zone?: string;
-  outsidePlayers?: boolean;
-  recording?: boolean;
-}>;
+}) as ValidateFunction<ClassChange>;
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {
   const done = await alterClass(params.id!, user.id, body);

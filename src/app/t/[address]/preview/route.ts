@@ -10,10 +10,11 @@ export const dynamic = "force-dynamic";
 export const GET = openRoute({}, async ({ request, params }) => {
   const published = await seenAt(request, params.address!);
   if (!published) return fail("not_found");
-  const version = await findVersion(published.version);
-  const cover = version?.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
-  if (!cover?.media) return fail("not_found");
-  const made = await linkPreview(published.version, { media: cover.media, focus: cover.focus ?? null });
+  const made = await linkPreview(published.version, async () => {
+    const version = await findVersion(published.version);
+    const cover = version?.frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
+    return cover?.media ? { media: cover.media, focus: cover.focus ?? null } : null;
+  });
   if (isFailure(made)) return made;
   return new Response(made as BodyInit, {
     headers: {
