@@ -23,6 +23,7 @@ ${Object.entries(COLOURS)
 .p-media>figure{min-height:min(100%,22vh);flex:1 1 auto;display:flex;flex-direction:column;justify-content:center;margin:0}
 .p-media>figure>a:not(.play),.p-media>figure picture{display:flex;min-height:0;flex:0 1 auto;justify-content:center}
 .p-media>figure img,.p-media>figure video{width:auto;max-width:100%;height:auto;max-height:min(66vh,100%);object-fit:contain;margin:0 auto;border-radius:8px}
+.p-media:has(.p-more)>figure{flex:none}.p-media:has(.p-more)>figure img,.p-media:has(.p-more)>figure video{max-height:44vh}
 .p-media figcaption{flex:none;font-size:clamp(14px,1.2vw,20px);text-align:center}
 .p-media iframe{max-height:66vh}.p-more{flex:none;display:flex;flex-wrap:wrap;gap:12px;justify-content:center}.p-more figure{margin:0;max-width:300px;--most:15vh}
 .p-heard .p-media{height:auto}.unseen{visibility:hidden}
@@ -36,7 +37,7 @@ ${Object.entries(COLOURS)
 .p-pen{position:absolute;inset:0;pointer-events:none;z-index:2}.drawing .p-pen{pointer-events:auto;cursor:crosshair;touch-action:none;bottom:56px}
 .p-dot{display:none;position:fixed;left:-14px;top:-14px;width:28px;height:28px;border-radius:50%;background:rgba(242,182,50,.75);border:3px solid #16323A;pointer-events:none;z-index:4}.pointing .p-dot{display:block}.pointing,.pointing *{cursor:none}.pointing .p-bar,.pointing .p-bar *{cursor:pointer}
 .present.black{background:#000}.present.black .p-strip,.present.black .p-room,.present.black .p-pen,.present.black .p-dot{visibility:hidden}
-@media(max-width:820px),(orientation:portrait){.p-slide{grid-template-columns:minmax(0,1fr);grid-template-rows:minmax(0,1fr) minmax(0,1.1fr);gap:14px}.p-slide.p-alone{grid-template-rows:minmax(0,1fr)}.p-slide .p-media{order:-1}.p-room{padding:12px 16px}.p-strip{padding:2px 6px}.p-bar{gap:6px;padding:6px}.p-bar .p-opens{display:block}.p-extra{display:none;order:9;width:100%}.p-bar.open .p-extra{display:flex}.p-jump{width:100%}.p-bar span{min-width:3.6em}.p-media>figure img,.p-media>figure video{max-height:34vh}}
+@media(max-width:820px),(orientation:portrait){.p-slide{grid-template-columns:minmax(0,1fr);grid-template-rows:minmax(0,1fr) minmax(0,1.1fr);gap:14px}.p-slide.p-alone{grid-template-rows:minmax(0,1fr)}.p-slide .p-media{order:-1}.p-room{padding:12px 16px}.p-strip{padding:2px 6px}.p-bar{gap:6px;padding:6px}.p-bar .p-opens{display:block}.p-extra{display:none;order:9;width:100%}.p-bar.open .p-extra{display:flex}.p-jump{width:100%}.p-bar span{min-width:3.6em}.p-media>figure img,.p-media>figure video{max-height:34vh}.p-media:has(.p-more)>figure img,.p-media:has(.p-more)>figure video{max-height:22vh}}
 @media(prefers-reduced-motion:no-preference){.p-slide{animation:p-come .25s ease-out}@keyframes p-come{from{opacity:0}}}
 .speaker{min-height:100vh;box-sizing:border-box;padding:24px 32px;background:#16323A;color:#fff;display:flex;flex-direction:column;gap:10px}
 .s-times{display:flex;gap:28px;align-items:baseline;font-size:22px;font-variant-numeric:tabular-nums}.s-times p{margin:0}.s-clock{font-weight:700;font-size:30px}
