@@ -123,7 +123,8 @@ CREATE TABLE public.category (
     place text NOT NULL,
     deleted boolean DEFAULT false NOT NULL,
     purged boolean DEFAULT false NOT NULL,
-    deleted_at timestamp with time zone
+    deleted_at timestamp with time zone,
+    loudness integer DEFAULT 0 NOT NULL
 );
 
 CREATE TABLE public.change (
@@ -244,6 +245,9 @@ CREATE TABLE public.event (
     point jsonb,
     on_map jsonb,
     picture_bob boolean DEFAULT false NOT NULL,
+    colour text DEFAULT ''::text NOT NULL,
+    line_weight integer DEFAULT 0 NOT NULL,
+    label_says jsonb,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),
@@ -329,7 +333,8 @@ CREATE TABLE public.item (
     spoken text DEFAULT ''::text NOT NULL,
     subtitles text DEFAULT ''::text NOT NULL,
     player text DEFAULT ''::text NOT NULL,
-    CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text, 'map'::text])))
+    tones jsonb,
+    CONSTRAINT item_list_known CHECK ((list = ANY (ARRAY['media'::text, 'source'::text, 'link'::text, 'map'::text, 'back'::text])))
 );
 
 CREATE TABLE public.job (
@@ -574,6 +579,14 @@ CREATE TABLE public.timeline (
     source_manner text DEFAULT 'apa'::text NOT NULL,
     cover_place text DEFAULT 'beside'::text NOT NULL,
     map_ties jsonb DEFAULT '[]'::jsonb NOT NULL,
+    look text DEFAULT 'slate'::text NOT NULL,
+    paper text DEFAULT ''::text NOT NULL,
+    texture text DEFAULT ''::text NOT NULL,
+    back_strength integer DEFAULT 20 NOT NULL,
+    back_fit text DEFAULT 'fill'::text NOT NULL,
+    line_weight integer DEFAULT 0 NOT NULL,
+    label_dates text DEFAULT 'always'::text NOT NULL,
+    label_titles text DEFAULT 'always'::text NOT NULL,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),

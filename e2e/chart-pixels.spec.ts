@@ -82,7 +82,7 @@ function cased(name: string, chart: Chart, zoomedAt: number | null = null): Case
   const view = zoomedAt === null ? wholeView(g) : zoomed(g, wholeView(g), zoomedAt, 5);
   const { scene } = drawView(chart, view, "at rest", null);
   const { rest, labels } = labelsOf(scene, chart.laid.layout.upright);
-  const svg = (shapes: Shape[]) => toSvg({ ...scene, shapes }, { pictureUrl: () => null, paper: PAPER, style: "FONT" });
+  const svg = (shapes: Shape[]) => toSvg({ ...scene, shapes }, { pictureUrl: () => null, ground: true, style: "FONT" });
   // What the words look like with nothing but their own grounds: in two orders, so that one label over another shows.
   return {
     name,

@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { fontOf } from "../src/core/chart/draw/to-svg";
-import { type Face, textWidth } from "../src/core/text/measure";
+import { type Face, FAMILIES, type Family, type Weight, WEIGHTS } from "../src/core/text/families";
+import { textWidth } from "../src/core/text/measure";
 import { serverUrl } from "./harness/people";
 
 const TEXTS = [
@@ -11,12 +12,10 @@ const TEXTS = [
   "Łódź, Čačak, naïve façade “quoted”",
   "fi fl ffi AVAToTa",
 ];
-const FACES: [Face, number][] = [
-  ["text400", 15],
-  ["text600", 13.5],
-  ["text700", 12.5],
-  ["head650", 29],
-];
+const SIZES: Record<Weight, number> = { 400: 15, 600: 13.5, 700: 12.5 };
+const FACES = (Object.keys(FAMILIES) as Family[]).flatMap((family) =>
+  WEIGHTS.map((weight): [Face, number] => [`${family}${weight}`, SIZES[weight]]),
+);
 
 test("the core's widths are the browser's, for the shipped fonts", async ({ page }) => {
   await page.goto(serverUrl());

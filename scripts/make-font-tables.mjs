@@ -1,15 +1,11 @@
-// Writes src/core/text/font-tables.ts: the advance width of every character of the shipped fonts,
+// Writes src/core/text/font-tables: the advance width of every character of the shipped fonts,
 // in thousandths of the type size, for the weights the chart uses. Run again when a font file changes.
-import { readFileSync, writeFileSync } from "node:fs";
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "./lib/chromium.mjs";
+import { bundle } from "./lib/machine.mjs";
 
-const FACES = {
-  text400: ["atkinson-hyperlegible-next", 400],
-  text600: ["atkinson-hyperlegible-next", 600],
-  text700: ["atkinson-hyperlegible-next", 700],
-  head650: ["bricolage-grotesque", 650],
-};
+const { FAMILIES, HEADINGS, fontFaces, WEIGHTS } = await import(await bundle("src/core/text/families.ts", "families"));
 const RANGES = [
   [0x20, 0x7e],
   [0xa0, 0x17f],
@@ -21,16 +17,18 @@ const RANGES = [
 
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 const page = await browser.newPage();
-const tables = {};
-for (const [name, [family, weight]] of Object.entries(FACES)) {
+/** Of one weight of a family: the width of each character it has. */
+async function widthsOf({ file, weights }, weight) {
   const files = ["latin-ext", "latin"].map((set) =>
-    readFileSync(`public/fonts/${family}-${set}-wght-normal.woff2`).toString("base64"),
+    readFileSync(`public/fonts/${file}-${set}-wght-normal.woff2`).toString("base64"),
   );
-  tables[name] = await page.evaluate(
-    async ([files, weight, ranges]) => {
+  return page.evaluate(
+    async ([files, weights, weight, ranges]) => {
+      // What was measured before went by the same names.
+      document.fonts.clear();
       const names = files.map((_, i) => `face${i}`);
       for (const [i, data] of files.entries()) {
-        const face = new FontFace(`face${i}`, `url(data:font/woff2;base64,${data})`, { weight: "200 800" });
+        const face = new FontFace(`face${i}`, `url(data:font/woff2;base64,${data})`, { weight: weights });
         document.fonts.add(await face.load());
       }
       const ctx = document.createElement("canvas").getContext("2d");
@@ -51,30 +49,47 @@ for (const [name, [family, weight]] of Object.entries(FACES)) {
         }
       return widths;
     },
-    [files, weight, RANGES],
+    [files, weights, weight, RANGES],
+  );
+}
+// Runs of neighbouring code points: [first, "w w w ..."].
+const packed = (widths) => {
+  const runs = [];
+  let last = -2;
+  for (const [code, width] of Object.entries(widths).map(([c, w]) => [Number(c), w])) {
+    if (code === last + 1) runs.at(-1)[1].push(width);
+    else runs.push([code, [width]]);
+    last = code;
+  }
+  return runs.map(([first, list]) => [first, list.join(" ")]);
+};
+mkdirSync("src/core/text/font-tables", { recursive: true });
+const names = Object.keys(FAMILIES);
+for (const name of names) {
+  const tables = {};
+  for (const weight of WEIGHTS) tables[weight] = packed(await widthsOf(FAMILIES[name], weight));
+  writeFileSync(
+    `src/core/text/font-tables/${name}.ts`,
+    `// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit.
+import type { FamilyTable } from "./family-table";
+
+export const ${name.toUpperCase()}: FamilyTable = ${JSON.stringify(tables, null, 1)};
+`,
   );
 }
 await browser.close();
-
-// Runs of neighbouring code points: [first, "w w w ..."].
-const packed = Object.fromEntries(
-  Object.entries(tables).map(([name, widths]) => {
-    const runs = [];
-    let last = -2;
-    for (const [code, width] of Object.entries(widths).map(([c, w]) => [Number(c), w])) {
-      if (code === last + 1) runs.at(-1)[1].push(width);
-      else runs.push([code, [width]]);
-      last = code;
-    }
-    return [name, runs.map(([first, list]) => [first, list.join(" ")])];
-  }),
-);
 writeFileSync(
-  "src/core/text/font-tables.ts",
-  `// Made by scripts/make-font-tables.mjs from public/fonts. Do not edit. Long because it is data.
-// A face: runs of [first code point, advance widths in thousandths of the type size].
-export const FONT_TABLES: Record<${Object.keys(FACES)
-    .map((f) => `"${f}"`)
-    .join(" | ")}, [number, string][]> = ${JSON.stringify(packed, null, 1)};
+  "src/core/text/font-tables/all-families.ts",
+  `// Made by scripts/make-font-tables.mjs. Do not edit.
+import type { Family } from "../families";
+import type { FamilyTable } from "./family-table";
+${names.map((n) => `import { ${n.toUpperCase()} } from "./${n}";`).join("\n")}
+
+/** The widths of all letters of all families. What a reader's page loads has the house's alone (scripts/lib/machine.mjs). */
+export const TABLES: Partial<Record<Family, FamilyTable>> = { ${names.map((n) => `${n}: ${n.toUpperCase()}`).join(", ")} };
 `,
 );
+const faces = Object.keys({ ...FAMILIES, ...HEADINGS }).map((name) =>
+  fontFaces(name).replaceAll("@font-face", "\n@font-face"),
+);
+writeFileSync("src/app/fonts.css", `/* Made by scripts/make-font-tables.mjs. Do not edit. */${faces.join("")}\n`);

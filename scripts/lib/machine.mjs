@@ -134,9 +134,20 @@ export async function bundleForReaders() {
       format: name === "chart-worker" ? "esm" : "iife",
       target: "es2022",
       alias: { "@": join(ROOT, "src") },
+      plugins: name === "chart-worker" ? [] : [HOUSE_TYPE_ALONE],
       logLevel: "error",
     });
 }
+
+/** A page brings along the widths of the type it is written in; its scripts know those of the house. */
+const HOUSE_TYPE_ALONE = {
+  name: "house-type-alone",
+  setup(build) {
+    build.onResolve({ filter: /\/font-tables\/all-families$/ }, () => ({
+      path: join(ROOT, "src/core/text/font-tables/house-family.ts"),
+    }));
+  },
+};
 
 /** Bundles what the server's threads do, into dist. */
 export function bundleForThreads() {

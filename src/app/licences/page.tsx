@@ -1,3 +1,4 @@
+import { FAMILIES, HEADINGS } from "@/core/text/families";
 import { WORDS } from "@/core/words/en/pages";
 import { packages } from "@/server/licences";
 import { UserBar } from "../user-bar";
@@ -23,7 +24,7 @@ export default function LicencesPage() {
         <p className="mt-4">{WORDS.gazetteerLicence}</p>
         <p className="mt-4">{WORDS.fontsLicence}</p>
         <p className="mt-2">
-          {["atkinson-hyperlegible-next", "bricolage-grotesque"].map((font) => (
+          {Object.values({ ...FAMILIES, ...HEADINGS }).map(({ file: font }) => (
             <a key={font} className="mr-4 text-verdigris underline" href={`/fonts/LICENSE-${font}.txt`}>
               {font}
             </a>

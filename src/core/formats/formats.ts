@@ -1,7 +1,6 @@
 import { drawChart } from "../chart/draw/draw-chart";
 import { toSvg } from "../chart/draw/to-svg";
 import type { CloseUpMode } from "../chart/close-ups/close-ups";
-import { PAPER } from "../chart/style/house-style";
 import type { ReadOptions } from "../time/read/options";
 import type { Scale } from "../timeline/fields";
 import { canonicalJson } from "../text/canonical-json";
@@ -140,6 +139,6 @@ function drawn(frozen: Frozen, o: Drawing): string {
     pictureUrl: () => null,
     label: frozen.title || "Timeline",
     ...(o.fonts ? { style: o.fonts } : {}),
-    paper: PAPER,
+    ground: true,
   });
 }

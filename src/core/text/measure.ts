@@ -1,6 +1,8 @@
-import { FONT_TABLES } from "./font-tables";
+import { type Face, type Family, partsOf } from "./families";
+import { TABLES } from "./font-tables/all-families";
+import type { FamilyTable } from "./font-tables/family-table";
 
-export type Face = keyof typeof FONT_TABLES;
+export type { Face } from "./families";
 
 /** Characters without a table entry (other scripts, emoji) count this wide: measured over common system fonts. */
 const OTHER_WIDTH = 1_060;
@@ -12,11 +14,24 @@ interface Table {
 }
 const tables = new Map<Face, Table>();
 
+/** The widths of a family, where what was loaded does not have them all; null: it has them not either. */
+export function tableOfFamily(family: Family): FamilyTable | null {
+  return TABLES[family] ?? null;
+}
+
+/** Makes a family known whose widths come along with what is drawn. */
+export function knowFamily(family: Family, table: FamilyTable): void {
+  if (TABLES[family]) return;
+  TABLES[family] = table;
+  tables.clear();
+}
+
 function tableOf(face: Face): Table {
   let table = tables.get(face);
   if (!table) {
     table = { low: new Float32Array(LOW).fill(OTHER_WIDTH), high: new Map() };
-    for (const [first, widths] of FONT_TABLES[face])
+    const { family, weight } = partsOf(face);
+    for (const [first, widths] of (TABLES[family] ?? TABLES.hyperlegible!)[weight])
       for (const [i, w] of widths.split(" ").entries())
         if (first + i < LOW) table.low[first + i] = Number(w);
         else table.high.set(first + i, Number(w));

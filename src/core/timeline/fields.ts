@@ -2,7 +2,19 @@ import { maybe, object } from "../text/schema";
 import { type Margins, UNDATED, type When } from "../time/when";
 import { MARGIN_SCHEMA, WHEN_SCHEMA } from "../time/when-schema";
 import type { Manner } from "../time/write-when";
-import { COLOURS, type Colour, PATTERNS, type Pattern, SIGNS, type Sign } from "./looks";
+import {
+  COLOURS,
+  type Colour,
+  LOOKS,
+  type LookName,
+  OWN_COLOUR,
+  OWN_TEXTURES,
+  type OwnTexture,
+  PATTERNS,
+  type Pattern,
+  SIGNS,
+  type Sign,
+} from "./looks";
 
 /**
  * One field of a record, in one line: the one place where it is spelt. From these tables come the types and empty records
@@ -54,11 +66,24 @@ export type PicturesShown = "large" | "small" | "none";
 /** Where the cover stands on the opening page. */
 export type CoverPlace = "beside" | "above";
 export type LabelWords = "room" | "none";
+/** Dates on labels: always, only where no mark of the ridge says the same, or never. */
+export type LabelDates = "always" | "unmarked" | "never";
+/** Titles on labels: always, or only on those that show no picture. */
+export type LabelTitles = "always" | "unpictured";
+/** How strong lines are, beside what the look has: finer, as it has them, stronger. */
+export type LineWeight = -1 | 0 | 1;
+/** What may stand on a label. */
+export const LABEL_PARTS = ["date", "title", "words", "picture"] as const;
+export type LabelPart = (typeof LABEL_PARTS)[number];
+/** How the picture behind a chart is placed: it fills the chart, or all of it is seen. */
+export type BackFit = "fill" | "whole";
 /** Of one label beside the others: quieter, as usual, louder. */
 export type Loudness = -1 | 0 | 1;
-/** "map": the picture that is the map of the timeline. */
-export const ITEM_LISTS = ["media", "source", "link", "map"] as const;
+/** "map": the picture that is the map of the timeline; "back": the one that lies behind its chart. */
+export const ITEM_LISTS = ["media", "source", "link", "map", "back"] as const;
 export type ItemList = (typeof ITEM_LISTS)[number];
+/** Whether entries of a list are files: pictures, videos, sounds. */
+export const holdsFiles = (list: ItemList): boolean => list !== "source" && list !== "link";
 export type MediaKind = "picture" | "video" | "sound";
 /** What an entry of an event's media is: also a web page, of which only what it says of itself is kept. */
 export type ItemKind = MediaKind | "page";
@@ -112,6 +137,17 @@ const POINT = object({
 /** A spot on the map of one's own, percent of its width and height, and where on the earth it lies. */
 export interface Tie extends Focus, Point {}
 export const MOST_TIES = 3;
+
+/** The darkest and the lightest that is to be seen of a picture, as #rrggbb: what stands on it is told from both. */
+export interface Tones {
+  dark: string;
+  light: string;
+}
+const HEX = { type: "string", pattern: OWN_COLOUR };
+const TONES = object({ dark: HEX, light: HEX });
+/** A colour of the look, by its name, or one of one's own; "" where there need be none. */
+export type AnyColour = Colour | `#${string}`;
+const ANY_COLOUR = { anyOf: [{ enum: Object.keys(COLOURS) }, HEX] };
 
 const PERCENT = { type: "number", minimum: 0, maximum: 100 };
 
@@ -228,6 +264,16 @@ export const TIMELINE = {
   typeSize: whole(12, 22),
   /** First words of descriptions under titles on the chart: where there is room for them, or nowhere. */
   labelWords: oneOf<LabelWords>("room", "none"),
+  labelDates: oneOf<LabelDates>("always", "unmarked", "never"),
+  labelTitles: oneOf<LabelTitles>("always", "unpictured"),
+  look: field<LookName>("slate", { enum: [...LOOKS] }),
+  /** The ground of the chart, as #rrggbb; "": as the look has it. */
+  paper: field<string>("", { anyOf: [{ const: "" }, HEX] }),
+  texture: field<OwnTexture>("", { enum: [...OWN_TEXTURES] }),
+  /** How strongly the picture of the list "back" is seen, percent; where more would hide what stands on it, less. */
+  backStrength: field<number>(20, { type: "integer", minimum: 1, maximum: 100 }),
+  backFit: oneOf<BackFit>("fill", "whole"),
+  lineWeight: oneOf<LineWeight>(0, -1, 1),
   /** What a reader sees first, as `viewText` writes it; "" for the whole. */
   firstView: field<string>("", { type: "string", maxLength: 200 }, { undrawn: true }),
   /** Where its cover stands on the page it begins with: beside the title, or across the page over it. */
@@ -266,6 +312,15 @@ export const EVENT = {
   /** Its picture stands on the chart in place of its bob. */
   pictureBob: yes(),
   sign: field<Sign>("", { enum: ["", ...SIGNS] }),
+  /** Its own, beside its category's; "": as its category's. */
+  colour: field<AnyColour | "">("", { anyOf: [{ const: "" }, ...ANY_COLOUR.anyOf] }),
+  /** Its line beside the others: finer, as usual, stronger. */
+  lineWeight: oneOf<LineWeight>(0, -1, 1),
+  /** What its label says, beside the others; null: as they do. */
+  labelSays: field<readonly LabelPart[] | null>(
+    null,
+    maybe({ type: "array", uniqueItems: true, minItems: 1, maxItems: 4, items: { enum: [...LABEL_PARTS] } }),
+  ),
   /** Where its label was placed by hand; null: wherever there is room. */
   spot: field<Spot | null>(null, maybe(SPOT)),
   /** Whether its parts are drawn in a close-up; "": when there is too little room for them. */
@@ -282,7 +337,9 @@ export const EVENT = {
 
 export const CATEGORY = {
   name: text(60),
-  colour: field<Colour>("verdigris", { enum: Object.keys(COLOURS) }),
+  colour: field<AnyColour>("verdigris", ANY_COLOUR),
+  /** Its labels beside those of others; an event's own counts on top. */
+  loudness: oneOf<Loudness>(0, -1, 1),
   pattern: field<Pattern>("solid", { enum: [...PATTERNS] }),
   /** Fractional key: the order in the key of the chart. */
   place: key("a0"),
@@ -305,6 +362,8 @@ export const ITEM = {
   moving: yes({ undrawn: true }),
   /** Pictures: what is to be seen of them where they are cropped; null: the middle. */
   focus: field<Focus | null>(null, maybe(object({ x: PERCENT, y: PERCENT }, []))),
+  /** The picture behind the chart: what has to be told from it. */
+  tones: field<Tones | null>(null, maybe(TONES)),
   /** Video and sound: from which second to which it is played; null: from its beginning, to its end. How long it is, seconds. */
   startAt: second({ undrawn: true }),
   endAt: second({ undrawn: true }),

@@ -1,3 +1,4 @@
+import type { AnyColour } from "./fields";
 import type { Colour, Pattern } from "./looks";
 import { inOrder } from "./order";
 import { wholesOf } from "./parts";
@@ -28,7 +29,7 @@ export function freeLooks(
   const found = [...new Set(wholes.values())]
     .filter((id) => !wholes.has(id) && !known.has(timeline.events.get(id)!.category ?? ""))
     .map((id) => timeline.events.get(id)!);
-  const used: { colour: Colour; pattern: Pattern }[] = [...categories];
+  const used: { colour: AnyColour; pattern: Pattern }[] = [...categories];
   return inOrder(found)
     .slice(0, MOST)
     .map(({ id }) => {

@@ -1,3 +1,4 @@
+import { holdsFiles } from "./fields";
 import type { DateProblem } from "../time/date-problem";
 import { safeAddress } from "../text/description";
 import { isTimeAlone, startOf, type When } from "../time/when";
@@ -77,12 +78,7 @@ export function problems(timeline: Timeline): Problem[] {
     const there = item.of === "timeline" || (owner && !owner.deleted);
     if (there && !item.deleted && item.address.trim() !== "" && safeAddress(item.address) === null)
       found.push({ code: "no_address", event: item.of, item: item.id, text: item.address });
-    if (
-      item.deleted ||
-      (item.list !== "media" && item.list !== "map") ||
-      (item.of !== "timeline" && (!owner || owner.deleted))
-    )
-      continue;
+    if (item.deleted || !holdsFiles(item.list) || (item.of !== "timeline" && (!owner || owner.deleted))) continue;
     if (item.kind !== "sound" && item.kind !== "page" && item.credit.trim() === "")
       found.push({ code: "no_credit", event: item.of, item: item.id });
     if (item.kind === "picture" && item.text.trim() === "")

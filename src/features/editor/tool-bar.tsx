@@ -8,7 +8,7 @@ import { orderOf } from "@/core/timeline/order";
 import { chartTitle } from "@/core/chart/style/house-style";
 import { freeLooks } from "@/core/timeline/free-looks";
 import { categoriesOf } from "@/core/timeline/timeline";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "./mark";
 import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
@@ -93,7 +93,7 @@ export function ToolBar({
                   setHidden(next);
                 }}
               >
-                <CategoryMark colour={on ? c.colour : null} pattern={on ? c.pattern : "solid"} />
+                <Mark colour={on ? c.colour : null} pattern={on ? c.pattern : "solid"} />
                 {c.name}
               </button>
             </li>
@@ -101,7 +101,7 @@ export function ToolBar({
         })}
         {spans.map((s) => (
           <li key={s.id} className="flex items-center gap-1.5 px-1.5 py-1 whitespace-nowrap text-quiet">
-            <CategoryMark colour={s.colour} pattern={s.pattern} />
+            <Mark colour={s.colour} pattern={s.pattern} />
             {chartTitle(timeline.events.get(s.id)!)}
           </li>
         ))}

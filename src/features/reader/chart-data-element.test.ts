@@ -90,7 +90,7 @@ function both(timeline: Timeline, { width, height }: { width: number; height: nu
   const upright = width < 560;
   const frame = { width, height: upright ? Math.max(height, uprightLength(timeline.events.size)) : height };
   const options = { upright, gather: { seen: null } };
-  const reader = readChartData(chartDataText(toFrozen(timeline)));
+  const reader = readChartData(chartDataText(toFrozen(timeline), "hyperlegible"));
   return [drawChart(reader, frame, options), drawChart(timeline, frame, options)] as const;
 }
 

@@ -1,3 +1,6 @@
+import type { Family } from "@/core/text/families";
+import type { FamilyTable } from "@/core/text/font-tables/family-table";
+import { knowFamily, tableOfFamily } from "@/core/text/measure";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { firstWords } from "@/core/text/first-words";
 import { MOST_WORDED } from "@/core/timeline/looks";
@@ -6,8 +9,10 @@ import type { Timeline } from "@/core/timeline/timeline";
 /** The id of the element that holds what the chart on a reader's page is drawn from. */
 export const CHART_DATA = "chart-data";
 
+const HOUSE: Family = "hyperlegible";
+
 /** What the chart needs of a frozen timeline, as text that may stand in a script element. */
-export function chartDataText(f: Frozen): string {
+export function chartDataText(f: Frozen, family: Family): string {
   const worded = f.events.length <= MOST_WORDED && f.labelWords !== "none";
   const chart: Frozen = {
     ...f,
@@ -19,10 +24,12 @@ export function chartDataText(f: Frozen): string {
     ),
     sources: [],
     items: f.items
-      .filter((i) => i.list !== "source" && i.of !== "timeline")
+      .filter((i) => i.list === "back" || (i.list !== "source" && i.of !== "timeline"))
       .map((i) => ({ ...i, text: "", caption: "", credit: "", licence: "", address: "" })),
   };
-  return JSON.stringify(chart).replaceAll("<", "\\u003c");
+  // The page's script knows the house's type; of any other the widths come along.
+  const faces = family === HOUSE ? {} : { faces: { family, table: tableOfFamily(family) } };
+  return JSON.stringify({ ...chart, ...faces }).replaceAll("<", "\\u003c");
 }
 
 function paragraphOf(text: string): FrozenEvent["description"] {
@@ -33,5 +40,7 @@ function paragraphOf(text: string): FrozenEvent["description"] {
 export type ReaderTimeline = Timeline;
 
 export function readChartData(text: string): ReaderTimeline {
-  return timelineFromFrozen(JSON.parse(text) as Frozen);
+  const { faces, ...frozen } = JSON.parse(text) as Frozen & { faces?: { family: Family; table: FamilyTable } };
+  if (faces) knowFamily(faces.family, faces.table);
+  return timelineFromFrozen(frozen);
 }

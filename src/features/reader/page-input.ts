@@ -1,3 +1,4 @@
+import type { ChartStyle } from "@/core/looks/style";
 import type { Frozen } from "@/core/formats/frozen";
 import type { OutsideRule, PlayerSite } from "@/core/outside/players";
 import type { Work } from "@/core/sources/cited";
@@ -29,6 +30,11 @@ export interface ReaderPage {
   notes: string | null;
   /** The day it was published, in words; null for a draft. */
   published: string | null;
+}
+
+/** A page with the style all of it is painted in. */
+export interface StyledPage extends ReaderPage {
+  look: ChartStyle;
 }
 
 export type FrozenItem = Frozen["items"][number];

@@ -1,3 +1,4 @@
+import { holdsFiles } from "@/core/timeline/fields";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { safeAddress } from "@/core/text/description";
 import type { Run } from "@/core/sources/runs";
@@ -31,7 +32,7 @@ export function contents(p: ReaderPage): string {
 }
 
 const isCredited = (i: FrozenItem) =>
-  (i.list === "media" || i.list === "map") && Boolean(i.credit.trim() || i.licence.trim() || i.address.trim());
+  holdsFiles(i.list) && Boolean(i.credit.trim() || i.licence.trim() || i.address.trim());
 
 function hasClosing({ frozen, sources }: ReaderPage): boolean {
   return (frozen.closing ?? []).length > 0 || sources.entries.length > 0 || frozen.items.some(isCredited);

@@ -1,3 +1,4 @@
+import { colourClass } from "./reader-mark";
 import { placesAlong } from "@/core/chart/frame/places-along";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import type { Frozen, FrozenEvent } from "@/core/formats/frozen";
@@ -14,7 +15,7 @@ import { mediaInText } from "@/core/text/description";
 import { inText, sourceHtml } from "./in-text";
 import { figure, linked } from "./reader-figure";
 import { mark } from "./reader-mark";
-import type { FrozenItem, ReaderPage } from "./page-input";
+import type { FrozenItem, StyledPage } from "./page-input";
 
 /** What events are looked up by, made once for all of them. */
 interface Index {
@@ -40,7 +41,7 @@ function indexOf(f: Frozen): Index {
 }
 
 /** All events in the order they are read in, parts after their wholes. */
-export function eventsSection(p: ReaderPage, timeline: Timeline): string {
+export function eventsSection(p: StyledPage, timeline: Timeline): string {
   const at = placesAlong(timeline);
   const index = indexOf(p.frozen);
   const neighbours = neighboursIn(p.frozen.events);
@@ -59,7 +60,7 @@ export function eventsSection(p: ReaderPage, timeline: Timeline): string {
 }
 
 /** Where several voices were recorded they can be heard after each other; without a script there is nothing to press. */
-function listenButton(p: ReaderPage): string {
+function listenButton(p: StyledPage): string {
   const voices = p.frozen.items.filter((i) => i.voice && i.of !== "timeline").length;
   if (voices < 2 || p.variant === "print") return "";
   return `<button type="button" class="listen" hidden data-stop="${escapeXml(WORDS.stopListening)}">${escapeXml(WORDS.listenToAll)}</button>`;
@@ -106,7 +107,7 @@ function beginning(when: When): When {
 }
 
 function eventHtml(
-  p: ReaderPage,
+  p: StyledPage,
   by: Index,
   e: FrozenEvent,
   index: number,
@@ -121,7 +122,7 @@ function eventHtml(
   const gap = before ? gapText(before, e.when) : null;
   const head = whenLabel(e.when, mannerOf(frozen));
   const long = whenLongLabel(e.when, mannerOf(frozen));
-  const colour = category ? category.colour : "steel";
+  const colour = colourClass(e.colour || category?.colour || "steel");
   const standing = new Set(mediaInText(e.description));
   const all = by.items(e.id, "media");
   const media = all.filter((m) => !standing.has(m.id));
@@ -133,7 +134,7 @@ function eventHtml(
     list.length === 0 ? "" : `<div><h3>${heading}</h3>${list.map((html) => `<p>${html}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
-<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark({ ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
+<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark(p.look, { ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
 <div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}${said(frozen)}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
     .slice(0, over)
     .map((m) => figure(p, m))

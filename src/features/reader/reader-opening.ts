@@ -4,11 +4,12 @@ import { inText } from "./in-text";
 import { deedButtons } from "./reader-deeds";
 import { blocksHtml, said } from "./blocks-html";
 import { figure } from "./reader-figure";
-import { type KeyEntry, mark } from "./reader-mark";
-import type { ReaderPage } from "./page-input";
+import type { KeyEntry } from "@/core/looks/key";
+import { mark } from "./reader-mark";
+import type { StyledPage } from "./page-input";
 
 /** The page a timeline begins with: what it is, by whom, its cover and introduction, and the ways into it. */
-export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: string, strips: string): string {
+export function openingSection(p: StyledPage, key: readonly KeyEntry[], facts: string, strips: string): string {
   const { frozen } = p;
   const onPaper = p.variant === "print";
   const cover = frozen.items.find((i) => i.of === "timeline" && i.list === "media" && i.kind === "picture");
@@ -26,7 +27,7 @@ export function openingSection(p: ReaderPage, key: readonly KeyEntry[], facts: s
 }
 
 /** In numbers and names: how much there is, from when to when, in which categories. */
-function keyFacts({ frozen, sources }: ReaderPage, key: readonly KeyEntry[], facts: string): string {
+function keyFacts({ frozen, sources, look }: StyledPage, key: readonly KeyEntry[], facts: string): string {
   const count = (kind: "picture" | "video" | "sound") =>
     frozen.items.filter((i) => i.list === "media" && i.kind === kind && i.of !== "timeline").length;
   const media = [WORDS.pictures(count("picture")), WORDS.videos(count("video")), WORDS.sounds(count("sound"))].filter(
@@ -34,6 +35,6 @@ function keyFacts({ frozen, sources }: ReaderPage, key: readonly KeyEntry[], fac
   );
   const given = sources.entries.length;
   const more = [...media, WORDS.sourcesGiven(given)].filter(Boolean).join(", ");
-  const categories = key.map((k) => `<li>${mark({ ...k, id: `b-${k.id}` })}${escapeXml(k.name)}</li>`).join("");
+  const categories = key.map((k) => `<li>${mark(look, { ...k, id: `b-${k.id}` })}${escapeXml(k.name)}</li>`).join("");
   return `<p class="facts">${escapeXml([facts, more].filter(Boolean).join(" \u00b7 "))}</p>${categories && `<ul class="cats" aria-label="${WORDS.categories}">${categories}</ul>`}`;
 }

@@ -9,10 +9,14 @@ import { WORDS as PLACES } from "@/core/words/en/places";
 import { WORDS } from "@/core/words/en/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
-import type { ReaderPage, Variant } from "./page-input";
+import type { ReaderPage, StyledPage, Variant } from "./page-input";
 import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
-import { keyOf, mark } from "./reader-mark";
+import { keyOf } from "@/core/looks/key";
+import { pageStyle } from "@/core/looks/page-style";
+import { type ChartStyle, styleOf } from "@/core/looks/style";
+import { shippedType } from "@/core/text/families";
+import { mark, ownColourRules } from "./reader-mark";
 import { deedButtons } from "./reader-deeds";
 import { openingSection } from "./reader-opening";
 import { hasMap, placesSection } from "./reader-places";
@@ -23,11 +27,9 @@ interface Frame {
   /** 0: upright, as long as its labels need. */
   height: number;
 }
-/** What every page needs at once; asked for with the page, so that no word moves when they arrive. */
-const FONTS = [
-  "atkinson-hyperlegible-next-latin-wght-normal.woff2",
-  "bricolage-grotesque-latin-wght-normal.woff2",
-] as const;
+/** What a page needs at once; asked for with the page, so that no word moves when they arrive. */
+const fontsOf = (s: ChartStyle) =>
+  [...new Set([s.family, s.heading])].map((name) => `${shippedType(name).file}-latin-wght-normal.woff2`);
 
 /** Frames the chart is drawn for; the page shows the one that fits, without a script. On paper: A4 lying, less its margins. */
 const FRAMES: Record<Variant, readonly Frame[]> = {
@@ -54,20 +56,32 @@ const GATHER: Record<Variant, { seen: null } | undefined> = {
 };
 
 /** A timeline as a reader sees it: one document, readable without a script. */
-export function renderReaderPage(p: ReaderPage): { html: string; style: string; script: string } {
-  const { frozen } = p;
+export function renderReaderPage(input: ReaderPage): { html: string; style: string; script: string } {
+  const { frozen } = input;
   const timeline = timelineFromFrozen(frozen);
+  const look = styleOf(timeline);
+  const p: StyledPage = { ...input, look };
   const title = frozen.title || WORDS.untitled;
   const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
   const count = WORDS.events(frozen.events.length);
   const facts = [count, period].filter(Boolean).join(", ");
-  const style = READER_STYLE + VARIANT_STYLE[p.variant] + sizeRules(frozen.items) + coverRule(frozen.items);
+  const style =
+    pageStyle(look) +
+    READER_STYLE +
+    VARIANT_STYLE[p.variant] +
+    sizeRules(frozen.items) +
+    coverRule(frozen.items) +
+    ownColourRules(look, frozen);
   const script = p.variant === "print" ? "" : p.viewsScript;
   const lively = p.variant !== "print" && frozen.events.length > 0;
   const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
-  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}">${linkPreview(p, title, facts)}<link rel="icon" href="/favicon.svg">${FONTS.map((f) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/fonts/${f}">`).join("")}<style>${style}</style></head>
+  }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}">${linkPreview(p, title, facts)}<link rel="icon" href="/favicon.svg">${fontsOf(
+    look,
+  )
+    .map((f) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/fonts/${f}">`)
+    .join("")}<style>${style}</style></head>
 <body class="${p.variant}"${p.notes ? ` data-notes="${escapeXml(p.notes)}"` : ""}>
 ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
@@ -77,7 +91,7 @@ ${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginnin
 ${placesSection(p, p.chartScript.replace("chart.js", "map.js"))}
 </main>
 ${foot(p)}
-${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen)}</script><script src="${escapeXml(p.chartScript)}" defer></script>` : ""}
+${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen, look.family)}</script><script src="${escapeXml(p.chartScript)}" defer></script>` : ""}
 </body></html>`;
   return { html, style, script };
 }
@@ -131,7 +145,7 @@ function foot(p: ReaderPage): string {
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;
 
-function chartSection(p: ReaderPage, timeline: Timeline): string {
+function chartSection(p: StyledPage, timeline: Timeline): string {
   if (p.frozen.events.length === 0) return `<p class="empty">${WORDS.nothingWritten}</p>`;
   const items = new Map(p.frozen.items.map((i) => [i.id, i]));
   const drawings = FRAMES[p.variant].map(({ width, height }) => {
@@ -142,12 +156,14 @@ function chartSection(p: ReaderPage, timeline: Timeline): string {
       pictureUrl: (id, size) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/${size}` : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,
+      ground: true,
       label: WORDS.chartOf(p.frozen.title),
     });
     return `<div class="w${width}">${svg}</div>`;
   });
   const entries = keyOf(timeline).map(
-    (k) => `<li${k.isCategory ? ` data-category="${escapeXml(k.id)}"` : ""}>${mark(k)}${escapeXml(k.name)}</li>`,
+    (k) =>
+      `<li${k.isCategory ? ` data-category="${escapeXml(k.id)}"` : ""}>${mark(p.look, k)}${escapeXml(k.name)}</li>`,
   );
   const key = entries.length === 0 ? "" : `<ul class="key" aria-label="${WORDS.categories}">${entries.join("")}</ul>`;
   return `${key}<div class="chart">${drawings.join("")}</div>`;

@@ -1,13 +1,11 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { fitMap, type MapFit, pointOf, spotOf } from "@/core/places/own-map";
-import { COLOURS } from "@/core/timeline/looks";
+import { HOUSE_STYLE, paintedColour } from "@/core/looks/style";
 import { whenLabel } from "@/core/time/write-when";
 import { mannerOf } from "@/core/timeline/read-options";
 import { WORDS } from "@/core/words/en/places";
 import { WORDS as READER } from "@/core/words/en/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
-
-const NO_CATEGORY = "#4A6572";
 
 /** The map of one's own, and how it lies on the earth. Versions of before there was any have none. */
 function ownMapOf({ frozen }: ReaderPage): { item: FrozenItem | null; proportion: number; fit: MapFit | null } {
@@ -44,7 +42,7 @@ export function placesSection(p: ReaderPage, script: string): string {
       point ? ` data-lat="${point.lat}" data-lon="${point.lon}"` : "",
       spot ? ` data-x="${spot.x}" data-y="${spot.y}"` : "",
     ].join("");
-    return `<li data-id="${escapeXml(e.id)}"${places} data-colour="${category ? COLOURS[category.colour] : NO_CATEGORY}"><a href="#r-${escapeXml(e.id)}"><b>${escapeXml(e.title || READER.untitled)}</b><span>${escapeXml(whenLabel(e.when, manner))}</span>${e.place ? `<span>${escapeXml(e.place)}</span>` : ""}</a></li>`;
+    return `<li data-id="${escapeXml(e.id)}"${places} data-colour="${category ? paintedColour(HOUSE_STYLE, category.colour) : HOUSE_STYLE.none}"><a href="#r-${escapeXml(e.id)}"><b>${escapeXml(e.title || READER.untitled)}</b><span>${escapeXml(whenLabel(e.when, manner))}</span>${e.place ? `<span>${escapeXml(e.place)}</span>` : ""}</a></li>`;
   });
   const own = item
     ? ` data-map="${escapeXml(`${p.mediaPath}/${item.media}/large`)}" data-proportion="${proportion}"`

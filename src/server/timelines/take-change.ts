@@ -16,7 +16,7 @@ import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
-import { type Field, type ItemKind, TABLES } from "@/core/timeline/fields";
+import { type Field, holdsFiles, type ItemKind, TABLES } from "@/core/timeline/fields";
 
 /** A description's merged state may have so many bytes. */
 const MOST_DESCRIPTION = 2_000_000;
@@ -148,9 +148,9 @@ async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "a
   // What stays at another site has no file of its own: a web page, and a video or sound with the address of its player.
   const outside = list === "media" && address !== "" && (kind === "page" || (player !== "" && kind !== "picture"));
   if (media === null && outside) return;
-  if (list === "map" && (kind !== "picture" || player !== "")) throw new Refused(fail("no_such_media"));
-  if ((list === "media" || list === "map") !== (media !== null) || kind === "page")
+  if (list !== "media" && holdsFiles(list) && (kind !== "picture" || player !== ""))
     throw new Refused(fail("no_such_media"));
+  if (holdsFiles(list) !== (media !== null) || kind === "page") throw new Refused(fail("no_such_media"));
   if (media === null) return;
   const [own] = await tx`
     select from media where id = ${media} and timeline_id = ${timeline} and kind = ${fileKind({ kind, player })}`;
@@ -159,12 +159,7 @@ async function requireMedia(tx: Tx, timeline: string, op: Extract<Op, { kind: "a
 
 /** An entry whose file was deleted for good does not come back. */
 function requireThere(item: Item | undefined): void {
-  if (
-    (item?.list === "media" || item?.list === "map") &&
-    item.media === null &&
-    item.player === "" &&
-    item.kind !== "page"
-  )
+  if (item && holdsFiles(item.list) && item.media === null && item.player === "" && item.kind !== "page")
     throw new Refused(fail("no_such_media"));
 }
 

@@ -1,6 +1,8 @@
 // Long because what is shown, seen, reached and painted meets here; view-motion, pointed-at, stage-keys, carry and overlay do their own.
 import { viewOfEvent, viewOfEvents, withEvent } from "@/core/chart/axis/look-at";
 import type { Chart } from "@/core/chart/frame/chart";
+import { pageVariables } from "@/core/looks/page-style";
+import type { ChartStyle } from "@/core/looks/style";
 import { drawView, type Extras } from "@/core/chart/draw/draw-chart";
 import type { Part } from "@/core/chart/frame/frame";
 import { type Standing, mainIndex, roofUnder, standing } from "@/core/chart/pointing/standing";
@@ -68,6 +70,7 @@ export class ChartStage {
   /** A close-up that is to be closed. */
   private closing: string | null = null;
   private selected: string | null = null;
+  private dressed: ChartStyle | null = null;
   private parts: Part[] = [];
   private scene: Scene | null = null;
   private frame = 0;
@@ -244,6 +247,14 @@ export class ChartStage {
     this.layouts.run({ timeline, hidden, room, upright, rows, today: today(), seen: this.seen, taken }, now);
   }
 
+  /** What lies over the chart, and around it in its box, is in the same style. */
+  private dress({ data: { style } }: Chart): void {
+    if (this.dressed === style) return;
+    this.dressed = style;
+    for (const [name, value] of Object.entries(pageVariables(style))) this.box.style.setProperty(name, value);
+    this.box.style.background = style.paper;
+  }
+
   private take(chart: Chart, events: readonly TimelineEvent[]): void {
     const { laid } = chart;
     const g = this.ground();
@@ -253,6 +264,7 @@ export class ChartStage {
       g !== null && g.axis.length === next.axis.length && g.size === next.size && g.upright === next.upright;
     this.chart = chart;
     this.events = events;
+    this.dress(chart);
     const ground = this.ground()!;
     if (this.hung) this.motion.view = wholeView(ground);
     else if (this.viewBefore !== null) {

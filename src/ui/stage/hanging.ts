@@ -1,6 +1,6 @@
 import { placeInView } from "@/core/chart/axis/look-at";
 import type { Part } from "@/core/chart/frame/frame";
-import { BOB, INK } from "@/core/chart/style/house-style";
+import { BOB } from "@/core/chart/style/house-style";
 import type { Hung } from "./stage-hooks";
 
 /** The place an opened event hangs from: its moment on the ridge's lower edge, or the middle of its roof, as far as that is seen. */
@@ -16,7 +16,7 @@ export function whereItHangs({ laid, content }: Part, hung: Pick<Hung, "id" | "f
     x: (Math.max(0, from) + Math.min(ground.size, to)) / 2,
     y: roof ? roof.y1 : foot,
     foot: foot + BOB,
-    colour: i < 0 ? INK : data.looks[data.look[i]!]!.colour,
+    colour: i < 0 ? data.style.ink : data.looks[data.paint[i]!]!.colour,
   };
 }
 

@@ -1,7 +1,8 @@
-import { PATTERN_OPACITY, TILES } from "@/core/chart/style/patterns";
+import { SIGN_FIELD, SIGN_PATHS, SIGN_PEN } from "@/core/chart/style/sign-paths";
+import { backPlace, type InkedTile, patternTile, textureTile } from "@/core/chart/draw/tiles";
 import { type PictureSize, type Scene, type Shape, cropOf, sizeFor } from "@/core/chart/draw/scene";
 import { fontOf } from "@/core/chart/draw/to-svg";
-import type { Pattern } from "@/core/timeline/looks";
+import type { Sign } from "@/core/timeline/looks";
 
 export type PictureOf = (item: string, size: PictureSize) => CanvasImageSource | null;
 
@@ -27,7 +28,7 @@ export function paintCanvas(
   if (!ctx) return;
   fonts.delete(ctx);
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
-  ctx.clearRect(0, 0, scene.width, scene.height);
+  paintGround(ctx, scene, pictureOf);
   ctx.textBaseline = "alphabetic";
   ctx.lineJoin = "round";
   const { shapes } = scene;
@@ -73,8 +74,8 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
       ctx.globalAlpha = (s.opacity ?? 1) * alpha;
       ctx.fillStyle = s.fill;
       ctx.fill();
-      if (s.pattern && s.pattern !== "solid") {
-        const pattern = patternOf(ctx, s.pattern);
+      if (s.pattern) {
+        const pattern = tileOf(ctx, patternTile(s.pattern));
         if (pattern) {
           ctx.fillStyle = pattern;
           ctx.fill();
@@ -107,6 +108,16 @@ function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, al
         ctx.restore();
         fonts.delete(ctx);
       } else ctx.fillText(s.text, s.x, s.y);
+      return;
+    case "sign":
+      ctx.save();
+      ctx.translate(s.x, s.y);
+      ctx.scale(s.size / SIGN_FIELD, s.size / SIGN_FIELD);
+      ctx.strokeStyle = s.stroke;
+      ctx.lineWidth = SIGN_PEN;
+      ctx.lineCap = "round";
+      ctx.stroke(signPath(s.sign));
+      ctx.restore();
       return;
     case "picture": {
       const picture = pictureOf(s.item, sizeFor(s));
@@ -143,29 +154,65 @@ function drawCovering(
   ctx.drawImage(picture, x[0] * pw, y[0] * ph, x[1] * pw, y[1] * ph, s.x, s.y, s.w, s.h);
 }
 
-function patternOf(ctx: CanvasRenderingContext2D, name: Exclude<Pattern, "solid">): CanvasPattern | null {
-  const known = patterns.get(name);
+/** Paper, texture and picture behind a drawing. */
+function paintGround(ctx: CanvasRenderingContext2D, scene: Scene, pictureOf: PictureOf): void {
+  const { paper, texture, picture } = scene.backdrop;
+  const fill = (paint: string | CanvasPattern) => {
+    ctx.fillStyle = paint;
+    ctx.fillRect(0, 0, scene.width, scene.height);
+  };
+  fill(paper);
+  const tile = texture && tileOf(ctx, textureTile(texture));
+  if (tile) fill(tile);
+  const shown = picture && pictureOf(picture.item, "medium");
+  if (!picture || !shown) return;
+  const { item, proportion, focus, opacity } = picture;
+  ctx.globalAlpha = opacity;
+  drawCovering(ctx, shown, {
+    kind: "picture",
+    ...backPlace(scene),
+    item,
+    proportion,
+    ...(focus ? { focus } : {}),
+  });
+  ctx.globalAlpha = 1;
+}
+
+const signs = new Map<Sign, Path2D>();
+function signPath(sign: Exclude<Sign, "">): Path2D {
+  let path = signs.get(sign);
+  if (!path) signs.set(sign, (path = new Path2D(SIGN_PATHS[sign])));
+  return path;
+}
+
+function tileOf(
+  ctx: CanvasRenderingContext2D,
+  { key, tile, ink, opacity, dots, scale }: InkedTile,
+): CanvasPattern | null {
+  const known = patterns.get(key);
   if (known !== undefined) return known;
-  const tile = TILES[name];
   const SCALE = 2;
   const canvas = document.createElement("canvas");
   canvas.width = canvas.height = tile.size * SCALE;
   const t = canvas.getContext("2d")!;
   t.scale(SCALE, SCALE);
-  t.strokeStyle = `rgba(255,255,255,${PATTERN_OPACITY})`;
-  t.fillStyle = `rgba(255,255,255,${PATTERN_OPACITY + 0.15})`;
+  t.strokeStyle = ink;
+  t.fillStyle = ink;
   t.lineWidth = tile.width;
+  t.globalAlpha = opacity;
   for (const l of tile.lines) {
     trace(t, l);
     t.stroke();
   }
+  t.globalAlpha = dots;
   for (const [x, y, r] of tile.dots) {
     t.beginPath();
     t.arc(x, y, r, 0, Math.PI * 2);
     t.fill();
   }
   const pattern = ctx.createPattern(canvas, "repeat");
-  pattern?.setTransform(new DOMMatrix().scale(1 / SCALE));
-  patterns.set(name, pattern);
+  pattern?.setTransform(new DOMMatrix().scale(scale / SCALE));
+  if (patterns.size > 200) patterns.clear();
+  patterns.set(key, pattern);
   return pattern;
 }

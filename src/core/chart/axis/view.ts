@@ -3,6 +3,7 @@ import { addSeconds, endOf, startOf, UNDATED } from "../../time/when";
 import type { Instant } from "../../time/instant";
 import { civilFrom } from "../../time/calendar";
 import { isoYear } from "../../time/write-edtf";
+import type { Family } from "../../text/families";
 import type { Axis } from "./axis";
 import { minus, type Pair, plus, ZERO } from "./pair";
 
@@ -19,6 +20,8 @@ export interface Ground {
   size: number;
   /** The ridge runs down: words take their height along it, not their width. */
   upright: boolean;
+  /** What the ridge is written in. */
+  family: Family;
 }
 
 /** A second is never drawn wider than this, px. */

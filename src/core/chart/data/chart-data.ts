@@ -5,8 +5,9 @@ import { lengthText } from "../../time/gap";
 import { inOrder, rowsOf } from "../../timeline/order";
 import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
-import { COLOURS, MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
-import type { Focus, PicturesShown, Spot } from "../../timeline/fields";
+import { type ChartStyle, paintedColour, styleOf } from "../../looks/style";
+import { MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
+import type { Focus, LabelPart, PicturesShown, Spot } from "../../timeline/fields";
 import { firstWordsOf } from "../../text/first-words";
 import { freeLooks } from "../../timeline/free-looks";
 import { WORDS } from "../../words/en/chart";
@@ -45,8 +46,16 @@ export interface ChartData {
   flags: Uint8Array;
   /** Greater goes first. */
   importance: Float32Array;
-  /** Index into `looks`. */
+  /** What all of it is painted with. */
+  style: ChartStyle;
+  /** Index into `looks`: of its category, or of what it is part of. */
   look: Uint16Array;
+  /** Index into `looks`: what it is painted with, which may be a colour of its own. */
+  paint: Uint16Array;
+  /** Its line beside the others: -1 finer, 1 stronger. */
+  weight: Int8Array;
+  /** What its label says: SAYS_DATE, SAYS_TITLE, SAYS_UNMARKED. */
+  says: Uint8Array;
   sign: Sign[];
   /** Where labels were placed by hand, by the index of the event. */
   spots: ReadonlyMap<number, Spot>;
@@ -91,7 +100,6 @@ export interface ChartData {
   last: number;
 }
 
-const NO_CATEGORY = { colour: "#4A6572", pattern: "solid" as Pattern };
 const HALF_YEAR = 183;
 const NEVER: Instant = { day: Number.POSITIVE_INFINITY, second: 0 };
 
@@ -122,11 +130,14 @@ export function* chartDataSlowly(
 ): Generator<void, ChartData> {
   const n = events.length;
   const categories = categoriesOf(timeline);
+  const style = styleOf(timeline);
   const lookOf = new Map(categories.map((c, i) => [c.id, i + 1]));
   const media = mediaOf(timeline);
   const wholes = wholesOf(timeline.events);
   const free = freeLooks(timeline, wholes);
   const worded = isWorded(timeline);
+  const usual = usuallySaid(timeline);
+  const titled = timeline.labelTitles === "always";
   const focus = new Map<number, Focus>();
   const bobPictures = new Map<number, { item: string; proportion: number }>();
   const ownLook = new Map<string, number>();
@@ -138,7 +149,11 @@ export function* chartDataSlowly(
     seconds: new Float64Array(n * POINTS).fill(Number.NaN),
     flags: new Uint8Array(n),
     importance: new Float32Array(n),
+    style,
     look: new Uint16Array(n),
+    paint: new Uint16Array(n),
+    weight: Int8Array.from(events, (e) => e.lineWeight),
+    says: new Uint8Array(n),
     sign: new Array<Sign>(n).fill(""),
     spots: new Map(events.flatMap((e, i): [number, Spot][] => (e.spot ? [[i, e.spot]] : []))),
     done: new Float32Array(n).fill(Number.NaN),
@@ -154,15 +169,15 @@ export function* chartDataSlowly(
     focus,
     bobPictures,
     words: new Array<string>(n).fill(""),
-    loudness: Int8Array.from(events, (e) => Math.sign(e.loudness)),
+    loudness: Int8Array.from(events, (e) => loudnessOf(e, timeline)),
     proportions: new Float32Array(n),
     held: { pictures: timeline.pictures, type: timeline.typeSize },
     chapters: chaptersAmong(timeline, events),
     first: -1,
     last: -1,
     looks: [
-      NO_CATEGORY,
-      ...[...categories, ...free].map(({ colour, pattern }) => ({ colour: COLOURS[colour], pattern })),
+      { colour: style.none, pattern: "solid" },
+      ...[...categories, ...free].map(({ colour, pattern }) => ({ colour: paintedColour(style, colour), pattern })),
     ],
     lanes: categories.length + 1,
   };
@@ -176,24 +191,84 @@ export function* chartDataSlowly(
     data.shortDates[i] = shortDate(e, data.dates[i]!, years, timeline);
     data.look[i] = lookOf.get(e.category ?? "") ?? ownLook.get(e.id) ?? 0;
     const of = media.get(e.id);
+    const said = partsSaid(e, usual);
     if (of) {
       const { shown } = of;
       const proportion = shown?.width && shown.height ? shown.width / shown.height : 0;
       // In place of a bob, and not once more in the label.
       if (shown && e.pictureBob && data.kind[i] !== SPAN_KIND) bobPictures.set(i, { item: shown.id, proportion });
-      else if (shown) [data.pictures[i], data.proportions[i]] = [shown.id, proportion];
+      else if (shown && (said & SAYS_PICTURE) !== 0) [data.pictures[i], data.proportions[i]] = [shown.id, proportion];
       data.media[i] = of.bits;
       if (shown?.focus) focus.set(i, shown.focus);
     }
-    if (worded) data.words[i] = timeline.firstWords?.get(e.id) ?? firstWordsOf(e.description);
-    data.importance[i] = importanceOf(e, data.pictures[i] !== null);
+    if (worded && (said & SAYS_WORDS) !== 0)
+      data.words[i] = timeline.firstWords?.get(e.id) ?? firstWordsOf(e.description);
+    // What was said of this one stands.
+    data.says[i] = saidBeside(said, data.pictures[i] !== null, titled || e.labelSays !== null);
+    data.importance[i] = importanceOf(e, data.pictures[i] !== null, data.loudness[i]!);
     ends.take(i, e, (data.flags[i]! & OPEN_END) !== 0);
   }
   data.first = ends.first;
   data.last = ends.last;
   sayUndated(data);
   findWholes(data, wholes);
+  paintOwn(data, events);
   return data;
+}
+
+/** Its label has a date, and a title; the date only where no mark of the ridge says the same. */
+export const SAYS_DATE = 1;
+export const SAYS_TITLE = 2;
+export const SAYS_UNMARKED = 4;
+
+const SAYS_WORDS = 8;
+const SAYS_PICTURE = 16;
+const SAID: Record<LabelPart, number> = {
+  date: SAYS_DATE,
+  title: SAYS_TITLE,
+  words: SAYS_WORDS,
+  picture: SAYS_PICTURE,
+};
+
+/** What labels say where nothing else is said of one, as bits. */
+const usuallySaid = (t: Pick<Timeline, "labelDates">): number =>
+  SAYS_TITLE |
+  SAYS_WORDS |
+  SAYS_PICTURE |
+  (t.labelDates === "never" ? 0 : SAYS_DATE) |
+  (t.labelDates === "unmarked" ? SAYS_UNMARKED : 0);
+
+/** What the label of one says: what its author wants of it counts before what is wanted of all. */
+const partsSaid = (e: TimelineEvent, usual: number): number =>
+  e.labelSays ? e.labelSays.reduce((bits, part) => bits | SAID[part], 0) : usual;
+
+/** The same when it is known whether it has a picture: something has to stand there. */
+function saidBeside(said: number, pictured: boolean, titled: boolean): number {
+  const kept = titled || !pictured ? said : said & ~SAYS_TITLE;
+  return (kept & (SAYS_TITLE | SAYS_DATE)) === 0 && !pictured ? kept | SAYS_TITLE : kept;
+}
+
+/** How loud an event is: as its category is, and on top as it is itself. */
+function loudnessOf(e: TimelineEvent, { categories }: Pick<Timeline, "categories">): number {
+  const category = categories.get(e.category ?? "");
+  return Math.sign(e.loudness + (category && !category.deleted ? category.loudness : 0));
+}
+
+/** Events with a colour of their own keep the pattern they have. */
+function paintOwn(data: ChartData, events: readonly TimelineEvent[]): void {
+  const made = new Map<string, number>();
+  for (const [i, e] of events.entries()) {
+    data.paint[i] = data.look[i]!;
+    if (e.colour === "") continue;
+    const { pattern } = data.looks[data.look[i]!]!;
+    const key = `${e.colour} ${pattern}`;
+    let at = made.get(key);
+    if (at === undefined) {
+      at = data.looks.push({ colour: paintedColour(data.style, e.colour), pattern }) - 1;
+      made.set(key, at);
+    }
+    data.paint[i] = at;
+  }
 }
 
 /** Events without a date that stand together say so once, in the first of their labels. */
@@ -308,6 +383,9 @@ export function pickData(data: ChartData, index: readonly number[]): ChartData {
     flags: Uint8Array.from(index, (i) => data.flags[i]!),
     importance: Float32Array.from(index, (i) => data.importance[i]!),
     look: Uint16Array.from(index, (i) => data.look[i]!),
+    paint: Uint16Array.from(index, (i) => data.paint[i]!),
+    weight: Int8Array.from(index, (i) => data.weight[i]!),
+    says: Uint8Array.from(index, (i) => data.says[i]!),
     sign: index.map((i) => data.sign[i]!),
     spots: picked(data.spots, index),
     done: Float32Array.from(index, (i) => data.done[i]!),
@@ -372,17 +450,11 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
 }
 
 /** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */
-function importanceOf(e: TimelineEvent, hasPicture: boolean): number {
+function importanceOf(e: TimelineEvent, hasPicture: boolean, loudness: number): number {
   const r = e.when.readAs;
   const length =
     r.kind === "span" && r.start?.from && r.end?.to
       ? Math.max(0, (r.end.to.day - r.start.from.day) * SECONDS_PER_DAY + r.end.to.second - r.start.from.second)
       : 0;
-  return (
-    (e.emphasis ? 4 : 0) +
-    Math.sign(e.loudness) * 3 +
-    (e.sign ? 1 : 0) +
-    (hasPicture ? 2 : 0) +
-    Math.log2(1 + length) / 100
-  );
+  return (e.emphasis ? 4 : 0) + loudness * 3 + (e.sign ? 1 : 0) + (hasPicture ? 2 : 0) + Math.log2(1 + length) / 100;
 }

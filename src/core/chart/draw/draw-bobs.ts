@@ -1,7 +1,8 @@
 import { EMPHASIS, MOMENT_KIND, OUTER_END, OUTER_START, SPAN_KIND, UNCERTAIN, UNDATED_KIND } from "../data/chart-data";
-import { BOB, PAPER, SUN } from "../style/house-style";
+import { BOB } from "../style/house-style";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
+import { patternOn } from "../style/patterns";
 import { firstRank, pointX, rankX } from "../frame/shown";
 import type { Ground, View } from "../axis/view";
 
@@ -78,7 +79,8 @@ export function shownBobs(laid: Laid, g: Ground, v: View, every = false): ShownB
 /** The tip in the middle of what is known, the top as wide as that; hollow when marked uncertain. */
 export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: boolean, frameWidth: number): void {
   const { data, layout } = laid;
-  const { colour, pattern } = data.looks[data.look[b.i]!]!;
+  const { paper, sun } = data.style;
+  const { colour, pattern } = data.looks[data.paint[b.i]!]!;
   const flags = data.flags[b.i]!;
   const y = layout.ridgeTop + layout.ridge;
   const { apex } = b;
@@ -86,8 +88,8 @@ export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: bool
     shapes.push({
       kind: "area",
       points: [apex, y + 1, apex + 6, y + 7, apex, y + 13, apex - 6, y + 7],
-      fill: PAPER,
-      stroke: selected ? SUN : colour,
+      fill: paper,
+      stroke: selected ? sun : colour,
       strokeWidth: selected ? 2.5 : 1.75,
     });
     return;
@@ -99,9 +101,9 @@ export function drawBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: bool
   shapes.push({
     kind: "area",
     points: [x0, y, x1, y, clip(apex), y + BOB],
-    fill: hollow ? PAPER : colour,
-    ...(hollow ? { stroke: colour, strokeWidth: 1.75 } : x1 - x0 > 16 && pattern !== "solid" ? { pattern } : {}),
-    ...(selected ? { stroke: SUN, strokeWidth: 2.5 } : {}),
+    fill: hollow ? paper : colour,
+    ...(hollow ? { stroke: colour, strokeWidth: 1.75 } : x1 - x0 > 16 ? patternOn(data.style, pattern) : {}),
+    ...(selected ? { stroke: sun, strokeWidth: 2.5 } : {}),
   });
 }
 
@@ -128,7 +130,7 @@ export function picturedBobs(laid: Laid, bobs: readonly ShownBob[]): ReadonlySet
 export function drawPictureBob(shapes: Shape[], laid: Laid, b: ShownBob, selected: boolean): void {
   const { data, layout } = laid;
   const { item, proportion } = data.bobPictures.get(b.i)!;
-  const { colour } = data.looks[data.look[b.i]!]!;
+  const { colour } = data.looks[data.paint[b.i]!]!;
   const y = layout.ridgeTop + layout.ridge;
   const half = PICTURE / 2 + FRAME;
   const foot = y + PICTURE + FRAME;
@@ -151,7 +153,7 @@ export function drawPictureBob(shapes: Shape[], laid: Laid, b: ShownBob, selecte
       b.apex - half,
       foot,
     ],
-    fill: selected ? SUN : colour,
+    fill: selected ? data.style.sun : colour,
   });
   shapes.push({
     kind: "picture",

@@ -7,16 +7,17 @@ import { drawCloseUp } from "./draw-close-up";
 import { drawCount, drawLabel, drawLine } from "./draw-labels";
 import { drawOverLine, drawRoof, drawTitle } from "./draw-roofs";
 import { frameContent, type Part } from "../frame/frame";
-import { BOB, FOOT, QUIET, rectangle, TODAY } from "../style/house-style";
+import { BOB, FOOT, rectangle } from "../style/house-style";
 import type { Lane } from "../frame/lanes";
 import { type Frame, groundOf, type Laid } from "../frame/layout";
-import { drawBands, drawRidge, drawRidgeWords, ridgeOf } from "./ridge";
+import { drawBands, drawRidge, drawRidgeWords, type Ridge, ridgeOf } from "./ridge";
 import { moveShapes, type Scene, type Shape } from "./scene";
 import { type Extra, rankX, type ShownLabel } from "../frame/shown";
 import { SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import { targetsOf } from "./targets";
 import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
 import type { Words } from "../data/words";
+import { dateFace, titleFace } from "../../looks/style";
 
 export interface DrawOptions extends ChartOptions {
   /** The event shown as selected. */
@@ -80,11 +81,15 @@ export function drawView(
     return part;
   };
   // Words beside a roof need a ground where lines run behind them.
-  const lines = { drawn: chart.timeline.gridlines, behind: chart.timeline.gridlines || chart.today !== null };
+  const { backdrop } = laid.data.style;
+  const lines = {
+    drawn: chart.timeline.gridlines,
+    behind: chart.timeline.gridlines || chart.today !== null || backdrop.picture !== null,
+  };
   if (lanes) {
     const ground = groundOf(laid.axis, layout);
     const ridge = ridgeOf(laid, ground, view, words);
-    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    drawBands(shapes, laid.data.style, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
     drawToday(shapes, chart, ground, view);
     drawRidge(shapes, laid, ground, view, ridge);
     drawRidgeWords(shapes, laid, ground, view, ridge);
@@ -93,7 +98,7 @@ export function drawView(
       const from = shapes.length;
       drawLaneName(shapes, lane, chart.names[lane.look] ?? "", ground.size);
       drawPlumbs(shapes, part, selected, lines.behind);
-      drawLabels(shapes, part, selected);
+      drawLabels(shapes, part, selected, saidBy(ridge));
       moveShapes(shapes, from, 0, lane.top);
     }
   } else {
@@ -116,6 +121,7 @@ export function drawView(
     height,
     shapes,
     targets: [],
+    backdrop: layout.strip ? { ...backdrop, texture: null, picture: null } : backdrop,
     ridgeY: (layout.upright ? 0 : chart.top) + layout.ridgeTop + layout.ridge / 2,
   };
   return { scene, parts };
@@ -136,7 +142,7 @@ function drawOnRidge(
   const ridge = ridgeOf(laid, ground, view, words);
   const from = shapes.length;
   if (under) {
-    drawBands(shapes, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
+    drawBands(shapes, laid.data.style, ridge.row, ground, layout.across, isWhole(ground, view), lines.drawn);
     under(ground);
   }
   // A line from a roof to a label across the ridge runs behind that, and through none of its words.
@@ -145,18 +151,24 @@ function drawOnRidge(
   drawPlumbs(shapes, part, selected, lines.behind);
   if (layout.upright) turn(shapes, from);
   drawRidgeWords(shapes, laid, ground, view, ridge);
-  drawLabels(shapes, part, selected);
+  drawLabels(shapes, part, selected, saidBy(ridge));
   moveShapes(shapes, from, part.left, part.top);
 }
 
 /** Today as a line across the chart, its word at the top; nothing where it is not on the ridge. */
 function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View): void {
-  const { axis, layout } = laid;
+  const { axis, layout, data } = laid;
   if (!today || !axis.from || !axis.to || axis.scale === "even") return;
   if (compareInstants(today, axis.from) < 0 || compareInstants(today, axis.to) > 0) return;
   const x = xOf(g, v, axis.at(today));
   if (x < 0 || x > g.size) return;
-  shapes.push({ kind: "line", points: [x, 0, x, layout.across], stroke: TODAY, width: 1.5, dash: [5, 4] });
+  shapes.push({
+    kind: "line",
+    points: [x, 0, x, layout.across],
+    stroke: data.style.today,
+    width: 1.5 * data.style.lines,
+    dash: [5, 4],
+  });
   if (layout.upright) return;
   const near = x > g.size - 50;
   shapes.push({
@@ -164,9 +176,9 @@ function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View):
     x: near ? x - 5 : x + 5,
     y: layout.across - 3,
     text: "today",
-    face: "text600",
+    face: titleFace(data.style),
     size: 12,
-    fill: TODAY,
+    fill: data.style.today,
     align: near ? "end" : "start",
   });
 }
@@ -192,7 +204,9 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const { data } = laid;
   const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
   const roofs =
-    content.roofs.length > CROWD ? [...content.roofs].sort((a, b) => data.look[a.i]! - data.look[b.i]!) : content.roofs;
+    content.roofs.length > CROWD
+      ? [...content.roofs].sort((a, b) => data.paint[a.i]! - data.paint[b.i]!)
+      : content.roofs;
   for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
   for (const r of content.roofs) drawOverLine(shapes, data, r, isSelected(r.i));
   // Lines to labels placed over the ridge run behind the titles of roofs.
@@ -206,7 +220,7 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   // The broad are painted first, so that they hide nothing; in a crowd those of one colour together, which is quicker.
   const bobs = shownBobs(laid, content.ground, content.view);
   const broad = (b: ShownBob) => Math.round(b.x1 - b.x0);
-  const look = (b: ShownBob) => data.look[b.i]!;
+  const look = (b: ShownBob) => data.paint[b.i]!;
   bobs.sort(bobs.length > CROWD ? (a, c) => look(a) - look(c) || broad(c) - broad(a) : (a, c) => broad(c) - broad(a));
   const pictured = picturedBobs(laid, bobs);
   for (const b of bobs) if (!pictured.has(b.i)) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
@@ -227,7 +241,7 @@ function drawUndated(shapes: Shape[], { laid, content: { ground, view } }: Part)
     let to = from;
     while (isUndated(to + 1)) to++;
     const [a, b] = [clip(rankX(laid, ground, view, from)), clip(rankX(laid, ground, view, to))];
-    if (b > a) shapes.push({ kind: "line", points: [a, y, b, y], stroke: QUIET, width: 1, dash: [3, 3] });
+    if (b > a) shapes.push({ kind: "line", points: [a, y, b, y], stroke: data.style.quiet, width: 1, dash: [3, 3] });
     from = to;
   }
 }
@@ -240,24 +254,38 @@ function drawLines(shapes: Shape[], part: Part, selected: string | null, which: 
   );
 }
 
-function drawLabels(shapes: Shape[], part: Part, selected: string | null): void {
+/** What the ridge says in this view. */
+function saidBy({ ends, row }: Ridge): ReadonlySet<string> {
+  return new Set([...ends, ...row.ticks].map((t) => t.text));
+}
+
+function drawLabels(shapes: Shape[], part: Part, selected: string | null, said: ReadonlySet<string>): void {
   const { laid, content } = part;
   const isSelected = (i: number) => selected !== null && laid.data.ids[i] === selected;
-  marked(shapes, part, content.labels, (l) => drawLabel(shapes, laid, l, isSelected(l.i)));
-  for (const c of content.counts) drawCount(shapes, laid.layout.upright, c);
+  marked(shapes, part, content.labels, (l) => drawLabel(shapes, laid, l, isSelected(l.i), said));
+  for (const c of content.counts) drawCount(shapes, laid.data.style, laid.layout.upright, c);
 }
 
 /** A row's line, with its name above it. */
 function drawLaneName(shapes: Shape[], lane: Lane, name: string, width: number): void {
   const { layout, data } = lane.laid;
   const { colour } = data.looks[lane.look]!;
-  shapes.push({ kind: "line", points: [0, 0.5, width, 0.5], stroke: "#D5DEDC", width: 1 });
+  shapes.push({ kind: "line", points: [0, 0.5, width, 0.5], stroke: data.style.line, width: 1 });
   shapes.push({
     kind: "area",
     points: rectangle(0, layout.ridgeTop, width, layout.ridge),
     fill: colour,
   });
-  shapes.push({ kind: "text", x: 22, y: 16, text: name, face: "text700", size: 13, fill: colour, align: "start" });
+  shapes.push({
+    kind: "text",
+    x: 22,
+    y: 16,
+    text: name,
+    face: dateFace(data.style),
+    size: 13,
+    fill: colour,
+    align: "start",
+  });
   const open = lane.folded ? [9, 6, 14, 11, 9, 16] : [7, 8, 17, 8, 12, 14];
   shapes.push({ kind: "area", points: open, fill: colour });
 }
@@ -273,6 +301,7 @@ function turn(shapes: Shape[], from: number): void {
         s.points[k + 1] = x;
       }
     else if (s.kind === "picture") [s.x, s.y, s.w, s.h] = [s.y, s.x, s.h, s.w];
+    else if (s.kind === "sign") [s.x, s.y] = [s.y, s.x];
     else if (s.kind === "text") {
       [s.x, s.y] = [s.y, s.x];
       // Words on roofs read upwards: where they began they end.

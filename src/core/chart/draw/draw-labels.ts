@@ -1,24 +1,8 @@
 import { textWidth } from "../../text/measure";
-import { EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { EMPHASIS, SAYS_UNMARKED, SPAN_KIND } from "../data/chart-data";
 import { STILL } from "../data/event-media";
 import { countText } from "../labels/counts";
-import {
-  BOB,
-  DATE_FACE,
-  dateSize,
-  INK,
-  lineOf,
-  PAPER,
-  QUIET,
-  rectangle,
-  SUN,
-  TITLE_FACE,
-  TITLE_SIZE,
-  titleSize,
-  WASH,
-  WORDS_FACE,
-  wordsSize,
-} from "../style/house-style";
+import { BOB, dateSize, lineOf, rectangle, TITLE_SIZE, titleSize, wordsSize } from "../style/house-style";
 import {
   DATE_GAP,
   type LabelText,
@@ -30,9 +14,11 @@ import {
   WORDS_GAP,
 } from "../labels/label-text";
 import type { Laid } from "../frame/layout";
+import { type ChartStyle, dateFace, titleFace, wordsFace } from "../../looks/style";
 import type { Shape } from "./scene";
 import { inFrame, type ShownCount, type ShownLabel } from "../frame/shown";
 import { drawMarks, drawStillSign, markRoom } from "../style/signs";
+import { plateOf } from "../style/plates";
 
 const texts = new WeakMap<object, Map<number, LabelText>>();
 /** The words of a label, set once for each layout. */
@@ -87,20 +73,33 @@ function leaderByHand(layout: Laid["layout"], l: ShownLabel): number[] {
   return [l.apex, y0, x, above ? l.y + l.h + 2 : Math.max(y0, l.y - 2)];
 }
 
+/** By how much finer, as usual and stronger lines differ. */
+const WEIGHT = [0.6, 1, 2] as const;
+
 export function drawLine(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
   const { data } = laid;
   const important = (data.flags[l.i]! & EMPHASIS) !== 0;
   shapes.push({
     kind: "line",
     points: leader(laid, l),
-    stroke: data.looks[data.look[l.i]!]!.colour,
-    width: selected ? 3 : important ? 2 : 1.25,
+    stroke: data.looks[data.paint[l.i]!]!.colour,
+    width: (selected ? 3 : important ? 2 : 1.25) * data.style.lines * WEIGHT[data.weight[l.i]! + 1]!,
   });
 }
 
-export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: boolean): void {
+/** `said`: what stands on the ridge, which a label need not say once more where its author wants it so. */
+export function drawLabel(
+  shapes: Shape[],
+  laid: Laid,
+  l: ShownLabel,
+  selected: boolean,
+  said: ReadonlySet<string>,
+): void {
   const { data, layout } = laid;
-  const t = textOfLabel(laid, l.i);
+  const { style } = data;
+  const set = textOfLabel(laid, l.i);
+  const isSaid = (data.says[l.i]! & SAYS_UNMARKED) !== 0 && set.lines.length > 0 && said.has(set.date);
+  const t = isSaid ? { ...set, date: "" } : set;
   const { x, y, w, h } = inFrame(layout.upright, l);
   const side = layout.upright ? 1 : l.side;
   // In a dense drawing lines run behind the labels, a hair's breadth beside the words.
@@ -108,13 +107,12 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
   shapes.push({
     kind: "area",
     points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
-    fill: selected ? WASH : PAPER,
-    ...(selected ? { stroke: SUN, strokeWidth: 2 } : {}),
+    ...(selected ? { fill: style.wash, stroke: style.sun, strokeWidth: 2 } : plateOf(style)),
   });
   const { type } = t;
   const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, type);
   const [dated, line] = [dateSize(type), lineOf(type)];
-  const { colour } = data.looks[data.look[l.i]!]!;
+  const { colour } = data.looks[data.paint[l.i]!]!;
   const marks = markRoom(data, l.i);
   const put = (text: string, tx: number, ty: number, date: boolean, to: "start" | "end") =>
     shapes.push({
@@ -122,9 +120,9 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       x: tx,
       y: ty,
       text,
-      face: date ? DATE_FACE : TITLE_FACE,
+      face: date ? dateFace(style) : titleFace(style),
       size: date ? dated : size,
-      fill: date ? colour : INK,
+      fill: date ? colour : style.ink,
       align: to,
     });
   if (layout.setting.oneLine) {
@@ -134,7 +132,7 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
     at += marks;
     if (t.date) {
       put(t.date, at, base, true, "start");
-      at += textWidth(t.date, DATE_FACE, dated) + DATE_GAP;
+      at += textWidth(t.date, dateFace(style), dated) + DATE_GAP;
     }
     put(t.lines[0] ?? "", at, base, false, "start");
     return;
@@ -152,13 +150,13 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       proportion: data.proportions[l.i]!,
       ...(focus ? { focus } : {}),
     });
-    if (data.media[l.i]! & STILL) drawStillSign(shapes, at);
+    if (data.media[l.i]! & STILL) drawStillSign(shapes, style, at);
     if (t.over) ty += t.pictureH + UNDER_GAP;
     else edge += side * (t.pictureW + PICTURE_GAP);
   }
   let room = marks;
   const first = (text: string, date: boolean) => {
-    const width = textWidth(text, date ? DATE_FACE : TITLE_FACE, date ? dated : size);
+    const width = textWidth(text, date ? dateFace(style) : titleFace(style), date ? dated : size);
     // Letter and sign stand before the words, whichever way they hang.
     if (room > 0) drawMarks(shapes, data, l.i, side > 0 ? edge : edge - width - room, ty - type / 3, colour);
     put(text, side > 0 ? edge + room : edge, ty, date, align);
@@ -173,31 +171,44 @@ export function drawLabel(shapes: Shape[], laid: Laid, l: ShownLabel, selected: 
       ty += line;
     }
   }
-  drawWords(shapes, t, edge, ty, align);
+  drawWords(shapes, style, t, edge, ty, align);
 }
 
 /** The first words of a description, under the title, whose next line would stand at `y`. */
-function drawWords(shapes: Shape[], t: LabelText, x: number, y: number, align: "start" | "end"): void {
+function drawWords(
+  shapes: Shape[],
+  style: ChartStyle,
+  t: LabelText,
+  x: number,
+  y: number,
+  align: "start" | "end",
+): void {
   const size = wordsSize(t.type);
   const next = lineOf(size);
   let at = y - lineOf(t.type) + next + WORDS_GAP;
   for (const text of t.words) {
-    shapes.push({ kind: "text", x, y: at, text, face: WORDS_FACE, size, fill: QUIET, align });
+    shapes.push({ kind: "text", x, y: at, text, face: wordsFace(style), size, fill: style.quiet, align });
     at += next;
   }
 }
 
-export function drawCount(shapes: Shape[], upright: boolean, count: ShownCount): void {
+export function drawCount(shapes: Shape[], style: ChartStyle, upright: boolean, count: ShownCount): void {
   const c = inFrame(upright, count);
-  shapes.push({ kind: "area", points: rectangle(c.x, c.y, c.w, c.h), fill: "#EAF1EF", stroke: QUIET, strokeWidth: 1 });
+  shapes.push({
+    kind: "area",
+    points: rectangle(c.x, c.y, c.w, c.h),
+    fill: style.count,
+    stroke: style.quiet,
+    strokeWidth: 1,
+  });
   shapes.push({
     kind: "text",
     x: c.x + c.w / 2,
     y: c.y + 15,
     text: countText(count.count),
-    face: TITLE_FACE,
+    face: titleFace(style),
     size: TITLE_SIZE,
-    fill: INK,
+    fill: style.ink,
     align: "middle",
   });
 }

@@ -1,7 +1,10 @@
 import { cutToWidth, textWidth } from "../../text/measure";
 import { type ChartData, EMPHASIS, OPEN_END, OPEN_START, UNCERTAIN } from "../data/chart-data";
 import { typeFor } from "../labels/label-text";
-import { INK, PAPER, rectangle, SUN, TITLE_FACE, titleSize } from "../style/house-style";
+import { rectangle, titleSize } from "../style/house-style";
+import { patternOn } from "../style/patterns";
+import { plateOf } from "../style/plates";
+import { titleFace } from "../../looks/style";
 import type { Shape, Target } from "./scene";
 import { type ShownRoof, titleBox } from "../frame/shown";
 import { drawMarks, drawStillSign, markRoom } from "../style/signs";
@@ -13,7 +16,7 @@ import { PICTURE_AFTER, PICTURE_INSET } from "../roofs/roof-titles";
 const PATTERN_FROM = 10;
 
 export function drawRoof(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean, frameWidth: number): void {
-  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const { colour, pattern } = data.looks[data.paint[r.i]!]!;
   const flags = data.flags[r.i]!;
   const hollow = (flags & UNCERTAIN) !== 0;
   const h = r.y1 - r.y0;
@@ -26,9 +29,9 @@ export function drawRoof(shapes: Shape[], data: ChartData, r: ShownRoof, selecte
     shapes.push({
       kind: "area",
       points,
-      fill: hollow ? PAPER : colour,
-      ...(hollow || h < PATTERN_FROM || pattern === "solid" ? {} : { pattern }),
-      ...(hollow || selected ? { stroke: selected ? SUN : colour, strokeWidth: selected ? 3 : 1.5 } : {}),
+      fill: hollow ? data.style.paper : colour,
+      ...(hollow || h < PATTERN_FROM ? {} : patternOn(data.style, pattern)),
+      ...(hollow || selected ? { stroke: selected ? data.style.sun : colour, strokeWidth: selected ? 3 : 1.5 } : {}),
       ...(opacity === undefined ? {} : { opacity }),
     });
   // Far outside the frame nothing is to be seen, and huge numbers trouble some painters.
@@ -50,12 +53,12 @@ export function drawRoof(shapes: Shape[], data: ChartData, r: ShownRoof, selecte
 
 /** A roof of which some is done: an outline, filled as far as that. */
 function drawDone(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean, frameWidth: number): void {
-  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const { colour, pattern } = data.looks[data.paint[r.i]!]!;
   const clip = (x: number) => Math.max(-2_000, Math.min(frameWidth + 2_000, x));
   const share = Math.max(0, Math.min(100, data.done[r.i]!)) / 100;
   const edge = r.x0 + (r.x1 - r.x0) * share;
   const outline = [clip(r.x0), r.y1, clip(r.top0), r.y0, clip(r.top1), r.y0, clip(r.x1), r.y1];
-  shapes.push({ kind: "area", points: outline, fill: PAPER });
+  shapes.push({ kind: "area", points: outline, fill: data.style.paper });
   if (share > 0) {
     // The slopes are cut where the filled part ends.
     const at = (x: number, from: number, to: number) =>
@@ -69,11 +72,16 @@ function drawDone(shapes: Shape[], data: ChartData, r: ShownRoof, selected: bool
       kind: "area",
       points: filled,
       fill: colour,
-      ...(r.y1 - r.y0 < PATTERN_FROM || pattern === "solid" ? {} : { pattern }),
+      ...(r.y1 - r.y0 < PATTERN_FROM ? {} : patternOn(data.style, pattern)),
     });
   }
   const points = [...outline, outline[0]!, outline[1]!];
-  shapes.push({ kind: "line", points, stroke: selected ? SUN : colour, width: selected ? 3 : 1.5 });
+  shapes.push({
+    kind: "line",
+    points,
+    stroke: selected ? data.style.sun : colour,
+    width: (selected ? 3 : 1.5) * data.style.lines,
+  });
 }
 
 /** The type of a roof's title where the others have `type`, px. */
@@ -86,7 +94,7 @@ export function titleText(data: ChartData, r: ShownRoof, type: number): string {
   const full = data.titles[r.i]!;
   const size = sizeOf(data, r.i, type);
   const cut = r.title?.cut ?? null;
-  return cut === null ? full : cutToWidth(full, TITLE_FACE, size, cut - markRoom(data, r.i));
+  return cut === null ? full : cutToWidth(full, titleFace(data.style), size, cut - markRoom(data, r.i));
 }
 
 /** Where the picture of a span stands, along and across its ridge; null: it has none there. */
@@ -99,14 +107,14 @@ export function pictureOnRoof({ title, y0, y1 }: ShownRoof): { x: number; y: num
 export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground: boolean, type: number): void {
   const { title } = r;
   if (!title) return;
-  const { colour, pattern } = data.looks[data.look[r.i]!]!;
+  const { colour, pattern } = data.looks[data.paint[r.i]!]!;
   const flags = data.flags[r.i]!;
   const hollow = (flags & UNCERTAIN) !== 0;
   const size = sizeOf(data, r.i, type);
   const lead = title.picture > 0 ? title.picture + PICTURE_AFTER : 0;
   const room = lead + markRoom(data, r.i);
   const text = titleText(data, r, type);
-  const w = room + textWidth(text, TITLE_FACE, size);
+  const w = room + textWidth(text, titleFace(data.style), size);
   const filledTo = r.x0 + ((r.x1 - r.x0) * data.done[r.i]!) / 100;
   const part = filledTo < title.x + w + 4;
   const light = title.on && !hollow && !part;
@@ -114,27 +122,31 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
   if (light && (pattern !== "solid" || ground))
     shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 2, w + 8, r.y1 - r.y0 - 4), fill: colour });
   if (title.on && part)
-    shapes.push({ kind: "area", points: rectangle(title.x - 4, r.y0 + 3, w + 8, r.y1 - r.y0 - 6), fill: PAPER });
+    shapes.push({
+      kind: "area",
+      points: rectangle(title.x - 4, r.y0 + 3, w + 8, r.y1 - r.y0 - 6),
+      fill: data.style.paper,
+    });
   const box = titleBox(r, title);
   if (!title.on && ground)
-    shapes.push({ kind: "area", points: rectangle(title.x - 3, box.y, w + 6, box.h), fill: PAPER });
+    shapes.push({ kind: "area", points: rectangle(title.x - 3, box.y, w + 6, box.h), ...plateOf(data.style) });
   const middle = box.y + box.h / 2;
   const picture = pictureOnRoof(r);
   if (picture) {
     const focus = data.focus.get(r.i);
     const proportion = data.proportions[r.i]!;
     shapes.push({ kind: "picture", ...picture, item: data.pictures[r.i]!, proportion, ...(focus ? { focus } : {}) });
-    if (data.media[r.i]! & STILL) drawStillSign(shapes, picture);
+    if (data.media[r.i]! & STILL) drawStillSign(shapes, data.style, picture);
   }
-  drawMarks(shapes, data, r.i, title.x + lead, middle, light ? PAPER : colour);
+  drawMarks(shapes, data, r.i, title.x + lead, middle, light ? data.style.paper : colour);
   shapes.push({
     kind: "text",
     x: title.x + room,
     y: middle + Math.round(size * 0.36 * 10) / 10,
     text,
-    face: TITLE_FACE,
+    face: titleFace(data.style),
     size,
-    fill: light ? PAPER : INK,
+    fill: light ? data.style.paper : data.style.ink,
     align: "start",
   });
 }
@@ -143,8 +155,8 @@ export function drawTitle(shapes: Shape[], data: ChartData, r: ShownRoof, ground
 export function drawOverLine(shapes: Shape[], data: ChartData, r: ShownRoof, selected: boolean): void {
   const over = r.title?.over;
   if (!over) return;
-  const stroke = data.looks[data.look[r.i]!]!.colour;
-  shapes.push({ kind: "line", points: overLine(r, over), stroke, width: selected ? 3 : 1.25 });
+  const stroke = data.looks[data.paint[r.i]!]!.colour;
+  shapes.push({ kind: "line", points: overLine(r, over), stroke, width: (selected ? 3 : 1.25) * data.style.lines });
 }
 
 /** Its points: from the roof up, to its own anchor where that is another, and along its title. */

@@ -1,11 +1,12 @@
-import { textWidth } from "../../text/measure";
+import { type Face, textWidth } from "../../text/measure";
 import { itemsOf, type Timeline } from "../../timeline/timeline";
 import { STILL } from "../data/event-media";
 import { chartOf } from "../frame/chart";
 import { groundOf } from "../frame/layout";
 import { rankX } from "../frame/shown";
 import { wholeView } from "../axis/view";
-import { BOB, DATE_FACE, INK, TITLE_FACE } from "../style/house-style";
+import { BOB } from "../style/house-style";
+import { dateFace, titleFace } from "../../looks/style";
 import { drawStillSign } from "../style/signs";
 import { drawView } from "./draw-chart";
 import { moveShapes, type Scene, type Shape } from "./scene";
@@ -47,6 +48,7 @@ export function drawThumbnail(timeline: Timeline, { width, height }: { width: nu
   const { scene } = drawView(chart, view, "at rest", null);
   const top = layout.ridgeTop + layout.ridge + BOB + DROP;
   const hung: Shape[] = [];
+  const [titled, dated] = [titleFace(data.style), dateFace(data.style)];
   const taken: { from: number; to: number }[] = [];
   const high = height - top - 3;
   let words = 0;
@@ -57,9 +59,7 @@ export function drawThumbnail(timeline: Timeline, { width, height }: { width: nu
     const title = data.titles[i]!.replaceAll("\n", " ");
     const date = data.shortDates[i]!;
     const shape = Math.min(1.5, Math.max(0.75, data.proportions[i]! || 1.3));
-    const w = item
-      ? Math.round(high * shape)
-      : Math.max(textWidth(title, TITLE_FACE, TYPE), textWidth(date, DATE_FACE, TYPE));
+    const w = item ? Math.round(high * shape) : Math.max(textWidth(title, titled, TYPE), textWidth(date, dated, TYPE));
     if (!item && (words === MOST_WORDS || w > WIDEST_WORDS || high < 2 * TYPE + 6)) continue;
     const apex = rankX(laid, ground, view, rank);
     const x = Math.max(2, Math.min(ground.size - w - 2, apex - w / 2));
@@ -67,7 +67,7 @@ export function drawThumbnail(timeline: Timeline, { width, height }: { width: nu
     const [from, to] = [Math.min(x, apex), Math.max(x + w, apex)];
     if (taken.some((t) => from < t.to + APART && t.from < to + APART)) continue;
     taken.push({ from, to });
-    const { colour } = data.looks[data.look[i]!]!;
+    const { colour } = data.looks[data.paint[i]!]!;
     hung.push({ kind: "line", points: [apex, top - DROP - 2, apex, top], stroke: colour, width: 1.25 });
     if (item) {
       const focus = data.focus.get(i);
@@ -79,16 +79,16 @@ export function drawThumbnail(timeline: Timeline, { width, height }: { width: nu
         proportion: data.proportions[i]!,
         ...(focus ? { focus } : {}),
       });
-      if (data.media[i]! & STILL) drawStillSign(hung, box);
+      if (data.media[i]! & STILL) drawStillSign(hung, data.style, box);
       continue;
     }
     words++;
-    const put = (text: string, y: number, fill: string, face: typeof TITLE_FACE) =>
+    const put = (text: string, y: number, fill: string, face: Face) =>
       hung.push({ kind: "text", x, y, text, face, size: TYPE, fill, align: "start" });
-    if (date) put(date, top + TYPE, colour, DATE_FACE);
-    put(title, top + (date ? 2 * TYPE + 3 : TYPE), INK, TITLE_FACE);
+    if (date) put(date, top + TYPE, colour, dated);
+    put(title, top + (date ? 2 * TYPE + 3 : TYPE), data.style.ink, titled);
   }
   const drawn = [...scene.shapes, ...hung];
   moveShapes(drawn, 0, left, 0);
-  return { width, height, shapes: [...shapes, ...drawn], targets: [], ridgeY: scene.ridgeY };
+  return { width, height, shapes: [...shapes, ...drawn], targets: [], backdrop: scene.backdrop, ridgeY: scene.ridgeY };
 }

@@ -1,28 +1,19 @@
 import { textWidth } from "../../text/measure";
 import { INNER_START, WRITTEN } from "../data/chart-data";
-import { BAND, CAP, GABLE, GABLE_GAP, INK, PAPER, QUIET, rectangle, SUN } from "../style/house-style";
+import { CAP, GABLE, GABLE_GAP, rectangle } from "../style/house-style";
 import { pointOf } from "../axis/axis";
 import { pairAt } from "../axis/positions";
 import type { Laid } from "../frame/layout";
 import type { Shape } from "./scene";
 import { ZERO } from "../axis/pair";
-import {
-  alongRidge,
-  clearOf,
-  makeTicks,
-  TICK_FACE,
-  TICK_SIZE,
-  type TickRow,
-  UPRIGHT_LINE,
-  uprightLines,
-} from "../ticks/ticks";
+import { alongRidge, clearOf, makeTicks, TICK_SIZE, type TickRow, UPRIGHT_LINE, uprightLines } from "../ticks/ticks";
 import { edgeText, type Unit } from "../ticks/tick-units";
 import { type Ground, uAt, type View, xOf } from "../axis/view";
 import type { Words } from "../data/words";
+import { type ChartStyle, titleFace } from "../../looks/style";
 
-/** Half as wide as the mark of a chapter, px; and its colour. */
+/** Half as wide as the mark of a chapter, px. */
 const CHAPTER = 5;
-const LIGHT = "#7FC4B8";
 
 /** A date on the ridge that is always there: the first and the last, or those at the edges of what is seen. */
 export interface EndLabel {
@@ -138,6 +129,7 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
 /** Shades every second stretch between labelled ticks; on scales where that stays the same while the view moves. */
 export function drawBands(
   shapes: Shape[],
+  style: ChartStyle,
   row: TickRow,
   g: Ground,
   height: number,
@@ -147,14 +139,14 @@ export function drawBands(
   if (lines) {
     for (const t of row.ticks)
       if (t.text && t.x >= 0 && t.x <= g.size)
-        shapes.push({ kind: "line", points: [t.x, 0, t.x, height], stroke: "#C3D0CD", width: 1 });
+        shapes.push({ kind: "line", points: [t.x, 0, t.x, height], stroke: style.grid, width: style.lines });
     return;
   }
   if (!whole) return;
   const ticks = row.ticks.filter((t) => t.text);
   for (let i = 0; i < ticks.length; i += 2) {
     const to = ticks[i + 1]?.x ?? g.size - g.pad;
-    shapes.push({ kind: "area", points: rectangle(ticks[i]!.x, 0, to - ticks[i]!.x, height), fill: BAND });
+    shapes.push({ kind: "area", points: rectangle(ticks[i]!.x, 0, to - ticks[i]!.x, height), fill: style.band });
   }
 }
 
@@ -175,16 +167,17 @@ function gableHeight({ layout }: Laid): number {
 export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
   const { ridgeTop: top, ridge: thick } = laid.layout;
   const foot = top + thick;
+  const { ridge: fill, tick, ridgeEnd, lines } = laid.data.style;
   const [a, b] = ridgeEnds(g, v);
   if (g.upright)
     // Running down, the ridge is a house itself: its roof on the first date.
     shapes.push({
       kind: "area",
       points: [a, top + thick / 2, a + CAP, top, b, top, b, foot, a + CAP, foot],
-      fill: INK,
+      fill,
     });
   else {
-    shapes.push({ kind: "area", points: rectangle(a, top, b - a, thick), fill: INK });
+    shapes.push({ kind: "area", points: rectangle(a, top, b - a, thick), fill });
     const high = gableHeight(laid);
     const wall = (high * GABLE.wall) / GABLE.height;
     if (high > 0)
@@ -203,29 +196,31 @@ export function drawRidge(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge
             x + GABLE.width,
             top,
           ],
-          fill: INK,
+          fill,
         });
   }
   for (const t of ridge.row.ticks)
-    shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: "#7FC4B8", width: 1 });
+    shapes.push({ kind: "line", points: [t.x, top, t.x, top + (t.text ? 4 : 3)], stroke: tick, width: lines });
   // Before the first event of a chapter, on the ridge's upper edge.
   if (thick >= GABLE.height)
     for (const { before } of laid.data.chapters) {
       const x = xOf(g, v, pairAt(laid.p, before, INNER_START));
       if (x >= -CHAPTER && x <= g.size + CHAPTER)
-        shapes.push({ kind: "area", points: [x - CHAPTER, top, x + CHAPTER, top, x, top + CHAPTER + 2], fill: LIGHT });
+        shapes.push({ kind: "area", points: [x - CHAPTER, top, x + CHAPTER, top, x, top + CHAPTER + 2], fill: tick });
     }
   // Where time changes pace a notch is cut into the foot of the ridge.
   for (const c of g.axis.changes) {
     const x = xOf(g, v, { hi: c.u, lo: 0 });
     if (x < -6 || x > g.size + 6) continue;
-    shapes.push({ kind: "area", points: [x - 5, foot, x, foot - 5, x + 5, foot], fill: SUN });
+    shapes.push({ kind: "area", points: [x - 5, foot, x, foot - 5, x + 5, foot], fill: ridgeEnd });
   }
 }
 
 /** The words of the ridge, in the frame. */
 export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, ridge: Ridge): void {
   const { ridgeTop: top, ridge: thick } = laid.layout;
+  const { style } = laid.data;
+  const face = titleFace(style);
   const put = (text: string, from: number, to: number, fill: string) => {
     const middle = (from + to) / 2;
     if (!g.upright) {
@@ -234,35 +229,35 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
         x: middle,
         y: top + 17,
         text,
-        face: TICK_FACE,
+        face,
         size: TICK_SIZE,
         fill,
         align: "middle",
       });
       return;
     }
-    const lines = uprightLines(text);
+    const lines = uprightLines(text, style.family);
     for (const [k, line] of lines.entries())
       shapes.push({
         kind: "text",
         x: top + thick / 2 + 1,
         y: middle + (k - (lines.length - 1) / 2) * UPRIGHT_LINE + 4.5,
         text: line,
-        face: TICK_FACE,
+        face,
         size: 12,
         fill,
         align: "middle",
       });
   };
-  for (const t of ridge.row.ticks) if (t.text) put(t.text, t.x - t.width / 2, t.x + t.width / 2, PAPER);
-  for (const e of ridge.ends) put(e.text, e.from, e.to, SUN);
+  for (const t of ridge.row.ticks) if (t.text) put(t.text, t.x - t.width / 2, t.x + t.width / 2, style.ridgeInk);
+  for (const e of ridge.ends) put(e.text, e.from, e.to, style.ridgeEnd);
   // Beside an upright ridge the larger unit stands where no roof does and it does not reach the ridge.
   const beside = laid.layout.roofRows === 0 ? top - 8 : 0;
   // Where they share their height, words stand behind the gable.
   const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
   for (const [k, l] of ridge.row.larger.entries()) {
     if ((laid.layout.strip || laid.layout.taken) && laid.layout.roofRows > 0) break;
-    const width = textWidth(l.text, "text600", 12);
+    const width = textWidth(l.text, face, 12);
     if (g.upright && width > beside) continue;
     const x = Math.max(l.x, clearOfGable);
     const next = ridge.row.larger[k + 1];
@@ -273,9 +268,9 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
       x: g.upright ? 4 : x,
       y: g.upright ? l.x + 9 : 12,
       text: l.text,
-      face: "text600",
+      face,
       size: 12,
-      fill: QUIET,
+      fill: style.quiet,
       align: "start",
     });
   }

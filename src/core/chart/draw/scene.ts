@@ -1,5 +1,14 @@
 import type { Face } from "../../text/measure";
-import type { Pattern } from "../../timeline/looks";
+import type { Backdrop } from "../../looks/style";
+import type { Pattern, Sign } from "../../timeline/looks";
+
+/** A pattern, and how it is drawn: its ink, how strongly, and how coarse. */
+export interface PatternInk {
+  name: Exclude<Pattern, "solid">;
+  ink: string;
+  opacity: number;
+  scale: number;
+}
 
 /** What the painters draw, in this order. All lengths in px; points are x, y, x, y, ... */
 export type Shape = {
@@ -10,7 +19,8 @@ export type Shape = {
       kind: "area";
       points: number[];
       fill: string;
-      pattern?: Pattern;
+      /** Drawn over the fill as the style has patterns. */
+      pattern?: PatternInk;
       stroke?: string;
       strokeWidth?: number;
       opacity?: number;
@@ -27,6 +37,15 @@ export type Shape = {
       align: "start" | "middle" | "end";
       /** Reads upwards: turned a quarter about x, y. */
       turned?: true;
+    }
+  | {
+      /** One of the signs, on a square field. */
+      kind: "sign";
+      sign: Exclude<Sign, "">;
+      x: number;
+      y: number;
+      size: number;
+      stroke: string;
     }
   | {
       kind: "picture";
@@ -83,6 +102,8 @@ export interface Scene {
   height: number;
   shapes: Shape[];
   targets: Target[];
+  /** What lies behind all of it. */
+  backdrop: Backdrop;
   /** Middle of the ridge, from the top. */
   ridgeY: number;
 }

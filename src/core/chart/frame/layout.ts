@@ -1,3 +1,4 @@
+import type { Family } from "../../text/families";
 import { type Axis, type AxisSettings, makeAxis } from "../axis/axis";
 import { minus, type Pair, plus } from "../axis/pair";
 import { lengthBetween, pairAt, plainAt, type Positions, positions } from "../axis/positions";
@@ -59,6 +60,8 @@ export interface ChartLayout extends Ranks, Places {
   frame: Frame;
   /** The ridge runs down, roofs on its left. */
   upright: boolean;
+  /** What it is written in. */
+  family: Family;
   /** What the drawing needs across the ridge, at least the frame's size. */
   across: number;
   strip: boolean;
@@ -141,9 +144,9 @@ function apexOf(data: ChartData, p: Positions, i: number): Pair {
   return data.kind[i] === SPAN_KIND ? plus(from, lengthBetween(p, i, INNER_START, i, INNER_END) / 2) : from;
 }
 
-export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame" | "upright">): Ground {
-  const { pad, frame, upright } = layout;
-  return { axis, pad, size: upright ? frame.height : frame.width, upright };
+export function groundOf(axis: Axis, layout: Pick<ChartLayout, "pad" | "frame" | "upright" | "family">): Ground {
+  const { pad, frame, upright, family } = layout;
+  return { axis, pad, size: upright ? frame.height : frame.width, upright, family };
 }
 
 /** How long an upright ridge must be for every label of a small chart, px. */
@@ -157,7 +160,8 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const upright = options.upright ?? false;
   const [size, depthOfFrame] = upright ? [frame.height, frame.width] : [frame.width, frame.height];
   const pad = Math.min(MARGIN, size / 10) + CAP + 4;
-  const ground: Ground = { axis, pad, size, upright };
+  const { family } = data.style;
+  const ground: Ground = { axis, pad, size, upright, family };
   const fit = fitScale(ground);
   const small = data.count <= SMALL;
   const taken = options.taken ?? null;
@@ -214,6 +218,7 @@ export function layOut(data: ChartData, axis: Axis, p: Positions, frame: Frame, 
   const base = {
     frame,
     upright,
+    family,
     across,
     strip,
     pad,

@@ -1,5 +1,6 @@
 import { textWidth } from "../../text/measure";
-import { MORE_ROW, TITLE_FACE, TITLE_SIZE } from "../style/house-style";
+import { type ChartStyle, titleFace } from "../../looks/style";
+import { MORE_ROW, TITLE_SIZE } from "../style/house-style";
 import type { Laid } from "../frame/layout";
 import { firstRank, rankX, type ShownCount, type ShownLabel } from "../frame/shown";
 import { fitScale, type Ground, type View, xOf } from "../axis/view";
@@ -26,6 +27,7 @@ export function counts(laid: Laid, g: Ground, v: View, labels: readonly ShownLab
   const bin = (rank: number) => Math.min(last, Math.floor((layout.hi[rank]! + layout.lo[rank]!) / width));
   const binLeft = (b: number) => xOf(g, v, { hi: b * width, lo: 0 });
   const found: ShownCount[] = [];
+  const { style } = laid.data;
   let r = firstRank(laid, g, v, -width * v.scale);
   if (r < n) r = firstOfBin(n, bin, bin(r));
   while (r < n) {
@@ -37,11 +39,11 @@ export function counts(laid: Laid, g: Ground, v: View, labels: readonly ShownLab
     if (right > 0) {
       const count = end - r - labelled(laid, g, v, labels, r, end);
       if (count > 0) {
-        const w = g.upright ? BADGE_HEIGHT : badgeWidth(count);
+        const w = g.upright ? BADGE_HEIGHT : badgeWidth(count, style);
         // In sight as long as a part of the bin is that has room for it.
         const middle = (Math.max(left, 0) + Math.min(right, g.size)) / 2;
         const x = Math.min(Math.max(middle - w / 2, left), right - w);
-        const across = g.upright ? badgeWidth(count) : BADGE_HEIGHT;
+        const across = g.upright ? badgeWidth(count, style) : BADGE_HEIGHT;
         const y = g.upright ? layout.across - across - 3 : layout.across - MORE_ROW;
         found.push({ first: r, end, count, x, y, w, h: across });
       }
@@ -120,6 +122,6 @@ export function countText(count: number): string {
   return `${String(count).replace(/\B(?=(\d{3})+$)/g, ",")} more`;
 }
 
-export function badgeWidth(count: number): number {
-  return textWidth(countText(count), TITLE_FACE, TITLE_SIZE) + 14;
+export function badgeWidth(count: number, style: ChartStyle): number {
+  return textWidth(countText(count), titleFace(style), TITLE_SIZE) + 14;
 }

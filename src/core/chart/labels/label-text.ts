@@ -1,15 +1,7 @@
-import { cutToWidth, textWidth, wrap } from "../../text/measure";
-import { type ChartData, EMPHASIS } from "../data/chart-data";
-import {
-  DATE_FACE,
-  dateSize,
-  lineOf,
-  TITLE_FACE,
-  TITLE_SIZE,
-  titleSize,
-  WORDS_FACE,
-  wordsSize,
-} from "../style/house-style";
+import { cutToWidth, type Face, textWidth, wrap } from "../../text/measure";
+import { type ChartData, EMPHASIS, SAYS_DATE, SAYS_TITLE } from "../data/chart-data";
+import { dateSize, lineOf, TITLE_SIZE, titleSize, wordsSize } from "../style/house-style";
+import { dateFace, titleFace, wordsFace } from "../../looks/style";
 import { markRoom } from "../style/signs";
 
 /** How labels are set: the type of titles, the widest a line may be, how many lines a title has, how high a picture is (0: none); px. */
@@ -169,20 +161,33 @@ const DATE_GAP = 6;
 /** A date may be so many times as wide as its title's type is high. */
 const DATE_BY_TYPE = 13;
 
+/** What a label has for a title; "" where it says none. What carries a letter or sign has one. */
+function labelTitle(data: ChartData, i: number): string {
+  const said = data.says[i]!;
+  return said & SAYS_TITLE || (!(said & SAYS_DATE) && markRoom(data, i) > 0) ? data.titles[i]! : "";
+}
+
+/** The date a label says, and the same where there is little room. */
+function labelDate(data: ChartData, i: number): { full: string; short: string } {
+  return data.says[i]! & SAYS_DATE ? { full: data.dates[i]!, short: data.shortDates[i]! } : { full: "", short: "" };
+}
+
 export function labelText(data: ChartData, i: number, usual: Setting, frameWidth: number): LabelText {
   const s = settingOf(data, i, usual);
   const size = titleSize((data.flags[i]! & EMPHASIS) !== 0, s.type);
   const [dated, line] = [dateSize(s.type), lineOf(s.type)];
   const sign = markRoom(data, i);
   const most = Math.max(40, Math.min(s.most, frameWidth * 0.42));
-  const title = data.titles[i]!;
+  const [DATE, TITLE, WORDS] = [dateFace(data.style), titleFace(data.style), wordsFace(data.style)];
+  const title = labelTitle(data, i);
+  const told = labelDate(data, i);
   if (s.oneLine) {
     // A date is never cut before its year: where it is too long, a shorter one that says less stands for it.
-    const full = data.dates[i]!;
-    const short = textWidth(full, DATE_FACE, dated) <= most * SHARE_OF_DATE ? full : data.shortDates[i]!;
-    const date = cutToWidth(short, DATE_FACE, dated, most * 0.6);
-    const before = sign + (date ? textWidth(date, DATE_FACE, dated) + DATE_GAP : 0);
-    const words = cutToWidth(title.replaceAll("\n", " "), TITLE_FACE, size, Math.max(24, most - before));
+    const { full } = told;
+    const short = textWidth(full, DATE, dated) <= most * SHARE_OF_DATE ? full : told.short;
+    const date = cutToWidth(short, DATE, dated, most * 0.6);
+    const before = sign + (date ? textWidth(date, DATE, dated) + DATE_GAP : 0);
+    const words = title === "" ? "" : cutToWidth(title.replaceAll("\n", " "), TITLE, size, Math.max(24, most - before));
     return {
       type: s.type,
       date,
@@ -192,33 +197,33 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
       pictureW: 0,
       pictureH: 0,
       over: false,
-      w: Math.ceil(before + textWidth(words, TITLE_FACE, size)),
+      w: Math.ceil(before + textWidth(words, TITLE, size)),
       h: line + 2,
     };
   }
   const picture = s.picture > 0 ? data.pictures[i]! : null;
-  let date = data.dates[i]!;
+  let date = told.full;
   // Letter and signs stand before it, within the same room.
   const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42 - sign);
-  let dateWidth = date ? textWidth(date, DATE_FACE, dated) : 0;
+  let dateWidth = date ? textWidth(date, DATE, dated) : 0;
   if (dateWidth > mostDate) {
     // What would be cut is told shorter, where it can be.
-    date = cutToWidth(data.shortDates[i]!, DATE_FACE, dated, mostDate);
-    dateWidth = textWidth(date, DATE_FACE, dated);
+    date = cutToWidth(told.short, DATE, dated, mostDate);
+    dateWidth = textWidth(date, DATE, dated);
   }
-  const lines = setTitle(title, size, most, s.lines);
+  const lines = title === "" ? [] : setTitle(title, TITLE, size, most, s.lines);
   let textW = dateWidth + (date ? sign : 0);
   for (const [k, l] of lines.entries())
-    textW = Math.max(textW, textWidth(l, TITLE_FACE, size) + (!date && k === 0 ? sign : 0));
+    textW = Math.max(textW, textWidth(l, TITLE, size) + (!date && k === 0 ? sign : 0));
   const shape = Math.min(WIDEST, Math.max(NARROWEST, data.proportions[i]! || 1.4));
   const pictureW = !picture ? 0 : s.over ? Math.round(Math.min(most + WIDER, s.picture * shape)) : s.picture;
   const pictureH = picture ? s.picture : 0;
   const under = s.words ?? 0;
   const words =
     under > 0 && data.words[i]
-      ? excerpt(data.words[i]!, wordsSize(s.type), s.over ? Math.max(most, pictureW) : most, under)
+      ? excerpt(data.words[i]!, WORDS, wordsSize(s.type), s.over ? Math.max(most, pictureW) : most, under)
       : [];
-  for (const l of words) textW = Math.max(textW, textWidth(l, WORDS_FACE, wordsSize(s.type)));
+  for (const l of words) textW = Math.max(textW, textWidth(l, WORDS, wordsSize(s.type)));
   const textH =
     (date ? line : 0) +
     lines.length * line +
@@ -238,8 +243,8 @@ export function labelText(data: ChartData, i: number, usual: Setting, frameWidth
 }
 
 /** The first lines of a text; what is left out is whole words. */
-function excerpt(text: string, size: number, most: number, mostLines: number): string[] {
-  const lines = wrap(text, WORDS_FACE, size, most, mostLines);
+function excerpt(text: string, face: Face, size: number, most: number, mostLines: number): string[] {
+  const lines = wrap(text, face, size, most, mostLines);
   const last = lines.at(-1);
   if (!last?.endsWith("…") || text.endsWith(last)) return lines;
   const space = last.lastIndexOf(" ");
@@ -252,9 +257,9 @@ function excerpt(text: string, size: number, most: number, mostLines: number): s
 }
 
 /** A title in lines, broken where its author broke it, where there is more than one. */
-function setTitle(title: string, size: number, most: number, lines: number): string[] {
+function setTitle(title: string, face: Face, size: number, most: number, lines: number): string[] {
   const typed = lines === 1 ? [title] : title.split("\n");
-  return typed.flatMap((t) => wrap(t, TITLE_FACE, size, most, Math.max(1, lines + 1 - typed.length)));
+  return typed.flatMap((t) => wrap(t, face, size, most, Math.max(1, lines + 1 - typed.length)));
 }
 
 /** What a picture takes beside the words, px. */
@@ -271,17 +276,17 @@ export function labelWidth(data: ChartData, i: number, s: Setting, frameWidth: n
   const sign = markRoom(data, i);
   const size = titleSize((data.flags[i]! & EMPHASIS) !== 0, s.type);
   // Here a title has one line, whatever its author broke.
-  const title = textWidth(data.titles[i]!.replaceAll("\n", " "), TITLE_FACE, size);
-  const full = data.dates[i]!;
-  const dateWidth = full ? textWidth(full, DATE_FACE, dateSize(s.type)) : 0;
+  const [DATE, TITLE] = [dateFace(data.style), titleFace(data.style)];
+  const title = textWidth(labelTitle(data, i).replaceAll("\n", " "), TITLE, size);
+  const { full, short: told } = labelDate(data, i);
+  const dateWidth = full ? textWidth(full, DATE, dateSize(s.type)) : 0;
   if (!s.oneLine) {
     const mostDate = Math.min(Math.max(most, 200, s.type * DATE_BY_TYPE), frameWidth * 0.42 - sign);
-    const told = dateWidth <= mostDate ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
-    const date = Math.min(told, mostDate);
+    const whole = dateWidth <= mostDate ? dateWidth : textWidth(told, DATE, dateSize(s.type));
+    const date = Math.min(whole, mostDate);
     return Math.ceil(Math.max(date + (full ? sign : 0), Math.min(title, most) + (full ? 0 : sign)));
   }
-  const short =
-    dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(data.shortDates[i]!, DATE_FACE, dateSize(s.type));
+  const short = dateWidth <= most * SHARE_OF_DATE ? dateWidth : textWidth(told, DATE, dateSize(s.type));
   const before = sign + (short > 0 ? Math.min(short, most * 0.6) + DATE_GAP : 0);
   return Math.ceil(before + Math.min(title, Math.max(24, most - before)));
 }

@@ -2,7 +2,8 @@ import { textWidth } from "../../text/measure";
 import { lengthBetween, plainAt, type Positions } from "../axis/positions";
 import { type ChartData, EMPHASIS, SPAN_KIND } from "../data/chart-data";
 import { typeFor } from "../labels/label-text";
-import { GABLE_GAP, SLOPE, TITLE_FACE, titleSize } from "../style/house-style";
+import { titleFace } from "../../looks/style";
+import { GABLE_GAP, SLOPE, titleSize } from "../style/house-style";
 import { markRoom } from "../style/signs";
 
 /** Where a roof's title stands: on it, or beside it; the same at every zoom. */
@@ -121,7 +122,8 @@ function placeInRow(
   for (const [k, i] of list.entries()) {
     const important = (data.flags[i]! & EMPHASIS) !== 0;
     const words =
-      textWidth(data.titles[i]!, TITLE_FACE, titleSize(important, typeFor(data, i, g.type))) + markRoom(data, i);
+      textWidth(data.titles[i]!, titleFace(data.style), titleSize(important, typeFor(data, i, g.type))) +
+      markRoom(data, i);
     const flat = Math.max(0, from(i, 1, i, 2));
     const set = (mode: number, z: number, wholeFrom = z) => {
       t.mode[i] = mode;

@@ -1,14 +1,4 @@
-import type { Face } from "../../text/measure";
 import type { TimelineEvent } from "../../timeline/timeline";
-
-export const INK = "#16323A";
-export const QUIET = "#4A6572";
-export const SUN = "#F2B632";
-export const WASH = "#FFF4D6";
-export const PAPER = "#FFFFFF";
-/** Today's line. */
-export const TODAY = "#B4481E";
-export const BAND = "#F1F4F3";
 
 export const RIDGE = 24;
 export const FULL = { roof: 24, gap: 4, top: 14 };
@@ -39,8 +29,6 @@ export const SLOPE = 5;
 export const FOOT = 10;
 export const MORE_ROW = 24;
 
-export const DATE_FACE: Face = "text700";
-export const TITLE_FACE: Face = "text600";
 export const DATE_SIZE = 12.5;
 export const TITLE_SIZE = 13.5;
 export const LINE = 17;
@@ -48,12 +36,13 @@ export const LINE = 17;
 export const dateSize = (type: number) => (type * DATE_SIZE) / TITLE_SIZE;
 export const lineOf = (type: number) => Math.round((type * LINE) / TITLE_SIZE);
 
-/** First words of a description, and their size under a title of a type. */
-export const WORDS_FACE: Face = "text400";
+/** The size of a description's first words under a title of a type. */
 export const wordsSize = (type: number) => Math.max(12, Math.round(type * 3.3) / 4);
 
 /** Room for a sign before words, px. */
-export const SIGN_ROOM = 17;
+export const SIGN_ROOM = 19;
+/** How large a sign is, px. */
+export const SIGN_SIZE = 15.5;
 
 /** Room for the letter of a close-up in its ring, px; and the ring's radius. */
 export const RING_ROOM = 23;

@@ -1,49 +1,8 @@
-import type { Sign } from "../../timeline/looks";
+import { type ChartStyle, dateFace } from "../../looks/style";
 import type { ChartData } from "../data/chart-data";
 import { LINK, SOUND, VIDEO } from "../data/event-media";
-import { INK, PAPER, RING, RING_ROOM, rectangle, SIGN_ROOM } from "./house-style";
+import { RING, RING_ROOM, rectangle, SIGN_ROOM, SIGN_SIZE } from "./house-style";
 import type { Shape } from "../draw/scene";
-
-/** The signs as polygons on a field of 14 by 14, x, y, x, y, ...; filled with the category's colour. */
-export const SIGN_SHAPES: Record<Exclude<Sign, "">, number[][]> = {
-  bell: [
-    [6, 1, 8, 1, 8, 2.2, 10.2, 3.6, 11, 6, 11, 9, 12.6, 11, 1.4, 11, 3, 9, 3, 6, 3.8, 3.6, 6, 2.2],
-    [5.2, 11.8, 8.8, 11.8, 8, 13.2, 6, 13.2],
-  ],
-  boat: [
-    [1, 9, 13, 9, 11.2, 12.6, 2.8, 12.6],
-    [6.2, 1, 7.2, 1, 7.2, 8.2, 6.2, 8.2],
-    [8, 2.4, 11.6, 7.6, 8, 7.6],
-  ],
-  book: [
-    [1, 3, 4, 2.4, 6.5, 3.6, 6.5, 12.4, 4, 11.4, 1, 11.8],
-    [13, 3, 10, 2.4, 7.5, 3.6, 7.5, 12.4, 10, 11.4, 13, 11.8],
-  ],
-  drop: [[7, 1, 9.4, 4.6, 11, 8, 10.6, 10.6, 9, 12.6, 7, 13.2, 5, 12.6, 3.4, 10.6, 3, 8, 4.6, 4.6]],
-  flag: [
-    [2.4, 1, 3.8, 1, 3.8, 13.2, 2.4, 13.2],
-    [4.6, 1.6, 12.6, 1.6, 10.6, 4.6, 12.6, 7.6, 4.6, 7.6],
-  ],
-  flame: [
-    [
-      7.6, 0.8, 8.2, 3.6, 10.6, 6, 11.4, 8.8, 10.4, 11.4, 8.4, 13.2, 9, 10.8, 7.2, 8.2, 5.4, 10.8, 5.8, 13.2, 3.6, 11.6,
-      2.6, 9, 3.4, 6.6, 4.6, 7.6, 5.6, 4.2,
-    ],
-  ],
-  key: [
-    [
-      4, 4.4, 6.2, 5.3, 7, 7, 13, 7, 13, 10.4, 11.4, 10.4, 11.4, 8.6, 10, 8.6, 10, 10, 8.6, 10, 8.6, 8.6, 6.4, 8.6, 5,
-      9.8, 3, 9.8, 1.4, 8.4, 1.2, 6.3, 2.2, 4.9,
-    ],
-  ],
-  leaf: [[2, 12.6, 1.4, 12, 3.6, 9.4, 2.8, 6.6, 4.4, 3.6, 8, 1.8, 12.6, 1.4, 12.2, 6, 10.4, 9.6, 7.4, 11.2, 4.6, 10.4]],
-};
-
-/** A sign's polygons with its top left corner at x, y and `size` px wide. */
-export function signAt(sign: Exclude<Sign, "">, x: number, y: number, size: number): number[][] {
-  const k = size / 14;
-  return SIGN_SHAPES[sign].map((points) => points.map((p, i) => (i % 2 === 0 ? x : y) + p * k));
-}
 
 /** The small signs of what there is to see and hear, in the order they stand in, on a field of 14 by 14. */
 const MEDIA_SIGNS: readonly [bit: number, shape: readonly number[][]][] = [
@@ -95,40 +54,66 @@ export function markRoom(data: ChartData, i: number): number {
 }
 
 /** The sign of a video on its still, in the corner where it begins. */
-export function drawStillSign(shapes: Shape[], at: { x: number; y: number; h: number }): void {
+export function drawStillSign(
+  shapes: Shape[],
+  { ink, paper }: ChartStyle,
+  at: { x: number; y: number; h: number },
+): void {
   const size = Math.max(12, Math.min(26, at.h * 0.3));
   const [x, y] = [at.x + 4, at.y + at.h - 4 - size];
-  shapes.push({ kind: "area", points: rectangle(x, y, size, size), fill: INK, opacity: 0.86 });
+  shapes.push({ kind: "area", points: rectangle(x, y, size, size), fill: ink, opacity: 0.86 });
   const k = size / 14;
   shapes.push({
     kind: "area",
     points: [x + 4.5 * k, y + 3 * k, x + 11 * k, y + 7 * k, x + 4.5 * k, y + 11 * k],
-    fill: PAPER,
+    fill: paper,
   });
 }
 
 const CORNERS = 20;
 
 /** A letter in a ring, as it marks a detail on a builder's drawing. */
-export function drawRing(shapes: Shape[], x: number, y: number, letter: string, colour: string): void {
+export function drawRing(
+  shapes: Shape[],
+  x: number,
+  y: number,
+  letter: string,
+  colour: string,
+  style: ChartStyle,
+): void {
   const points: number[] = [];
   for (let k = 0; k < CORNERS; k++) {
     const a = (2 * Math.PI * k) / CORNERS;
     points.push(x + RING * Math.cos(a), y + RING * Math.sin(a));
   }
-  shapes.push({ kind: "area", points, fill: PAPER, stroke: colour, strokeWidth: 1.75 });
+  shapes.push({ kind: "area", points, fill: style.paper, stroke: colour, strokeWidth: 1.75 });
   const size = letter.length > 1 ? 9.5 : 12;
-  shapes.push({ kind: "text", x, y: y + size * 0.36, text: letter, face: "text700", size, fill: INK, align: "middle" });
+  shapes.push({
+    kind: "text",
+    x,
+    y: y + size * 0.36,
+    text: letter,
+    face: dateFace(style),
+    size,
+    fill: style.ink,
+    align: "middle",
+  });
 }
 
 /** An event's letter, sign and small signs, one after the other, in the room before its words; `middle` is the height of both. */
 export function drawMarks(shapes: Shape[], data: ChartData, i: number, x: number, middle: number, fill: string): void {
   const letter = data.letters[i]!;
   const sign = data.sign[i]!;
-  if (letter) drawRing(shapes, x + RING, middle, letter, data.looks[data.look[i]!]!.colour);
+  if (letter) drawRing(shapes, x + RING, middle, letter, data.looks[data.paint[i]!]!.colour, data.style);
   if (sign)
-    for (const points of signAt(sign, x + (letter ? RING_ROOM : 0), middle - 7, 13.5))
-      shapes.push({ kind: "area", points, fill });
+    shapes.push({
+      kind: "sign",
+      sign,
+      x: x + (letter ? RING_ROOM : 0),
+      y: middle - SIGN_SIZE / 2,
+      size: SIGN_SIZE,
+      stroke: fill,
+    });
   let at = x + (letter ? RING_ROOM : 0) + (sign ? SIGN_ROOM : 0);
   const bits = data.media[i]!;
   if (bits === 0) return;

@@ -1,4 +1,5 @@
-import { type Face, textWidth, wrap } from "../../text/measure";
+import type { Face, Family } from "../../text/families";
+import { textWidth, wrap } from "../../text/measure";
 import { dayFromGregorian } from "../../time/calendar";
 import { isDateless } from "../../time/when";
 import type { Instant } from "../../time/instant";
@@ -39,7 +40,7 @@ export interface TickRow {
   unit: Unit | null;
 }
 
-export const TICK_FACE: Face = "text600";
+export const tickFace = (family: Family): Face => `${family}600`;
 export const TICK_SIZE = 13;
 export const TICK_GAP = 26;
 const LEAST_MAJOR = 90;
@@ -53,13 +54,15 @@ const MOST = 4_000;
 /** Of marks so many apart, no two stand in one frame. */
 const MOST_STRIDE = 2 ** 44;
 
-const widths = new Map<string, number>();
-function widthOf(text: string): number {
-  let w = widths.get(text);
+const widths = new Map<Family, Map<string, number>>();
+function widthOf(text: string, family: Family): number {
+  let known = widths.get(family);
+  if (!known) widths.set(family, (known = new Map()));
+  let w = known.get(text);
   if (w === undefined) {
-    if (widths.size > 20_000) widths.clear();
-    w = textWidth(text, TICK_FACE, TICK_SIZE);
-    widths.set(text, w);
+    if (known.size > 20_000) known.clear();
+    w = textWidth(text, tickFace(family), TICK_SIZE);
+    known.set(text, w);
   }
   return w;
 }
@@ -71,14 +74,14 @@ const UPRIGHT_APART = 18;
 export const UPRIGHT_LINE = 13;
 
 /** The lines of a label across an upright ridge. */
-export function uprightLines(text: string): string[] {
+export function uprightLines(text: string, family: Family): string[] {
   const short = text.replace(/\bbillion years ago\b/, "bn yrs ago").replace(/\bmillion years ago\b/, "m yrs ago");
-  return wrap(short, TICK_FACE, UPRIGHT_SIZE, ACROSS, 3);
+  return wrap(short, tickFace(family), UPRIGHT_SIZE, ACROSS, 3);
 }
 
 /** What a label takes along the ridge, px. */
 export function alongRidge(g: Ground, text: string): number {
-  return g.upright ? uprightLines(text).length * UPRIGHT_LINE + 2 : widthOf(text);
+  return g.upright ? uprightLines(text, g.family).length * UPRIGHT_LINE + 2 : widthOf(text, g.family);
 }
 
 /** The time seen in a frame, `reach` px beyond both edges; null where the scale has no time. */
@@ -143,21 +146,23 @@ function unitFor(g: Ground, v: View, manner: TickManner): number {
     const px = stepDays(u) * v.scale;
     if (g.upright) {
       if (px < LEAST_MAJOR_UPRIGHT) break;
-    } else if (px < LEAST_MAJOR || px < widestOf(u, from!, to!, manner) + TICK_GAP) break;
+    } else if (px < LEAST_MAJOR || px < widestOf(u, from!, to!, manner, g.family) + TICK_GAP) break;
     found = i;
   }
   return found;
 }
 
-function widestOf(u: Unit, from: Instant, to: Instant, manner: TickManner): number {
+function widestOf(u: Unit, from: Instant, to: Instant, manner: TickManner, family: Family): number {
   if (u.kind !== "years") {
     const half = manner.clock === "12" ? " pm" : "";
     const day = manner.weekdays ? "Wed 00 MMM" : "00 MMM";
-    return widthOf(u.kind === "seconds" ? (u.step < 60 ? `00:00:00${half}` : half ? "00:00 pm" : day) : day);
+    return widthOf(u.kind === "seconds" ? (u.step < 60 ? `00:00:00${half}` : half ? "00:00 pm" : day) : day, family);
   }
   const half: Instant = { day: Math.floor((from.day + to.day) / 2), second: 0 };
   return (
-    Math.max(...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, manner, false)))) + 10
+    Math.max(
+      ...[from, half, to].map((at) => widthOf(markText(u, { day: at.day + 1, second: 0 }, manner, false), family)),
+    ) + 10
   );
 }
 
@@ -305,7 +310,7 @@ function largerRow(g: Ground, v: View, unit: Unit, manner: TickManner): TickRow[
   const marks = marksWithin(larger, seen[0], seen[1], 200);
   if (!marks) return [];
   const GAP = 14;
-  const long = (text: string) => (g.upright ? UPRIGHT_LINE : widthOf(text));
+  const long = (text: string) => (g.upright ? UPRIGHT_LINE : widthOf(text, g.family));
   const row = marks.map((at) => ({ x: xOf(g, v, g.axis.at(at)) + 4, text: edgeText(larger, at, manner) }));
   const first = edgeText(larger, seen[0], manner);
   if (row[0]?.text !== first) row.unshift({ x: 6, text: first });

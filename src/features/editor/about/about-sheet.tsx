@@ -9,7 +9,7 @@ import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CoverPlaceField } from "./cover-place-field";
 import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "../mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { OwnDeviceField } from "../own-device/own-device-field";
@@ -202,7 +202,7 @@ export function SettingsSheet({
                       </button>
                     ))}
                   </span>
-                  <CategoryMark colour={c.colour} pattern={c.pattern} />
+                  <Mark colour={c.colour} pattern={c.pattern} />
                   <input
                     aria-label={WORDS.nameOfTheCategory}
                     className={`${INPUT} max-sm:col-span-2`}

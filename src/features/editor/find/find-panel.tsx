@@ -1,5 +1,6 @@
 "use client";
 
+import { holdsFiles } from "@/core/timeline/fields";
 import { useEffect, useId, useMemo, useRef, useState } from "react";
 import { findPlaces, type FoundPlace, MOST_FOUND, replacePlaces, type TextOf } from "@/core/ledger/find";
 import { WORDS } from "@/core/words/en/editor-find";
@@ -194,10 +195,6 @@ function whereOf(of: TextOf): string {
     case "description":
       return of.of === "introduction" || of.of === "closing" ? WORDS.where[of.of] : WORDS.where.description;
     case "item":
-      return of.list === "media" || of.list === "map"
-        ? WORDS.where.media
-        : of.list === "source"
-          ? WORDS.where.source
-          : WORDS.where.link;
+      return holdsFiles(of.list) ? WORDS.where.media : of.list === "source" ? WORDS.where.source : WORDS.where.link;
   }
 }

@@ -10,6 +10,7 @@ import { USUAL_COLUMNS } from "@/core/ledger/columns";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/editor-history";
 import { askPacked, askServer } from "@/ui/ask-server";
+import { styleOf } from "@/core/looks/style";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
@@ -282,7 +283,7 @@ function PastTimeline({
         <ul className="flex shrink-0 flex-wrap justify-center gap-x-4 border-b border-line bg-panel py-1 text-[14px]">
           {categoriesOf(timeline).map((c) => (
             <li key={c.id} className="flex items-center gap-1.5">
-              <CategoryMark colour={c.colour} pattern={c.pattern} /> {c.name}
+              <CategoryMark colour={c.colour} pattern={c.pattern} style={styleOf(timeline)} /> {c.name}
             </li>
           ))}
         </ul>

@@ -6,7 +6,7 @@ import { type LedgerColumn, LEDGER_COLUMNS, moveColumn, showColumn, USUAL_COLUMN
 import { LACKS, tagsIn } from "@/core/ledger/look-at";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "../mark";
 import { classes } from "@/ui/classes";
 import { CheckRow } from "@/ui/controls/check-row";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -164,7 +164,7 @@ function LookMenu({ look }: { look: LedgerLook }) {
               checked={at.categories.includes(c?.id ?? "")}
               onChange={() => look.set({ categories: toggled(at.categories, c?.id ?? "") })}
             />
-            {c ? <CategoryMark colour={c.colour} pattern={c.pattern} width={18} /> : null}
+            {c ? <Mark colour={c.colour} pattern={c.pattern} width={18} /> : null}
           </span>
         )),
       )}

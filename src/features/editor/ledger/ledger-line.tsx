@@ -10,7 +10,7 @@ import { readParagraph } from "@/core/timeline/read-paragraph";
 import { wordCount } from "@/core/text/description";
 import { mannerOf, readOptionsFor } from "@/core/timeline/read-options";
 import { categoriesOf } from "@/core/timeline/timeline";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "../mark";
 import { Hint } from "@/ui/controls/hint";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -164,7 +164,7 @@ export function LedgerLine() {
             {read.category ? (
               <span className="inline-flex items-center gap-1.5">
                 {WORDS.category}{" "}
-                {category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={18} /> : null}
+                {category ? <Mark colour={category.colour} pattern={category.pattern} width={18} /> : null}
                 <strong className="text-slate">{category?.name ?? WORDS.new(read.category)}</strong>
               </span>
             ) : null}

@@ -10,7 +10,7 @@ import type { Manner } from "@/core/time/write-when";
 import { whenLabel } from "@/core/time/write-when";
 import type { Category, Item, TimelineEvent } from "@/core/timeline/timeline";
 import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "../mark";
 import { classes } from "@/ui/classes";
 import { wordsIn } from "../words";
 import type { After } from "./cell-editor";
@@ -229,7 +229,7 @@ function Content(p: RowProps & { column: LedgerColumn; name: string; misread: bo
     case "category":
       return (
         <>
-          {p.category ? <CategoryMark colour={p.category.colour} pattern={p.category.pattern} width={20} /> : null}
+          {p.category ? <Mark colour={p.category.colour} pattern={p.category.pattern} width={20} /> : null}
           {plain(p.category?.name ?? "")}
         </>
       );

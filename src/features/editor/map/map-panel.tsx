@@ -6,7 +6,7 @@ import { pointOf, spotOf } from "@/core/places/own-map";
 import { whenLabel } from "@/core/time/write-when";
 import { orderOf } from "@/core/timeline/order";
 import { mannerOf } from "@/core/timeline/read-options";
-import { COLOURS } from "@/core/timeline/looks";
+import { HOUSE_STYLE, paintedColour } from "@/core/looks/style";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/places";
 import { classes } from "@/ui/classes";
@@ -18,7 +18,6 @@ import { useOwnMap } from "./own-map";
 import { OwnMapField } from "./own-map-field";
 import { TimeWindow } from "./time-window";
 
-const QUIET = "#4A6572";
 /** How long each event stands while it plays, ms. */
 const STEP_MS = 700;
 
@@ -42,7 +41,7 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
     () =>
       shown.map((e) => {
         const category = timeline.categories.get(e.category ?? "");
-        const colour = category && !category.deleted ? COLOURS[category.colour] : QUIET;
+        const colour = category && !category.deleted ? paintedColour(HOUSE_STYLE, category.colour) : HOUSE_STYLE.none;
         return { id: e.id, colour, spot: spotOf(e, fit), point: pointOf(e, fit) };
       }),
     [shown, timeline.categories, fit],

@@ -8,7 +8,7 @@ import { whenLabel } from "@/core/time/write-when";
 import { orderOf } from "@/core/timeline/order";
 import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
-import { CategoryMark } from "@/ui/category-mark";
+import { Mark } from "../mark";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -173,7 +173,7 @@ export function EventSheet({
         <div className="grid grid-cols-2 gap-3">
           <Field
             label={WORDS.category}
-            note={category ? <CategoryMark colour={category.colour} pattern={category.pattern} width={20} /> : null}
+            note={category ? <Mark colour={category.colour} pattern={category.pattern} width={20} /> : null}
           >
             {(ids) => (
               <select

@@ -1,17 +1,22 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-sheet";
-import { SIGN_SHAPES } from "@/core/chart/style/signs";
+import { SIGN_FIELD, SIGN_PATHS, SIGN_PEN } from "@/core/chart/style/sign-paths";
 import { type Sign, SIGNS } from "@/core/timeline/looks";
 import { classes } from "@/ui/classes";
 
 /** One sign, drawn as the chart draws it. */
 export function SignMark({ sign, size = 18 }: { sign: Exclude<Sign, "">; size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 14 14" aria-hidden="true">
-      {SIGN_SHAPES[sign].map((points) => (
-        <polygon key={points.join()} points={points.join(" ")} fill="currentColor" />
-      ))}
+    <svg width={size} height={size} viewBox={`0 0 ${SIGN_FIELD} ${SIGN_FIELD}`} aria-hidden="true">
+      <path
+        d={SIGN_PATHS[sign]}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={SIGN_PEN}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
     </svg>
   );
 }
