@@ -403,6 +403,7 @@ CREATE TABLE public.media (
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     made_of text,
     put_away boolean DEFAULT false NOT NULL,
+    tones jsonb,
     CONSTRAINT media_kind_known CHECK ((kind = ANY (ARRAY['picture'::text, 'video'::text, 'sound'::text])))
 );
 

@@ -23,6 +23,7 @@ const FLOORS = [
   ["core/starting-points", "core/shelf", "core/practice"],
   ["core/bring-in"],
   ["core/formats", "core/chart", "core/ledger", "core/testing"],
+  ["core/looks"],
   ["core/words"],
   ["core/check", "core/history", "core/places", "core/outside", "core/presenting"],
   ["core/change"],

@@ -12,5 +12,6 @@ alter table event add column colour text not null default '';
 alter table event add column line_weight integer not null default 0;
 alter table event add column label_says jsonb;
 alter table item add column tones jsonb;
+alter table media add column tones jsonb;
 alter table item drop constraint item_list_known;
 alter table item add constraint item_list_known check (list in ('media', 'source', 'link', 'map', 'back'));

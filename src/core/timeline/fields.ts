@@ -1,3 +1,4 @@
+// Long because it is the one place where every field is spelt.
 import { maybe, object } from "../text/schema";
 import { type Margins, UNDATED, type When } from "../time/when";
 import { MARGIN_SCHEMA, WHEN_SCHEMA } from "../time/when-schema";

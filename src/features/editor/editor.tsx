@@ -1,5 +1,7 @@
 "use client";
 
+import type { LookName } from "@/core/timeline/looks";
+import type { SeenBy } from "./look/seen-by";
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { OwnWork } from "@/core/check/own-work";
 import type { Timeline } from "@/core/timeline/timeline";
@@ -41,6 +43,7 @@ const withDescription = <T,>(part: Promise<T>) => Promise.all([part, loadDescrip
 const EventSheet = late(() => withDescription(import("./sheet/event-sheet")).then(([m]) => m.EventSheet));
 const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
 const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
+const LookPanel = late(() => import("./look/look-panel").then((m) => m.LookPanel));
 const MapPanel = late(() => import("./map/map-panel").then((m) => m.MapPanel));
 const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
 const SettingsSheet = late(() => withDescription(import("./about/about-sheet")).then(([m]) => m.SettingsSheet));
@@ -49,6 +52,7 @@ const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.Shar
 const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
 const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
 const PARTS = [
+  LookPanel,
   EventSheet,
   Board,
   BringIn,
@@ -91,6 +95,8 @@ function Work({
   split,
   setSplit,
   columns,
+  tried,
+  seenBy,
 }: {
   main: RefObject<HTMLDivElement | null>;
   selected: string | null;
@@ -98,6 +104,8 @@ function Work({
   split: number;
   setSplit: (split: number) => void;
   columns: LedgerColumns;
+  tried: LookName | null;
+  seenBy: SeenBy;
 }) {
   const look = useLook(columns);
   const only = useMemo(
@@ -107,7 +115,7 @@ function Work({
   return (
     <>
       <div className="relative min-h-0" style={{ flex: `${split} 1 0` }} hidden={split <= 0.02}>
-        <ChartPane selected={selected} hidden={hidden} only={only} />
+        <ChartPane selected={selected} hidden={hidden} only={only} tried={tried} seenBy={seenBy} />
       </div>
       <Divider split={split} setSplit={setSplit} within={main} />
       <div className="flex min-h-0 flex-col" style={{ flex: split >= 0.98 ? "0 0 auto" : `${1 - split} 1 0` }}>
@@ -142,6 +150,8 @@ export function Editor(props: EditorProps) {
   const [split, setSplit] = useState(() =>
     [...store.getState().timeline.events.values()].some((e) => e.closeUp === "open" && !e.deleted) ? 0.76 : 0.6,
   );
+  const [tried, setTried] = useState<LookName | null>(null);
+  const [seenBy, setSeenBy] = useState<SeenBy>("all");
   const [board, setBoard] = useState(false);
   useEffect(() => setBoard(new URLSearchParams(window.location.search).has("board")), []);
   const showBoard = (on: boolean) => {
@@ -341,6 +351,8 @@ export function Editor(props: EditorProps) {
               split={split}
               setSplit={setSplit}
               columns={props.columns ?? USUAL_COLUMNS}
+              tried={tried}
+              seenBy={seenBy}
             />
           </main>
           {panel ? (
@@ -360,6 +372,9 @@ export function Editor(props: EditorProps) {
               ) : null}
               {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
               {panel === "map" ? <MapPanel selected={selected} onClose={closePanel} /> : null}
+              {panel === "look" ? (
+                <LookPanel onTry={setTried} seenBy={seenBy} onSeenBy={setSeenBy} onClose={closePanel} />
+              ) : null}
               {panel === "sources" ? <SourcesPanel onClose={closePanel} /> : null}
               {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
               {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}

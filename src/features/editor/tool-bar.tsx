@@ -1,19 +1,29 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor";
+import { WORDS as LOOK } from "@/core/words/en/looks";
 import { WORDS as PLACES } from "@/core/words/en/places";
-import { Earth, History, MonitorPlay, Presentation, Redo2, Settings2, TextSearch, Undo2 } from "lucide-react";
+import {
+  Earth,
+  History,
+  MonitorPlay,
+  PaintRoller,
+  Presentation,
+  Redo2,
+  Settings2,
+  TextSearch,
+  Undo2,
+} from "lucide-react";
 import { useMemo } from "react";
 import { orderOf } from "@/core/timeline/order";
-import { chartTitle } from "@/core/chart/style/house-style";
-import { freeLooks } from "@/core/timeline/free-looks";
+import { keyOf } from "@/core/looks/key";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { Mark } from "./mark";
 import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
 
-export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | "map" | null;
+export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | "map" | "look" | null;
 
 export function ToolBar({
   hidden,
@@ -37,8 +47,8 @@ export function ToolBar({
   const canUndo = useEditorState((s) => s.canUndo);
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
-  // Spans with parts and without a category have colours of their own, which the key lists.
-  const spans = useMemo(() => freeLooks(timeline), [timeline]);
+  // Spans with parts and without a category, and what has a colour of its own, are listed too.
+  const others = useMemo(() => keyOf(timeline).filter((k) => !k.isCategory), [timeline]);
   const count = useMemo(() => orderOf(timeline.events).length, [timeline.events]);
   const tool =
     "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";
@@ -99,10 +109,10 @@ export function ToolBar({
             </li>
           );
         })}
-        {spans.map((s) => (
-          <li key={s.id} className="flex items-center gap-1.5 px-1.5 py-1 whitespace-nowrap text-quiet">
-            <Mark colour={s.colour} pattern={s.pattern} />
-            {chartTitle(timeline.events.get(s.id)!)}
+        {others.map((k) => (
+          <li key={k.id} className="flex items-center gap-1.5 px-1.5 py-1 whitespace-nowrap text-quiet">
+            <Mark colour={k.colour} pattern={k.pattern} />
+            {k.name || WORDS.untitled}
           </li>
         ))}
       </ul>
@@ -128,6 +138,15 @@ export function ToolBar({
           onClick={() => setPanel(panel === "map" ? null : "map")}
         >
           <Earth size={17} />
+        </button>
+        <button
+          type="button"
+          className={tool}
+          aria-pressed={panel === "look"}
+          disabled={!ready}
+          onClick={() => setPanel(panel === "look" ? null : "look")}
+        >
+          <PaintRoller size={16} /> <span className="max-sm:sr-only">{LOOK.look}</span>
         </button>
         <button
           type="button"

@@ -7,6 +7,7 @@ import { Lane } from "../lane";
 import { requireRight } from "../timelines/access";
 import { storeBlob } from "./blobs";
 import { type EncodedPicture, encodePicture } from "./pictures";
+import type { Tones } from "@/core/timeline/fields";
 import { noRoom } from "./room";
 import { type BlobInfo, storeOf } from "./stores";
 
@@ -18,6 +19,8 @@ export interface Media {
   height: number | null;
   /** A picture with frames that follow each other. */
   moving: boolean;
+  /** Of a picture: the darkest and the lightest that is to be seen of it; null where nobody has looked. */
+  tones: Tones | null;
 }
 
 /** Files are put together a few at a time: each takes a connection until it is done. */
@@ -44,7 +47,7 @@ export async function putStill(
   const done = await finishing.run(nanoid(), account, LIMIT_MS, () =>
     db().begin(async (tx): Promise<Failure | Media> => {
       await requireRight(tx, timeline, account, "edit");
-      const [video] = await tx<(Omit<Media, "moving"> & { madeOf: string | null })[]>`
+      const [video] = await tx<(Omit<Media, "moving" | "tones"> & { madeOf: string | null })[]>`
         select id, kind, name, width, height, made_of from media where id = ${media} and timeline_id = ${timeline} for update`;
       if (!video) return fail("not_found");
       if (video.kind !== "video") return fail("no_video");
@@ -133,7 +136,13 @@ export async function storePicture(
   madeOf: string | null = null,
 ): Promise<string> {
   const { width, height } = encoded;
-  const media = await insertMedia(tx, timeline, account, { kind: "picture", name, width, height }, madeOf);
+  const media = await insertMedia(
+    tx,
+    timeline,
+    account,
+    { kind: "picture", name, width, height, tones: encoded.tones },
+    madeOf,
+  );
   await storePictureFiles(tx, media, encoded);
   return media;
 }
@@ -149,19 +158,20 @@ export async function insertMedia(
   tx: Tx,
   timeline: string,
   account: string,
-  m: Omit<Media, "id" | "moving">,
+  m: Omit<Media, "id" | "moving" | "tones"> & { tones?: Tones | null },
   madeOf: string | null = null,
 ): Promise<string> {
   const id = nanoid(16);
   await tx`
-    insert into media (id, timeline_id, kind, name, width, height, created_by, made_of)
-    values (${id}, ${timeline}, ${m.kind}, ${m.name.slice(0, 200)}, ${m.width}, ${m.height}, ${account}, ${madeOf})`;
+    insert into media (id, timeline_id, kind, name, width, height, created_by, made_of, tones)
+    values (${id}, ${timeline}, ${m.kind}, ${m.name.slice(0, 200)}, ${m.width}, ${m.height}, ${account}, ${madeOf},
+      ${m.tones ? tx.json({ ...m.tones }) : null})`;
   return id;
 }
 
 export async function findMedia(sql: Sql, id: string): Promise<Media | null> {
   const [row] = await sql<Media[]>`
-    select id, kind, name, width, height,
+    select id, kind, name, width, height, tones,
       exists (select from media_file f where f.media_id = m.id and f.size = 'moving') as moving
     from media m where id = ${id}`;
   return row ?? null;

@@ -1,6 +1,6 @@
 import "server-only";
 import sharp, { type Metadata, type Sharp } from "sharp";
-import type { Cut } from "@/core/timeline/fields";
+import type { Cut, Tones } from "@/core/timeline/fields";
 import { type Failure, fail } from "../http/failure";
 
 /**
@@ -25,6 +25,8 @@ export interface EncodedPicture {
   height: number;
   /** It has frames that follow each other; a file "moving" has them all, the others the first. */
   moving: boolean;
+  /** The darkest and the lightest that is to be seen of it. */
+  tones: Tones;
   files: { size: PictureSize; bytes: Buffer; width: number; height: number }[];
 }
 
@@ -63,10 +65,42 @@ export async function encodePicture(
     if (files.length === 4 && files[0]!.width === files[1]!.width) files.shift();
     const moving = cut ? null : await movingOf(bytes, known);
     if (moving) files.push(moving);
-    return { width: files[0]!.width, height: files[0]!.height, moving: moving !== null, files };
+    return {
+      width: files[0]!.width,
+      height: files[0]!.height,
+      moving: moving !== null,
+      tones: await tonesOf(files.at(moving ? -2 : -1)!.bytes),
+      files,
+    };
   } catch (error) {
     return fail(/pixel limit|exceeds/i.test(String(error)) ? "picture_pixels" : "picture_broken");
   }
+}
+
+/** Half as many as this are passed over at either end: dust is nothing that words stand on. */
+const DUST = 0.002;
+
+/** The darkest and the lightest pixel of a picture, on white where it is not opaque, by luminance (WCAG 2.2). */
+export async function tonesOf(bytes: Uint8Array): Promise<Tones> {
+  const { data, info } = await sharp(bytes)
+    .flatten({ background: "#ffffff" })
+    .toColourspace("srgb")
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const linear = Float64Array.from({ length: 256 }, (_, v) =>
+    v / 255 <= 0.04045 ? v / 255 / 12.92 : ((v / 255 + 0.055) / 1.055) ** 2.4,
+  );
+  const n = info.width * info.height;
+  const at = (i: number, c: number) => data[i * info.channels + Math.min(c, info.channels - 1)]!;
+  const light = Float64Array.from(
+    { length: n },
+    (_, i) => 0.2126 * linear[at(i, 0)]! + 0.7152 * linear[at(i, 1)]! + 0.0722 * linear[at(i, 2)]!,
+  );
+  const order = Uint32Array.from({ length: n }, (_, i) => i).sort((a, b) => light[a]! - light[b]!);
+  const hex = (i: number) => `#${[0, 1, 2].map((c) => at(i, c).toString(16).padStart(2, "0")).join("")}`;
+  const dust = Math.floor(n * DUST);
+  return { dark: hex(order[dust]!), light: hex(order[n - 1 - dust]!) };
 }
 
 /** A part of an upright picture: turned first, then cut; shares of its turned width and height in percent. */

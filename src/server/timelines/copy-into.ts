@@ -102,8 +102,8 @@ async function copyMedia(
   for (const old of new Set(ids)) {
     const id = nanoid(16);
     const done = await tx`
-      insert into media (id, timeline_id, kind, name, width, height, created_by)
-      select ${id}, ${to}, kind, name, width, height, ${by} from media where id = ${old} and timeline_id = ${from} returning id`;
+      insert into media (id, timeline_id, kind, name, width, height, tones, created_by)
+      select ${id}, ${to}, kind, name, width, height, tones, ${by} from media where id = ${old} and timeline_id = ${from} returning id`;
     if (done.length === 0) continue;
     await tx`
       insert into media_file (media_id, size, hash, width, height)

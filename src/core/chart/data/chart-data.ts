@@ -1,4 +1,4 @@
-import { compareInstants, endOf, extent, type Moment, middleOf, SECONDS_PER_DAY, startOf } from "../../time/when";
+import { compareInstants, endOf, extent, type Moment, middleOf, startOf } from "../../time/when";
 import type { Instant } from "../../time/instant";
 import { whenLabel } from "../../time/write-when";
 import { lengthText } from "../../time/gap";
@@ -7,12 +7,13 @@ import { MOST_DEEP, wholesOf } from "../../timeline/parts";
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { type ChartStyle, paintedColour, styleOf } from "../../looks/style";
 import { MOST_WORDED, type Pattern, type Sign } from "../../timeline/looks";
-import type { Focus, LabelPart, PicturesShown, Spot } from "../../timeline/fields";
+import type { Focus, PicturesShown, Spot } from "../../timeline/fields";
 import { firstWordsOf } from "../../text/first-words";
 import { freeLooks } from "../../timeline/free-looks";
-import { WORDS } from "../../words/en/chart";
 import { mediaOf } from "./event-media";
+import { partsSaid, sayUndated, saidBeside, SAYS_PICTURE, SAYS_WORDS, usuallySaid } from "./label-says";
 import { shortDate, WITHIN_DAYS, yearsCovered } from "./short-date";
+import { importanceOf, letterOf, loudnessOf } from "./weigh";
 import { chartTitle } from "../style/house-style";
 import { mannerOf } from "../../timeline/read-options";
 
@@ -210,48 +211,10 @@ export function* chartDataSlowly(
   }
   data.first = ends.first;
   data.last = ends.last;
-  sayUndated(data);
+  sayUndated(data, (i) => data.kind[i] === UNDATED_KIND);
   findWholes(data, wholes);
   paintOwn(data, events);
   return data;
-}
-
-/** Its label has a date, and a title; the date only where no mark of the ridge says the same. */
-export const SAYS_DATE = 1;
-export const SAYS_TITLE = 2;
-export const SAYS_UNMARKED = 4;
-
-const SAYS_WORDS = 8;
-const SAYS_PICTURE = 16;
-const SAID: Record<LabelPart, number> = {
-  date: SAYS_DATE,
-  title: SAYS_TITLE,
-  words: SAYS_WORDS,
-  picture: SAYS_PICTURE,
-};
-
-/** What labels say where nothing else is said of one, as bits. */
-const usuallySaid = (t: Pick<Timeline, "labelDates">): number =>
-  SAYS_TITLE |
-  SAYS_WORDS |
-  SAYS_PICTURE |
-  (t.labelDates === "never" ? 0 : SAYS_DATE) |
-  (t.labelDates === "unmarked" ? SAYS_UNMARKED : 0);
-
-/** What the label of one says: what its author wants of it counts before what is wanted of all. */
-const partsSaid = (e: TimelineEvent, usual: number): number =>
-  e.labelSays ? e.labelSays.reduce((bits, part) => bits | SAID[part], 0) : usual;
-
-/** The same when it is known whether it has a picture: something has to stand there. */
-function saidBeside(said: number, pictured: boolean, titled: boolean): number {
-  const kept = titled || !pictured ? said : said & ~SAYS_TITLE;
-  return (kept & (SAYS_TITLE | SAYS_DATE)) === 0 && !pictured ? kept | SAYS_TITLE : kept;
-}
-
-/** How loud an event is: as its category is, and on top as it is itself. */
-function loudnessOf(e: TimelineEvent, { categories }: Pick<Timeline, "categories">): number {
-  const category = categories.get(e.category ?? "");
-  return Math.sign(e.loudness + (category && !category.deleted ? category.loudness : 0));
 }
 
 /** Events with a colour of their own keep the pattern they have. */
@@ -269,13 +232,6 @@ function paintOwn(data: ChartData, events: readonly TimelineEvent[]): void {
     }
     data.paint[i] = at;
   }
-}
-
-/** Events without a date that stand together say so once, in the first of their labels. */
-function sayUndated(data: ChartData): void {
-  for (let i = 0; i < data.count; i++)
-    if (data.kind[i] === UNDATED_KIND && data.dates[i] === "" && (i === 0 || data.kind[i - 1] !== UNDATED_KIND))
-      data.dates[i] = data.shortDates[i] = WORDS.noDateYet;
 }
 
 /** The chapters of a timeline, by the events of a chart: those before none of them are not shown. */
@@ -346,12 +302,6 @@ function findWholes(data: ChartData, wholes: ReadonlyMap<string, string>): void 
     data.look[i] = data.look[at]!;
   }
   for (const [k, i] of [...withParts].sort((a, b) => a - b).entries()) data.letters[i] = letterOf(k);
-}
-
-/** A, B, ... Z, AA, AB, ... */
-function letterOf(k: number): string {
-  const last = String.fromCharCode(65 + (k % 26));
-  return k < 26 ? last : letterOf(Math.floor(k / 26) - 1) + last;
 }
 
 export function chartData(timeline: Timeline, events: readonly TimelineEvent[]): ChartData {
@@ -447,14 +397,4 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
   data.titles[i] = length ? `${title}, ${length}` : title;
   data.dates[i] = whenLabel(e.when, mannerOf(timeline));
-}
-
-/** By hand first, then what has a picture, then the longer by thousandths of an octave, so that it only breaks ties. */
-function importanceOf(e: TimelineEvent, hasPicture: boolean, loudness: number): number {
-  const r = e.when.readAs;
-  const length =
-    r.kind === "span" && r.start?.from && r.end?.to
-      ? Math.max(0, (r.end.to.day - r.start.from.day) * SECONDS_PER_DAY + r.end.to.second - r.start.from.second)
-      : 0;
-  return (e.emphasis ? 4 : 0) + loudness * 3 + (e.sign ? 1 : 0) + (hasPicture ? 2 : 0) + Math.log2(1 + length) / 100;
 }

@@ -1,5 +1,6 @@
 import { textWidth } from "../../text/measure";
-import { EMPHASIS, SAYS_UNMARKED, SPAN_KIND } from "../data/chart-data";
+import { EMPHASIS, SPAN_KIND } from "../data/chart-data";
+import { SAYS_UNMARKED } from "../data/label-says";
 import { STILL } from "../data/event-media";
 import { countText } from "../labels/counts";
 import { BOB, dateSize, lineOf, rectangle, TITLE_SIZE, titleSize, wordsSize } from "../style/house-style";

@@ -1,5 +1,6 @@
 import { cutToWidth, type Face, textWidth, wrap } from "../../text/measure";
-import { type ChartData, EMPHASIS, SAYS_DATE, SAYS_TITLE } from "../data/chart-data";
+import { type ChartData, EMPHASIS } from "../data/chart-data";
+import { SAYS_DATE, SAYS_TITLE } from "../data/label-says";
 import { dateSize, lineOf, TITLE_SIZE, titleSize, wordsSize } from "../style/house-style";
 import { dateFace, titleFace, wordsFace } from "../../looks/style";
 import { markRoom } from "../style/signs";

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as LOOK } from "@/core/words/en/looks";
+import { ColourField } from "../look/colour-field";
 import { WORDS } from "@/core/words/en/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
@@ -8,7 +10,7 @@ import { orderOf } from "@/core/timeline/order";
 import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CoverPlaceField } from "./cover-place-field";
-import { COLOURS, type Colour, PATTERNS, type Pattern } from "@/core/timeline/looks";
+import { PATTERNS, type Pattern } from "@/core/timeline/looks";
 import { Mark } from "../mark";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -181,14 +183,14 @@ export function SettingsSheet({
                 const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
                 store.edit([{ kind: "set_category", id: c.id, field: "place", value: place }]);
               };
-              const change = (field: "name" | "colour" | "pattern", value: string) =>
+              const change = (field: "name" | "colour" | "pattern" | "loudness", value: string | number) =>
                 store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
               return (
                 <li
                   key={c.id}
-                  className="grid grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_30px] items-center gap-1.5 sm:grid-cols-[24px_28px_minmax(0,1fr)_98px_88px_30px]"
+                  className="grid grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_30px] items-center gap-x-1.5 gap-y-1 sm:grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_30px]"
                 >
-                  <span className="flex flex-col">
+                  <span className="row-span-2 flex flex-col">
                     {[-1, 1].map((way) => (
                       <button
                         key={way}
@@ -205,24 +207,21 @@ export function SettingsSheet({
                   <Mark colour={c.colour} pattern={c.pattern} />
                   <input
                     aria-label={WORDS.nameOfTheCategory}
-                    className={`${INPUT} max-sm:col-span-2`}
+                    className={`${INPUT} max-sm:col-span-2 sm:col-span-3`}
                     value={c.name}
                     maxLength={60}
                     onChange={(e) => change("name", e.target.value)}
                   />
-                  <select
-                    aria-label={WORDS.colourOf(c.name)}
-                    className={`${INPUT} max-sm:col-start-3 max-sm:row-start-2`}
+                  <ColourField
+                    label={WORDS.colourOf(c.name)}
+                    ownLabel={LOOK.chooseColour(c.name)}
+                    className="col-start-3 row-start-2"
                     value={c.colour}
-                    onChange={(e) => change("colour", e.target.value as Colour)}
-                  >
-                    {Object.keys(COLOURS).map((x) => (
-                      <option key={x}>{x}</option>
-                    ))}
-                  </select>
+                    onChange={(value) => change("colour", value)}
+                  />
                   <select
                     aria-label={WORDS.patternOf(c.name)}
-                    className={`${INPUT} max-sm:col-start-4 max-sm:row-start-2`}
+                    className={`${INPUT} max-sm:col-start-4 max-sm:row-start-2 sm:col-start-4 sm:row-start-2`}
                     value={c.pattern}
                     onChange={(e) => change("pattern", e.target.value as Pattern)}
                   >
@@ -230,11 +229,23 @@ export function SettingsSheet({
                       <option key={x}>{x}</option>
                     ))}
                   </select>
+                  <select
+                    aria-label={LOOK.loudnessOf(c.name)}
+                    className={`${INPUT} max-sm:col-span-2 max-sm:col-start-3 max-sm:row-start-3 sm:col-start-5 sm:row-start-2`}
+                    value={c.loudness}
+                    onChange={(e) => change("loudness", Number(e.target.value))}
+                  >
+                    {(["-1", "0", "1"] as const).map((x) => (
+                      <option key={x} value={x}>
+                        {LOOK.loudness[x]}
+                      </option>
+                    ))}
+                  </select>
                   <button
                     type="button"
                     aria-label={WORDS.delete(c.name)}
                     title={WORDS.deleteItsEventsStayUndo}
-                    className="rounded-md p-1.5 hover:bg-verdigris-wash max-sm:col-start-5 max-sm:row-start-1"
+                    className="rounded-md p-1.5 hover:bg-verdigris-wash max-sm:col-start-5 max-sm:row-start-1 sm:col-start-6 sm:row-start-1"
                     onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
                   >
                     <Trash2 size={16} />

@@ -7,6 +7,7 @@ import { mannerOf } from "@/core/timeline/read-options";
 import type { LabelWords, Marks, PicturesShown } from "@/core/timeline/fields";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
+import { Choice } from "@/ui/controls/choice";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { placedByHand, putLabelsBack } from "../store/event-deeds";
@@ -20,33 +21,6 @@ const TYPES = [
   ["16", WORDS.typeUsual],
   ["20", WORDS.typeLarge],
 ] as const;
-
-/** One of a few, by its name. */
-function Choice({
-  label,
-  value,
-  options,
-  onChoose,
-}: {
-  label: string;
-  value: string;
-  options: readonly (readonly [value: string, name: string])[];
-  onChoose: (value: string) => void;
-}) {
-  return (
-    <Field label={label}>
-      {(ids) => (
-        <select id={ids.id} className={INPUT} value={value} onChange={(e) => onChoose(e.target.value)}>
-          {options.map(([key, name]) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
-  );
-}
 
 /** How the chart is drawn and what a reader sees first. */
 export function ChartSettings() {

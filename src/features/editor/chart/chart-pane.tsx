@@ -18,6 +18,8 @@ import { eventCard } from "./event-card";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Meeting } from "./meeting";
 import { mannerOf } from "@/core/timeline/read-options";
+import type { LookName } from "@/core/timeline/looks";
+import { filterFor, type SeenBy, SeenByFilters } from "../look/seen-by";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
 const FOOT_INSET = 402;
@@ -48,6 +50,8 @@ export function ChartPane({
   hidden,
   only = null,
   board = false,
+  tried = null,
+  seenBy = "all",
 }: {
   selected: string | null;
   hidden: ReadonlySet<string>;
@@ -55,13 +59,18 @@ export function ChartPane({
   only?: ReadonlySet<string> | null;
   /** Large, and everything can be moved by a finger. */
   board?: boolean;
+  /** A look that is only tried; null: its own. */
+  tried?: LookName | null;
+  /** As whom it is looked at. */
+  seenBy?: SeenBy;
 }) {
   const { store, uploads, select, begin } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const shown = useMemo(
+  const filtered = useMemo(
     () => (only ? { ...timeline, events: new Map([...timeline.events].filter(([id]) => only.has(id))) } : timeline),
     [timeline, only],
   );
+  const shown = useMemo(() => (tried ? { ...filtered, look: tried } : filtered), [filtered, tried]);
   const mayEdit = useEditorState((s) => s.saving !== "right_lost");
   const box = useRef<HTMLDivElement>(null);
   const stage = useRef<ChartStage | null>(null);
@@ -170,19 +179,21 @@ export function ChartPane({
       <style href="chart-stage" precedence="default">
         {STAGE_STYLE}
       </style>
+      {seenBy === "all" ? null : <SeenByFilters />}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: a file is dropped by pointers only; the sheet takes it by keys */}
       <div
         ref={box}
         className={classes("absolute overflow-auto", board ? "top-0 left-0 origin-top-left" : "inset-0")}
-        style={
-          board
+        style={{
+          ...(seenBy === "all" ? {} : { filter: filterFor(seenBy) }),
+          ...(board
             ? {
                 width: `${100 / BOARD_SCALE}%`,
                 height: `calc((100% - 72px) / ${BOARD_SCALE})`,
                 transform: `scale(${BOARD_SCALE})`,
               }
-            : undefined
-        }
+            : {}),
+        }}
         data-testid="chart"
         onDragOver={(e) => {
           if (e.dataTransfer.types.includes("Files")) e.preventDefault();

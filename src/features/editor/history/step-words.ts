@@ -48,10 +48,17 @@ export const FIELD: Record<string, string> = {
   pictureBob: "picture in place of the bob",
   coverPlace: "place of the cover",
   typeSize: "type of labels",
+  texture: "texture behind the chart",
+  backStrength: "strength of the picture behind the chart",
+  backFit: "place of the picture behind the chart",
+  lineWeight: "weight of lines",
+  labelDates: "dates on labels",
+  labelTitles: "titles on labels",
+  labelSays: "what the label says",
 };
 
 /** Fields of an entry that follow from its file: what is said of that says it all. */
-const FOLLOWING = new Set<string>(["width", "height", "moving", "cut", "length"]);
+const FOLLOWING = new Set<string>(["width", "height", "moving", "cut", "length", "tones"]);
 
 /** Whether a field of an entry is spoken of in the history. */
 export const isSpoken = (kind: string, field: string | undefined): boolean =>

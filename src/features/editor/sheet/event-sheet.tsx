@@ -19,6 +19,7 @@ import { PlaceField } from "../map/place-field";
 import { MediaField } from "../media/media-field";
 import { ArrangeFields, PartOfField } from "./arrange-fields";
 import { PictureBobField } from "./picture-bob-field";
+import { OwnLookFields } from "../look/own-look-fields";
 import { SignField } from "./sign-field";
 import { LinkField } from "./link-field";
 import { SourcesField } from "../sources/sources-field";
@@ -209,6 +210,7 @@ export function EventSheet({
           onChange={(value) => set("emphasis", false)(value)}
         />
         <ArrangeFields event={event} timeline={timeline} set={set} />
+        <OwnLookFields event={event} set={set} />
         <PictureBobField event={event} onChange={set("pictureBob", false)} />
         <SignField value={event.sign} name={`sign-${id}`} onChange={(sign) => set("sign", false)(sign)} />
         <LazyDescription key={`text-${id}`} of={id} label={WORDS.description} words={wordsIn(event.description)} />

@@ -19,7 +19,7 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
     const item = timeline.items.get(stillOf);
     return item && !item.deleted ? showStill(store, item, media) : WORDS.eventGone;
   }
-  const { id, kind, width, height, moving, length = null } = media;
+  const { id, kind, width, height, moving, length = null, tones = null } = media;
   return store.edit([
     {
       kind: "add_item",
@@ -34,6 +34,8 @@ export function attachMedia(store: TimelineStore, of: string, media: UploadedMed
         height,
         moving,
         length,
+        // What stands on a picture behind the chart has to be told from it.
+        ...(list === "back" ? { tones } : {}),
         ...known,
       },
     },

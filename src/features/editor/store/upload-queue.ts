@@ -10,7 +10,7 @@ export interface OnItsWay {
   /** A recorded voice. */
   voice?: boolean | undefined;
   /** Another list than media. */
-  list?: "map" | undefined;
+  list?: "map" | "back" | undefined;
   name: string;
   /** The share that has arrived, 0 to 1. */
   share: number;
@@ -43,7 +43,7 @@ export type Found = Partial<
   /** The entry whose still the picture is, instead of an entry of its own. */
   stillOf?: string;
   /** The list of the entry, where that is not media. */
-  list?: "map";
+  list?: "map" | "back";
 };
 
 interface Entry extends OnItsWay {

@@ -1,6 +1,6 @@
 import { WORDS } from "@/core/words/en/editor-store";
 import { FAILURES } from "@/core/words/en/failures";
-import type { MediaKind } from "@/core/timeline/fields";
+import type { MediaKind, Tones } from "@/core/timeline/fields";
 import { askServer } from "@/ui/ask-server";
 
 export interface UploadedMedia {
@@ -10,6 +10,8 @@ export interface UploadedMedia {
   width: number | null;
   height: number | null;
   moving: boolean;
+  /** Of a picture: the darkest and the lightest that is to be seen of it. */
+  tones?: Tones | null;
   /** How long it plays, seconds, where this browser can tell. */
   length?: number | null;
 }
