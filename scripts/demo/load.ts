@@ -118,6 +118,7 @@ async function load(demo: DemoTimeline): Promise<string> {
   let place: string | null = null;
   await change([
     { kind: "set_timeline", field: "scale", value: demo.scale ?? "balanced" },
+    { kind: "set_timeline", field: "look", value: demo.look ?? "slate" },
     { kind: "set_timeline", field: "byline", value: demo.byline ?? "" },
     { kind: "set_timeline", field: "gridlines", value: demo.gridlines ?? false },
     { kind: "set_timeline", field: "marks", value: demo.marks ?? null },

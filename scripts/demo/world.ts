@@ -1,4 +1,4 @@
-import type { Sign } from "@/core/timeline/looks";
+import type { LookName, Sign } from "@/core/timeline/looks";
 import type { Marks, SOURCE, SourceKind, Spot, ValuesOf } from "@/core/timeline/fields";
 
 /** The made-up world of the demo: the river Ambrel and the town of Ambrelford. No person, place or school is real. */
@@ -42,6 +42,8 @@ export interface DemoTimeline {
   byline?: string;
   introduction: string[];
   scale?: "balanced" | "true" | "even";
+  /** What it is built of; left out: as the house has it. */
+  look?: LookName;
   cover?: { name: string; shows: string };
   /** What its map shows; the map itself is drawn. */
   map?: { shows: string };
@@ -448,6 +450,7 @@ const AMBREL: DemoTimeline = {
 
 const BEES: DemoTimeline = {
   key: "bees",
+  look: "plaster",
   title: "A year with the bees",
   subject: "A personal year",
   introduction: ["Four hives behind the greenhouse, from the first warm day to the last honey. My own notes."],
@@ -501,6 +504,7 @@ const BEES: DemoTimeline = {
 
 const VALLEY: DemoTimeline = {
   key: "valley",
+  look: "limestone",
   title: "The making of the Ambrel valley",
   subject: "Geology",
   introduction: [
@@ -568,6 +572,7 @@ const VALLEY: DemoTimeline = {
 
 const PLAY: DemoTimeline = {
   key: "play",
+  look: "iron",
   title: "Play week",
   subject: "A project",
   introduction: ["What has to happen before the curtain goes up, in order. The dates come when the hall is booked."],
@@ -613,6 +618,7 @@ const PLAY: DemoTimeline = {
 
 const HOUSE: DemoTimeline = {
   key: "house",
+  look: "brick",
   title: "The tenants of Bridge House",
   subject: "Family history",
   introduction: ["One house, three centuries, eleven households, as far as the rate books and the letters go."],
@@ -666,6 +672,7 @@ const HOUSE: DemoTimeline = {
 
 const FAIR: DemoTimeline = {
   key: "fair",
+  look: "oak",
   title: "Fair day at Hollin Bank",
   subject: "A school day",
   introduction: ["Who had to be where, and when. Written on the day after, from the notes on the kitchen door."],

@@ -18,6 +18,7 @@ import { targetsOf } from "./targets";
 import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
 import type { Words } from "../data/words";
 import { dateFace, titleFace } from "../../looks/style";
+import { drawWordsOver } from "../style/plates";
 
 export interface DrawOptions extends ChartOptions {
   /** The event shown as selected. */
@@ -98,7 +99,7 @@ export function drawView(
       const from = shapes.length;
       drawLaneName(shapes, lane, chart.names[lane.look] ?? "", ground.size);
       drawPlumbs(shapes, part, selected, lines.behind);
-      drawLabels(shapes, part, selected, saidBy(ridge));
+      drawLabels(shapes, part, selected, saidBy(ridge), lines.behind);
       moveShapes(shapes, from, 0, lane.top);
     }
   } else {
@@ -151,7 +152,7 @@ function drawOnRidge(
   drawPlumbs(shapes, part, selected, lines.behind);
   if (layout.upright) turn(shapes, from);
   drawRidgeWords(shapes, laid, ground, view, ridge);
-  drawLabels(shapes, part, selected, saidBy(ridge));
+  drawLabels(shapes, part, selected, saidBy(ridge), lines.behind);
   moveShapes(shapes, from, part.left, part.top);
 }
 
@@ -171,8 +172,7 @@ function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View):
   });
   if (layout.upright) return;
   const near = x > g.size - 50;
-  shapes.push({
-    kind: "text",
+  drawWordsOver(shapes, data.style, {
     x: near ? x - 5 : x + 5,
     y: layout.across - 3,
     text: "today",
@@ -259,10 +259,18 @@ function saidBy({ ends, row }: Ridge): ReadonlySet<string> {
   return new Set([...ends, ...row.ticks].map((t) => t.text));
 }
 
-function drawLabels(shapes: Shape[], part: Part, selected: string | null, said: ReadonlySet<string>): void {
+function drawLabels(
+  shapes: Shape[],
+  part: Part,
+  selected: string | null,
+  said: ReadonlySet<string>,
+  behind: boolean,
+): void {
   const { laid, content } = part;
+  // Where nothing runs behind words, a texture shows under them.
+  const plates = behind || !laid.layout.small || laid.data.style.backdrop.texture === null;
   const isSelected = (i: number) => selected !== null && laid.data.ids[i] === selected;
-  marked(shapes, part, content.labels, (l) => drawLabel(shapes, laid, l, isSelected(l.i), said));
+  marked(shapes, part, content.labels, (l) => drawLabel(shapes, laid, l, isSelected(l.i), said, plates));
   for (const c of content.counts) drawCount(shapes, laid.data.style, laid.layout.upright, c);
 }
 
@@ -276,8 +284,7 @@ function drawLaneName(shapes: Shape[], lane: Lane, name: string, width: number):
     points: rectangle(0, layout.ridgeTop, width, layout.ridge),
     fill: colour,
   });
-  shapes.push({
-    kind: "text",
+  drawWordsOver(shapes, data.style, {
     x: 22,
     y: 16,
     text: name,

@@ -95,6 +95,7 @@ export function drawLabel(
   l: ShownLabel,
   selected: boolean,
   said: ReadonlySet<string>,
+  plates = true,
 ): void {
   const { data, layout } = laid;
   const { style } = data;
@@ -105,11 +106,12 @@ export function drawLabel(
   const side = layout.upright ? 1 : l.side;
   // In a dense drawing lines run behind the labels, a hair's breadth beside the words.
   const [across, down] = layout.upright ? [1, 1] : layout.small ? [4, 2] : [3, 1];
-  shapes.push({
-    kind: "area",
-    points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
-    ...(selected ? { fill: style.wash, stroke: style.sun, strokeWidth: 2 } : plateOf(style)),
-  });
+  if (plates || selected)
+    shapes.push({
+      kind: "area",
+      points: rectangle(x - across, y - down, w + 2 * across, h + 2 * down),
+      ...(selected ? { fill: style.wash, stroke: style.sun, strokeWidth: 2 } : plateOf(style)),
+    });
   const { type } = t;
   const size = titleSize((data.flags[l.i]! & EMPHASIS) !== 0, type);
   const [dated, line] = [dateSize(type), lineOf(type)];

@@ -7,6 +7,7 @@ import { rankX } from "../frame/shown";
 import { wholeView } from "../axis/view";
 import { BOB } from "../style/house-style";
 import { dateFace, titleFace } from "../../looks/style";
+import { drawWordsOver } from "../style/plates";
 import { drawStillSign } from "../style/signs";
 import { drawView } from "./draw-chart";
 import { moveShapes, type Scene, type Shape } from "./scene";
@@ -84,7 +85,7 @@ export function drawThumbnail(timeline: Timeline, { width, height }: { width: nu
     }
     words++;
     const put = (text: string, y: number, fill: string, face: Face) =>
-      hung.push({ kind: "text", x, y, text, face, size: TYPE, fill, align: "start" });
+      drawWordsOver(hung, data.style, { x, y, text, face, size: TYPE, fill, align: "start" });
     if (date) put(date, top + TYPE, colour, dated);
     put(title, top + (date ? 2 * TYPE + 3 : TYPE), data.style.ink, titled);
   }

@@ -10,7 +10,11 @@ import { alongRidge, clearOf, makeTicks, TICK_SIZE, type TickRow, UPRIGHT_LINE, 
 import { edgeText, type Unit } from "../ticks/tick-units";
 import { type Ground, uAt, type View, xOf } from "../axis/view";
 import type { Words } from "../data/words";
+import { drawWordsOver } from "../style/plates";
 import { type ChartStyle, titleFace } from "../../looks/style";
+
+/** What the row of the larger unit takes over the ridge, px. */
+const LARGER_ROW = 13;
 
 /** Half as wide as the mark of a chapter, px. */
 const CHAPTER = 5;
@@ -126,7 +130,7 @@ function evenLabels(laid: Laid, g: Ground, v: View, words: Words): EndLabel[] {
   return kept;
 }
 
-/** Shades every second stretch between labelled ticks; on scales where that stays the same while the view moves. */
+/** Shades every second stretch between labelled ticks, where there is no texture, on scales where that stays the same while the view moves. */
 export function drawBands(
   shapes: Shape[],
   style: ChartStyle,
@@ -142,7 +146,7 @@ export function drawBands(
         shapes.push({ kind: "line", points: [t.x, 0, t.x, height], stroke: style.grid, width: style.lines });
     return;
   }
-  if (!whole) return;
+  if (!whole || style.backdrop.texture) return;
   const ticks = row.ticks.filter((t) => t.text);
   for (let i = 0; i < ticks.length; i += 2) {
     const to = ticks[i + 1]?.x ?? g.size - g.pad;
@@ -254,17 +258,21 @@ export function drawRidgeWords(shapes: Shape[], laid: Laid, g: Ground, v: View, 
   // Beside an upright ridge the larger unit stands where no roof does and it does not reach the ridge.
   const beside = laid.layout.roofRows === 0 ? top - 8 : 0;
   // Where they share their height, words stand behind the gable.
-  const clearOfGable = top - gableHeight(laid) < 14 ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
+  const shared = top - gableHeight(laid) < 14;
+  const clearOfGable = shared ? ridgeEnds(g, v)[0] + GABLE.width + 4 : 0;
+  const beforeGable = shared ? ridgeEnds(g, v)[1] - GABLE.width - 4 : Number.POSITIVE_INFINITY;
   for (const [k, l] of ridge.row.larger.entries()) {
     if ((laid.layout.strip || laid.layout.taken) && laid.layout.roofRows > 0) break;
+    // A low strip has no room over its ridge.
+    if (!g.upright && top < LARGER_ROW) break;
     const width = textWidth(l.text, face, 12);
     if (g.upright && width > beside) continue;
     const x = Math.max(l.x, clearOfGable);
+    if (!g.upright && x + width > beforeGable) continue;
     const next = ridge.row.larger[k + 1];
     // Moved behind the gable they may reach the next.
     if (!g.upright && x > l.x && next && x + width + 8 > next.x) continue;
-    shapes.push({
-      kind: "text",
+    drawWordsOver(shapes, style, {
       x: g.upright ? 4 : x,
       y: g.upright ? l.x + 9 : 12,
       text: l.text,
