@@ -662,7 +662,7 @@ const HOUSE: DemoTimeline = {
       when: "spring 1884",
       title: "A wedding with forty guests",
       category: "Event in the family",
-      spot: { along: 24, across: 150 },
+      spot: { along: 24, across: 46 },
     },
     { when: "1901 - 1940s", title: "The Tolleys again", category: "Household" },
     { when: "after 1931", title: "The ferry's rope is hung in the hall", category: "Event in the family" },

@@ -64,6 +64,7 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
       },
       prefix: id,
       label: "",
+      ground: true,
     });
   } catch (error) {
     console.error(`Timeline ${id} cannot be drawn.`, error);

@@ -89,7 +89,7 @@ function drawn(id: string, frozen: Frozen, frame: { width: number; height: numbe
     const media = timeline.items.get(item)?.media;
     return media ? `/submissions/${id}/media/${media}/${size}` : null;
   };
-  return toSvg(scene, { pictureUrl, prefix, label: "Chart as submitted" });
+  return toSvg(scene, { pictureUrl, prefix, label: "Chart as submitted", ground: true });
 }
 
 function eventsOf(s: OpenSubmission): DeskEvent[] {

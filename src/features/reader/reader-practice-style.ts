@@ -4,7 +4,7 @@ export const PRACTICE_STYLE = `body.presenting{overflow:hidden}
 .x-head{display:flex;align-items:center;gap:14px;padding:8px 18px;background:var(--bar);color:var(--bar-ink)}.x-head h2{font-size:20px;margin-right:auto}
 .practice button,.practice select{font:inherit;min-height:44px;border:1px solid var(--edge);border-radius:8px;background:var(--paper);color:var(--ink);padding:0 14px;cursor:pointer}
 .x-head button{background:none;color:var(--bar-ink);border-color:var(--bar-edge);font-weight:700}
-.practice .x-main{background:var(--sun);border-color:var(--sun);font-weight:700;padding:0 24px}.x-main:hover{background:var(--sun-dark)}.x-main:disabled{opacity:.5}
+.practice .x-main{background:var(--sun);color:var(--on-sun);border-color:var(--sun);font-weight:700;padding:0 24px}.x-main:hover{background:var(--sun-dark)}.x-main:disabled{opacity:.5}
 .x-said{flex:none;margin:0;padding:12px 24px;min-height:1.5em;font-size:18px;background:var(--panel);border-bottom:1px solid var(--line)}
 .x-body{flex:1;display:flex;flex-direction:column;gap:18px;padding:22px 24px 30px;max-width:1240px;width:100%;margin:0 auto;box-sizing:border-box}
 .x-form{display:flex;flex-direction:column;gap:14px;max-width:420px}.x-field{display:flex;flex-direction:column;gap:4px;color:var(--quiet)}.x-tick{min-height:28px;display:flex;align-items:center;gap:8px}.x-tick input{width:20px;height:20px;accent-color:var(--accent)}

@@ -35,7 +35,7 @@ a{color:var(--accent)}
 .ways{display:flex;flex-wrap:wrap;gap:12px;margin:22px 0 0}
 .go{display:inline-flex;align-items:center;min-height:44px;padding:0 20px;border-radius:6px;font-weight:700;text-decoration:none;background:var(--sun);color:var(--on-sun);border:1px solid var(--sun)}
 .go:hover{background:var(--sun-dark)}
-.go.quiet{background:var(--paper);border-color:var(--edge)}.go.quiet:hover{background:var(--hover)}
+.go.quiet{background:var(--paper);color:var(--ink);border-color:var(--edge)}.go.quiet:hover{background:var(--hover)}
 .hint{font-size:14px;color:var(--quiet);margin:12px 0 0}
 .whole{display:block;max-width:1240px;margin:0 auto;padding:6px 0 30px}
 .text{hyphens:auto}.text p{margin:0 0 .7em}.text ul,.text ol{margin:0 0 .7em 1.3em;padding:0}.text .center{text-align:center}.text .right{text-align:right}.text h3{font-size:1.25em;margin:1em 0 .4em}.text h4{font-family:var(--head),sans-serif;font-weight:650;font-size:1.08em;margin:.9em 0 .3em}.text blockquote{font-family:var(--head),sans-serif;margin:0 0 .7em;padding-left:.8em;border-left:3px solid var(--tick)}.text blockquote footer{font-family:var(--type),sans-serif;font-size:.8em;color:var(--quiet)}
