@@ -477,6 +477,15 @@ CREATE TABLE public.removed_editor (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.saved_look (
+    id text NOT NULL,
+    account_id text NOT NULL,
+    class_id text,
+    name text NOT NULL,
+    look jsonb NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.session (
     token_hash bytea NOT NULL,
     account_id text NOT NULL,
@@ -756,6 +765,9 @@ ALTER TABLE ONLY public.publication
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_pkey PRIMARY KEY (timeline_id, account_id);
 
+ALTER TABLE ONLY public.saved_look
+    ADD CONSTRAINT saved_look_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
 
@@ -838,6 +850,10 @@ CREATE INDEX media_made_of ON public.media USING btree (made_of);
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
 CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
+
+CREATE INDEX saved_look_class ON public.saved_look USING btree (class_id);
 
 CREATE INDEX session_account ON public.session USING btree (account_id);
 
@@ -996,6 +1012,12 @@ ALTER TABLE ONLY public.removed_editor
 
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.saved_look
+    ADD CONSTRAINT saved_look_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.saved_look
+    ADD CONSTRAINT saved_look_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;

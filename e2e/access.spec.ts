@@ -85,6 +85,8 @@ test("each is answered as the table says, to everybody it could concern", async 
   };
   const png = await picture();
 
+  const ownLook = { name: "Mine", look: { fastigo: "look", version: 1, wears: {}, categories: [] }, class: null };
+
   /** A class, an assignment and the owner's work on it, with everything a route may name. */
   async function setUp(submitted: boolean, names: (part: string) => boolean) {
     const { id: klass } = await post<{ id: string }>(teacher, "/api/classes", { name: "History 8B" });
@@ -150,6 +152,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       upload: names("[upload]") ? await send() : "none",
       submission,
       pupil,
+      look: names("[look]") ? (await post<{ id: string }>(owner, "/api/looks", ownLook)).id : "none",
     };
   }
 
@@ -193,6 +196,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[token]", s.token)
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
+        .replace("[look]", s.look)
         .replace("[point]", "garden")
         .replace("[picture]", "castle")
         .replace("[seq]", "1")
@@ -218,6 +222,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       const bodies: Record<string, unknown> = {
         "POST /api/account": { displayName: "New", email: newEmail("new"), password: PASSWORD },
         "PATCH /api/account": { displayName: "Nia" },
+        "POST /api/looks": ownLook,
         "DELETE /api/account": { password: PASSWORD },
         "PUT /api/account/password": { password: PASSWORD, next: `${PASSWORD}-again` },
         "POST /api/session": { name: oneTimeName, password: PASSWORD },

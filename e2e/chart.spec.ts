@@ -273,10 +273,9 @@ test("a sign, lines, marks of one's own and the first view reach the reader, who
 }) => {
   const page = await started(browser);
   await chartButton(page, /Bell rung/).click();
-  await page
-    .getByRole("complementary", { name: /^Event/ })
-    .getByLabel("bell")
-    .check();
+  const sheet = page.getByRole("complementary", { name: /^Event/ });
+  await sheet.getByRole("button", { name: "no sign" }).click();
+  await sheet.getByRole("radio", { name: "bell" }).check();
   await page.getByRole("button", { name: "About", exact: true }).click();
   const settings = page.getByRole("region", { name: "Chart" });
   await settings.getByLabel("Lines across the chart").check();

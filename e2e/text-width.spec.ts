@@ -34,8 +34,8 @@ test("the core's widths are the browser's, for the shipped fonts", async ({ page
   for (const [i, [face, size]] of FACES.entries())
     for (const [k, text] of TEXTS.entries()) {
       const [real, table] = [measured[i]![k]!, textWidth(text, face, size)];
-      // Kerning only ever draws letters together a little: the table may be wider by that, never narrower.
+      // Kerning and ligatures only ever draw letters together a little: the table may be wider by that, never narrower.
       expect(real, `${face} ${text}`).toBeLessThanOrEqual(table * 1.005 + 0.5);
-      expect(real, `${face} ${text}`).toBeGreaterThan(table * 0.93);
+      expect(real, `${face} ${text}`).toBeGreaterThan(table * 0.9);
     }
 });

@@ -120,6 +120,7 @@ export async function bundleForReaders() {
   const entries = {
     chart: "src/features/reader/reader-chart.ts",
     "chart-worker": "src/workers/chart.worker.ts",
+    index: "src/features/reader/reader-index-list.ts",
     map: "src/features/reader/reader-map.ts",
     practice: "src/features/reader/reader-practice.ts",
     present: "src/features/reader/reader-present.ts",

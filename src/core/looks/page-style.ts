@@ -31,10 +31,17 @@ export function pageVariables(s: ChartStyle): Record<string, string> {
     "--bar-ink": barInk,
     "--bar-quiet": mend(mix(bar, barInk, 0.76), { grounds: [bar], least: LEAST_WORDS }),
     "--bar-edge": mix(bar, barInk, 0.5),
-    "--bar-hover": mix(bar, barInk, 0.2),
+    "--bar-hover": lit(bar, barInk),
     "--type": family(s.family),
     "--head": family(s.heading),
   };
+}
+
+/** A bar's ground under what is pressed: as much lighter as words on it allow. */
+function lit(bar: string, ink: string): string {
+  let share = 0.2;
+  while (share > 0 && contrast(mix(bar, ink, share), ink) < LEAST_WORDS) share -= 0.02;
+  return mix(bar, ink, Math.max(0, share));
 }
 
 /** The same as a style sheet, with the type it names. */

@@ -9,6 +9,8 @@ import { whenLabel } from "@/core/time/write-when";
 import type { CardContent } from "@/ui/stage/card";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { CHART_DATA, readChartData } from "./chart-data-element";
+import { filterBar, tagsOf } from "./reader-filter-bar";
+import { matcher, onFilter, readFilter, setFilter } from "./reader-filter";
 import { Opened } from "./reader-open";
 import { Pictures } from "./reader-pictures";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -22,6 +24,9 @@ function heightFor(box: HTMLElement): number {
   const above = box.getBoundingClientRect().top + window.scrollY;
   return Math.min(MOST, Math.max(LEAST, window.innerHeight - above - BUTTONS));
 }
+
+/** The chart follows what is typed when nothing was typed for so long, ms. */
+const RESTED_MS = 120;
 
 /** What stands under the drawing in its box, px. */
 const STRIP = 30;
@@ -38,7 +43,7 @@ function start(pictures: Pictures): void {
   const box = document.createElement("div");
   box.className = "chart-live";
   const mediaPath = data.dataset.media ?? "";
-  const hidden = new Set<string>();
+  const hidden = new Set<string>(readFilter().hide);
 
   const pictureUrl = (item: string, size: PictureSize) => {
     const media = timeline.items.get(item)?.media;
@@ -132,7 +137,19 @@ function start(pictures: Pictures): void {
   out.disabled = true;
   all.disabled = true;
   stage.lookAtText(addressed() ?? timeline.firstView);
-  const shown = () => stage.show({ timeline, hidden: new Set(hidden), upright: null, rows: null });
+  /** How many of its events there are left. */
+  let left = timeline.events.size;
+  const filtered = (): typeof timeline => {
+    const f = readFilter();
+    const fits = matcher({ ...f, hide: [] });
+    const within = matcher(f);
+    const living = [...timeline.events].filter(([, e]) => !e.chapter);
+    left = within ? living.filter(([, e]) => within(e)).length : living.length;
+    return fits
+      ? { ...timeline, events: new Map([...timeline.events].filter(([, e]) => e.chapter || fits(e))) }
+      : timeline;
+  };
+  const shown = () => stage.show({ timeline: filtered(), hidden: new Set(hidden), upright: null, rows: null });
   shown();
   const opened = new Opened({
     box,
@@ -158,7 +175,8 @@ function start(pictures: Pictures): void {
     opened.place();
   });
 
-  // The key is the filter.
+  // The key is a part of the filter.
+  const keys = new Map<string, HTMLButtonElement>();
   for (const item of section.querySelectorAll<HTMLElement>(".key li")) {
     const id = item.dataset.category;
     if (!id) continue;
@@ -167,12 +185,28 @@ function start(pictures: Pictures): void {
     b.append(...item.childNodes);
     b.setAttribute("aria-pressed", "true");
     b.addEventListener("click", () => {
-      if (!hidden.delete(id)) hidden.add(id);
-      b.setAttribute("aria-pressed", String(!hidden.has(id)));
-      shown();
+      setFilter({ hide: hidden.has(id) ? [...hidden].filter((h) => h !== id) : [...hidden, id] });
     });
     item.append(b);
+    keys.set(id, b);
+    b.setAttribute("aria-pressed", String(!hidden.has(id)));
   }
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  onFilter(() => {
+    const { hide } = readFilter();
+    hidden.clear();
+    for (const id of hide) hidden.add(id);
+    for (const [id, b] of keys) b.setAttribute("aria-pressed", String(!hidden.has(id)));
+    filtered();
+    clearTimeout(soon);
+    // Each letter is searched for at once; the chart is laid out when one rests.
+    soon = setTimeout(shown, RESTED_MS);
+  });
+  const events = [...timeline.events.values()].filter((e) => !e.chapter);
+  const fields = filterBar(tagsOf(events), events.length, () => left);
+  const key = section.querySelector(".key");
+  if (key) key.after(fields);
+  else section.prepend(fields);
 }
 
 /** What the page says of an event in its list, in short. */

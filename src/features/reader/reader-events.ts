@@ -1,3 +1,4 @@
+import { WORDS as INDEX } from "@/core/words/en/index-view";
 import { colourClass } from "./reader-mark";
 import { placesAlong } from "@/core/chart/frame/places-along";
 import { escapeXml } from "@/core/chart/draw/to-svg";
@@ -95,6 +96,13 @@ function neighboursIn(events: readonly FrozenEvent[]): (e: FrozenEvent) => strin
   };
 }
 
+/** The tags of an event, each leading to the chart of all that have it. */
+function tagLinks(tags: readonly string[] | undefined): string {
+  if (!tags || tags.length === 0) return "";
+  const links = tags.map((t) => `<a href="?tag=${escapeXml(encodeURIComponent(t))}#chart">${escapeXml(t)}</a>`);
+  return `<p class="tags">${INDEX.tags}: ${links.join(", ")}</p>`;
+}
+
 /** Where the reading line stands, in percent of the strip: its ends are set in by margin and cap. */
 function stripPercent(u: number): string {
   const inset = 38 / 1240;
@@ -134,7 +142,7 @@ function eventHtml(
     list.length === 0 ? "" : `<div><h3>${heading}</h3>${list.map((html) => `<p>${html}</p>`).join("")}</div>`;
   return `<li class="event${depth > 0 ? ` part part-${Math.min(depth, 3)}` : ""}" id="e-${escapeXml(e.id)}" tabindex="-1" data-at="${at}">
 ${gap ? `<div class="gap">${escapeXml(WORDS.later(gap))}</div>` : ""}
-<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark(p.look, { ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
+<div class="when"><p class="year${head.length > 10 ? " long" : ""} ${colour}">${escapeXml(head)}</p><p>${WORDS.eventOf(index + 1, frozen.events.length)}</p>${category ? `<p class="cat">${mark(p.look, { ...category, id: `${category.id}-${index}` })}${escapeXml(category.name)}</p>` : ""}${tagLinks(e.tags)}${e.place ? `<p class="place">${WORDS.at} ${escapeXml(e.place)}</p>` : ""}${whole ? `<p class="of">${WORDS.partOf} <a href="#e-${escapeXml(whole.id)}">${escapeXml(whole.title || WORDS.untitled)}</a></p>` : ""}</div>
 <div class="story"><p class="date ${colour}${long === head ? " same" : ""}">${escapeXml(long)}</p><h2${e.emphasis ? ' class="important"' : ""}${said(frozen)}>${escapeXml(e.title || WORDS.untitled)}</h2>${between}${media
     .slice(0, over)
     .map((m) => figure(p, m))

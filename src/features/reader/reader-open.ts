@@ -6,6 +6,7 @@ import { WORDS } from "@/core/words/en/reader";
 import type { ChartStage } from "@/ui/stage/chart-stage";
 import type { SvgOptions } from "@/core/chart/draw/to-svg";
 import { partsDrawing } from "./parts-drawing";
+import { matcher, readFilter } from "./reader-filter";
 import type { ReaderTimeline } from "./chart-data-element";
 import type { Pictures } from "./reader-pictures";
 import { stripCopy } from "./strip-copy";
@@ -20,6 +21,8 @@ const MOST = 760;
 const LEAST_BESIDE = 150;
 /** Between the bobs and the sheet, px. */
 const ROPE = 14;
+/** A wheel leads on no oftener than this, ms. */
+const WHEEL_MS = 320;
 /** The plumb line keeps so far from the sheet's ends, px. */
 const INSET = 14;
 
@@ -62,6 +65,7 @@ export class Opened {
     document.addEventListener("opened", () => this.follow());
     document.addEventListener("keydown", (e) => this.key(e));
     onSwipe(this.sheet, (way) => this.step(way));
+    host.box.addEventListener("wheel", (e) => this.wheel(e), { capture: true, passive: false });
     this.follow();
   }
 
@@ -163,13 +167,32 @@ export class Opened {
   }
 
   private neighbour(way: 1 | -1): string | null {
-    const at = this.list.findIndex((e) => e.id === `e-${this.id}`);
-    return this.list[at + way]?.id ?? null;
+    // One walks among those the filter leaves.
+    const fits = matcher(readFilter());
+    const { events } = this.host.timeline();
+    const list = this.list.filter((e) => {
+      const event = events.get(e.id.slice(2));
+      return !fits || e.id === `e-${this.id}` || (event !== undefined && fits(event));
+    });
+    const at = list.findIndex((e) => e.id === `e-${this.id}`);
+    return list[at + way]?.id ?? null;
+  }
+
+  private wheeled = 0;
+  /** Over the chart a turn of the wheel leads on: the sheet itself scrolls. */
+  private wheel(e: WheelEvent): void {
+    if (this.id === null || !this.wide || e.ctrlKey || this.sheet.contains(e.target as Node)) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const turn = Math.abs(e.deltaY) > Math.abs(e.deltaX) ? e.deltaY : e.deltaX;
+    if (turn === 0 || e.timeStamp - this.wheeled < WHEEL_MS) return;
+    this.wheeled = e.timeStamp;
+    this.step(turn > 0 ? 1 : -1);
   }
 
   private key(e: KeyboardEvent): void {
     if (this.id === null || e.altKey || e.ctrlKey || e.metaKey || document.querySelector("dialog[open]")) return;
-    if (/^(INPUT|VIDEO|AUDIO)$/.test((e.target as Element).tagName)) return;
+    if (/^(INPUT|SELECT|VIDEO|AUDIO)$/.test((e.target as Element).tagName)) return;
     if (e.key === "Escape") location.hash = "chart";
     else if (e.key === "ArrowRight" || e.key === "ArrowLeft") this.step(e.key === "ArrowRight" ? 1 : -1);
     else return;

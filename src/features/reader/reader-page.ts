@@ -1,3 +1,5 @@
+import { WORDS as INDEX } from "@/core/words/en/index-view";
+import { hasIndex, indexSection } from "./reader-index";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { escapeXml, toSvg } from "@/core/chart/draw/to-svg";
@@ -87,6 +89,7 @@ ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
 ${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, keyOf(timeline), facts, strips(p, timeline, "b"))}</section>`}
 <section id="chart" aria-label="${WORDS.chart}">${chartSection(p, timeline)}</section>
+${indexSection(p, p.chartScript.replace("chart.js", "index.js"))}
 <section id="read" aria-label="${WORDS.read}">${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
 ${placesSection(p, p.chartScript.replace("chart.js", "map.js"))}
 </main>
@@ -108,7 +111,7 @@ function head(p: ReaderPage, title: string, facts: string): string {
   const views =
     p.variant === "print"
       ? ""
-      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}${deedButtons(p, "")}</nav>`;
+      : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasIndex(p) ? `<a href="#index" data-to="index">${INDEX.index}</a>` : ""}${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}${deedButtons(p, "")}</nav>`;
   const note = p.note
     ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
     : "";

@@ -42,7 +42,7 @@ export function placesSection(p: ReaderPage, script: string): string {
       point ? ` data-lat="${point.lat}" data-lon="${point.lon}"` : "",
       spot ? ` data-x="${spot.x}" data-y="${spot.y}"` : "",
     ].join("");
-    return `<li data-id="${escapeXml(e.id)}"${places} data-colour="${category ? paintedColour(HOUSE_STYLE, category.colour) : HOUSE_STYLE.none}"><a href="#r-${escapeXml(e.id)}"><b>${escapeXml(e.title || READER.untitled)}</b><span>${escapeXml(whenLabel(e.when, manner))}</span>${e.place ? `<span>${escapeXml(e.place)}</span>` : ""}</a></li>`;
+    return `<li data-id="${escapeXml(e.id)}"${places} data-colour="${category ? paintedColour(HOUSE_STYLE, category.colour) : HOUSE_STYLE.none}"><a href="#e-${escapeXml(e.id)}"><b>${escapeXml(e.title || READER.untitled)}</b><span>${escapeXml(whenLabel(e.when, manner))}</span>${e.place ? `<span>${escapeXml(e.place)}</span>` : ""}</a></li>`;
   });
   const own = item
     ? ` data-map="${escapeXml(`${p.mediaPath}/${item.media}/large`)}" data-proportion="${proportion}"`

@@ -6,7 +6,10 @@
 import { playOutside } from "./reader-outside";
 import { listenToAll } from "./reader-voices";
 
-const VIEWS = ["begin", "chart", "read", "map"];
+const VIEWS = ["begin", "chart", "read", "index", "map"];
+/** What opens beside chart and read, where the window is as wide as this, px. */
+const ASIDES = ["index", "map"];
+const WIDE = 1_000;
 /** What the address may ask to be done, and what does it: `reader-present.ts`, `reader-practice.ts`. */
 const DEEDS: Record<string, string> = { present: "present", speaker: "present", practice: "practice" };
 /** What is read stands in this share of the window. */
@@ -53,13 +56,17 @@ document.addEventListener("DOMContentLoaded", () => {
   function show(): void {
     const now = named();
     // A page without places has no map.
-    if (now.view === "map" && !document.getElementById("map")) now.view = "begin";
+    if (ASIDES.includes(now.view) && !document.getElementById(now.view)) now.view = "begin";
     body.dataset.view = now.view;
-    if (now.view === "map") fetchFor(document.getElementById("map"));
+    const aside = besideOf(now.view);
+    if (aside) body.dataset.beside = aside;
+    else delete body.dataset.beside;
+    for (const part of ASIDES) if (part === now.view || part === aside) fetchFor(document.getElementById(part));
     const deed = DEEDS[location.hash.slice(1)];
     if (deed) fetchFor(document.querySelector<HTMLElement>(`[data-deed=${deed}]`));
     for (const a of links) {
       if (a.dataset.to === now.view) a.setAttribute("aria-current", "page");
+      else if (a.dataset.to === aside) a.setAttribute("aria-current", "true");
       else a.removeAttribute("aria-current");
       // From one view to the other the event stays the same.
       if (a.dataset.to === "read") a.hash = now.open ? `r-${now.open}` : "read";
@@ -108,8 +115,24 @@ document.addEventListener("DOMContentLoaded", () => {
     );
   }
 
+  /** What stands beside a view, as the address says. */
+  function besideOf(view: string): string | null {
+    const part = new URLSearchParams(location.search).get("beside") ?? "";
+    return (view === "chart" || view === "read") &&
+      window.innerWidth >= WIDE &&
+      ASIDES.includes(part) &&
+      document.getElementById(part)
+      ? part
+      : null;
+  }
+
   function mark(): void {
     const event = events[current()];
+    const reads = body.dataset.view === "read" && event ? event.id.slice(2) : "";
+    if (body.dataset.reads !== reads) {
+      body.dataset.reads = reads;
+      document.dispatchEvent(new CustomEvent("reads"));
+    }
     if (!line || !event) return;
     line.style.display = body.dataset.view === "read" ? "block" : "none";
     line.style.left = `${event.dataset.at}%`;
@@ -129,15 +152,33 @@ document.addEventListener("DOMContentLoaded", () => {
     { passive: true },
   );
   window.addEventListener("hashchange", show);
-  // Links between events lead to where one is: in the list to the list.
-  document.getElementById("read")?.addEventListener("click", (e) => {
+  // Index and map stand beside chart and read where there is room, and go again by the same press.
+  for (const a of links)
+    a.addEventListener("click", (e) => {
+      const part = a.dataset.to ?? "";
+      const { view } = named();
+      if (!ASIDES.includes(part) || e.ctrlKey || e.metaKey || e.shiftKey) return;
+      if (window.innerWidth < WIDE || (view !== "chart" && view !== "read")) return;
+      e.preventDefault();
+      const address = new URL(location.href);
+      if (besideOf(view) === part) address.searchParams.delete("beside");
+      else address.searchParams.set("beside", part);
+      history.replaceState(history.state, "", address);
+      const scroll = window.scrollY;
+      show();
+      if (!body.dataset.open) window.scrollTo(0, scroll);
+    });
+  // Links between events lead to where one is: in the list, and beside it, to the list.
+  const leads = (e: MouseEvent) => {
     const link = (e.target as Element).closest<HTMLAnchorElement>("a[href^='#e-']");
-    if (!link || e.ctrlKey || e.metaKey || e.shiftKey) return;
+    if (!link || link.dataset.lead === "chart" || e.ctrlKey || e.metaKey || e.shiftKey) return;
     e.preventDefault();
     location.hash = `r-${link.hash.slice(3)}`;
-  });
+  };
+  for (const part of ["read", "index", "map"]) document.getElementById(part)?.addEventListener("click", leads);
   document.addEventListener("keydown", (e) => {
-    if (e.altKey || e.ctrlKey || e.metaKey || /^(INPUT|VIDEO|AUDIO)$/.test((e.target as Element).tagName)) return;
+    if (e.altKey || e.ctrlKey || e.metaKey || /^(INPUT|SELECT|VIDEO|AUDIO)$/.test((e.target as Element).tagName))
+      return;
     if (body.dataset.view !== "read" || (e.key !== "ArrowRight" && e.key !== "ArrowLeft")) return;
     if (document.querySelector("dialog[open]")) return;
     const next = events[current() + (e.key === "ArrowRight" ? 1 : -1)];

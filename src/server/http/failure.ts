@@ -9,6 +9,8 @@ const STATUS: Record<FailureCode, number> = {
   bad_characters: 400,
   bad_address: 400,
   too_much: 413,
+  looks_full: 413,
+  teacher_only: 403,
   too_slow: 503,
   busy: 503,
   cannot_draw: 500,

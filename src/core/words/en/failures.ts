@@ -7,6 +7,9 @@ export const FAILURES = {
     "A text holds control characters that cannot be stored, and nothing was changed. Take them out, or type it anew.",
   bad_address: "This address is not one of Fastigo's: it holds characters no address has. Nothing was changed.",
   too_much: "That is more than fits.",
+  looks_full:
+    "You have saved 100 looks, which is as many as are kept. This one was not saved; delete one you no longer need, or take it out as a file.",
+  teacher_only: "Only the teachers of a class keep looks for it. Nothing was saved; save it for yourself instead.",
   too_slow:
     "This takes the server too long, and it was stopped. What was saved before is kept. Make the timeline smaller, and try again in a few minutes.",
   busy: "Very many people ask for this at once. Nothing was lost; try again in a moment.",

@@ -66,6 +66,32 @@ export const WORDS = {
     `${name} is shown as ${shown} instead of ${wanted}, so that its dates can be read on this paper.`,
   paperMended: (wanted: string, shown: string) =>
     `The paper is ${shown} instead of ${wanted}: on that, neither dark nor light words could be read well.`,
+  saved: "Saved looks",
+  savedHelp:
+    "With the colours and patterns of its categories, by their names. A picture behind the chart is not part of it.",
+  noneSaved: "None yet.",
+  saveThis: "Save this look",
+  saveName: "Name of the look",
+  saveFor: "For",
+  forMe: "my other timelines",
+  forClass: (name: string) => `the class ${name}`,
+  ofClass: (name: string) => `class ${name}`,
+  wear: "Wear",
+  wearNamed: (name: string) => `Wear ${name}`,
+  deleteNamed: (name: string) => `Delete ${name}`,
+  nothingToChange: "This timeline looks so already.",
+  savedNow: (name: string) => `Saved as "${name}".`,
+  toFile: "Take out as a file",
+  fromFile: "Bring in a file",
+  lookFile: "A file with a look",
+  faults: {
+    no_json: "This file is not JSON, so no look could be read from it. Nothing was changed.",
+    no_look: "This file holds JSON, but no look of Fastigo. Nothing was changed.",
+    other_version: "This look was made by a newer Fastigo and cannot be read here. Nothing was changed.",
+    broken:
+      "This file has a value in it that no look has: a colour, a name or a number. Nothing was changed; take the look out again where it came from.",
+    large: "A file with a look is smaller than 1 MB; this one was not read. Nothing was changed.",
+  },
   seenBy: "Seen as",
   seenHelp: "For this look only: nothing is changed. Patterns must still tell categories apart.",
   seen: {

@@ -19,6 +19,7 @@ import { useOnTheirWay } from "../media/on-their-way";
 import { Frame } from "../sheet/frame";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { LookDrawing } from "./look-card";
+import { SavedLooks } from "./saved-looks";
 import type { SeenBy } from "./seen-by";
 
 /** How the timeline looks: what it is built of, what lies behind it, what labels say, and how well all of it can be read. */
@@ -56,6 +57,7 @@ export function LookPanel({
         <Behind />
         <Labels />
         <Contrast />
+        <SavedLooks />
       </div>
     </Frame>
   );

@@ -1,0 +1,23 @@
+/** What is said in the index of a timeline, and where it is filtered. */
+export const WORDS = {
+  index: "Index",
+  indexOf: (n: number) => `Index: ${n} ${n === 1 ? "event" : "events"}`,
+  find: "Find events",
+  findWords: "Words in any event",
+  grouped: "Grouped by",
+  by: { time: "time", category: "category", tag: "tag" },
+  noDate: "No date",
+  noCategory: "No category",
+  noTag: "No tag",
+  tags: "Tags",
+  allTags: "any tag",
+  tagged: "Tag",
+  readIt: "Read it",
+  onTheChart: "On the chart",
+  closeIndex: "Close the index",
+  closeMap: "Close the map",
+  someOf: (n: number, of: number) => `${n} of ${of} events`,
+  nothing: "No event has these words, tag and categories.",
+  showAll: "Show all events",
+  filter: "Which events are shown",
+} as const;
