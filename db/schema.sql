@@ -456,6 +456,34 @@ CREATE TABLE public.past_state (
     packed bytea NOT NULL
 );
 
+CREATE TABLE public.practice (
+    id text NOT NULL,
+    class_id text NOT NULL,
+    timeline_id text,
+    title text NOT NULL,
+    cards jsonb NOT NULL,
+    created_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.practice_result (
+    id bigint NOT NULL,
+    practice_id text NOT NULL,
+    account_id text NOT NULL,
+    placed jsonb NOT NULL,
+    right_count integer NOT NULL,
+    share double precision NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+ALTER TABLE public.practice_result ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.practice_result_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
 CREATE TABLE public.publication (
     timeline_id text NOT NULL,
     address text NOT NULL,
@@ -756,6 +784,12 @@ ALTER TABLE ONLY public.page
 ALTER TABLE ONLY public.past_state
     ADD CONSTRAINT past_state_pkey PRIMARY KEY (timeline_id, seq);
 
+ALTER TABLE ONLY public.practice
+    ADD CONSTRAINT practice_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.practice_result
+    ADD CONSTRAINT practice_result_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_address_unique UNIQUE (address);
 
@@ -850,6 +884,14 @@ CREATE INDEX media_made_of ON public.media USING btree (made_of);
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
 CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX practice_class ON public.practice USING btree (class_id);
+
+CREATE INDEX practice_result_account ON public.practice_result USING btree (account_id);
+
+CREATE INDEX practice_result_practice ON public.practice_result USING btree (practice_id, account_id);
+
+CREATE INDEX practice_timeline ON public.practice USING btree (timeline_id);
 
 CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
 
@@ -1012,6 +1054,18 @@ ALTER TABLE ONLY public.removed_editor
 
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice
+    ADD CONSTRAINT practice_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice_result
+    ADD CONSTRAINT practice_result_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice_result
+    ADD CONSTRAINT practice_result_practice_id_fkey FOREIGN KEY (practice_id) REFERENCES public.practice(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice
+    ADD CONSTRAINT practice_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;

@@ -3,6 +3,7 @@ import { join, relative } from "node:path";
 import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest, test } from "@playwright/test";
 import sharp from "sharp";
 import { ACCESS, ACTORS, type Answer } from "./access-table";
+import { readWhen } from "../src/core/time/read/read-when";
 import { assignmentBody } from "./attack/actor";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
 
@@ -85,6 +86,7 @@ test("each is answered as the table says, to everybody it could concern", async 
   };
   const png = await picture();
 
+  const LESSON = ["p1", "p2", "p3"];
   const ownLook = { name: "Mine", look: { fastigo: "look", version: 1, wears: {}, categories: [] }, class: null };
 
   /** A class, an assignment and the owner's work on it, with everything a route may name. */
@@ -132,6 +134,19 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { token } = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
     const freeze = () => post<{ copy: { address: string } }>(owner, `/api/timelines/${id}/frozen-copies`);
     const copy = names("[address]") ? (await freeze()).copy.address : "none";
+    let lesson = "none";
+    let practice = "none";
+    if (names("practice")) {
+      lesson = (await post<{ id: string }>(teacher, "/api/timelines", { title: "Lesson", subject: "" })).id;
+      const ops = LESSON.map((event, i) => ({
+        kind: "add_event",
+        id: event,
+        fields: { title: event, when: readWhen(String(1700 + i)) },
+      }));
+      await post(teacher, `/api/timelines/${lesson}/changes`, { id: "c1", base: 0, ops });
+      const choice = { timeline: lesson, count: 5, parts: false, spans: true };
+      practice = (await post<{ id: string }>(teacher, `/api/classes/${klass}/practices`, choice)).id;
+    }
     let submission = "";
     if (submitted) {
       await post(owner, `/api/timelines/${id}/submission`);
@@ -152,6 +167,8 @@ test("each is answered as the table says, to everybody it could concern", async 
       upload: names("[upload]") ? await send() : "none",
       submission,
       pupil,
+      lesson,
+      practice,
       look: names("[look]") ? (await post<{ id: string }>(owner, "/api/looks", ownLook)).id : "none",
     };
   }
@@ -197,6 +214,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
         .replace("[look]", s.look)
+        .replace("[practice]", s.practice)
         .replace("[point]", "garden")
         .replace("[picture]", "castle")
         .replace("[seq]", "1")
@@ -223,6 +241,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/account": { displayName: "New", email: newEmail("new"), password: PASSWORD },
         "PATCH /api/account": { displayName: "Nia" },
         "POST /api/looks": ownLook,
+        "POST /api/classes/[id]/practices": { timeline: s.lesson, count: 5, parts: false, spans: true },
+        "POST /api/practices/[practice]/answers": { placed: LESSON },
         "DELETE /api/account": { password: PASSWORD },
         "PUT /api/account/password": { password: PASSWORD, next: `${PASSWORD}-again` },
         "POST /api/session": { name: oneTimeName, password: PASSWORD },

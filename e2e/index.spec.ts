@@ -1,6 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { readWhen } from "../src/core/time/read/read-when";
-import { newPerson } from "./harness/people";
+import { newPerson, serverUrl } from "./harness/people";
 
 const EVENTS: [when: string, title: string, category: string, tags: string[]][] = [
   ["1604", "Rope ferry", "a", ["boats"]],
@@ -30,7 +30,7 @@ async function published(page: Page): Promise<string> {
   const put = await page.request.put(`/api/timelines/${id}/publication`, {
     data: { visibility: "link", fresh: true },
   });
-  return `/t/${((await put.json()) as { publication: { address: string } }).publication.address}`;
+  return `${serverUrl()}/t/${((await put.json()) as { publication: { address: string } }).publication.address}`;
 }
 
 const index = (page: Page) => page.getByRole("region", { name: "Index", exact: true });

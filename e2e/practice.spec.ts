@@ -1,5 +1,5 @@
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { saved, startedWith } from "./harness/people";
+import { newPerson, saved, startedWith } from "./harness/people";
 
 const DATES: Record<string, number> = {
   "Rope ferry": 1604,
@@ -7,7 +7,7 @@ const DATES: Record<string, number> = {
   "The flood": 1872,
   "Last ferry": 1931,
 };
-const practice = (page: Page) => page.getByRole("dialog", { name: /^Put in order/ });
+const practice = (page: Page) => page.getByRole("dialog", { name: /^Practise/ });
 const pile = (page: Page) => practice(page).getByRole("group", { name: "Still to place" }).getByRole("button");
 const ridge = (page: Page) => practice(page).getByRole("group", { name: "On the ridge" });
 const titleOf = async (card: ReturnType<typeof pile>) => (await card.first().innerText()).trim();
@@ -34,7 +34,7 @@ test("events are put in order by keys, each checked as it is placed, with how fa
   browser,
 }) => {
   const page = await opened(browser, "#chart");
-  await page.getByRole("button", { name: "Put in order" }).click();
+  await page.getByRole("button", { name: "Practise" }).click();
   await practice(page).getByRole("button", { name: "Begin" }).press("Enter");
   // One stands already; what has no date is never asked.
   await expect(pile(page)).toHaveCount(3);
@@ -112,4 +112,159 @@ test("all are checked at the end, by dragging: how many stand right, and how far
   await expect(practice(page).getByRole("listitem").first()).toContainText(
     "“Rope ferry” is 3 places, 327 years, too late.",
   );
+});
+
+test("dates are written: right, broad, off by how much, and what is no date is asked again", async ({ browser }) => {
+  const page = await opened(browser, "#practice");
+  const dialog = practice(page);
+  await dialog.getByLabel("Exercise").selectOption({ label: "Write the date" });
+  await dialog.getByRole("button", { name: "Begin" }).click();
+  const said = dialog.getByRole("status");
+  for (let n = 0; n < 4; n++) {
+    await expect(said).toHaveText(`Question ${n + 1} of 4`);
+    const title = /“(.*)”/.exec(await dialog.getByRole("heading", { level: 2 }).last().innerText())![1]!;
+    const field = dialog.getByLabel("When it was");
+    if (n === 0) {
+      await field.fill("whenever");
+      await page.keyboard.press("Enter");
+      await expect(said).toContainText("That is no date one can read.");
+      await expect(field).toBeFocused();
+    }
+    const typed =
+      n === 1
+        ? String(DATES[title]! + 10)
+        : n === 2
+          ? `${Math.floor(DATES[title]! / 100) + 1}th century`
+          : String(DATES[title]!);
+    await field.fill(typed);
+    await page.keyboard.press("Enter");
+    await expect(said).toContainText(
+      n === 1 ? /That is (9|10) years too late/ : n === 2 ? "It was then, but that says little" : "Right:",
+    );
+    await page.keyboard.press("Enter");
+  }
+  await expect(said).toContainText(/^2 of 4 dates are right. By how far each is off, that is \d\d of 100.$/);
+  await expect(dialog.getByRole("listitem")).toHaveCount(4);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    dialog.getByRole("button", { name: "Keep the result as a file" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe("Write the date.txt");
+});
+
+test("which of four fell within: a right and a wrong answer, each said with its date", async ({ browser }) => {
+  const page = await opened(browser, "#practice");
+  const dialog = practice(page);
+  await dialog.getByLabel("Exercise").selectOption({ label: "Which of four fell within?" });
+  await expect(dialog.getByRole("button", { name: "Begin" })).toBeEnabled();
+  await dialog.getByRole("button", { name: "Begin" }).click();
+  const century = (year: number) => Math.floor((year - 1) / 100) + 1;
+  const said = dialog.getByRole("status");
+  let right = 0;
+  for (let n = 0; n < 4; n++) {
+    await expect(said).toHaveText(`Question ${n + 1} of 4`);
+    const choices = dialog.getByRole("group", { name: /^Which of these fell within/ });
+    const asked = Number(/the (\d+)th century/.exec((await choices.getAttribute("aria-label"))!)![1]);
+    const titles = await choices.getByRole("button").allInnerTexts();
+    expect(titles).toHaveLength(4);
+    const wanted = titles.find((t) => (century(DATES[t]!) === asked) === (n !== 0))!;
+    await choices.getByRole("button", { name: wanted }).click();
+    if (n !== 0) right++;
+    await expect(said).toContainText(n === 0 ? /too (early|late). Within it fell/ : /^Right:/);
+    await dialog.getByRole("button", { name: "Next" }).press("Enter");
+  }
+  await expect(said).toHaveText(`${right} of 4 right.`);
+});
+
+test("a sheet for paper has its answers on a page of their own, and nothing else is printed", async ({ browser }) => {
+  const page = await opened(browser, "#practice");
+  // The window that asks for a printer is the browser's own.
+  await page.evaluate(() => {
+    window.print = () => {};
+  });
+  await practice(page).getByRole("button", { name: "Print a sheet" }).click();
+  await page.emulateMedia({ media: "print" });
+  const paper = page.locator(".x-paper");
+  await expect(paper).toBeVisible();
+  await expect(practice(page)).toBeHidden();
+  await expect(page.locator(".bar")).toBeHidden();
+  const [sheet, answers] = await paper.locator("section").all();
+  await expect(sheet!.getByRole("heading")).toHaveText("Sheet: The crossing");
+  await expect(sheet!.getByRole("listitem")).toHaveCount(4);
+  await expect(sheet!).not.toContainText("1604");
+  await expect(answers!.getByRole("listitem")).toHaveText(
+    Object.entries(DATES).map(([title, year]) => `${year}: ${title}`),
+  );
+});
+
+test("a class of three is given a practice: no page holds a date before it is checked, and their teacher sees how each did", async ({
+  browser,
+}) => {
+  const ward = await startedWith(
+    browser,
+    "The crossing",
+    Object.entries(DATES).map(([title, year]) => `${year} ${title}`),
+  );
+  await saved(ward.page);
+  const { id: klass } = (await (
+    await ward.page.request.post("/api/classes", { data: { name: "History 8B" } })
+  ).json()) as { id: string };
+  await ward.page.goto(`/classes/${klass}`);
+  await ward.page.getByText("Give a practice").click();
+  await ward.page.getByLabel("Of the timeline").selectOption({ label: "The crossing" });
+  await ward.page.getByRole("button", { name: "Give it to the class" }).click();
+  const given = ward.page.getByRole("region", { name: "Practice" });
+  await expect(given.getByRole("link", { name: "The crossing" })).toBeVisible();
+  await expect(given).toContainText("nobody has done it yet");
+  const code = (await ward.page.getByTestId("join-code").innerText()).trim();
+
+  const right = Object.keys(DATES);
+  for (const [n, name] of ["Ilse", "Bram", "Wren"].entries()) {
+    const { page } = await newPerson(browser, name);
+    expect((await page.request.post("/api/classes/join-as-me", { data: { code } })).ok()).toBe(true);
+    await page.goto(`/classes/${klass}`);
+    await expect(page.getByRole("region", { name: "Practice" })).toContainText("not done yet");
+    await page.getByRole("region", { name: "Practice" }).getByRole("link", { name: "The crossing" }).click();
+    const html = await (await page.request.get(page.url())).text();
+    for (const year of Object.values(DATES)) expect(html).not.toContain(String(year));
+    // The first all right, the second with two turned round, the third all the other way; by keys.
+    const order = n === 0 ? right : n === 1 ? [right[1]!, right[0]!, right[2]!, right[3]!] : [...right].reverse();
+    for (const [at, title] of order.entries()) {
+      await practice(page)
+        .getByRole("button", { name: `Take ${title}`, exact: true })
+        .press("Enter");
+      await ridge(page).locator(".x-gap").nth(at).press("Enter");
+    }
+    await practice(page).getByRole("button", { name: "Check the order" }).click();
+    const said = practice(page).getByRole("status");
+    await expect(said).toContainText("Your teacher sees this result.");
+    await expect(said).toContainText(
+      n === 0 ? "All 4 stand where they belong." : n === 1 ? "2 of 4 stand where they belong." : "None of the 4",
+    );
+    // Now the dates are told.
+    await expect(practice(page).getByRole("listitem")).toHaveText(
+      Object.entries(DATES).map(([title, year]) => new RegExp(`${year} ${title}`)),
+    );
+    if (n === 2) {
+      await practice(page).getByRole("button", { name: "Leave" }).click();
+      await expect(page.getByRole("region", { name: "Practice" })).toContainText(
+        "0 of 4 right at best, 0 of 100, 1 try",
+      );
+      // What others made of it is not theirs to see.
+      await expect(page.getByRole("main")).not.toContainText("Ilse");
+    }
+  }
+  await ward.page.reload();
+  await expect(given.getByRole("listitem").filter({ hasText: /^(Ilse|Bram|Wren):/ })).toHaveText([
+    "Bram: 2 of 4 right at best, 75 of 100, 1 try",
+    "Ilse: 4 of 4 right at best, 100 of 100, 1 try",
+    "Wren: 0 of 4 right at best, 0 of 100, 1 try",
+  ]);
+  // Whoever is not of the class finds nothing.
+  const stranger = await newPerson(browser, "Obi");
+  const href = (await given.getByRole("link", { name: "The crossing" }).getAttribute("href"))!;
+  expect((await stranger.page.request.get(href)).status()).toBe(404);
+  await given.getByRole("button", { name: "Take back The crossing" }).click();
+  await expect(given.getByRole("link", { name: "The crossing" })).toHaveCount(0);
+  expect((await ward.page.request.get(href)).status()).toBe(404);
 });

@@ -1,5 +1,6 @@
 import "server-only";
 import { overdueSubmissions } from "./classes/keep";
+import { overdueResults } from "./classes/practice";
 import { db } from "./db/pool";
 import { collectMedia } from "./media/collect";
 import { BIN_DAYS, purgeDeleted, purgeSubmission, purgeTimeline, purgeVersions } from "./timelines/purge";
@@ -40,6 +41,7 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   await sql`delete from thumbnail where build <> ${build}`;
 
   const bin = new Date(now.getTime() - BIN_DAYS * DAY_MS);
+  await overdueResults(sql, now);
   let submissions = 0;
   for (const id of await overdueSubmissions(sql, now, BATCH)) {
     await sql.begin((tx) => purgeSubmission(tx, id));

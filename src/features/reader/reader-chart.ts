@@ -203,10 +203,8 @@ function start(pictures: Pictures): void {
     soon = setTimeout(shown, RESTED_MS);
   });
   const events = [...timeline.events.values()].filter((e) => !e.chapter);
-  const fields = filterBar(tagsOf(events), events.length, () => left);
-  const key = section.querySelector(".key");
-  if (key) key.after(fields);
-  else section.prepend(fields);
+  const fields = section.querySelector<HTMLElement>(".filter");
+  if (fields) filterBar(fields, tagsOf(events), events.length, () => left);
 }
 
 /** What the page says of an event in its list, in short. */

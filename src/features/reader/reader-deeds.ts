@@ -8,5 +8,5 @@ export function deedButtons(p: Pick<ReaderPage, "variant" | "frozen" | "chartScr
   if (p.variant !== "page" || p.frozen.events.length === 0) return "";
   const begins = (deed: string, name: string) =>
     `<button type="button"${className && ` class="${className}"`} data-deed="${deed}" hidden data-script="${escapeXml(p.chartScript.replace("chart.js", `${deed}.js`))}">${name}</button>`;
-  return begins("present", PRESENTING.present) + begins("practice", PRACTICE.putInOrder);
+  return begins("present", PRESENTING.present) + begins("practice", PRACTICE.practise);
 }

@@ -1,10 +1,8 @@
 import { WORDS } from "@/core/words/en/index-view";
 import { onFilter, readFilter, setFilter } from "./reader-filter";
 
-/** Fields for the filter: words, and a tag where there are any; and how many events it leaves. */
-export function filterBar(tags: readonly string[], total: number, counted: () => number): HTMLElement {
-  const bar = document.createElement("div");
-  bar.className = "filter";
+/** Puts fields for the filter into a bar: words, and a tag where there are any; and how many events it leaves. */
+export function filterBar(bar: HTMLElement, tags: readonly string[], total: number, counted: () => number): void {
   bar.setAttribute("role", "search");
   bar.setAttribute("aria-label", WORDS.filter);
   const words = document.createElement("input");
@@ -46,7 +44,6 @@ export function filterBar(tags: readonly string[], total: number, counted: () =>
   };
   onFilter(follow);
   follow();
-  return bar;
 }
 
 /** The tags of events, each once, in the order of the alphabet. */

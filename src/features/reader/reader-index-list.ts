@@ -130,7 +130,9 @@ function listIn(section: HTMLElement, groups: HTMLElement): void {
   // The rows are filtered before the bar says how many are left.
   onFilter(filter);
   filter();
-  const bar = filterBar(tags, rows.length, () => shown);
+  const bar = document.createElement("div");
+  bar.className = "filter";
+  filterBar(bar, tags, rows.length, () => shown);
   if (ways.length > 1) {
     const label = document.createElement("label");
     label.textContent = `${WORDS.grouped} `;

@@ -169,7 +169,9 @@ function chartSection(p: StyledPage, timeline: Timeline): string {
       `<li${k.isCategory ? ` data-category="${escapeXml(k.id)}"` : ""}>${mark(p.look, k)}${escapeXml(k.name)}</li>`,
   );
   const key = entries.length === 0 ? "" : `<ul class="key" aria-label="${WORDS.categories}">${entries.join("")}</ul>`;
-  return `${key}<div class="chart">${drawings.join("")}</div>`;
+  // Its fields come with the script; their room is kept, so that nothing moves when they do.
+  const filter = p.variant === "print" ? "" : '<div class="filter"></div>';
+  return `${key}${filter}<div class="chart">${drawings.join("")}</div>`;
 }
 
 /** The whole timeline in a strip, for each width. */

@@ -12,29 +12,39 @@ import {
   placeFor,
   shuffled,
 } from "@/core/practice/order";
+import { type WithinQuestion, withinQuestions } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
+import { emptyTimeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/practice";
+import { askServer } from "@/ui/ask-server";
 import { CHART_DATA, readChartData } from "./chart-data-element";
 import { layOver } from "./alone";
+import { type Task, TASK } from "./practice-task";
+import { askFor, type Chosen, EVERYTHING } from "./reader-practice-ask";
+import { writeDates } from "./reader-practice-dates";
 import { draggable } from "./reader-practice-drag";
+import { printSheet } from "./reader-practice-paper";
+import { button, type ExerciseHost, make } from "./reader-practice-parts";
+import { chooseWithin } from "./reader-practice-within";
 import { PRACTICE_STYLE } from "./reader-practice-style";
 
 const sheet = new CSSStyleSheet();
 sheet.replaceSync(PRACTICE_STYLE);
 document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];
 
-const COUNTS = [5, 8, 12, 20];
-const LEAST = 3;
-const EVERYTHING = 10_000;
+/** What a class was given; null: practice of the page's own timeline. */
+const task = JSON.parse(document.getElementById(TASK)?.textContent ?? "null") as Task | null;
 
 class Practice {
-  private readonly timeline = readChartData(document.getElementById(CHART_DATA)?.textContent ?? "{}");
+  private readonly timeline = task
+    ? emptyTimeline("task")
+    : readChartData(document.getElementById(CHART_DATA)?.textContent ?? "{}");
   private readonly root = make("div", "practice");
   private readonly body = make("div", "x-body");
   private readonly said = make("p", "x-said");
   private readonly takeAway: () => void;
-  private readonly title = document.querySelector("#begin h2, .bar h1")?.textContent ?? "";
-  private chosen = { count: 8, parts: false, spans: true, atOnce: true, teams: false };
+  private readonly title = task?.title ?? document.querySelector("#begin h2, .bar h1")?.textContent ?? "";
+  private chosen: Chosen = { exercise: "order", count: 8, parts: false, spans: true, atOnce: true, teams: false };
   private all: Card[] = [];
   private pile: Card[] = [];
   private placed: Card[] = [];
@@ -46,12 +56,12 @@ class Practice {
     const { root, said } = this;
     root.setAttribute("role", "dialog");
     root.setAttribute("aria-modal", "true");
-    root.setAttribute("aria-label", WORDS.title(this.title));
+    root.setAttribute("aria-label", WORDS.practiseTitle(this.title));
     root.tabIndex = -1;
     said.setAttribute("role", "status");
     const head = make("div", "x-head");
     head.append(
-      make("h2", "", WORDS.putInOrder),
+      make("h2", "", WORDS.practise),
       button(WORDS.leave, () => this.close()),
     );
     root.append(head, said, this.body);
@@ -63,7 +73,8 @@ class Practice {
       else this.close();
     });
     this.takeAway = layOver(root);
-    this.ask();
+    if (task) this.beginTask(task);
+    else this.ask();
     root.focus();
   }
 
@@ -71,6 +82,7 @@ class Practice {
     if (open !== this) return;
     open = null;
     this.takeAway();
+    if (task) location.assign(task.back);
     if (location.hash === "#practice") location.hash = "begin";
   }
 
@@ -78,82 +90,61 @@ class Practice {
     return chooseCards(this.timeline, { ...this.chosen, count: EVERYTHING }, Math.random);
   }
 
-  /** What is to be asked, and how. */
+  private questions(): WithinQuestion[] {
+    return withinQuestions(this.timeline, this.chosen.count, Math.random);
+  }
+
+  private readonly host: ExerciseHost = {
+    body: this.body,
+    say: (text) => {
+      this.said.textContent = text;
+    },
+    finish: (sum, list) => this.showResult(sum, list, [button(WORDS.again, () => this.ask(), "x-main")]),
+  };
+
   private ask(): void {
-    const form = make("form", "x-form");
-    const say = () => {
-      const n = this.can().length;
-      count.lastElementChild!.textContent = WORDS.all(n);
-      begin.disabled = n < LEAST;
-      // Turns are taken where each is checked as it is placed.
-      teams.disabled = !this.chosen.atOnce;
-      this.said.textContent = n < LEAST ? WORDS.tooFew : WORDS.help;
-    };
-    const field = (name: string, input: HTMLElement) => {
-      const label = make("label", "x-field", name);
-      label.append(input);
-      form.append(label);
-    };
-    const choice = (options: readonly [value: string, name: string][], value: string, set: (v: string) => void) => {
-      const select = make("select");
-      for (const [v, name] of options) {
-        const o = make("option", "", name);
-        o.value = v;
-        select.append(o);
-      }
-      select.value = value;
-      select.addEventListener("change", () => {
-        set(select.value);
-        say();
-      });
-      return select;
-    };
-    const tick = (name: string, key: "parts" | "spans" | "teams") => {
-      const label = make("label", "x-tick");
-      const box = make("input");
-      box.type = "checkbox";
-      box.checked = this.chosen[key];
-      box.addEventListener("change", () => {
-        this.chosen[key] = box.checked;
-        say();
-      });
-      label.append(box, ` ${name}`);
-      form.append(label);
-      return box;
-    };
-    const options: [string, string][] = [
-      ...COUNTS.map((n): [string, string] => [String(n), String(n)]),
-      [String(EVERYTHING), ""],
-    ];
-    const count = choice(options, String(this.chosen.count), (v) => {
-      this.chosen.count = Number(v);
-    });
-    field(WORDS.howMany, count);
-    const checked = choice(
-      [
-        ["once", WORDS.eachAtOnce],
-        ["end", WORDS.atTheEnd],
-      ],
-      this.chosen.atOnce ? "once" : "end",
-      (v) => {
-        this.chosen.atOnce = v === "once";
+    askFor(this.chosen, {
+      body: this.body,
+      say: (text) => {
+        this.said.textContent = text;
       },
-    );
-    field(WORDS.checked, checked);
-    tick(WORDS.withSpans, "spans");
-    tick(WORDS.withParts, "parts");
-    const teams = tick(WORDS.teams, "teams");
-    const begin = make("button", "x-main", WORDS.begin);
-    form.append(begin);
-    form.addEventListener("submit", (e) => {
-      e.preventDefault();
-      this.begin();
+      can: () =>
+        this.chosen.exercise === "within"
+          ? withinQuestions(this.timeline, EVERYTHING, Math.random).length
+          : this.can().length,
+      begin: () => this.begin(),
+      print: () => this.print(),
     });
-    this.body.replaceChildren(form);
-    say();
+  }
+
+  private print(): void {
+    const { exercise } = this.chosen;
+    if (exercise === "within") printSheet(this.title, { exercise, questions: this.questions() });
+    else printSheet(this.title, { exercise, cards: chooseCards(this.timeline, this.chosen, Math.random) });
+  }
+
+  /** For a class: without dates, and checked where they are. */
+  private beginTask({ cards }: Task): void {
+    this.chosen.atOnce = false;
+    this.all = cards.map((c) => ({ ...c, date: "", from: 0, to: 0 }));
+    this.pile = shuffled(this.all, Math.random);
+    this.placed = [];
+    this.taken = null;
+    this.said.textContent = WORDS.help;
+    this.draw();
+    this.body.querySelector<HTMLElement>(".x-pile button")?.focus();
   }
 
   private begin(): void {
+    const { exercise } = this.chosen;
+    if (exercise === "within") {
+      chooseWithin(this.host, this.questions());
+      return;
+    }
+    if (exercise === "dates") {
+      writeDates(this.host, this.timeline, chooseCards(this.timeline, this.chosen, Math.random));
+      return;
+    }
     this.all = chooseCards(this.timeline, this.chosen, Math.random);
     this.pile = shuffled(this.all, Math.random);
     this.placed = [];
@@ -218,16 +209,37 @@ class Practice {
   /** What it comes to, in a sentence. */
   private finish(): void {
     const { atOnce, teams } = this.chosen;
-    const list = make("ol", "x-result");
-    let sum: string;
-    let marked: Marked | null = null;
-    if (atOnce) {
-      const asked = this.all.length - 1;
-      sum = teams ? WORDS.teamsResult(this.right[0]!, this.right[1]!) : WORDS.placedRight(this.right[0]!, asked);
-    } else {
-      marked = markOrder(this.placed);
-      sum = `${WORDS.result(marked.right, marked.of)} ${WORDS.inAll(Math.round(marked.share * 100))}`;
+    if (task) {
+      void this.send(task);
+      return;
     }
+    if (!atOnce) {
+      const marked = markOrder(this.placed);
+      this.tell(`${WORDS.result(marked.right, marked.of)} ${WORDS.inAll(Math.round(marked.share * 100))}`, marked);
+      return;
+    }
+    const asked = this.all.length - 1;
+    const sum = teams ? WORDS.teamsResult(this.right[0]!, this.right[1]!) : WORDS.placedRight(this.right[0]!, asked);
+    this.tell(`${this.said.textContent ?? ""} ${sum}`, null, sum);
+  }
+
+  /** Has an order checked where its dates are. */
+  private async send({ post }: Task): Promise<void> {
+    const placed = this.placed.map((c) => c.id);
+    const answer = await askServer<{ marked: Marked; cards: Card[]; kept: boolean }>("POST", post, { placed });
+    if (!answer.ok) {
+      this.said.textContent = WORDS.couldNotCheck(answer.sentence);
+      return;
+    }
+    const { marked, cards, kept } = answer.value;
+    this.placed = cards;
+    const sum = `${WORDS.result(marked.right, marked.of)} ${WORDS.inAll(Math.round(marked.share * 100))}`;
+    this.tell(`${sum} ${kept ? WORDS.sent : WORDS.notSent}`, marked, sum);
+  }
+
+  /** Says what it came to, with every card at its date; `sum`: what a file of it says. */
+  private tell(said: string, marked: Marked | null, sum = said): void {
+    const list = make("ol", "x-result");
     const off = new Map(marked?.off.map((o) => [o.id, o]));
     for (const c of [...this.placed].sort((a, b) => a.from + a.to - b.from - b.to)) {
       const o = off.get(c.id);
@@ -239,24 +251,38 @@ class Practice {
       }
       list.append(li);
     }
-    const tools = make("div", "x-tools");
-    tools.append(
-      button(WORDS.again, () => this.ask(), "x-main"),
+    const again = task ? () => this.beginTask(task) : () => this.ask();
+    this.said.textContent = said;
+    this.showResult(sum, list, [button(WORDS.again, again, "x-main")], said);
+  }
+
+  /** The result stays until one goes on: as a sentence, event by event, and to be kept as a file. */
+  private showResult(sum: string, list: HTMLElement, tools: readonly HTMLElement[], said = sum): void {
+    const row = make("div", "x-tools");
+    row.append(
+      ...tools,
       button(WORDS.keep, () => this.keep(sum, list)),
     );
-    const last = this.said.textContent ?? "";
-    this.said.textContent = atOnce ? `${last} ${sum}` : sum;
-    const heading = make("h2", "", WORDS.inOrder);
-    this.body.replaceChildren(heading, list, tools);
-    tools.querySelector("button")?.focus();
+    this.said.textContent = said;
+    const heading = make("h2", "", this.chosen.exercise === "order" ? WORDS.inOrder : WORDS.answers);
+    this.body.replaceChildren(heading, list, row);
+    row.querySelector("button")?.focus();
   }
 
   private keep(sum: string, list: HTMLElement): void {
     const lines = [...list.children].map((li, i) => `${i + 1}. ${li.textContent}`);
-    const text = [WORDS.resultTitle(this.title), new Date().toLocaleString(), sum, "", ...lines, ""].join("\n");
+    const { exercise } = this.chosen;
+    const text = [
+      `${WORDS.exercises[exercise]}: ${this.title}`,
+      new Date().toLocaleString(),
+      sum,
+      "",
+      ...lines,
+      "",
+    ].join("\n");
     const a = make("a");
     a.href = URL.createObjectURL(new Blob([text], { type: "text/plain" }));
-    a.download = `${WORDS.putInOrder}.txt`;
+    a.download = `${WORDS.exercises[exercise].replace("?", "")}.txt`;
     a.click();
     setTimeout(() => URL.revokeObjectURL(a.href));
   }
@@ -342,22 +368,8 @@ class Practice {
 
 let open: Practice | null = null;
 function follow(): void {
-  if (location.hash === "#practice") open ??= new Practice();
+  if (task || location.hash === "#practice") open ??= new Practice();
   else open?.close();
 }
 window.addEventListener("hashchange", follow);
 follow();
-
-function make<K extends keyof HTMLElementTagNameMap>(name: K, className = "", text = ""): HTMLElementTagNameMap[K] {
-  const e = document.createElement(name);
-  if (className) e.className = className;
-  if (text) e.textContent = text;
-  return e;
-}
-
-function button(text: string, press: () => void, className = ""): HTMLButtonElement {
-  const b = make("button", className, text);
-  b.type = "button";
-  b.addEventListener("click", press);
-  return b;
-}

@@ -69,7 +69,8 @@ document.addEventListener("DOMContentLoaded", () => {
       else if (a.dataset.to === aside) a.setAttribute("aria-current", "true");
       else a.removeAttribute("aria-current");
       // From one view to the other the event stays the same.
-      if (a.dataset.to === "read") a.hash = now.open ? `r-${now.open}` : "read";
+      // Its own attribute: a whole address would not keep what is asked of this page later.
+      if (a.dataset.to === "read") a.setAttribute("href", now.open ? `#r-${now.open}` : "#read");
     }
     const open = known(now.open) ? now.open : null;
     if (open) body.dataset.open = open;
@@ -105,10 +106,16 @@ document.addEventListener("DOMContentLoaded", () => {
   function goTo(event: HTMLElement): void {
     event.scrollIntoView();
     event.focus({ preventScroll: true });
+    ledTo = event.classList.contains("event") ? { event, y: window.scrollY } : null;
   }
+
+  /** The event somebody was led to counts as read until the page is moved: a short page cannot bring it up. */
+  let ledTo: { event: HTMLElement; y: number } | null = null;
 
   /** The number of the event that is being read. */
   function current(): number {
+    if (ledTo && Math.abs(window.scrollY - ledTo.y) < 4) return events.indexOf(ledTo.event);
+    ledTo = null;
     return Math.max(
       0,
       events.findLastIndex((e) => e.getBoundingClientRect().top < window.innerHeight * READING),

@@ -4,6 +4,7 @@ import { canonicalJson } from "@/core/text/canonical-json";
 import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
 import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/reach";
+import { forgetResults, resultsOf } from "../classes/practice";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { forgetLooks, looksFor } from "../looks/saved-looks";
@@ -158,6 +159,7 @@ export async function exportOf(id: string): Promise<string | null> {
       content: s.returnedAt ? JSON.parse(content) : undefined,
     })),
     files,
+    practice: await resultsOf(id),
     looks: (await looksFor(id)).filter((l) => l.mine).map(({ name, look, className }) => ({ name, className, look })),
   });
   return `${head.slice(0, -1)},"timelines":[${timelines.join(",")}]}`;
@@ -188,6 +190,7 @@ export async function deleteAccount(id: string, password: string): Promise<Failu
     await tx`delete from removed_editor where account_id = ${id}`;
     await tx`delete from account_notice where account_id = ${id}`;
     await forgetLooks(tx, id);
+    await forgetResults(tx, id);
     await tx`delete from one_time_code where account_id = ${id}`;
     await endAllSessions(id, tx);
     // The row stays without a name: what others keep refers to it.

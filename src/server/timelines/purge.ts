@@ -1,5 +1,6 @@
 import "server-only";
 import postgres from "postgres";
+import { forgetPracticesOf } from "../classes/practice";
 import { type Op, type Table, tableOf } from "@/core/change/change";
 import { CATEGORY, EVENT, emptyOf, ITEM, SOURCE } from "@/core/timeline/fields";
 import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
@@ -24,6 +25,7 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   const versions = await keptVersions(tx, id);
   await tx`delete from publication where timeline_id = ${id}`;
   await tx`delete from frozen_copy where timeline_id = ${id}`;
+  await forgetPracticesOf(tx, id);
   await purgeVersions(tx, await versionsOf(tx, id, versions));
   if (versions.length === 0) {
     await forgetGroup(tx, id);

@@ -12,6 +12,7 @@ import { buttonLook } from "@/ui/controls/button";
 import { ZonedTime } from "@/ui/zoned-time";
 import { UserBar } from "../../user-bar";
 import { ListOf } from "../../published-list";
+import { Practices } from "./practices";
 
 export const metadata = { title: WORDS.class };
 
@@ -58,6 +59,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               );
             })}
           </ul>
+          <Practices klass={id} account={user.id} isTeacher={role === "teacher"} />
           {published.length > 0 ? (
             <>
               <h2 className="mt-6 mb-2 text-[18px]">{WORDS.publishedToTheClass}</h2>

@@ -1,5 +1,23 @@
 /** What stands on the screen: classes. */
 export const WORDS = {
+  practices: "Practice",
+  practiceHelp:
+    "Students put events of a timeline in order. The dates stay here until they check, and you see how each has done.",
+  noTimelines: "Begin a timeline first; a practice is made of its events.",
+  givePractice: "Give a practice",
+  ofTimeline: "Of the timeline",
+  howManyEvents: "Events at most",
+  withSpans: "Spans too, by their beginnings",
+  withParts: "Parts of other events too",
+  give: "Give it to the class",
+  takeBack: "Take back",
+  takeBackNamed: (title: string) => `Take back ${title}`,
+  cards: (n: number) => `${n} events`,
+  doneBy: (n: number) => (n === 0 ? "nobody has done it yet" : `done by ${n}`),
+  best: (right: number, of: number, percent: number) => `${right} of ${of} right at best, ${percent} of 100`,
+  tries: (n: number) => (n === 1 ? "1 try" : `${n} tries`),
+  notDone: "not done yet",
+  untitledPractice: "Untitled",
   title: "Title",
   crossingProject: "Crossing project",
   instructions: "Instructions",

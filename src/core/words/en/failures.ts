@@ -7,6 +7,12 @@ export const FAILURES = {
     "A text holds control characters that cannot be stored, and nothing was changed. Take them out, or type it anew.",
   bad_address: "This address is not one of Fastigo's: it holds characters no address has. Nothing was changed.",
   too_much: "That is more than fits.",
+  practice_small:
+    "A practice takes at least three events with a title and a date, and this timeline has fewer of the kind that was chosen. Nothing was given; add events, or take parts and spans too.",
+  practices_full:
+    "This class has 200 practices, which is as many as are kept. This one was not given; take one back that is over.",
+  practice_incomplete:
+    "Not every event of this practice was placed, so nothing was checked and nothing was sent. Place the others, and check again.",
   looks_full:
     "You have saved 100 looks, which is as many as are kept. This one was not saved; delete one you no longer need, or take it out as a file.",
   teacher_only: "Only the teachers of a class keep looks for it. Nothing was saved; save it for yourself instead.",

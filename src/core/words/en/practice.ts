@@ -1,5 +1,44 @@
 /** What is said while one puts events in order. */
 export const WORDS = {
+  practise: "Practise",
+  practiseTitle: (timeline: string) => `Practise: ${timeline}`,
+  exercise: "Exercise",
+  exercises: { order: "Put in order", dates: "Write the date", within: "Which of four fell within?" },
+  helps: {
+    dates: "An event is shown; write when it was. A year is enough. How far off you are counts.",
+    within: "A span is shown with its dates, and four events without theirs: press the one that fell within.",
+  },
+  backToClass: "Back to the class",
+  needsScript: "This practice needs a browser with scripts. Ask your teacher for a sheet on paper.",
+  sent: "Your teacher sees this result.",
+  notSent: "This try was not kept: you have done this practice a hundred times, or you teach the class.",
+  couldNotCheck: (why: string) => `${why} Your order is still here: press Check once more.`,
+  when: (title: string) => `When was “${title}”?`,
+  whenLabel: "When it was",
+  checkIt: "Check",
+  next: "Next",
+  dateIs: { right: (title: string, date: string) => `Right: “${title}”, ${date}.` },
+  broad: (title: string, date: string) => `It was then, but that says little: “${title}”, ${date}.`,
+  dateOff: (title: string, date: string, by: string, early: boolean) =>
+    `“${title}”: ${date}. That is ${by} too ${early ? "early" : "late"}.`,
+  unread: "That is no date one can read. Write a year, a day such as 14 Nov 1872, or a time such as about 1840.",
+  datesResult: (right: number, of: number) =>
+    right === of ? `All ${of} dates are right.` : `${right} of ${of} dates ${right === 1 ? "is" : "are"} right.`,
+  whichWithin: (span: string) => `Which of these fell within ${span}?`,
+  withinRight: (title: string, date: string) => `Right: “${title}”, ${date}.`,
+  withinOff: (title: string, date: string, by: string, early: boolean, right: string, when: string) =>
+    `“${title}” was ${date}: ${by} too ${early ? "early" : "late"}. Within it fell “${right}”, ${when}.`,
+  withinResult: (right: number, of: number) => (right === of ? `All ${of} right.` : `${right} of ${of} right.`),
+  tooFewSpans:
+    "It takes spans or centuries with at least one event within and three outside. Add events, or choose another exercise.",
+  question: (n: number, of: number) => `Question ${n} of ${of}`,
+  paper: "Print a sheet",
+  sheet: "Sheet",
+  answers: "Answers",
+  paperOrder: "Number these events from the earliest (1) to the latest.",
+  paperDates: "Write when each of these was.",
+  paperWithin: "Mark the one event that fell within the span.",
+  name: "Name",
   putInOrder: "Put in order",
   title: (timeline: string) => `Put in order: ${timeline}`,
   help: "The dates are hidden and the events are shuffled. Take one, then press where it belongs on the ridge: the earliest at the left.",
@@ -58,5 +97,4 @@ export const WORDS = {
   again: "Once more",
   inOrder: "In their order",
   keep: "Keep the result as a file",
-  resultTitle: (timeline: string) => `Put in order: ${timeline}`,
 } as const;

@@ -1,0 +1,18 @@
+import type { ValidateFunction } from "ajv";
+import { object } from "@/core/text/schema";
+import { givePractice, type PracticeChoice } from "@/server/classes/practice";
+import { ajv, memberRoute } from "@/server/http/route";
+
+const readChoice = ajv.compile(
+  object({
+    timeline: { type: "string", maxLength: 40 },
+    count: { type: "integer", minimum: 3, maximum: 200 },
+    parts: { type: "boolean" },
+    spans: { type: "boolean" },
+  }),
+) as unknown as ValidateFunction<PracticeChoice>;
+
+/** Gives a practice to the class. */
+export const POST = memberRoute({ body: readChoice }, async ({ user, params, body }) =>
+  givePractice(params.id!, user.id, body),
+);
