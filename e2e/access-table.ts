@@ -53,6 +53,7 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /assignments/[id]/edit": TEACHER,
   "PAGE /join/[token]": SIGNED_IN,
   "PAGE /timelines/[id]": EDITORS,
+  "PAGE /timelines/[id]/sizes": EDITORS,
   // The teacher of the class it is made for may look at the draft.
   "GET /timelines/[id]/reader": GROUP_AND_TEACHER,
   "GET /t/[address]": EVERYBODY,

@@ -263,3 +263,30 @@ test("axe finds nothing in any look", async ({ browser }) => {
     await check(reader, `${look}, presenting`);
   }
 });
+
+test("as a reader: laptop, tablet and phone at their sizes, side by side or one at a time, in any look", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "How the Ambrel was crossed", LINES);
+  await saved(page);
+  await page.goto(`${page.url().split(/[?#]/)[0]}/reader`);
+  await page.getByRole("link", { name: "At other sizes" }).click();
+  await expect(page.getByRole("heading", { name: "How the Ambrel was crossed, as readers see it" })).toBeVisible();
+  const frame = (name: RegExp) => page.frameLocator(`iframe[title^="${name.source}"]`);
+  await expect(page.locator("iframe")).toHaveCount(3);
+  // Each is laid out at its own size: on the phone the ridge runs down.
+  await expect(frame(/Laptop/).locator("html")).toHaveJSProperty("clientWidth", 1280);
+  await expect(frame(/Phone/).locator("html")).toHaveJSProperty("clientWidth", 390);
+  await expect(frame(/Phone/).locator(".chart-live")).toBeVisible();
+  await page.getByLabel("Look").selectOption({ label: "Oak" });
+  for (const name of [/Laptop/, /Tablet/, /Phone/])
+    await expect(frame(name).locator("html")).toHaveCSS("background-color", OAK);
+  await page.getByLabel("Shown").selectOption({ label: "Phone" });
+  await expect(page.locator("iframe")).toHaveCount(1);
+  await page.getByLabel("View").selectOption({ label: "the text" });
+  await expect(frame(/Phone/).locator("#read")).toBeVisible();
+  // Nothing was changed by it.
+  await page.getByRole("link", { name: "Back to the editor" }).click();
+  await openLooks(page);
+  await expect(panel(page).getByRole("radio", { name: "Slate" })).toBeChecked();
+});

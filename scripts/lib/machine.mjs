@@ -135,10 +135,18 @@ export async function bundleForReaders() {
       format: name === "chart-worker" ? "esm" : "iife",
       target: "es2022",
       alias: { "@": join(ROOT, "src") },
-      plugins: name === "chart-worker" ? [] : [HOUSE_TYPE_ALONE],
+      plugins: name === "chart-worker" ? [NO_DOCUMENTS] : [NO_DOCUMENTS, HOUSE_TYPE_ALONE],
       logLevel: "error",
     });
 }
+
+/** What a page holds of descriptions are blocks and first words: the documents they were written as are the editor's. */
+const NO_DOCUMENTS = {
+  name: "no-documents",
+  setup(build) {
+    build.onResolve({ filter: /^yjs$/ }, () => ({ path: join(ROOT, "scripts/lib/empty.mjs") }));
+  },
+};
 
 /** A page brings along the widths of the type it is written in; its scripts know those of the house. */
 const HOUSE_TYPE_ALONE = {

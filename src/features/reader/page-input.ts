@@ -1,3 +1,4 @@
+import type { LookName } from "@/core/timeline/looks";
 import type { ChartStyle } from "@/core/looks/style";
 import type { Frozen } from "@/core/formats/frozen";
 import type { OutsideRule, PlayerSite } from "@/core/outside/players";
@@ -15,7 +16,13 @@ export interface ReaderPage {
   /** Where a media file is: `${mediaPath}/${media}/${size}`. */
   mediaPath: string;
   /** A sentence over the page, such as that it is a draft; null for none. */
-  note: { text: string; link: { to: string; text: string } | null } | null;
+  note: {
+    text: string;
+    link: { to: string; text: string } | null;
+    more?: { to: string; text: string };
+  } | null;
+  /** Another look than its own, where one is only tried. */
+  tried?: LookName | null;
   /** Whether search engines may list it. */
   listed: boolean;
   /** The address of the script that makes the chart movable. */

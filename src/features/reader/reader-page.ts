@@ -59,10 +59,11 @@ const GATHER: Record<Variant, { seen: null } | undefined> = {
 
 /** A timeline as a reader sees it: one document, readable without a script. */
 export function renderReaderPage(input: ReaderPage): { html: string; style: string; script: string } {
-  const { frozen } = input;
+  // What draws itself in the browser is told of it too.
+  const frozen = input.tried ? { ...input.frozen, look: input.tried } : input.frozen;
   const timeline = timelineFromFrozen(frozen);
   const look = styleOf(timeline);
-  const p: StyledPage = { ...input, look };
+  const p: StyledPage = { ...input, frozen, look };
   const title = frozen.title || WORDS.untitled;
   const period = periodText(frozen.period, frozen.events, mannerOf(frozen));
   const count = WORDS.events(frozen.events.length);
@@ -88,13 +89,13 @@ export function renderReaderPage(input: ReaderPage): { html: string; style: stri
 ${script && `<script>${script}</script>`}${head(p, title, facts)}
 <main>
 ${p.variant === "embed" ? "" : `<section id="begin" aria-label="${WORDS.beginning}">${openingSection(p, keyOf(timeline), facts, strips(p, timeline, "b"))}</section>`}
-<section id="chart" aria-label="${WORDS.chart}">${chartSection(p, timeline)}</section>
+<section id="chart" aria-label="${WORDS.chart}"${lively ? ` data-script="${escapeXml(p.chartScript)}"` : ""}>${chartSection(p, timeline)}</section>
 ${indexSection(p, p.chartScript.replace("chart.js", "index.js"))}
 <section id="read" aria-label="${WORDS.read}">${p.variant === "print" ? "" : stripSection(p, timeline)}${eventsSection(p, timeline)}</section>
 ${placesSection(p, p.chartScript.replace("chart.js", "map.js"))}
 </main>
 ${foot(p)}
-${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen, look.family)}</script><script src="${escapeXml(p.chartScript)}" defer></script>` : ""}
+${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen, look.family)}</script>` : ""}
 </body></html>`;
   return { html, style, script };
 }
@@ -113,7 +114,7 @@ function head(p: ReaderPage, title: string, facts: string): string {
       ? ""
       : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasIndex(p) ? `<a href="#index" data-to="index">${INDEX.index}</a>` : ""}${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}${deedButtons(p, "")}</nav>`;
   const note = p.note
-    ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${p.note.link ? ` <a href="${escapeXml(p.note.link.to)}">${escapeXml(p.note.link.text)}</a>` : ""}</aside>`
+    ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${[p.note.link, p.note.more].map((l) => (l ? ` <a href="${escapeXml(l.to)}">${escapeXml(l.text)}</a>` : "")).join("")}</aside>`
     : "";
   return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `${escapeXml(WORDS.by(p.frozen.byline))} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
 ${note}`;

@@ -61,7 +61,8 @@ document.addEventListener("DOMContentLoaded", () => {
     const aside = besideOf(now.view);
     if (aside) body.dataset.beside = aside;
     else delete body.dataset.beside;
-    for (const part of ASIDES) if (part === now.view || part === aside) fetchFor(document.getElementById(part));
+    for (const part of ["chart", ...ASIDES])
+      if (part === now.view || part === aside) fetchFor(document.getElementById(part));
     const deed = DEEDS[location.hash.slice(1)];
     if (deed) fetchFor(document.querySelector<HTMLElement>(`[data-deed=${deed}]`));
     for (const a of links) {
@@ -83,7 +84,14 @@ document.addEventListener("DOMContentLoaded", () => {
     document.dispatchEvent(new CustomEvent("opened"));
   }
 
-  /** What draws the map, or presents, is fetched when it is first wanted. */
+  // Whoever is about to press has it already.
+  const warm = (e: Event) => {
+    if ((e.target as Element).closest?.("a[href$='#chart']")) fetchFor(document.getElementById("chart"));
+  };
+  document.addEventListener("pointerover", warm);
+  document.addEventListener("focusin", warm);
+
+  /** What moves the chart, draws the map, or presents, is fetched when it is first wanted. */
   function fetchFor(of: HTMLElement | null): void {
     const address = of?.dataset.script;
     if (!of || !address) return;

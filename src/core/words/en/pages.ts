@@ -60,6 +60,7 @@ export const WORDS = {
   thisIsHowAReader:
     "This is how a reader will see it. It is the draft: only its editors, and the teacher of an assignment, can see this page.",
   backToTheEditor: "Back to the editor",
+  atOtherSizes: "At other sizes",
   thisIsTheDraftAs:
     "This is the draft as it stands now. It has not been handed in; its group knows that you can see it.",
   somethingWentWrongHereNot: "Something went wrong here, not with you",

@@ -1,3 +1,4 @@
+import { LOOKS } from "@/core/timeline/looks";
 import { WORDS } from "@/core/words/en/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
@@ -19,6 +20,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
   if (!right) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.askItsOwnerForA);
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
+    tried: LOOKS.find((l) => l === new URL(request.url).searchParams.get("look")) ?? null,
     outside: await outsideFor(user.id),
     preview: null,
     notes: holds(right, "edit") ? `/api/timelines/${id}/notes` : null,
@@ -27,6 +29,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
       ? {
           text: WORDS.thisIsHowAReader,
           link: { to: `/timelines/${id}`, text: WORDS.backToTheEditor },
+          more: { to: `/timelines/${id}/sizes`, text: WORDS.atOtherSizes },
         }
       : {
           text: WORDS.thisIsTheDraftAs,
