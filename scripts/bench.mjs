@@ -8,12 +8,15 @@ import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
 import { benchMedia } from "./lib/bench-media.mjs";
+import { benchReader } from "./lib/bench-reader.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
 import { MEMORY } from "./lib/memory.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 
 const CONNECTIONS = 20;
+/** `npm run bench -- reader editor`: of what needs a browser only these; all of it unless said. */
+const parts = process.argv.slice(2);
 const failed = [];
 
 function report(what, ratio, most, detail) {
@@ -261,25 +264,29 @@ await run(async () => {
     report("an earlier state of 500 events, 20,000 changes / 300 ms", past / 300, 1, `${past.toFixed(1)} ms`);
     await sql.end();
 
-    await benchEditor(
-      report,
-      base,
-      cookie,
-      async (n) => {
-        const made = await ask("POST", "/api/timelines", { title: "Many", subject: "" });
-        await ask("POST", `/api/timelines/${made.id}/changes`, {
-          id: "start",
-          base: 0,
-          ops: core
-            .seededEvents(n, 3)
-            .map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
-        });
-        return `/timelines/${made.id}`;
-      },
-      files.tableText(10_000),
-    );
+    const wanted = (part) => parts.length === 0 || parts.includes(part);
+    if (wanted("editor"))
+      await benchEditor(
+        report,
+        base,
+        cookie,
+        async (n) => {
+          const made = await ask("POST", "/api/timelines", { title: "Many", subject: "" });
+          await ask("POST", `/api/timelines/${made.id}/changes`, {
+            id: "start",
+            base: 0,
+            ops: core
+              .seededEvents(n, 3)
+              .map((e) => ({ kind: "add_event", id: e.id, fields: { title: e.title, when: e.when } })),
+          });
+          return `/timelines/${made.id}`;
+        },
+        files.tableText(10_000),
+      );
 
-    await benchMedia(report, base, cookie, ask, (n) => core.seededEvents(n, 5), child.pid);
+    if (wanted("media")) await benchMedia(report, base, cookie, ask, (n) => core.seededEvents(n, 5), child.pid);
+
+    if (wanted("reader")) await benchReader(report, base, cookie, ask, (n) => core.seededEvents(n, 7));
 
     say("\nDrawing (core, one thread)");
     const small = core.timeDrawing(10);
@@ -304,7 +311,7 @@ await run(async () => {
     report("a small chart laid out, the slowest tenth / 60 ms", room.ms / 60, 1, `${room.ms.toFixed(1)} ms`);
     const kept = core.pageKept();
     report("the page kept by a small chart, the slowest tenth / 4 ms", kept / 4, 1, `${kept.toFixed(2)} ms`);
-    await benchChart(report);
+    if (parts.length === 0) await benchChart(report);
     say("\nReading dates (one core, the same texts)");
     const dates = await core.datesAgainstOthers();
     report(

@@ -1,4 +1,5 @@
 /** The fastigo command: the core without a browser, a server or a database. */
+import { FAMILIES, type Family } from "@/core/text/families";
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
 import type { CloseUpMode } from "@/core/chart/close-ups/close-ups";
@@ -74,14 +75,12 @@ const HELP_ALL = `${USAGE}
 fastigo COMMAND --help says more of each. A file that cannot be read is a sentence on standard error and exit 2.
 `;
 
-/** The fonts of the drawing, for a file that stands alone. */
-async function fonts(): Promise<string> {
-  const face = async (name: string, family: string) => {
-    const path = new URL(`../public/fonts/${name}.woff2`, import.meta.url);
-    const data = (await readFile(path)).toString("base64");
-    return `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2");font-weight:200 800}`;
-  };
-  return face("atkinson-hyperlegible-next-latin-wght-normal", "Atkinson Hyperlegible Next Variable");
+/** The type of a drawing, for a file that stands alone. */
+async function fonts(family: Family): Promise<string> {
+  const { css, file, weights } = FAMILIES[family];
+  const path = new URL(`../public/fonts/${file}-latin-wght-normal.woff2`, import.meta.url);
+  const data = (await readFile(path)).toString("base64");
+  return `@font-face{font-family:"${css}";src:url(data:font/woff2;base64,${data}) format("woff2");font-weight:${weights}}`;
 }
 
 function number(text: string | undefined, name: string, usual: number | null): number {

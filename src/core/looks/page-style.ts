@@ -44,10 +44,15 @@ function lit(bar: string, ink: string): string {
   return mix(bar, ink, Math.max(0, share));
 }
 
-/** The same as a style sheet, with the type it names. */
-export function pageStyle(s: ChartStyle): string {
-  const names = [...new Set([s.family, s.heading])];
+function declared(s: ChartStyle): string {
   const variables = Object.entries(pageVariables(s)).map(([k, v]) => `${k}:${v}`);
   const colours = Object.entries(s.colours).map(([k, v]) => `--c-${k}:${v}`);
-  return `${names.map(fontFaces).join("")}:root{color-scheme:${isDark(s.paper) ? "dark" : "light"};${[...variables, ...colours].join(";")}}`;
+  return `color-scheme:${isDark(s.paper) ? "dark" : "light"};${[...variables, ...colours].join(";")}`;
+}
+
+/** The same as a style sheet, with the type it names. `onPaper`: the style it is printed in, where that is another. */
+export function pageStyle(s: ChartStyle, onPaper: ChartStyle = s): string {
+  const names = [...new Set([s.family, s.heading])];
+  const printed = onPaper === s ? "" : `@media print{:root{${declared(onPaper)}}}`;
+  return `${names.map(fontFaces).join("")}:root{${declared(s)}}${printed}`;
 }

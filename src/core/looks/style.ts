@@ -1,7 +1,7 @@
 import type { Face, Family, Heading } from "../text/families";
 import { COLOURS, type Colour, type LookName, type Texture } from "../timeline/looks";
 import { emptyTimeline, itemsOf, type Timeline } from "../timeline/timeline";
-import { contrast, leastContrast, mend, mix } from "./colour";
+import { contrast, isDark, leastContrast, mend, mix } from "./colour";
 import { LOOK_TABLE } from "./looks";
 
 /** Words and what they stand on; large words, lines and areas (WCAG 2.2, 1.4.3 and 1.4.11). */
@@ -162,6 +162,11 @@ function makeStyle(t: Wishes): ChartStyle {
     lines: look.lines * LINES[t.lineWeight],
     held: back && shown < wanted - 0.005 ? { wanted, shown } : null,
   };
+}
+
+/** What a style is made of where it is printed: no printer has light ink, so a dark paper is white, and all on it is mended for that. */
+export function printedWishes<T extends Wishes>(t: T): T {
+  return isDark(styleOf(t).paper) ? { ...t, paper: "#ffffff" } : t;
 }
 
 /** A paper that black or white is told from well: it itself, or the nearest of its hue that is lighter or darker. */

@@ -11,17 +11,32 @@ export interface Filter {
   hide: readonly string[];
 }
 
+/** The address follows when nothing was typed for so long, ms. */
+const ADDRESS_MS = 350;
 /** Told to the document when the filter has changed. */
 const FILTERED = "filtered";
 
 export function readFilter(): Filter {
+  // What was set since the page came stands in the page: chart and index are scripts of their own.
+  const set = document.body.dataset.filter;
+  if (set) return JSON.parse(set) as Filter;
   const at = new URLSearchParams(location.search);
   const hide = (at.get("hide") ?? "").split(",").filter(Boolean);
   return { words: at.get("words") ?? "", tag: at.get("tag") ?? "", hide };
 }
 
+let soon: ReturnType<typeof setTimeout> | undefined;
+
 export function setFilter(change: Partial<Filter>): void {
   const now = { ...readFilter(), ...change };
+  document.body.dataset.filter = JSON.stringify(now);
+  document.dispatchEvent(new CustomEvent(FILTERED));
+  clearTimeout(soon);
+  // Another address makes a browser look at every link of the page: not while somebody types.
+  soon = setTimeout(() => addressed(now), ADDRESS_MS);
+}
+
+function addressed(now: Filter): void {
   const address = new URL(location.href);
   for (const [name, value] of [
     ["words", now.words],
@@ -31,7 +46,6 @@ export function setFilter(change: Partial<Filter>): void {
     if (value) address.searchParams.set(name, value);
     else address.searchParams.delete(name);
   if (address.href !== location.href) history.replaceState(history.state, "", address);
-  document.dispatchEvent(new CustomEvent(FILTERED));
 }
 
 export function onFilter(act: () => void): void {

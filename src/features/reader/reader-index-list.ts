@@ -4,8 +4,15 @@
  */
 import { byCategory, byTag, type Group } from "@/core/timeline/groups";
 import { WORDS } from "@/core/words/en/index-view";
+import { chunksOf, isMany } from "./index-chunks";
 import { filterBar, tagsOf } from "./reader-filter-bar";
 import { matcher, onFilter, readFilter, textOf } from "./reader-filter";
+
+/** As many rows of what is found as a window shows stand at once; the others come when nothing is typed for a while, ms, so many at a time. */
+const AT_ONCE = 18;
+const RESTED_MS = 250;
+const SLICE = 40;
+const SLICE_MS = 60;
 
 const section = document.getElementById("index");
 const groups = section?.querySelector<HTMLElement>(".groups");
@@ -47,45 +54,98 @@ function listIn(section: HTMLElement, groups: HTMLElement): void {
   ];
   const none = { time: WORDS.noDate, category: WORDS.noCategory, tag: WORDS.noTag };
 
-  const group = (way: keyof typeof none, made: readonly Group[]) => {
+  /** Where what is found stands: the whole list is only hidden meanwhile, and comes back as it was. */
+  const found = document.createElement("div");
+  found.className = "groups found";
+  found.hidden = true;
+  groups.before(found);
+  let way: keyof typeof none = "time";
+  let made: readonly Group[] = times;
+  let filling: ReturnType<typeof setTimeout> | undefined;
+
+  const headed = (name: string, into: HTMLElement) => {
+    const part = document.createElement("section");
+    const heading = document.createElement("h3");
+    heading.textContent = name || none[way];
+    const list = document.createElement("ul");
+    part.append(heading, list);
+    into.append(part);
+    return list;
+  };
+
+  const group = (by: keyof typeof none, all: readonly Group[]) => {
+    way = by;
+    made = all;
     shownRows = new Map();
-    const sections = made.map((g) => {
-      const part = document.createElement("section");
-      const heading = document.createElement("h3");
-      heading.textContent = g.name || none[way];
-      const list = document.createElement("ul");
-      for (const id of g.ids) {
-        const known = shownRows.get(id) ?? [];
-        const own = byId.get(id)!.element;
-        const element = known.length === 0 ? own : (own.cloneNode(true) as HTMLElement);
-        shownRows.set(id, [...known, element]);
-        list.append(element);
+    const whole = document.createElement("div");
+    for (const g of all) {
+      let list = headed(g.name, whole);
+      for (const [n, ids] of chunksOf(g.ids).entries()) {
+        if (n > 0) {
+          const next = document.createElement("ul");
+          list.after(next);
+          list = next;
+        }
+        list.classList.toggle("many", isMany(ids));
+        for (const id of ids) {
+          const known = shownRows.get(id) ?? [];
+          const own = byId.get(id)!.element;
+          const element = known.length === 0 ? own : (own.cloneNode(true) as HTMLElement);
+          shownRows.set(id, [...known, element]);
+          list.append(element);
+        }
       }
-      part.append(heading, list);
-      return part;
-    });
-    groups.replaceChildren(...sections);
+    }
+    groups.replaceChildren(...whole.childNodes);
     filter();
     follow();
   };
 
+  /** Out of sight and reach, but laid out: to hide ten thousand rows, and to show them again, costs little then. */
+  const away = (on: boolean) => {
+    groups.classList.toggle("away", on);
+    if (on) groups.setAttribute("aria-hidden", "true");
+    else groups.removeAttribute("aria-hidden");
+  };
+
   function filter(): void {
+    clearTimeout(filling);
     const fits = matcher(readFilter());
-    shown = 0;
-    for (const r of rows) {
-      const on = !fits || fits(r);
-      if (on) shown++;
-      // What stays as it was is not touched: ten thousand rows are many.
-      for (const e of shownRows.get(r.id) ?? []) if (e.hidden === on) e.hidden = !on;
-    }
-    for (const part of groups.querySelectorAll<HTMLElement>(":scope > section")) {
-      const empty = !part.querySelector("li:not([hidden])");
-      if (part.hidden !== empty) part.hidden = empty;
-    }
+    const fitting = fits && new Set(rows.filter(fits).map((r) => r.id));
+    shown = fitting?.size ?? rows.length;
+    if (!fits && found.hidden) return;
+    const left: [Group, string][] = [];
+    for (const g of made) for (const id of g.ids) if (!fitting || fitting.has(id)) left.push([g, id]);
+    found.hidden = false;
+    found.replaceChildren();
+    let last: Group | null = null;
+    let list: HTMLElement = found;
+    const fill = (until: number) => {
+      for (const [g, id] of left.splice(0, until)) {
+        if (g !== last) list = headed(g.name, found);
+        last = g;
+        list.append(byId.get(id)!.element.cloneNode(true));
+      }
+    };
+    fill(AT_ONCE);
+    // Ten thousand rows are hidden, or shown again, when nothing was typed for a while; until then they lie below.
+    filling = setTimeout(() => {
+      away(fitting !== null);
+      if (!fitting) {
+        found.hidden = true;
+        found.replaceChildren();
+        return;
+      }
+      const more = () => {
+        fill(SLICE);
+        if (left.length > 0) filling = setTimeout(more, SLICE_MS);
+      };
+      more();
+    }, RESTED_MS);
   }
 
   /** All that the page says of the event, in its place. */
-  groups.addEventListener(
+  section.addEventListener(
     "toggle",
     (e) => {
       const details = e.target as HTMLDetailsElement;
@@ -118,10 +178,12 @@ function listIn(section: HTMLElement, groups: HTMLElement): void {
   /** What is opened on the chart, or read, is marked and in sight. */
   function follow(): void {
     const now = document.body.dataset.open || document.body.dataset.reads || "";
-    for (const e of groups.querySelectorAll("[aria-current]")) e.removeAttribute("aria-current");
-    const own = shownRows.get(now)?.[0];
+    for (const e of section.querySelectorAll("[aria-current]")) e.removeAttribute("aria-current");
+    const own = found.hidden
+      ? shownRows.get(now)?.[0]
+      : found.querySelector<HTMLElement>(`[data-id="${CSS.escape(now)}"]`);
     own?.querySelector("summary")?.setAttribute("aria-current", "true");
-    if (!own || own.hidden || !document.body.dataset.beside) return;
+    if (!own || !document.body.dataset.beside) return;
     // Only the column moves, never the page.
     const [top, row] = [section.getBoundingClientRect(), own.getBoundingClientRect()];
     if (row.top < top.top || row.bottom > top.bottom) section.scrollTop += row.top - top.top - top.height / 3;

@@ -7,6 +7,7 @@ import { mannerOf } from "@/core/timeline/read-options";
 import { WORDS } from "@/core/words/en/index-view";
 import { WORDS as READER } from "@/core/words/en/reader";
 import type { StyledPage } from "./page-input";
+import { chunksOf, isMany } from "./index-chunks";
 import { mark } from "./reader-mark";
 
 /** So much of a description stands in the index itself, characters; with a script an event opens whole. */
@@ -33,9 +34,13 @@ export function indexSection(p: StyledPage, script: string): string {
     return `<li data-id="${id}"${category ? ` data-category="${escapeXml(category.id)}"` : ""}${tags.length > 0 ? ` data-tags="${escapeXml(tags.join("\n"))}"` : ""}><details><summary>${category ? mark(p.look, { ...category, id: `i-${id}` }) : ""}<b>${escapeXml(whenLabel(e.when, manner))}</b> <span>${escapeXml(e.title || READER.untitled)}</span></summary><div class="more">${excerpt && `<p>${escapeXml(excerpt)}</p>`}<p class="lead"><a href="#e-${id}" data-lead="read">${WORDS.readIt}</a></p></div></details></li>`;
   };
   const group = (g: Group) =>
-    `<section><h3>${escapeXml(g.name || WORDS.noDate)}</h3><ul>${g.ids.map((id) => row(events.get(id)!)).join("")}</ul></section>`;
+    `<section><h3>${escapeXml(g.name || WORDS.noDate)}</h3>${chunksOf(g.ids)
+      .map((ids) => `<ul${classOf(ids)}>${ids.map((id) => row(events.get(id)!)).join("")}</ul>`)
+      .join("")}</section>`;
   return `<section id="index" aria-label="${WORDS.index}" data-script="${escapeXml(script)}"><h2>${WORDS.indexOf(frozen.events.length)}</h2><div class="groups">${byTime(frozen.events, manner).map(group).join("")}</div></section>`;
 }
+
+const classOf = (ids: readonly string[]) => (isMany(ids) ? ' class="many"' : "");
 
 /** The first words of a text, whole. */
 function excerptOf(text: string): string {

@@ -78,18 +78,37 @@ describe("the reader's page", () => {
     expect(html).toContain('href="https://archive.example/"');
   });
 
-  it("holds one script of its own, the chart's and its data, and one style, and nothing from another server", async () => {
+  it("holds one script of its own, the chart's data, and one style, and nothing from another server", async () => {
     const html = await page();
     expect([...html.matchAll(/<script[^>]*>/g)].map((m) => m[0])).toEqual([
       "<script>",
       '<script type="application/json" id="chart-data" data-media="/t/abc/media">',
-      '<script src="/reader/chart.js?1" defer>',
     ]);
-    expect(html.match(/<\/script>/g)).toHaveLength(3);
+    expect(html.match(/<\/script>/g)).toHaveLength(2);
+    // What moves the chart is fetched when the chart is first wanted.
+    expect(html).toContain('<section id="chart" aria-label="Chart" data-script="/reader/chart.js?1">');
     expect(html.match(/<style/g)).toHaveLength(1);
     const loaded = [...html.matchAll(/(?:src|href)="([^"]+)"/g)].map((m) => m[1]!).filter((u) => !u.startsWith("#"));
     expect(loaded.filter((u) => !/^[/?]|^https:\/\/archive\.example\/$/.test(u))).toEqual([]);
     expect(html).not.toMatch(/ style="| on[a-z]+="/);
+  });
+
+  it("wears the look of its timeline, brings the widths of its type along, and on paper is dark on light", async () => {
+    const iron = { ...toFrozen(timeline), look: "iron" as const };
+    const html = await page({ frozen: iron });
+    expect(html).toContain("--paper:#14191C");
+    expect(html).toContain("color-scheme:dark");
+    expect(html).toMatch(
+      /@media print\{:root\{color-scheme:light;--ink:#[0-9A-F]{6};--quiet:#[0-9A-F]{6};--paper:#FFFFFF/,
+    );
+    const printed = await page({ frozen: iron, variant: "print" });
+    expect(printed).not.toContain("--paper:#14191C");
+    expect(printed).toContain("--paper:#FFFFFF");
+    const oak = await page({ frozen: { ...iron, look: "oak" } });
+    expect(oak).toContain("alegreya-latin-wght-normal.woff2");
+    expect(oak).toContain('"faces":{"family":"alegreya"');
+    expect(html).not.toContain('"faces"');
+    expect(await page({ frozen: iron, tried: "oak" })).toContain('"look":"oak"');
   });
 
   it("says how much later, what an event is part of, and shows the picture with its size", async () => {

@@ -16,7 +16,7 @@ import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
 import { keyOf } from "@/core/looks/key";
 import { pageStyle } from "@/core/looks/page-style";
-import { type ChartStyle, styleOf } from "@/core/looks/style";
+import { type ChartStyle, printedWishes, styleOf } from "@/core/looks/style";
 import { shippedType } from "@/core/text/families";
 import { mark, ownColourRules } from "./reader-mark";
 import { deedButtons } from "./reader-deeds";
@@ -61,7 +61,9 @@ const GATHER: Record<Variant, { seen: null } | undefined> = {
 export function renderReaderPage(input: ReaderPage): { html: string; style: string; script: string } {
   // What draws itself in the browser is told of it too.
   const frozen = input.tried ? { ...input.frozen, look: input.tried } : input.frozen;
-  const timeline = timelineFromFrozen(frozen);
+  const drawn = timelineFromFrozen(frozen);
+  const printed = printedWishes(drawn);
+  const timeline = input.variant === "print" ? printed : drawn;
   const look = styleOf(timeline);
   const p: StyledPage = { ...input, frozen, look };
   const title = frozen.title || WORDS.untitled;
@@ -69,7 +71,7 @@ export function renderReaderPage(input: ReaderPage): { html: string; style: stri
   const count = WORDS.events(frozen.events.length);
   const facts = [count, period].filter(Boolean).join(", ");
   const style =
-    pageStyle(look) +
+    pageStyle(look, styleOf(printed)) +
     READER_STYLE +
     VARIANT_STYLE[p.variant] +
     sizeRules(frozen.items) +
