@@ -190,6 +190,7 @@ const VIEWS = {
     async (p) => {
       await openPublished(p);
       await p.getByRole("button", { name: "Present" }).first().click();
+      await p.locator(".present").waitFor();
       for (let i = 0; i < 6; i++) await p.keyboard.press("ArrowRight");
       await p.locator(".present img").first().waitFor();
     },

@@ -11,7 +11,7 @@ import type { Op } from "@/core/change/change";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
-import { NO_DAY, UNDATED } from "@/core/time/when";
+import { NO_DAY, startOf, UNDATED, type When } from "@/core/time/when";
 import { between } from "@/core/timeline/place";
 import { RIVER_MAP } from "./draw-map";
 import { PICTURES } from "./draw-pictures";
@@ -283,6 +283,9 @@ const { id: assignment } = await ward.must<{ id: string }>("POST", "/api/assignm
   dueAt: due.toISOString(),
 });
 
+/** Everybody of the class who is known here, by name. */
+const pupils = new Map<string, Visitor>();
+
 async function loadGroup(group: DemoGroup): Promise<void> {
   const students: { visitor: Visitor; id: string }[] = [];
   for (const displayName of group.members) {
@@ -293,6 +296,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
       password: PASSWORD,
     });
     students.push({ visitor, id: user.id });
+    pupils.set(displayName, visitor);
   }
   if (group.stage === "nothing") return;
   const first = students[0]!.visitor;
@@ -417,3 +421,24 @@ async function loadGroup(group: DemoGroup): Promise<void> {
 }
 
 for (const group of GROUPS) await loadGroup(group);
+
+// A practice of the published timeline, which some have done: the earlier the event, the better they know it.
+const { id: practice } = await ward.must<{ id: string }>("POST", `/api/classes/${klass}/practices`, {
+  timeline: ambrel,
+  count: 8,
+  parts: false,
+  spans: true,
+});
+const { timeline: known } = await nia.unpack<{ timeline: { events: { id: string; when: When }[] } }>(
+  `/api/timelines/${ambrel}`,
+);
+const began = new Map(known.events.map((e) => [e.id, startOf(e.when)?.day ?? 0]));
+const cards = JSON.parse(
+  (await ward.text(`/practice/${practice}`)).match(/id="practice-task">(.*?)<\/script>/s)?.[1] ?? "{}",
+) as { cards: { id: string }[] };
+const inOrder = cards.cards.map((c) => c.id).sort((a, b) => began.get(a)! - began.get(b)!);
+for (const [n, name] of ["Wren", "Caspian", "Junia"].entries()) {
+  // So many at the end are the other way round.
+  const placed = [...inOrder.slice(0, 8 - 2 * n), ...inOrder.slice(8 - 2 * n).reverse()];
+  await pupils.get(name)?.must("POST", `/api/practices/${practice}/answers`, { placed });
+}

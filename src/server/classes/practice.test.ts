@@ -8,6 +8,7 @@ import { deleteLook, looksFor, saveLook } from "../looks/saved-looks";
 import { edit, must } from "../testing/school";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { tidy } from "../tidy";
+import { publish } from "../timelines/publish";
 import { purgeTimeline } from "../timelines/purge";
 import { createClass, findClass } from "./class";
 import { joinAsMe } from "./join-class";
@@ -17,6 +18,7 @@ import {
   givePractice,
   openPractice,
   type PracticeChoice,
+  practicable,
   practicesOf,
   resultsOf,
   takePracticeBack,
@@ -57,7 +59,20 @@ describe("a practice that is given to a class", () => {
     const { ward, nia, klass } = await given();
     const own = await makeTimeline(nia.id, "Nia's");
     expect(await givePractice(klass, nia.id, choice(own))).toMatchObject({ failed: "not_found" });
-    await expect(givePractice(klass, ward.id, choice(own))).rejects.toMatchObject({ failure: { failed: "not_found" } });
+    expect(await givePractice(klass, ward.id, choice(own))).toMatchObject({ failed: "not_found" });
+    // What its student publishes to everybody is anybody's to practise with, as it was published.
+    await edit(
+      own,
+      nia.id,
+      ...[1, 2, 3].map((n) => ({
+        kind: "add_event" as const,
+        id: `n${n}`,
+        fields: { title: `n${n}`, when: readWhen(String(1900 + n)) },
+      })),
+    );
+    must(await publish(own, nia.id, "everybody", true));
+    expect((await practicable(klass, ward.id)).map((t) => t.title)).toContain("Nia's");
+    must(await givePractice(klass, ward.id, choice(own)));
     const empty = await makeTimeline(ward.id, "Empty");
     expect(await givePractice(klass, ward.id, choice(empty))).toMatchObject({ failed: "practice_small" });
   });

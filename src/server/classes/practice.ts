@@ -1,10 +1,13 @@
 import "server-only";
 import { nanoid } from "nanoid";
+import { timelineFromFrozen } from "@/core/formats/frozen";
+import type { Timeline } from "@/core/timeline/timeline";
 import { type Card, chooseCards, type Marked, markOrder } from "@/core/practice/order";
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
-import { requireRight } from "../timelines/access";
-import { findTimeline } from "../timelines/queries";
+import { hasRight } from "../timelines/access";
+import { findVersion } from "../timelines/publish";
+import { findTimeline, titlesOf } from "../timelines/queries";
 import { TEACHERS_NAME } from "./class";
 import { isOfClass, teachesClass } from "./reach";
 
@@ -44,9 +47,31 @@ export interface ClassPractice {
   results: PracticeResult[];
 }
 
+/** What a teacher may make a practice of beside their own: what is published to the class, or for everybody. */
+async function publishedVersions(
+  sql: Sql,
+  klass: string,
+  timeline: string | null,
+): Promise<{ id: string; title: string; version: string }[]> {
+  return sql<{ id: string; title: string; version: string }[]>`
+    select p.timeline_id as id, p.title, p.version_id as version
+    from shown_publication p join timeline t on t.id = p.timeline_id
+    where (p.visibility = 'everybody' or (p.visibility = 'class' and p.class_id = ${klass}))
+      and p.taken_back_at is null and t.deleted_at is null and (${timeline}::text is null or p.timeline_id = ${timeline})
+    order by (p.class_id is not distinct from ${klass}) desc, p.published_at desc limit 100`;
+}
+
+/** The timelines a teacher may make a practice of: their own, then what is published. */
+export async function practicable(klass: string, teacher: string): Promise<{ id: string; title: string }[]> {
+  const own = await titlesOf(teacher);
+  const known = new Set(own.map((t) => t.id));
+  const others = (await publishedVersions(db(), klass, null)).filter((t) => !known.has(t.id));
+  return [...own, ...others.map(({ id, title }) => ({ id, title }))];
+}
+
 /**
- * Gives a practice to a class: its cards are taken from the timeline as it is now and kept here, so that no page holds their dates. The
- * teacher must be able to edit the timeline.
+ * Gives a practice to a class: its cards are taken from the timeline as it is now, or as it is published, and kept here, so that no page
+ * holds their dates. The teacher must be able to edit the timeline, or read it published.
  */
 export async function givePractice(
   klass: string,
@@ -55,10 +80,9 @@ export async function givePractice(
 ): Promise<Failure | { id: string }> {
   return db().begin(async (tx) => {
     if (!(await teachesClass(tx, klass, teacher))) return fail("not_found");
-    await requireRight(tx, choice.timeline, teacher, "edit");
-    const found = await findTimeline(choice.timeline);
-    if (!found) return fail("not_found");
-    const cards = chooseCards(found.timeline, choice, Math.random);
+    const timeline = await readFor(tx, klass, teacher, choice.timeline);
+    if (!timeline) return fail("not_found");
+    const cards = chooseCards(timeline, choice, Math.random);
     if (cards.length < LEAST) return fail("practice_small");
     await tx`select from class where id = ${klass} for update`;
     const [kept] = await tx<{ n: number }[]>`select count(*)::int as n from practice where class_id = ${klass}`;
@@ -66,9 +90,16 @@ export async function givePractice(
     const id = nanoid(12);
     await tx`
       insert into practice (id, class_id, timeline_id, title, cards)
-      values (${id}, ${klass}, ${choice.timeline}, ${found.timeline.title}, ${tx.json(cards as never)})`;
+      values (${id}, ${klass}, ${choice.timeline}, ${timeline.title}, ${tx.json(cards as never)})`;
     return { id };
   });
+}
+
+async function readFor(tx: Tx, klass: string, teacher: string, timeline: string): Promise<Timeline | null> {
+  if (await hasRight(tx, timeline, teacher, "edit")) return (await findTimeline(timeline))?.timeline ?? null;
+  const [published] = await publishedVersions(tx, klass, timeline);
+  const version = published && (await findVersion(published.version));
+  return version ? timelineFromFrozen(version.frozen) : null;
 }
 
 /** Takes a practice back, with what was made of it. */

@@ -1,13 +1,12 @@
 import { WORDS } from "@/core/words/en/classes";
 import { GivePractice, TakePracticeBack } from "@/features/classes/practice-desk";
-import { practicesOf } from "@/server/classes/practice";
-import { titlesOf } from "@/server/timelines/queries";
+import { practicable, practicesOf } from "@/server/classes/practice";
 
 /** The practices of a class: for its teachers with what each student made of them, for a student with their own. */
 export async function Practices({ klass, account, isTeacher }: { klass: string; account: string; isTeacher: boolean }) {
   const practices = await practicesOf(klass, account, isTeacher);
   if (practices.length === 0 && !isTeacher) return null;
-  const timelines = isTeacher ? await titlesOf(account) : [];
+  const timelines = isTeacher ? await practicable(klass, account) : [];
   return (
     <section aria-label={WORDS.practices}>
       <h2 className="mt-6 mb-2 text-[18px]">{WORDS.practices}</h2>

@@ -3,7 +3,7 @@ export const WORDS = {
   practices: "Practice",
   practiceHelp:
     "Students put events of a timeline in order. The dates stay here until they check, and you see how each has done.",
-  noTimelines: "Begin a timeline first; a practice is made of its events.",
+  noTimelines: "A practice is made of the events of a timeline: begin one, or have one published to the class.",
   givePractice: "Give a practice",
   ofTimeline: "Of the timeline",
   howManyEvents: "Events at most",
