@@ -1,5 +1,5 @@
 import type { Family, Heading } from "../text/families";
-import type { Colour, LookName, Texture } from "../timeline/looks";
+import { COLOURS, type Colour, type LookName, type Texture } from "../timeline/looks";
 
 /**
  * A look: type, paper, ridge, colours and patterns that go together. Colours are #RRGGBB. What is not said follows from these
@@ -43,16 +43,7 @@ export const LOOK_TABLE: Readonly<Record<LookName, Look>> = {
     tick: "#7FC4B8",
     sun: "#F2B632",
     today: "#B4481E",
-    colours: {
-      verdigris: "#0B6E69",
-      copper: "#B4481E",
-      plum: "#6A3D9A",
-      river: "#1F5FA8",
-      moss: "#56751A",
-      rose: "#A62B5F",
-      umber: "#6B4B3A",
-      steel: "#4A6572",
-    },
+    colours: COLOURS,
     pattern: PATTERN,
     texture: "",
     lines: 1,

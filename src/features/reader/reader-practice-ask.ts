@@ -10,6 +10,8 @@ export const EVERYTHING = 10_000;
 export interface Chosen {
   exercise: keyof typeof WORDS.exercises;
   count: number;
+  /** Only events of this category; "" for any. */
+  category: string;
   parts: boolean;
   spans: boolean;
   /** Each is checked as it is placed. */
@@ -18,6 +20,8 @@ export interface Chosen {
 }
 
 export interface AskHost {
+  /** The categories there are to choose from. */
+  categories: readonly (readonly [id: string, name: string])[];
   body: HTMLElement;
   say: (text: string) => void;
   /** How much there is to ask of what is chosen. */
@@ -92,6 +96,17 @@ export function askFor(chosen: Chosen, host: AskHost): void {
       chosen.exercise = v as Chosen["exercise"];
     }),
   );
+  if (host.categories.length > 0)
+    field(
+      WORDS.ofCategory,
+      choice(
+        [["", WORDS.anyCategory], ...host.categories.map(([id, name]): [string, string] => [id, name])],
+        chosen.category,
+        (v) => {
+          chosen.category = v;
+        },
+      ),
+    );
   const count = choice(options, String(chosen.count), (v) => {
     chosen.count = Number(v);
   });

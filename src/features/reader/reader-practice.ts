@@ -14,7 +14,7 @@ import {
 } from "@/core/practice/order";
 import { type WithinQuestion, withinQuestions } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
-import { emptyTimeline } from "@/core/timeline/timeline";
+import { categoriesOf, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/practice";
 import { askServer } from "@/ui/ask-server";
 import { CHART_DATA, readChartData } from "./chart-data-element";
@@ -44,7 +44,15 @@ class Practice {
   private readonly said = make("p", "x-said");
   private readonly takeAway: () => void;
   private readonly title = task?.title ?? document.querySelector("#begin h2, .bar h1")?.textContent ?? "";
-  private chosen: Chosen = { exercise: "order", count: 8, parts: false, spans: true, atOnce: true, teams: false };
+  private chosen: Chosen = {
+    exercise: "order",
+    category: "",
+    count: 8,
+    parts: false,
+    spans: true,
+    atOnce: true,
+    teams: false,
+  };
   private all: Card[] = [];
   private pile: Card[] = [];
   private placed: Card[] = [];
@@ -86,12 +94,20 @@ class Practice {
     if (location.hash === "#practice") location.hash = "begin";
   }
 
+  /** The events that are asked: all, or those of a category. */
+  private asked(): Timeline {
+    const { category } = this.chosen;
+    if (category === "") return this.timeline;
+    const events = [...this.timeline.events].filter(([, e]) => e.category === category);
+    return { ...this.timeline, events: new Map(events) };
+  }
+
   private can(): Card[] {
-    return chooseCards(this.timeline, { ...this.chosen, count: EVERYTHING }, Math.random);
+    return chooseCards(this.asked(), { ...this.chosen, count: EVERYTHING }, Math.random);
   }
 
   private questions(): WithinQuestion[] {
-    return withinQuestions(this.timeline, this.chosen.count, Math.random);
+    return withinQuestions(this.asked(), this.chosen.count, Math.random);
   }
 
   private readonly host: ExerciseHost = {
@@ -104,13 +120,14 @@ class Practice {
 
   private ask(): void {
     askFor(this.chosen, {
+      categories: categoriesOf(this.timeline).map((c) => [c.id, c.name] as const),
       body: this.body,
       say: (text) => {
         this.said.textContent = text;
       },
       can: () =>
         this.chosen.exercise === "within"
-          ? withinQuestions(this.timeline, EVERYTHING, Math.random).length
+          ? withinQuestions(this.asked(), EVERYTHING, Math.random).length
           : this.can().length,
       begin: () => this.begin(),
       print: () => this.print(),
@@ -120,7 +137,7 @@ class Practice {
   private print(): void {
     const { exercise } = this.chosen;
     if (exercise === "within") printSheet(this.title, { exercise, questions: this.questions() });
-    else printSheet(this.title, { exercise, cards: chooseCards(this.timeline, this.chosen, Math.random) });
+    else printSheet(this.title, { exercise, cards: chooseCards(this.asked(), this.chosen, Math.random) });
   }
 
   /** For a class: without dates, and checked where they are. */
@@ -142,10 +159,10 @@ class Practice {
       return;
     }
     if (exercise === "dates") {
-      writeDates(this.host, this.timeline, chooseCards(this.timeline, this.chosen, Math.random));
+      writeDates(this.host, this.timeline, chooseCards(this.asked(), this.chosen, Math.random));
       return;
     }
-    this.all = chooseCards(this.timeline, this.chosen, Math.random);
+    this.all = chooseCards(this.asked(), this.chosen, Math.random);
     this.pile = shuffled(this.all, Math.random);
     this.placed = [];
     this.team = 0;

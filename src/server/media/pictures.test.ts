@@ -16,6 +16,7 @@ import { findDraftFile } from "./find-file";
 import { publish } from "../timelines/publish";
 import { linkPreview } from "./link-preview";
 import { cutPicture } from "./make-media";
+import { encodePicture, tonesOf } from "./pictures";
 
 withTestDatabase("pictures");
 
@@ -53,6 +54,43 @@ const mainColour = async (bytes: Buffer) => {
     .toBuffer({ resolveWithObject: true });
   return [...data].map((v) => (v > 128 ? 1 : 0)).join("");
 };
+
+describe("what has to be told from a picture", () => {
+  const plain = (background: string, width = 100, height = 100) =>
+    sharp({ create: { width, height, channels: 3, background } });
+  it("is its darkest and its lightest, of which dust is none", async () => {
+    const spot = (colour: string) => plain(colour, 20, 20).png().toBuffer();
+    const bytes = await plain("#808080")
+      .composite([
+        { input: await spot("#102030"), left: 0, top: 0 },
+        { input: await spot("#f0f0e0"), left: 70, top: 70 },
+        { input: await plain("#ffffff", 1, 1).png().toBuffer(), left: 50, top: 50 },
+      ])
+      .png()
+      .toBuffer();
+    expect(await tonesOf(bytes)).toEqual({ dark: "#102030", light: "#f0f0e0" });
+    const encoded = await encodePicture(bytes);
+    expect(encoded).toMatchObject({
+      tones: { dark: expect.stringMatching(/^#[01]/), light: expect.stringMatching(/^#[ef]/) },
+    });
+  });
+  it("is white where nothing is painted", async () => {
+    const clear = await sharp({
+      create: { width: 9, height: 9, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+    })
+      .png()
+      .toBuffer();
+    expect(await tonesOf(clear)).toEqual({ dark: "#ffffff", light: "#ffffff" });
+  });
+  it("is found in a picture of 60 megapixels too", { timeout: 60_000 }, async () => {
+    const large = await plain("#204060", 10_000, 6_000).jpeg({ quality: 60 }).toBuffer();
+    expect(await encodePicture(large)).toMatchObject({
+      width: 6_000,
+      height: 3_600,
+      tones: { dark: expect.stringMatching(/^#[12]/) },
+    });
+  });
+});
 
 describe("a part of a picture", () => {
   it.each([

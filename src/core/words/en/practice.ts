@@ -44,6 +44,8 @@ export const WORDS = {
   help: "The dates are hidden and the events are shuffled. Take one, then press where it belongs on the ridge: the earliest at the left.",
   tooFew: "It takes at least three events with a title and a date. With parts or spans there may be more.",
   howMany: "How many",
+  ofCategory: "Of the category",
+  anyCategory: "any",
   all: (n: number) => `all ${n}`,
   withParts: "Parts of other events too",
   withSpans: "Spans too, by their beginnings",

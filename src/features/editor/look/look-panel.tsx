@@ -16,6 +16,7 @@ import { Choice } from "@/ui/controls/choice";
 import { FocusField } from "../media/focus-field";
 import { OnItsWayRow } from "../media/on-its-way-row";
 import { useOnTheirWay } from "../media/on-their-way";
+import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Frame } from "../sheet/frame";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { LookDrawing } from "./look-card";
@@ -166,17 +167,11 @@ function Behind() {
               <ImagePlus size={15} /> {WORDS.useAPicture}
             </Button>
           )}
-          <input
-            ref={input}
-            type="file"
+          <HiddenFile
+            input={input}
             accept="image/*"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label={WORDS.pictureFile}
-            onChange={(e) => {
-              uploads.add("timeline", [...(e.target.files ?? [])].slice(0, 1), { list: "back" });
-              e.target.value = "";
-            }}
+            label={WORDS.pictureFile}
+            onChoose={(file) => uploads.add("timeline", [file], { list: "back" })}
           />
           <p className="mt-1 text-[13px] text-quiet">{WORDS.pictureHelp}</p>
         </div>

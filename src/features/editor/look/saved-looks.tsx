@@ -5,6 +5,7 @@ import { WORDS } from "@/core/words/en/looks";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { saveFile } from "../save-file";
 import { useEditor } from "../store/editor-context";
@@ -47,9 +48,8 @@ export function SavedLooks() {
       setProblem(store.edit(ops));
     }
   };
-  const read = async (chosen: File | undefined) => {
+  const read = async (chosen: File) => {
     setSaid(null);
-    if (!chosen) return;
     const look = chosen.size > MOST_BYTES ? "large" : readLook(await chosen.text());
     if (typeof look === "string") setProblem(WORDS.faults[look]);
     else wear(look);
@@ -113,17 +113,11 @@ export function SavedLooks() {
         <Button size="small" onClick={() => file.current?.click()}>
           {WORDS.fromFile}
         </Button>
-        <input
-          ref={file}
-          type="file"
+        <HiddenFile
+          input={file}
           accept=".json,application/json"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label={WORDS.lookFile}
-          onChange={(e) => {
-            void read(e.target.files?.[0]);
-            e.target.value = "";
-          }}
+          label={WORDS.lookFile}
+          onChoose={(chosen) => void read(chosen)}
         />
       </div>
       <p role="status" className="text-[14px] empty:hidden">

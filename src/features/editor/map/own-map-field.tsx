@@ -8,6 +8,7 @@ import { WORDS } from "@/core/words/en/places";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { MediaItem } from "../media/media-item";
@@ -36,17 +37,11 @@ export function OwnMapField({ className }: { className?: string }) {
           <ImagePlus size={16} /> {WORDS.useAPicture}
         </Button>
       )}
-      <input
-        ref={input}
-        type="file"
+      <HiddenFile
+        input={input}
         accept="image/*"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label={WORDS.ownMapFile}
-        onChange={(e) => {
-          uploads?.add("timeline", [...(e.target.files ?? [])].slice(0, 1), { list: "map" });
-          e.target.value = "";
-        }}
+        label={WORDS.ownMapFile}
+        onChoose={(file) => uploads?.add("timeline", [file], { list: "map" })}
       />
       {map ? <Ties map={map} tied={fit !== null} /> : null}
     </section>

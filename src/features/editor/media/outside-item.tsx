@@ -1,5 +1,6 @@
 "use client";
 
+import { HiddenFile } from "@/ui/controls/hidden-file";
 import { WORDS } from "@/core/words/en/editor-sheet";
 import { ExternalLink, ImagePlus } from "lucide-react";
 import { useRef } from "react";
@@ -43,17 +44,11 @@ export function OutsideFacts({ item }: { item: Item }) {
             <button type="button" className={LINK} onClick={() => input.current?.click()}>
               <ImagePlus size={14} /> {item.media ? WORDS.otherStill : WORDS.chooseStill}
             </button>
-            <input
-              ref={input}
-              type="file"
+            <HiddenFile
+              input={input}
               accept="image/*"
-              className="sr-only"
-              tabIndex={-1}
-              aria-label={WORDS.stillFor(item.text)}
-              onChange={(e) => {
-                uploads.add(item.of, [...(e.target.files ?? [])].slice(0, 1), { stillOf: item.id });
-                e.target.value = "";
-              }}
+              label={WORDS.stillFor(item.text)}
+              onChoose={(file) => uploads.add(item.of, [file], { stillOf: item.id })}
             />
           </>
         )}
