@@ -186,6 +186,9 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await nothingFound(page, "home");
   await page.goto(`${address}/reader`);
   await nothingFound(page, "draft as a reader, beginning");
+  await page.getByRole("link", { name: "At other sizes" }).click();
+  await expect(page.frameLocator("iframe >> nth=0").locator(".chart-live")).toBeVisible();
+  await nothingFound(page, "draft at other sizes");
   await anybody.goto(`${published}#chart`);
   await nothingFound(anybody, "published, chart");
   await anybody
@@ -200,10 +203,21 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await nothingFound(anybody, "published, read, asked before playing");
   await anybody.getByRole("link", { name: "Map", exact: true }).click();
   await expect(anybody.locator(".earth[data-marks]").first()).toBeVisible();
-  await nothingFound(anybody, "published, map");
+  await nothingFound(anybody, "published, map beside");
+  await anybody.getByRole("link", { name: "Index", exact: true }).click();
+  await anybody.locator("#index summary").first().click();
+  await expect(anybody.locator("#index").getByRole("searchbox")).toBeVisible();
+  await nothingFound(anybody, "published, index beside");
   await anybody.getByRole("button", { name: "Practise" }).click();
   await expect(anybody.getByRole("dialog", { name: /^Practise/ })).toBeVisible();
   await nothingFound(anybody, "published, put in order, asked");
+  await anybody.getByLabel("Exercise").selectOption({ label: "Write the date" });
+  await anybody.getByRole("button", { name: "Begin", exact: true }).click();
+  await anybody.getByLabel("When it was").fill("1700");
+  await anybody.keyboard.press("Enter");
+  await nothingFound(anybody, "published, a date is written");
+  await anybody.getByRole("button", { name: "Leave", exact: true }).click();
+  await anybody.getByRole("button", { name: "Practise" }).click();
   await anybody.getByRole("button", { name: "Begin", exact: true }).click();
   await anybody
     .getByRole("button", { name: /^Take / })
@@ -235,6 +249,16 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.getByRole("button", { name: "Make the class" }).click();
   const code = await page.getByTestId("join-code").innerText();
   await nothingFound(page, "class, empty");
+  await page.getByText("Give a practice").click();
+  await page.getByLabel("Spans too, by their beginnings").check();
+  await page.getByLabel("Parts of other events too").check();
+  await page.getByRole("button", { name: "Give it to the class" }).click();
+  await page.getByRole("region", { name: "Practice" }).getByRole("link").click();
+  await expect(page.getByRole("dialog", { name: /^Practise/ })).toBeVisible();
+  await nothingFound(page, "practice of a class");
+  await page.getByRole("button", { name: "Leave" }).click();
+  await expect(page.getByRole("region", { name: "Practice" })).toContainText("nobody has done it yet");
+  await nothingFound(page, "class with a practice");
   await page.getByRole("link", { name: "New assignment" }).click();
   await expect(page.getByRole("heading", { name: "New assignment" })).toBeVisible();
   await page.getByRole("button", { name: "Add a given event" }).click();

@@ -72,6 +72,8 @@ test("the index: searched while one types, grouped otherwise, every event opened
   await expect(index(page).getByRole("searchbox")).toBeFocused();
   await expect.poll(() => titles(page)).toHaveLength(6);
 
+  await expect(index(page).locator(".found")).toBeHidden();
+
   // By keys: to an event, opened in its place, and on to where it is read.
   const row = index(page).locator("li", { hasText: "Spring flood" });
   await row.locator("summary").focus();

@@ -42,9 +42,11 @@ function addressed(now: Filter): void {
     ["words", now.words],
     ["tag", now.tag],
     ["hide", now.hide.join(",")],
-  ] as const)
+  ] as const) {
+    // In this order, whatever was set first: one filter has one address.
+    address.searchParams.delete(name);
     if (value) address.searchParams.set(name, value);
-    else address.searchParams.delete(name);
+  }
   if (address.href !== location.href) history.replaceState(history.state, "", address);
 }
 

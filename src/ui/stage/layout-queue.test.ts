@@ -1,4 +1,4 @@
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { answerTo } from "@/core/chart/frame/hand-over";
 import { layOutWhole } from "@/core/chart/frame/whole-chart";
 import { seededTimeline } from "@/core/testing/seeded-timeline";
@@ -83,6 +83,28 @@ describe("the queue of layouts", () => {
     expect([got, worker.ended]).toEqual([[count], true]);
     q.run(wanted(15));
     expect(got).toEqual([count, 15]);
+  });
+
+  it("lays out where it is when its worker never comes, and says nothing; one that has answered is waited for", () => {
+    vi.useFakeTimers();
+    try {
+      const { q, worker, got } = queue();
+      q.run(wanted(12));
+      vi.advanceTimersByTime(5_000);
+      // Another chart is asked for meanwhile: it is not waited for any longer.
+      q.run(wanted(14));
+      expect(got).toEqual([]);
+      vi.advanceTimersByTime(5_000);
+      expect([got, worker.ended]).toEqual([[14], true]);
+      const other = queue();
+      other.q.run(wanted(12));
+      other.worker.answer(0);
+      other.q.run(wanted(13));
+      vi.advanceTimersByTime(60_000);
+      expect([other.got, other.worker.ended]).toEqual([[12], false]);
+    } finally {
+      vi.useRealTimers();
+    }
   });
 
   it.each([0, 2])("lays out %i events at once", (count) => {

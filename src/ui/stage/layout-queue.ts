@@ -21,6 +21,12 @@ const FEW = 400;
 /** Columns of a large chart are filled for so long at a time, ms. */
 const SLICE_MS = 8;
 
+/**
+ * A worker that has not answered once after so long has not come, ms: where its scripts break off on the way, as while a server is begun
+ * anew, some browsers say nothing.
+ */
+const PATIENCE_MS = 10_000;
+
 export interface Wanted extends ChartTask {
   today: Instant;
 }
@@ -46,8 +52,14 @@ export class LayoutQueue {
   /** No worker can be had: a script that did not come, a browser that forbids it. */
   private alone = false;
 
+  private hasAnswered = false;
+  private patience: ReturnType<typeof setTimeout> | undefined;
+  /** Lays out what was asked for last where it is. */
+  private giveUp: (() => void) | null = null;
+
   stop(): void {
     this.task++;
+    clearTimeout(this.patience);
     this.worker?.terminate();
   }
 
@@ -108,6 +120,7 @@ export class LayoutQueue {
     const { w } = about;
     /** Laid out where it is, from now on: slower, but there. */
     const alone = () => {
+      clearTimeout(this.patience);
       this.alone = true;
       this.worker?.terminate();
       this.worker = null;
@@ -128,6 +141,8 @@ export class LayoutQueue {
     this.worker.onerror = alone;
     this.worker.onmessageerror = alone;
     this.worker.onmessage = (m: MessageEvent<{ number: number; answer: unknown }>) => {
+      this.hasAnswered = true;
+      clearTimeout(this.patience);
       // An answer that comes too late is about a chart that is no longer there.
       if (m.data.number !== this.task) return;
       const begun = performance.now();
@@ -139,6 +154,8 @@ export class LayoutQueue {
       }
       this.answerTimes.push(performance.now() - begun);
     };
+    this.giveUp = alone;
+    if (!this.hasAnswered) this.patience ??= setTimeout(() => this.giveUp?.(), PATIENCE_MS);
     this.worker.postMessage({ number: task, ...asked() });
   }
 
