@@ -93,7 +93,7 @@ export const WORDS = {
     large: "A file with a look is smaller than 1 MB; this one was not read. Nothing was changed.",
   },
   seenBy: "Seen as",
-  seenHelp: "For this look only: nothing is changed. Patterns must still tell categories apart.",
+  seenHelp: "Only how you look at it now: nothing is changed. Patterns must still tell categories apart.",
   seen: {
     all: "with all colours",
     grey: "in black and white",

@@ -42,6 +42,10 @@ export const LookDrawing = memo(function LookDrawing({ look }: { look: LookName 
     [look],
   );
   return (
-    <span aria-hidden="true" className="block overflow-hidden rounded" dangerouslySetInnerHTML={{ __html: svg }} />
+    <span
+      aria-hidden="true"
+      className="block overflow-hidden rounded [&>svg]:block [&>svg]:h-auto [&>svg]:w-full"
+      dangerouslySetInnerHTML={{ __html: svg }}
+    />
   );
 });
