@@ -22,7 +22,14 @@ async function published(page: Page): Promise<string> {
     ...EVENTS.map(([when, title, category, tags], i) => ({
       kind: "add_event",
       id: `e${i}`,
-      fields: { title, when: readWhen(when), category, tags, place: i === 4 ? "Émile's yard" : "" },
+      fields: {
+        title,
+        when: readWhen(when),
+        category,
+        tags,
+        place: i === 4 ? "Émile's yard" : "",
+        point: i === 1 || i === 5 ? { lat: 51 + i, lon: i } : null,
+      },
     })),
   ];
   const done = await page.request.post(`/api/timelines/${id}/changes`, { data: { id: "c1", base: 0, ops } });
@@ -162,6 +169,27 @@ test("the chart is filtered by words, tag and key; the address leads others to w
   await other.locator("#e-e2").getByRole("link", { name: "Town" }).click();
   await expect(other).toHaveURL(/\?tag=Town#chart$/);
   await expect(there).toHaveCount(2);
+});
+
+test("the map stands beside the chart, marks what is opened there, and has only what the filter leaves", async ({
+  browser,
+}) => {
+  const { page } = await newPerson(browser, "Nia");
+  const link = await published(page);
+  await page.goto(`${link}?beside=map#chart`);
+  const map = page.getByRole("region", { name: "Map", exact: true });
+  await expect(map.locator(".earth[data-marks]")).toBeVisible();
+  await expect(map.getByRole("listitem")).toHaveCount(2);
+  // A place in its list opens the event on the chart, where one is.
+  await map.getByRole("link", { name: /First toll/ }).click();
+  await expect(page.locator(".hung").getByRole("heading", { name: "First toll" })).toBeVisible();
+  await expect(page).toHaveURL(/beside=map#e-e1$/);
+  await page.keyboard.press("Escape");
+  await page.getByRole("search", { name: "Which events are shown" }).getByRole("searchbox").fill("night");
+  await expect(map.getByRole("listitem")).toHaveCount(1);
+  await expect(map.getByRole("listitem")).toContainText("Long night");
+  await page.getByRole("button", { name: "Show all events" }).click();
+  await expect(map.getByRole("listitem")).toHaveCount(2);
 });
 
 test("without a script the index is whole and opens; on a phone it is a page of its own, by touch", async ({

@@ -8,6 +8,7 @@ import type { Focus, Point } from "@/core/timeline/fields";
 import type { MapCanvas, MapMark } from "@/ui/map/map-canvas";
 import { PictureMap } from "@/ui/map/picture-map";
 import { WorldMap } from "@/ui/map/world-map";
+import { matcher, onFilter, readFilter } from "./reader-filter";
 import { windowOnTheRidge } from "./reader-window";
 
 /** How long each event stands while it plays, ms. */
@@ -21,6 +22,8 @@ interface Row {
   id: string;
   colour: string;
   element: HTMLElement;
+  category: string | null;
+  tags: readonly string[];
   point: Point | null;
   spot: Focus | null;
 }
@@ -38,12 +41,17 @@ interface Kind {
 }
 
 function mount(room: HTMLElement): void {
+  const listed = new Map(
+    [...document.querySelectorAll<HTMLElement>("#index .groups li")].map((l) => [l.dataset.id ?? "", l.dataset]),
+  );
   const all: Row[] = rows.map((element) => {
     const { id = "", colour = "", lat, lon, x, y } = element.dataset;
     return {
       id,
       colour,
       element,
+      category: listed.get(id)?.category ?? null,
+      tags: listed.get(id)?.tags?.split("\n") ?? [],
       point: lat === undefined ? null : { lat: Number(lat), lon: Number(lon) },
       spot: x === undefined ? null : { x: Number(x), y: Number(y) },
     };
@@ -97,7 +105,8 @@ function mount(room: HTMLElement): void {
     }
     earth.setAttribute("role", "img");
     const map = make(earth, (ids) => {
-      if (ids.length === 1) location.hash = `r-${ids[0]}`;
+      // Beside the chart it is opened there.
+      if (ids.length === 1) location.hash = `${document.body.dataset.view === "chart" ? "e" : "r"}-${ids[0]}`;
       else {
         here = new Set(ids);
         show();
@@ -211,7 +220,8 @@ function mount(room: HTMLElement): void {
     kind = which;
     stop();
     here = null;
-    on = all.filter(kind.has);
+    const fits = matcher(readFilter());
+    on = all.filter((r) => kind.has(r) && (!fits || fits(r)));
     [from, to] = [0, Math.max(0, on.length - 1)];
     for (const k of kinds) k.room.hidden = k !== kind;
     for (const [i, b] of ways.entries()) b.setAttribute("aria-pressed", String(kinds[i] === kind));
@@ -248,5 +258,15 @@ function mount(room: HTMLElement): void {
         selected = r.id;
         kind.show(on.slice(from, to + 1), selected);
       });
+  // It follows chart and list: what is opened or read there is marked, and what the filter leaves is what there is.
+  const follow = () => {
+    const { open, reads } = document.body.dataset;
+    selected = open || reads || null;
+    kind.show(on.slice(from, to + 1), selected);
+  };
+  document.addEventListener("opened", follow);
+  document.addEventListener("reads", follow);
+  onFilter(() => choose(kind));
   choose(kind);
+  follow();
 }

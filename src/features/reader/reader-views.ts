@@ -186,7 +186,8 @@ document.addEventListener("DOMContentLoaded", () => {
   // Links between events lead to where one is: in the list, and beside it, to the list.
   const leads = (e: MouseEvent) => {
     const link = (e.target as Element).closest<HTMLAnchorElement>("a[href^='#e-']");
-    if (!link || link.dataset.lead === "chart" || e.ctrlKey || e.metaKey || e.shiftKey) return;
+    const onChart = link?.dataset.lead === "chart" || (body.dataset.view === "chart" && link?.closest("#map"));
+    if (!link || onChart || e.ctrlKey || e.metaKey || e.shiftKey) return;
     e.preventDefault();
     location.hash = `r-${link.hash.slice(3)}`;
   };
