@@ -115,7 +115,7 @@ export async function benchReader(report, base, cookie, ask, events) {
       "script of a published page at first / 80 kB",
       first.bytes / 80_000,
       1,
-      `${(first.bytes / 1_000).toFixed(1)} kB; with the chart and its worker ${(chart.bytes / 1_000).toFixed(1)} kB`,
+      `${(first.bytes / 1_000).toFixed(1)} kB; with the movable chart, without its worker, ${(chart.bytes / 1_000).toFixed(1)} kB`,
     );
 
     say("\nThe index of 10,000 events");
