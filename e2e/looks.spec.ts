@@ -124,6 +124,9 @@ test("a picture behind the chart is as strong as words and lines allow, which is
   const link = await publish(page);
   const html = await (await page.request.get(link)).text();
   expect(html).toMatch(new RegExp(`<g opacity="${(shown / 100).toString().replace(".", "\\.")}"><image`));
+  // Whoever reads it is sent the picture.
+  const shownPicture = /<g opacity="[^"]+"><image[^>]* href="([^"]+)"/.exec(html)![1]!;
+  expect((await page.request.get(new URL(shownPicture, link).href)).headers()["content-type"]).toBe("image/webp");
   // It is taken away, and is there again by one undo.
   await panel(page).getByRole("button", { name: "Take the picture away" }).click();
   await expect(panel(page).getByRole("button", { name: "Put a picture behind the chart" })).toBeVisible();

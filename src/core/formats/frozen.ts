@@ -9,7 +9,9 @@ import { wholesOf } from "../timeline/parts";
 import {
   type Category,
   categoriesOf,
+  emptyCategory,
   emptyEvent,
+  emptyItem,
   emptyTimeline,
   emptySource,
   type Item,
@@ -105,16 +107,17 @@ function chaptersOf(t: Timeline): FrozenChapter[] {
 
 /** A frozen timeline as the chart takes it: of descriptions that needs the first words, where it may show them. */
 export function timelineFromFrozen(f: Frozen, id = "frozen"): Timeline {
-  const living = <T extends { id: string }>(list: readonly T[]) =>
-    new Map(list.map((r) => [r.id, { ...r, deleted: false }]));
+  // Versions of before a field was there have none of it.
+  const living = <T extends { id: string }, W extends T>(list: readonly T[], empty: (id: string) => W) =>
+    new Map(list.map((r) => [r.id, { ...empty(r.id), ...r, deleted: false }]));
   return {
     ...emptyTimeline(id),
     // Versions of before a field was there have none.
     ...valuesOf(TIMELINE, f),
     period: whenInRange(f.period),
     timesOn: f.timesOn ? whenInRange(f.timesOn) : null,
-    categories: living(f.categories),
-    items: living(f.items),
+    categories: living(f.categories, emptyCategory),
+    items: living(f.items, emptyItem),
     sources: new Map((f.sources ?? []).map((s) => [s.id, { ...emptySource(s.id), ...s, date: whenInRange(s.date) }])),
     events: new Map<string, TimelineEvent>([
       ...f.events.map(

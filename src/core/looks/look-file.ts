@@ -52,7 +52,7 @@ export const LOOK_SCHEMA = object({
 });
 /** A saved look's name has so many characters, and somebody so many of them. */
 export const MOST_LOOK_NAME = 60;
-export const LOOK_NAME = { type: "string", minLength: 1, maxLength: MOST_LOOK_NAME };
+export const LOOK_NAME = { type: "string", pattern: "\\S", maxLength: MOST_LOOK_NAME };
 /** The class a look is saved for. */
 export const LOOK_CLASS = maybe({ type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" });
 

@@ -36,7 +36,8 @@ function named(): { view: string; open: string | null; reads: string | null } {
 window.addEventListener(
   "error",
   (e) => {
-    if (!(e.target instanceof HTMLScriptElement)) return;
+    // Where another script does not come, the chart is there all the same.
+    if (!(e.target instanceof HTMLScriptElement) || !e.target.src.includes("/reader/chart.js")) return;
     chartFailed = true;
     document.dispatchEvent(new CustomEvent("chart-failed"));
   },

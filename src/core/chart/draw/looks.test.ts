@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { timelineFromFrozen, toFrozen } from "../../formats/frozen";
 import { contrastFacts } from "../../looks/facts";
 import { keyOf } from "../../looks/key";
 import { styleOf } from "../../looks/style";
@@ -274,6 +275,33 @@ describe("what one event has otherwise", () => {
     expect(labelled(["date"])).not.toContain("Flood");
     // A picture it has not: its title stands there all the same.
     expect(labelled(["picture"])).toContain("Flood");
+  });
+});
+
+describe("a version of before there were looks", () => {
+  it("is drawn as it was: in the house's look, what is louder still louder", () => {
+    const t = withEvents(
+      event("Flood", "1766", { category: "c", loudness: 1 }),
+      event("Mill", "1790", { category: "c" }),
+      event("Ferry", "1604"),
+    );
+    const now = toFrozen(t);
+    const NEW = ["look", "paper", "texture", "backStrength", "backFit", "lineWeight", "labelDates", "labelTitles"];
+    const NEWER = [...NEW, "colour", "labelSays", "loudness", "tones"];
+    const without = <T extends object>(record: T, names: readonly string[]) =>
+      Object.fromEntries(Object.entries(record).filter(([k]) => !names.includes(k))) as T;
+    const old = {
+      ...without(now, NEW),
+      categories: now.categories.map((c) => without(c, ["loudness"])),
+      events: now.events.map((e) =>
+        without(
+          e,
+          NEWER.filter((k) => k !== "loudness"),
+        ),
+      ),
+    };
+    const drawn = (f: typeof now) => drawChart(timelineFromFrozen(f), { width: 900, height: 400 }).shapes;
+    expect(drawn(old)).toEqual(drawn(now));
   });
 });
 
