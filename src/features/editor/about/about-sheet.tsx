@@ -188,7 +188,7 @@ export function SettingsSheet({
               return (
                 <li
                   key={c.id}
-                  className="grid grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_30px] items-center gap-x-1.5 gap-y-1 sm:grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_30px]"
+                  className="grid grid-cols-[24px_28px_minmax(0,1fr)_minmax(0,1fr)_30px] items-center gap-x-1.5 gap-y-1"
                 >
                   <span className="row-span-2 flex flex-col">
                     {[-1, 1].map((way) => (
@@ -207,7 +207,7 @@ export function SettingsSheet({
                   <Mark colour={c.colour} pattern={c.pattern} />
                   <input
                     aria-label={WORDS.nameOfTheCategory}
-                    className={`${INPUT} max-sm:col-span-2 sm:col-span-3`}
+                    className={`${INPUT} col-span-2`}
                     value={c.name}
                     maxLength={60}
                     onChange={(e) => change("name", e.target.value)}
@@ -221,7 +221,7 @@ export function SettingsSheet({
                   />
                   <select
                     aria-label={WORDS.patternOf(c.name)}
-                    className={`${INPUT} max-sm:col-start-4 max-sm:row-start-2 sm:col-start-4 sm:row-start-2`}
+                    className={`${INPUT} col-start-4 row-start-2`}
                     value={c.pattern}
                     onChange={(e) => change("pattern", e.target.value as Pattern)}
                   >
@@ -231,7 +231,7 @@ export function SettingsSheet({
                   </select>
                   <select
                     aria-label={LOOK.loudnessOf(c.name)}
-                    className={`${INPUT} max-sm:col-span-2 max-sm:col-start-3 max-sm:row-start-3 sm:col-start-5 sm:row-start-2`}
+                    className={`${INPUT} col-span-2 col-start-3 row-start-3`}
                     value={c.loudness}
                     onChange={(e) => change("loudness", Number(e.target.value))}
                   >
@@ -245,7 +245,7 @@ export function SettingsSheet({
                     type="button"
                     aria-label={WORDS.delete(c.name)}
                     title={WORDS.deleteItsEventsStayUndo}
-                    className="rounded-md p-1.5 hover:bg-verdigris-wash max-sm:col-start-5 max-sm:row-start-1 sm:col-start-6 sm:row-start-1"
+                    className="rounded-md p-1.5 hover:bg-verdigris-wash col-start-5 row-start-1"
                     onClick={() => store.edit([{ kind: "delete_category", id: c.id }])}
                   >
                     <Trash2 size={16} />

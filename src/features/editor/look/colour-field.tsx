@@ -49,7 +49,7 @@ export function ColourField<T extends AnyColour | "">({
         <input
           type="color"
           aria-label={ownLabel}
-          className="h-9 w-9 shrink-0 cursor-pointer rounded border border-edge bg-white p-0.5"
+          className="h-9 w-8 shrink-0 cursor-pointer rounded border border-edge bg-white p-0.5"
           value={value}
           onChange={(e) => onChange(e.target.value as AnyColour)}
         />

@@ -28,6 +28,8 @@ export function Sizes({ timeline, title, look }: { timeline: string; title: stri
   const room = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 1_200, height: 640 });
   useEffect(() => {
+    // On a phone three screens side by side would be stamps.
+    if (window.innerWidth < DEVICES.tablet.width) setShown("phone");
     const box = room.current;
     if (!box) return;
     const watch = new ResizeObserver(() => setSize({ width: box.clientWidth, height: box.clientHeight }));
@@ -92,14 +94,17 @@ export function Sizes({ timeline, title, look }: { timeline: string; title: stri
       </header>
       <main
         ref={room}
-        className="flex min-h-0 flex-1 items-start justify-center overflow-auto bg-line"
+        className="flex min-h-0 flex-1 items-start overflow-auto bg-line [justify-content:safe_center]"
         style={{ gap: GAP, padding: GAP }}
       >
         {devices.map((d) => {
           const { width, height } = DEVICES[d];
           return (
             <figure key={d} className="m-0 shrink-0">
-              <figcaption className="text-[14px] font-bold" style={{ height: NAME }}>
+              <figcaption
+                className="truncate text-[14px] font-bold"
+                style={{ height: NAME, maxWidth: Math.max(90, width * scale) }}
+              >
                 {WORDS.deviceFrame(WORDS.devices[d], width, height)}
               </figcaption>
               <div
