@@ -14,6 +14,7 @@ type Row = [
 
 const EVERYBODY: Row = ["yes", "yes", "yes", "yes", "yes", "yes", "yes"];
 const NOWHERE: Row = ["nothing", "nothing", "nothing", "nothing", "nothing", "nothing", "nothing"];
+const OPERATOR: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "nothing", "nothing"];
 const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes", "yes", "yes", "yes"];
 const EDITORS: Row = ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"];
 const OWNER: Row = ["sign in", "not yours", "not yours", "yes", "not yours", "not yours", "not yours"];
@@ -31,6 +32,18 @@ const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "
 export const ACCESS: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
+  "PAGE /published/[address]": EVERYBODY,
+  "PAGE /published/mine": SIGNED_IN,
+  "PAGE /mailbox": SIGNED_IN,
+  // Those who keep the site, who are none of these.
+  "PAGE /operator": OPERATOR,
+  "PUT /api/operator/[timeline]": OPERATOR,
+  // It is asked about an address, which is missing here.
+  "GET /oembed": NOWHERE,
+  // What is published here has no password.
+  "POST /api/published/[address]/pass": NOWHERE,
+  "POST /api/published/[address]/copy": SIGNED_IN,
+  "POST /api/published/[address]/report": EVERYBODY,
   "PAGE /licences": EVERYBODY,
   "PAGE /shelf": EVERYBODY,
   // Whoever is signed in is led home.
@@ -103,6 +116,8 @@ export const ACCESS: Record<string, Row> = {
   "DELETE /api/timelines/[id]/editors/[account]": OWNER_ONLY,
   "PUT /api/timelines/[id]/publication": OWNER_HIDDEN,
   "DELETE /api/timelines/[id]/publication": OWNER_HIDDEN,
+  "PUT /api/timelines/[id]/publication/word": OWNER_HIDDEN,
+  "POST /api/timelines/[id]/publication/mail": OWNER_HIDDEN,
   "POST /api/timelines/[id]/uploads": EDITORS,
   "GET /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,
   "POST /api/timelines/[id]/uploads/[upload]": OWNER_ONLY,

@@ -128,9 +128,11 @@ test("each is answered as the table says, to everybody it could concern", async 
     });
     const publish = async () =>
       json<{ publication: { address: string } }>(
-        await owner.put(`/api/timelines/${id}/publication`, { data: { visibility: "link", fresh: true } }),
+        await owner.put(`/api/timelines/${id}/publication`, {
+          data: { visibility: "link", fresh: true, copies: true },
+        }),
       );
-    const address = names("[address]") ? (await publish()).publication.address : "none";
+    const address = names("[address]") || names("/publication/") ? (await publish()).publication.address : "none";
     const { token } = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
     const freeze = () => post<{ copy: { address: string } }>(owner, `/api/timelines/${id}/frozen-copies`);
     const copy = names("[address]") ? (await freeze()).copy.address : "none";
@@ -210,6 +212,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[account]", s.pupil)
         .replace("[id]", s.id)
         .replace("[address]", s.address)
+        .replace("[timeline]", s.id)
         .replace("[token]", s.token)
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
@@ -254,6 +257,10 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/timelines/[id]/folder": { folder: "Rivers" },
         "POST /api/timelines/[id]/copies": { to: mine.id ?? "none", events: ["e1"] },
         "POST /api/timelines/[id]/invitation": { renew: false },
+        "POST /api/published/[address]/report": { reason: "other", words: "It is about a ferry." },
+        "PUT /api/operator/[timeline]": { hide: true },
+        "PUT /api/timelines/[id]/publication/word": { word: `ferry-${s.address}` },
+        "POST /api/timelines/[id]/publication/mail": { to: "obi@hollinbank.example", words: "Look." },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
         "POST /api/timelines/[id]/table": { address: `${process.env.E2E_PICTURE_SITE}/crossings.csv` },

@@ -75,6 +75,7 @@ async function markDemoAccounts(url) {
   const sql = postgres(url, { max: 1, onnotice: () => {} });
   try {
     await sql`update account set demo = true where not demo and email like '%@hollinbank.example'`;
+    await sql`update account set operator = true where demo and email = 'keeper@hollinbank.example'`;
     await sql`
       update account a set demo = true from class_teacher k join account t on t.id = k.account_id
       where not a.demo and t.demo and a.made_in_class = k.class_id`;
@@ -201,7 +202,7 @@ await run(async () => {
       );
     else if (demo)
       say(
-        "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with six timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher",
+        "Demo sign-ins (password for all: over-the-ambrel)\n  nia@hollinbank.example     a student with six timelines\n  obi@hollinbank.example     works with her on one of them\n  ward@hollinbank.example    their teacher\n  keeper@hollinbank.example  keeps the site: what readers report",
       );
     say("Ctrl-C stops everything.");
   } catch (error) {

@@ -26,6 +26,7 @@ export default async function globalSetup() {
   process.env.E2E_FILMS = films;
   const server = await startServer("e2e", { PRIVATE_PICTURE_HOSTS: host, STAND_IN_PLAYER: films });
   process.env.E2E_URL = server.url;
+  process.env.E2E_DATABASE = server.databaseUrl;
   return async () => {
     site.closeAllConnections();
     site.close();

@@ -24,6 +24,7 @@ const PEOPLE = {
   nia: { displayName: "Nia", email: "nia@hollinbank.example" },
   obi: { displayName: "Obi", email: "obi@hollinbank.example" },
   ward: { displayName: "Ms Ward", email: "ward@hollinbank.example" },
+  keeper: { displayName: "Keeper", email: "keeper@hollinbank.example" },
 };
 const CREDIT = "Drawing: Hollin Bank School";
 const LICENCE = "CC BY 4.0";
@@ -260,12 +261,16 @@ for (const demo of [...DEMO].reverse()) made.set(demo.key, await load(demo));
 const ambrel = made.get("ambrel")!;
 const { token } = await nia.must<{ token: string }>("POST", `/api/timelines/${ambrel}/invitation`, { renew: false });
 await visitors.obi!.must("POST", `/api/join/${token}`);
-for (const demo of DEMO)
+// The first of them last, so that it stands first among what is published.
+for (const demo of [...DEMO].reverse())
   if (demo.publish)
     await nia.must("PUT", `/api/timelines/${made.get(demo.key)}/publication`, {
       visibility: demo.publish,
       fresh: true,
+      ...(demo.word ? { copies: true, embedSites: ["*"] } : {}),
     });
+for (const demo of DEMO)
+  if (demo.word) await nia.must("PUT", `/api/timelines/${made.get(demo.key)}/publication/word`, { word: demo.word });
 
 // The school: the teacher's class, five groups at every stage, one marked and returned.
 const ward = visitors.ward!;

@@ -51,6 +51,8 @@ export interface DemoTimeline {
   events: DemoEvent[];
   sources?: Record<string, DemoSource>;
   publish?: "link" | "everybody";
+  /** The word of its short link; others may show it in their pages, and begin with it. */
+  word?: string;
   gridlines?: true;
   marks?: Marks;
   lengths?: true;
@@ -143,6 +145,7 @@ const AMBREL: DemoTimeline = {
     },
   },
   publish: "everybody",
+  word: "over-the-ambrel",
   categories: [
     ["Crossing", "verdigris", "solid"],
     ["Trade", "copper", "slanted"],
@@ -618,6 +621,7 @@ const PLAY: DemoTimeline = {
 
 const HOUSE: DemoTimeline = {
   key: "house",
+  publish: "everybody",
   look: "brick",
   title: "The tenants of Bridge House",
   subject: "Family history",
@@ -672,6 +676,7 @@ const HOUSE: DemoTimeline = {
 
 const FAIR: DemoTimeline = {
   key: "fair",
+  publish: "everybody",
   look: "oak",
   title: "Fair day at Hollin Bank",
   subject: "A school day",

@@ -9,7 +9,7 @@ import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { waitingFor, workOf } from "@/server/classes/home";
 import { findPageUser } from "@/server/http/page-user";
-import { listedTimelines } from "@/server/timelines/publish";
+import { listedTimelines } from "@/server/publishing/listed";
 import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
@@ -159,6 +159,7 @@ function StateOf({ card }: { card: TimelineCard }) {
       : {
           only_me: WORDS.publishedOnlyItsEditors,
           class: WORDS.publishedTheClass,
+          password: WORDS.publishedWithAPassword,
           link: WORDS.publishedAnyoneWithTheLink,
           everybody: WORDS.publishedEverybody,
         }[card.visibility];

@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/en/pages";
-import type { ListedTimeline } from "@/server/timelines/publish";
+import type { ListedTimeline } from "@/server/publishing/listed";
 
 export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?: string }) {
   if (listed.length === 0) return null;

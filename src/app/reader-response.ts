@@ -2,12 +2,13 @@ import "server-only";
 import { createHash } from "node:crypto";
 import { ORIGIN_PLACE } from "@/features/reader/reader-page";
 import { type Variant, VARIANTS } from "@/features/reader/page-input";
+import { OWN_FRAMES } from "@/threads/own-frames";
 import { type Failure, isFailure } from "@/server/http/failure";
 import { outsideRule } from "@/server/classes/outside";
 import { playerSites } from "@/server/media/players";
 import { ownAddress } from "@/server/http/origin";
 import { escaped } from "@/server/http/plain-page";
-import { findPage, type StoredPage } from "@/server/timelines/publish";
+import { findPage, type StoredPage } from "@/server/publishing/versions";
 import { db } from "@/server/db/pool";
 import { addJob, doneJob } from "@/server/jobs/queue";
 import { inThread } from "@/threads/in-thread";
@@ -74,12 +75,17 @@ export async function pageOfDraft(timeline: string, by: string, options: PageOpt
   return made ?? { failed: "not_found" };
 }
 
-/** Sends a page; a browser that has it already gets "not modified". */
-export function sendPage(request: Request, page: StoredPage | Failure, cache: string): Response | Failure {
+/** Sends a page; a browser that has it already gets "not modified". `frames`: the rule for who may show it in one, where it has another. */
+export function sendPage(
+  request: Request,
+  page: StoredPage | Failure,
+  cache: string,
+  frames = OWN_FRAMES,
+): Response | Failure {
   if (isFailure(page)) return page;
   const headers: Record<string, string> = {
     "Content-Type": "text/html; charset=utf-8",
-    "Content-Security-Policy": page.policy,
+    "Content-Security-Policy": page.policy.replace(OWN_FRAMES, frames),
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "same-origin",
     "Cache-Control": cache,
@@ -88,9 +94,10 @@ export function sendPage(request: Request, page: StoredPage | Failure, cache: st
   };
   if (request.headers.get("if-none-match") === page.etag) return new Response(null, { status: 304, headers });
   // Next compresses on the way out; it takes no Content-Encoding of ours.
-  const own = ownAddress(request, "/").origin;
-  return new Response(
-    page.html.replace(ORIGIN_PLACE, () => escaped(own)),
-    { headers },
-  );
+  const own = escaped(ownAddress(request, "/").origin);
+  // In the head only: what somebody wrote into an event stays as they wrote it.
+  const head = page.html.indexOf("<style>");
+  return new Response(page.html.slice(0, head).replaceAll(ORIGIN_PLACE, () => own) + page.html.slice(head), {
+    headers,
+  });
 }

@@ -18,7 +18,7 @@ import { findSubmission, groupsOf } from "./classes/marking";
 import { closeDb, db } from "./db/pool";
 import { isFailure } from "./http/failure";
 import { findRight } from "./timelines/access";
-import { canSee, findPublished } from "./timelines/publish";
+import { canSee, findPublished } from "./publishing/published";
 import { findTimeline } from "./timelines/queries";
 import { changesAfter } from "./timelines/queries";
 

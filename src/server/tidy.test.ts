@@ -22,7 +22,8 @@ import { makePerson, makeTimeline, withTestDatabase } from "./testing/test-datab
 import { tidy } from "./tidy";
 import { setDeleted } from "./timelines/create";
 import { makeFrozenCopy } from "./timelines/frozen-copy";
-import { findPage, publish, storePage } from "./timelines/publish";
+import { findPage, storePage } from "./publishing/versions";
+import { publish } from "./publishing/publish";
 import { changesAfter, findTimeline } from "./timelines/queries";
 import { takeChange } from "./timelines/take-change";
 
@@ -91,7 +92,7 @@ describe("the regular job", () => {
     const nia = await makePerson();
     const t = await makeTimeline(nia.id);
     await edit(t, nia.id, { kind: "add_event", id: "e1", fields: { title: "Ferry" } });
-    must(await publish(t, nia.id, "link", true));
+    must(await publish(t, nia.id, { visibility: "link" }, true));
     const [version] = await db()<{ id: string }[]>`select id from version where timeline_id = ${t}`;
     for (const name of ["old", "old-listed", "now", "now-listed"])
       await storePage(version!.id, name, { html: "", etag: `"${name}"`, policy: "" });
@@ -115,7 +116,7 @@ describe("the regular job", () => {
     const nia = await makePerson();
     const t = await makeTimeline(nia.id);
     await edit(t, nia.id, { kind: "add_event", id: "e1", fields: { title: "Ferry" } });
-    must(await publish(t, nia.id, "link", true));
+    must(await publish(t, nia.id, { visibility: "link" }, true));
     must(await makeFrozenCopy(t, nia.id));
     await setDeleted(t, nia.id, true);
     expect((await tidy("now", days(29))).timelines).toBe(0);
@@ -164,7 +165,7 @@ describe("the regular job", () => {
     const t = await makeTimeline(nia.id, "Crossings");
     for (const title of ["one", "two", "three"]) {
       await edit(t, nia.id, { kind: "add_event", id: title, fields: { title } });
-      must(await publish(t, nia.id, "link", true));
+      must(await publish(t, nia.id, { visibility: "link" }, true));
     }
     must(await makeFrozenCopy(t, nia.id));
     expect((await tidy("now", days(31))).versions).toBe(2);
@@ -219,7 +220,7 @@ describe("an account", () => {
     const [nia, obi] = [await makePerson("Nia Unmistakable"), await makePerson("Obi")];
     const [own, shared] = [await makeTimeline(nia.id), await makeTimeline(nia.id)];
     for (const t of [own, shared]) await edit(t, nia.id, { kind: "add_event", id: "e1", fields: { title: "Ferry" } });
-    must(await publish(own, nia.id, "everybody", true));
+    must(await publish(own, nia.id, { visibility: "everybody" }, true));
     await db()`insert into editor (timeline_id, account_id, role) values (${shared}, ${obi.id}, 'editor')`;
     const everything = JSON.parse((await exportOf(nia.id))!) as {
       account: object;

@@ -15,8 +15,8 @@ import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";
 import { makeFrozenCopy as makeFrozenCopyNow } from "@/server/timelines/frozen-copy";
-import { findVersion, publish as publishNow, type StoredPage, storePage } from "@/server/timelines/publish";
-import type { Visibility } from "@/core/timeline/visibility";
+import { findVersion, type StoredPage, storePage } from "@/server/publishing/versions";
+import { publish as publishNow, type Wishes } from "@/server/publishing/publish";
 import { findTimeline } from "@/server/timelines/queries";
 import { stateAt } from "@/server/timelines/past";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
@@ -28,15 +28,8 @@ export async function takeChange([timeline, change, known]: [string, Change, num
   return takeChangeNow(timeline, change, known);
 }
 
-export async function publish([timeline, by, visibility, fresh, klass, zone]: [
-  string,
-  string,
-  Visibility,
-  boolean,
-  string | null,
-  string,
-]) {
-  return publishNow(timeline, by, visibility, fresh, klass, zone);
+export async function publish([timeline, by, wishes, fresh]: [string, string, Wishes, boolean]) {
+  return publishNow(timeline, by, wishes, fresh);
 }
 
 export async function submit([timeline, by]: [string, string]) {

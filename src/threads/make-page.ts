@@ -7,7 +7,8 @@ import { outsideOrigins } from "@/features/reader/reader-outside-figure";
 import { pageSources } from "@/features/reader/page-sources";
 import { renderReaderPage } from "@/features/reader/reader-page";
 import { sha256 } from "@/server/http/plain-page";
-import type { StoredPage } from "@/server/timelines/publish";
+import { OWN_FRAMES } from "./own-frames";
+import type { StoredPage } from "@/server/publishing/versions";
 
 /** What the door of a page says about it. */
 export type PageOptions = Omit<ReaderPage, "chartScript" | "viewsScript" | "frozen" | "sources">;
@@ -49,7 +50,7 @@ export async function makePage(
     "font-src 'self'",
     "base-uri 'none'",
     "form-action 'none'",
-    "frame-ancestors 'self'",
+    OWN_FRAMES,
   ].join("; ");
   return { html, etag: `"${createHash("sha256").update(html).digest("hex").slice(0, 32)}"`, policy };
 }

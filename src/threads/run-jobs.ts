@@ -6,10 +6,12 @@ import { isFailure } from "@/server/http/failure";
 import { TIDYING } from "@/server/jobs/kinds";
 import { addJob } from "@/server/jobs/queue";
 import { beginRunner, cleanQueue, type Running, type Works } from "@/server/jobs/runner";
+import { deliver } from "@/server/mail/outgoing";
 import { moveBlobs } from "@/server/media/blobs";
 import { addressesOf, checkAddresses, dueAddresses } from "@/server/media/check-addresses";
 import { withoutPast } from "@/server/timelines/past";
-import { findPage } from "@/server/timelines/publish";
+import { findable } from "@/server/publishing/search";
+import { findPage } from "@/server/publishing/versions";
 import { hasThumbnail } from "@/server/timelines/queries";
 import { tidy } from "@/server/tidy";
 import { inThread } from "./in-thread";
@@ -25,6 +27,8 @@ const THUMBNAILS = 20;
 const PASTS = 5;
 /** Files moved in one go. */
 const FILES = 200;
+/** Published pages made findable in one go. */
+const FINDABLE = 50;
 const AGAIN_MS = 5_000;
 
 /** How something is drawn in a thread: one at a time of a document. */
@@ -61,6 +65,14 @@ const WORKS: Works = {
   },
   submission_drawing: async ({ submission }) =>
     made(await inThread("drawSubmission", [submission], drawing(submission, `drawing of ${submission}`))),
+  mail: async ({ mail }) => {
+    await deliver(mail);
+    return null;
+  },
+  findable: async (_, { signal }) => {
+    while (!signal.aborted && (await findable(FINDABLE)) > 0);
+    return null;
+  },
   prune: async () => {
     await tidy(BUILD);
     await cleanQueue();
@@ -94,6 +106,7 @@ export function beginJobs(stopped: () => void = () => {}): void {
     try {
       running = await beginRunner(WORKS);
       await addJob(db(), "prune", "regular", {}, { lane: TIDYING });
+      await addJob(db(), "findable", "all", {}, { lane: TIDYING });
       await running.ended;
     } catch (error) {
       if (!stopping) console.error("Jobs are not done just now; it is tried again in a few seconds.", error);

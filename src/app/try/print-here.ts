@@ -15,7 +15,7 @@ export async function printHere(timeline: Timeline): Promise<void> {
     mediaPath: "",
     note: null,
     notes: null,
-    preview: null,
+    address: null,
     outside: { rule: "never", sites: [] },
     listed: false,
     chartScript: "",

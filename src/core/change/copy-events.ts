@@ -111,7 +111,7 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
   const ops: Op[] = [];
   const own = valuesOf(TIMELINE, from) as Record<string, unknown>;
   const usual = emptyOf(TIMELINE) as Record<string, unknown>;
-  for (const field of namesOf(TIMELINE))
+  for (const field of namesOf(TIMELINE, (f) => !f.serverOnly))
     if (field !== "title" && !sameValue(own[field], usual[field]))
       ops.push({ kind: "set_timeline", field, value: own[field] as Value });
   ops.push({ kind: "set_timeline", field: "title", value: title });

@@ -58,7 +58,7 @@ const EVENT_FIELDS = namesOf(EVENT, (f) => !f.serverOnly && !f.fixed) as EventFi
 const CATEGORY_FIELDS = namesOf(CATEGORY) as CategoryField[];
 const ITEM_FIELDS = namesOf(ITEM, (f) => !f.fixed) as ItemField[];
 const SOURCE_FIELDS = namesOf(SOURCE) as SourceField[];
-const TIMELINE_FIELDS = namesOf(TIMELINE) as TimelineField[];
+const TIMELINE_FIELDS = namesOf(TIMELINE, (f) => !f.serverOnly) as TimelineField[];
 
 const living = <T extends { deleted: boolean }>(all: ReadonlyMap<string, T>, id: string): T | null => {
   const found = all.get(id);

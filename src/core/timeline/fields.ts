@@ -130,6 +130,15 @@ export interface Point {
   lat: number;
   lon: number;
 }
+/** What a copy says of what it was copied from: its title and author as they were then, its address, and when, ISO 8601. */
+export type BasedOn = Readonly<Record<"title" | "byline" | "address" | "at", string>>;
+const BASED_ON = object({
+  title: { type: "string", maxLength: 300 },
+  byline: { type: "string", maxLength: 300 },
+  address: { type: "string", maxLength: 200 },
+  at: { type: "string", maxLength: 40 },
+});
+
 const POINT = object({
   lat: { type: "number", minimum: -90, maximum: 90 },
   lon: { type: "number", minimum: -180, maximum: 180 },
@@ -282,6 +291,8 @@ export const TIMELINE = {
   /** Spots of the map of one's own whose place on the earth is known. */
   mapTies: field<readonly Tie[]>([], TIES, { undrawn: true }),
   sourceManner: field<SourceManner>("apa", { enum: ["apa", "harvard", "numbered"] }, { undrawn: true }),
+  /** The published timeline it was begun with; null where it was begun anew. */
+  basedOn: field<BasedOn | null>(null, maybe(BASED_ON), { undrawn: true, serverOnly: true }),
   /** The language it is written in, as BCP 47 names it: for spelling, hyphens and screen readers. */
   language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }, { undrawn: true }),
 } as const;

@@ -31,8 +31,8 @@ export interface ReaderPage {
   viewsScript: string;
   /** How players of other sites are shown to whoever looks, and which are allowed. */
   outside: { rule: OutsideRule; sites: readonly PlayerSite[] };
-  /** Where the picture for links to it is; null for a page nobody links to. */
-  preview: string | null;
+  /** The address it has for good; null for a page nobody links to. The picture for links lies under it. */
+  address: string | null;
   /** Where the notes of editors are asked for, in an editor's preview; null anywhere else. */
   notes: string | null;
   /** The day it was published, in words; null for a draft. */

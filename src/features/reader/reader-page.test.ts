@@ -54,7 +54,7 @@ const page = async (more: Partial<ReaderPage> = {}) => {
   const frozen = more.frozen ?? toFrozen(timeline);
   return renderReaderPage({
     notes: null,
-    preview: null,
+    address: null,
     outside: { rule: "always", sites: [] },
     sources: await pageSources(frozen),
     mediaPath: "/t/abc/media",

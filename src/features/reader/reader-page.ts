@@ -127,18 +127,20 @@ export const ORIGIN_PLACE = "https://own-origin.invalid";
 
 /** What stands where somebody posts the link (the Open Graph protocol). */
 function linkPreview(p: ReaderPage, title: string, facts: string): string {
-  if (p.preview === null || p.variant !== "page") return "";
+  if (p.address === null || p.variant !== "page") return "";
   const cover = p.frozen.items.find(
     (i) => i.of === "timeline" && i.list === "media" && i.kind === "picture" && i.media,
   );
   const meta = (name: string, value: string) => `<meta property="og:${name}" content="${escapeXml(value)}">`;
-  const picture = cover
-    ? meta("image", `${ORIGIN_PLACE}${p.preview}`) +
-      meta("image:width", "1200") +
-      meta("image:height", "630") +
-      meta("image:alt", cover.text)
-    : "";
-  return `${meta("title", title)}${meta("type", "article")}${meta("description", facts)}${picture}`;
+  const picture =
+    meta("image", `${ORIGIN_PLACE}${p.address}/preview`) +
+    meta("image:width", "1200") +
+    meta("image:height", "630") +
+    meta("image:alt", cover ? cover.text : WORDS.chartOf(title));
+  const own = `${ORIGIN_PLACE}${p.address}`;
+  // How other sites ask for the code that shows it there (oEmbed 1.0, discovery).
+  const embed = `<link rel="alternate" type="application/json+oembed" href="${ORIGIN_PLACE}/oembed?url=${encodeURIComponent(p.address)}" title="${escapeXml(title)}">`;
+  return `<link rel="canonical" href="${own}">${meta("title", title)}${meta("type", "article")}${meta("url", own)}${meta("description", facts)}${picture}${embed}`;
 }
 
 function foot(p: ReaderPage): string {
@@ -146,7 +148,7 @@ function foot(p: ReaderPage): string {
   if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
   if (p.variant === "embed")
     return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;
-  return `<footer class="foot">${made} <a href="/">Fastigo</a>. ${hasOutside(p) ? WORDS.nothingUntilAgreed : WORDS.nothingFromElsewhere} <a href="?as=print">${WORDS.forPrinting}</a></footer>`;
+  return `<footer class="foot">${made} <a href="/">Fastigo</a>. ${hasOutside(p) ? WORDS.nothingUntilAgreed : WORDS.nothingFromElsewhere} <a href="?as=print">${WORDS.forPrinting}</a>${p.address ? ` <a href="/published${p.address.slice(2)}">${WORDS.moreAboutIt}</a>` : ""}</footer>`;
 }
 
 const LOGO = `<svg width="30" height="26" viewBox="0 0 30 26" aria-hidden="true"><path d="M1.500 13.500 15 3l13.500 10.500" fill="none" stroke="#F2B632" stroke-width="3.200"/><path d="M6.500 24v-7L15 10.500 23.500 17v7" fill="none" stroke="#7FC4B8" stroke-width="3.200"/></svg>`;

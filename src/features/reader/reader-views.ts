@@ -207,4 +207,7 @@ document.addEventListener("DOMContentLoaded", () => {
   });
   document.addEventListener("chart-failed", show);
   show();
+  // In another page's frame: how high all of it is, for a frame that grows with it. A number says nothing to anybody.
+  if (body.classList.contains("embed") && window.parent !== window)
+    new ResizeObserver(() => window.parent.postMessage({ fastigoHeight: body.scrollHeight }, "*")).observe(body);
 });

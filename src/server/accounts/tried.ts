@@ -19,9 +19,16 @@ export const RATES = {
   sign_up_all: { burst: 1_000, perSecond: 1 },
   code_from: { burst: 60, perSecond: 1 / 10 },
   code_all: { burst: 600, perSecond: 1 },
+  // The password of one published page: a class types it at once, and some of them wrongly.
+  page_from: { burst: 40, perSecond: 1 / 15 },
+  page_all: { burst: 300, perSecond: 1 / 2 },
+  mail_from: { burst: 60, perSecond: 1 / 60 },
+  mail_all: { burst: 2_000, perSecond: 1 },
+  report_from: { burst: 10, perSecond: 1 / 120 },
+  report_all: { burst: 500, perSecond: 1 / 10 },
 } as const satisfies Record<string, Rate>;
 
-type Kind = "sign_in" | "sign_up" | "code";
+type Kind = "sign_in" | "sign_up" | "code" | "page" | "mail" | "report";
 
 /** How many times as many as usual: for a house in which very many people come from one address. */
 function factor(): number {
@@ -49,13 +56,13 @@ function addressOf(request: Request): string {
   return request.headers.get("x-fastigo-from") ?? "";
 }
 
-/** Counts a try from an address, and in all; says whether it may be made. */
-export async function mayTryFrom(what: Kind, request: Request): Promise<boolean> {
-  return (await count(`${what}_from`, addressOf(request))) && (await count(`${what}_all`, ""));
+/** Counts a try from an address, and in all; says whether it may be made. `thing`: what is tried, each counted on its own. */
+export async function mayTryFrom(what: Kind, request: Request, thing = ""): Promise<boolean> {
+  return (await count(`${what}_from`, `${thing} ${addressOf(request)}`.trim())) && (await count(`${what}_all`, thing));
 }
 
 /** What was counted has succeeded: a class that signs in is no attack. */
-export async function succeeded(what: Kind, request: Request): Promise<void> {
-  const names = [nameOf(`${what}_from`, addressOf(request)), nameOf(`${what}_all`, "")];
+export async function succeeded(what: Kind, request: Request, thing = ""): Promise<void> {
+  const names = [nameOf(`${what}_from`, `${thing} ${addressOf(request)}`.trim()), nameOf(`${what}_all`, thing)];
   await db()`update tried set level = greatest(0, level - 1) where name = any(${names})`;
 }

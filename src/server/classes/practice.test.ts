@@ -8,7 +8,7 @@ import { deleteLook, looksFor, saveLook } from "../looks/saved-looks";
 import { edit, must } from "../testing/school";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { tidy } from "../tidy";
-import { publish } from "../timelines/publish";
+import { publish } from "../publishing/publish";
 import { purgeTimeline } from "../timelines/purge";
 import { createClass, findClass } from "./class";
 import { joinAsMe } from "./join-class";
@@ -70,7 +70,7 @@ describe("a practice that is given to a class", () => {
         fields: { title: `n${n}`, when: readWhen(String(1900 + n)) },
       })),
     );
-    must(await publish(own, nia.id, "everybody", true));
+    must(await publish(own, nia.id, { visibility: "everybody" }, true));
     expect((await practicable(klass, ward.id)).map((t) => t.title)).toContain("Nia's");
     must(await givePractice(klass, ward.id, choice(own)));
     const empty = await makeTimeline(ward.id, "Empty");

@@ -6,7 +6,7 @@ import { type Card, chooseCards, type Marked, markOrder } from "@/core/practice/
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { hasRight } from "../timelines/access";
-import { findVersion } from "../timelines/publish";
+import { findVersion } from "../publishing/versions";
 import { findTimeline, titlesOf } from "../timelines/queries";
 import { TEACHERS_NAME } from "./class";
 import { isOfClass, teachesClass } from "./reach";
@@ -57,7 +57,7 @@ async function publishedVersions(
     select p.timeline_id as id, p.title, p.version_id as version
     from shown_publication p join timeline t on t.id = p.timeline_id
     where (p.visibility = 'everybody' or (p.visibility = 'class' and p.class_id = ${klass}))
-      and p.taken_back_at is null and t.deleted_at is null and (${timeline}::text is null or p.timeline_id = ${timeline})
+      and p.open and t.deleted_at is null and (${timeline}::text is null or p.timeline_id = ${timeline})
     order by (p.class_id is not distinct from ${klass}) desc, p.published_at desc limit 100`;
 }
 

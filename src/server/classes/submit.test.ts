@@ -10,7 +10,8 @@ import { isFailure } from "../http/failure";
 import { edit, must, RIGHT, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { setDeleted } from "../timelines/create";
-import { canSee, findPublished, publish } from "../timelines/publish";
+import { canSee, findPublished } from "../publishing/published";
+import { publish } from "../publishing/publish";
 import { findTimeline } from "../timelines/queries";
 import { addClassmate, beginAssignment, createAssignment } from "./assignment";
 import { alterClass } from "./class";
@@ -217,8 +218,10 @@ describe("publishing what was made for a class", () => {
   it("goes as far as the teacher has set, and for the class it is seen by the class", async () => {
     const s = await school();
     const stranger = await makePerson();
-    expect(await publish(s.timeline, s.nia.id, "everybody", true)).toMatchObject({ failed: "beyond_class_limit" });
-    const { address } = must(await publish(s.timeline, s.nia.id, "class", true)).publication;
+    expect(await publish(s.timeline, s.nia.id, { visibility: "everybody" }, true)).toMatchObject({
+      failed: "beyond_class_limit",
+    });
+    const { address } = must(await publish(s.timeline, s.nia.id, { visibility: "class" }, true)).publication;
     const seen = async () =>
       Promise.all(
         [null, stranger.id, s.wren.id, s.teacher.id, s.nia.id].map(async (who) =>
@@ -227,7 +230,9 @@ describe("publishing what was made for a class", () => {
       );
     expect(await seen()).toEqual([false, false, true, true, true]);
     await alterClass(s.klass, s.teacher.id, { publishLimit: "only_me" });
-    expect(await publish(s.timeline, s.nia.id, "class", false)).toMatchObject({ failed: "beyond_class_limit" });
+    expect(await publish(s.timeline, s.nia.id, { visibility: "class" }, false)).toMatchObject({
+      failed: "beyond_class_limit",
+    });
   });
 });
 

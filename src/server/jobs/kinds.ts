@@ -14,6 +14,10 @@ export interface Inputs {
   prune: Record<string, never>;
   /** Moves files to where files are kept now, after that was changed. */
   move_files: Record<string, never>;
+  /** Sends a letter by the mail server that is set. */
+  mail: { mail: string };
+  /** Makes what published pages are found by, where they were published before anything was. */
+  findable: Record<string, never>;
   /** Asks every web address of a timeline whether it still answers. */
   addresses: { timeline: string };
   /** The same for what is published, a few at a time. */

@@ -13,7 +13,7 @@ import { withTestDatabase } from "../testing/test-database";
 import { blobResponse } from "./blobs";
 import { collectMedia } from "./collect";
 import { findDraftFile } from "./find-file";
-import { publish } from "../timelines/publish";
+import { publish } from "../publishing/publish";
 import { linkPreview } from "./link-preview";
 import { cutPicture } from "./make-media";
 import { encodePicture, tonesOf } from "./pictures";
@@ -267,7 +267,7 @@ it("the picture of a link is cut before it is enlarged, so that a picture of one
   const fields = { of: "timeline", list: "media", kind: "picture", media: media.id } as const;
   await edit(of.timeline, of.account, { kind: "add_item", id: "cover", fields });
   await edit(of.timeline, of.account, { kind: "add_event", id: "e", fields: { title: "Flood" } });
-  must(await publish(of.timeline, of.account, "link", true));
+  must(await publish(of.timeline, of.account, { visibility: "link" }, true));
   const [v] = await db()<{ id: string }[]>`select id from version where timeline_id = ${of.timeline}`;
   let asked = 0;
   const cover = async () => {

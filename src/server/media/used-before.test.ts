@@ -9,7 +9,7 @@ import { takeAgain } from "../timelines/copy-into";
 import { cutPicture } from "./make-media";
 import { usedBefore } from "./used-before";
 import { deleteUpload } from "../timelines/delete-upload";
-import { publish } from "../timelines/publish";
+import { publish } from "../publishing/publish";
 
 withTestDatabase("used_before");
 
@@ -140,7 +140,7 @@ it("what a published version shows is kept for that alone, and it is said", asyn
   const of = await withEvent();
   await db()`update timeline set title = 'The crossing' where id = ${of.timeline}`;
   const quay = await added(of, "#654321", "quay.png");
-  must(await publish(of.timeline, of.account, "link", true));
+  must(await publish(of.timeline, of.account, { visibility: "link" }, true));
   expect(must(await deleteUpload(of.timeline, quay, of.account))).toEqual({ entries: 1, frozen: ["The crossing"] });
   expect((await usedBefore(of.account, "", 0)).found).toEqual([]);
   const [media] = await db()`select put_away from media where id = ${quay}`;

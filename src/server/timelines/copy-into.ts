@@ -58,6 +58,8 @@ export async function duplicateTimeline(from: string, by: string): Promise<Failu
       const media = await copyMedia(tx, from, made.id, shown, by);
       const title = WORDS.copyOf(timeline.title || WORDS.untitled).slice(0, LIMITS.title);
       const ops = copyTimeline(timeline, title, (m) => media.get(m) ?? null);
+      // Whose work it began with stays said.
+      if (timeline.basedOn) ops.push({ kind: "set_timeline", field: "basedOn", value: timeline.basedOn });
       await takeChangeIn(tx, made.id, { id: nanoid(), author: by, base: 0, ops });
       return made;
     })
@@ -86,7 +88,7 @@ export async function takeAgain(
 }
 
 /** The same files for another timeline: rows of its own over the same bytes. */
-async function copyMedia(
+export async function copyMedia(
   tx: Tx,
   from: string,
   to: string,

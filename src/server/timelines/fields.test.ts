@@ -76,6 +76,7 @@ describe("the tables of fields", () => {
     origin: "I7/BIRT",
     point: { lat: 51.50853, lon: -0.12574 },
     language: "cy",
+    basedOn: { title: "Crossings", byline: "Obi", address: "/t/abc", at: "2026-11-27T10:00:00.000Z" },
     text: "A roll",
     caption: "The east bank",
     pictures: "small",

@@ -1,6 +1,7 @@
 import "server-only";
 import postgres from "postgres";
 import { CATEGORY, EVENT, type Field, ITEM, SOURCE, TIMELINE } from "@/core/timeline/fields";
+import type { Visibility } from "@/core/timeline/visibility";
 import type { ConfirmedChange } from "@/core/change/change";
 import { whenInRange } from "@/core/time/range";
 import type { Category, Item, Source, Timeline, TimelineEvent } from "@/core/timeline/timeline";
@@ -37,6 +38,12 @@ export async function changesAfter(sql: Sql, timeline: string, seq: number): Pro
 export async function lastSeq(timeline: string): Promise<number> {
   const [row] = await db()<{ seq: number }[]>`select seq from timeline where id = ${timeline}`;
   return row?.seq ?? 0;
+}
+
+/** Its title as it stands; "" for none. */
+export async function titleOf(timeline: string): Promise<string> {
+  const [row] = await db()<{ title: string }[]>`select title from timeline where id = ${timeline}`;
+  return row?.title ?? "";
 }
 
 /** Who may edit. */
@@ -121,7 +128,7 @@ export interface TimelineCard {
   events: number;
   others: string[];
   alteredAt: Date;
-  visibility: "only_me" | "class" | "link" | "everybody" | null;
+  visibility: Visibility | null;
   address: string | null;
   takenBackAt: Date | null;
   /** The chart in small as it was drawn last; null where it cannot be drawn; missing where it has changed since. */

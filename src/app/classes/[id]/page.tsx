@@ -7,7 +7,7 @@ import { findClass, findClassRole, membersOf } from "@/server/classes/class";
 import { workOf } from "@/server/classes/home";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
-import { publishedTo } from "@/server/timelines/publish";
+import { publishedTo } from "@/server/publishing/listed";
 import { buttonLook } from "@/ui/controls/button";
 import { ZonedTime } from "@/ui/zoned-time";
 import { UserBar } from "../../user-bar";

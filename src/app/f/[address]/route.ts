@@ -20,7 +20,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     variant,
     outside,
     notes: null,
-    preview: null,
+    address: null,
     mediaPath: `/f/${params.address}/media`,
     note: {
       text: WORDS.aFrozenCopyOfUtc(

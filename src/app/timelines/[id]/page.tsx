@@ -10,7 +10,7 @@ import { db } from "@/server/db/pool";
 import { BUILD } from "../../reader-response";
 import { requirePageUser } from "@/server/http/page-user";
 import { hasRight } from "@/server/timelines/access";
-import { publicationOf } from "@/server/timelines/publish";
+import { publicationOf } from "@/server/publishing/publish";
 import { editorsOf, readFields } from "@/server/timelines/queries";
 
 export const metadata = { title: WORDS.editor };

@@ -7,6 +7,28 @@ export const FAILURES = {
     "A text holds control characters that cannot be stored, and nothing was changed. Take them out, or type it anew.",
   bad_address: "This address is not one of Fastigo's: it holds characters no address has. Nothing was changed.",
   too_much: "That is more than fits.",
+  page_password_missing:
+    "Type the password readers are to be asked for. Nothing was changed; it is not published with a password before it has one.",
+  wrong_page_password: "This is not the password of this page. Check it, or ask whoever gave you the link.",
+  page_slow_down:
+    "Passwords were tried very often here just now, so none is looked at for a while. Wait a minute and try again.",
+  word_malformed:
+    "A short link takes a word of 3 to 40 letters and digits, with hyphens between them, such as over-the-ambrel. Nothing was changed.",
+  word_taken: "Another timeline has this word already. Choose another; nothing was changed.",
+  words_full: "This page has had ten words, which is as many as lead to one page. Nothing was changed.",
+  closes_before_it_opens:
+    "It would be over before it opens. Choose a later end or an earlier beginning; nothing was changed.",
+  site_malformed:
+    "One of these is not the address of a site. A site looks like https://school.example; nothing was changed.",
+  copies_not_allowed: "Its author does not let others begin with it. Nothing was copied; ask them.",
+  mail_malformed:
+    "One of these is not an e-mail address. Write up to 20, each like name@school.example, with commas between them; nothing was sent.",
+  mail_needs_email:
+    "Mail is sent in your name, and your account has no e-mail address to answer to. Copy the link instead, or add an address under your account; nothing was sent.",
+  report_empty: "Say in a few words what is wrong with this page. Nothing was sent yet.",
+  operator_only: "There is nothing here that you may see.",
+  pdf_too_small: "This does not fit on the paper that was chosen.",
+  archive_unread: "This file is not a whole archive of Fastigo's. Nothing was brought in.",
   practice_small:
     "A practice takes at least three events with a title and a date, and this timeline has fewer of the kind that was chosen. Nothing was given; add events, or take parts and spans too.",
   practices_full:

@@ -34,6 +34,7 @@ export const WORDS = {
   aVideoElsewhere: "A video at another site",
   aSoundElsewhere: "A sound at another site",
   forPrinting: "For printing",
+  moreAboutIt: "Copy, embed or report it",
   nothingWritten: "Nothing has been written in this timeline yet.",
   chartOf: (title: string) => `Chart of ${title || "the timeline"}`,
   categories: "Categories",

@@ -23,7 +23,8 @@ export function Differences({
   before: Timeline;
   after: Timeline;
   selected: string | null;
-  onSelect: (id: string) => void;
+  /** Null where nothing can be gone to. */
+  onSelect: ((id: string) => void) | null;
   /** Null where nothing can be put back. */
   onPutBack: ((wish: PutBack) => void) | null;
 }) {
@@ -56,13 +57,17 @@ export function Differences({
         {groups.map(({ id, state, title, list }) => (
           <li key={id} className={id === selected ? "bg-sun-wash px-1.5 py-2" : "py-2"}>
             <p className="flex flex-wrap items-baseline gap-x-2">
-              <button
-                type="button"
-                className="min-h-6 text-left font-bold text-verdigris underline"
-                onClick={() => onSelect(id)}
-              >
-                {title || WORDS.untitled}
-              </button>
+              {onSelect ? (
+                <button
+                  type="button"
+                  className="min-h-6 text-left font-bold text-verdigris underline"
+                  onClick={() => onSelect(id)}
+                >
+                  {title || WORDS.untitled}
+                </button>
+              ) : (
+                <strong>{title || WORDS.untitled}</strong>
+              )}
               <span className="text-[13px] text-quiet">
                 {state === "added" ? WORDS.addedSince : state === "removed" ? WORDS.removedSince : ""}
               </span>

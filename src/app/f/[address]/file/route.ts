@@ -3,7 +3,7 @@ import { findUser } from "@/server/accounts/sessions";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";
-import { findVersionText } from "@/server/timelines/publish";
+import { findVersionText } from "@/server/publishing/versions";
 
 export const dynamic = "force-dynamic";
 

@@ -24,7 +24,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     variant,
     outside,
     notes: null,
-    preview: null,
+    address: null,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
       text: WORDS.asSubmittedByOn(place, zonedText(s.submittedAt, s.zone)),

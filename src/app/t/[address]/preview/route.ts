@@ -1,7 +1,7 @@
 import { fail, isFailure } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 import { linkPreview } from "@/server/media/link-preview";
-import { findVersion } from "@/server/timelines/publish";
+import { findVersion } from "@/server/publishing/versions";
 import { seenAt } from "../../../published-page";
 
 export const dynamic = "force-dynamic";

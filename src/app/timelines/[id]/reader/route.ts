@@ -22,7 +22,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     variant: variantOf(request),
     tried: LOOKS.find((l) => l === new URL(request.url).searchParams.get("look")) ?? null,
     outside: await outsideFor(user.id),
-    preview: null,
+    address: null,
     notes: holds(right, "edit") ? `/api/timelines/${id}/notes` : null,
     mediaPath: `/api/timelines/${id}/media`,
     note: holds(right, "edit")

@@ -5,7 +5,7 @@ import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
 import { readChange } from "@/server/timelines/change-schema";
-import { publicationOf } from "@/server/timelines/publish";
+import { publicationOf } from "@/server/publishing/publish";
 import { changesAfter, editorsOf, lastSeq, markSeen } from "@/server/timelines/queries";
 import { MOST_SEQ, wholeNumber } from "@/server/http/read-body";
 import { takeChange } from "@/server/timelines/take-change";

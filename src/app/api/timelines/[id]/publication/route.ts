@@ -1,35 +1,59 @@
 import type { ValidateFunction } from "ajv";
+import { readSites } from "@/core/published/sites";
+import { type Visibility, REACH } from "@/core/timeline/visibility";
+import { fail } from "@/server/http/failure";
 import { ajv, memberRoute } from "@/server/http/route";
-import { findPublished, takeBack } from "@/server/timelines/publish";
-import type { Visibility } from "@/core/timeline/visibility";
+import { takeBack } from "@/server/publishing/publish";
+import { findPublished } from "@/server/publishing/published";
 import { inThread } from "@/threads/in-thread";
 import { freezing } from "../../../../freezing";
 import { publishedPage } from "../../../../published-page";
 import { outsideFor, preparePage } from "../../../../reader-response";
 
+const moment = {
+  anyOf: [
+    { type: "null" },
+    { type: "string", pattern: "^(20|21)\\d\\d-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d{1,3})?)?Z$" },
+  ],
+};
 const readPublish = ajv.compile({
   type: "object",
   properties: {
-    visibility: { enum: ["only_me", "class", "link", "everybody"] },
+    visibility: { enum: [...REACH] },
     fresh: { type: "boolean" },
     zone: { type: "string", maxLength: 60, pattern: "^[A-Za-z0-9_+/-]+$" },
     class: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
+    password: { type: "string", maxLength: 1_000 },
+    opensAt: moment,
+    closesAt: moment,
+    copies: { type: "boolean" },
+    embedSites: { type: "array", maxItems: 20, items: { type: "string", maxLength: 300 } },
   },
   required: ["visibility", "fresh"],
   additionalProperties: false,
-}) as ValidateFunction<{ visibility: Visibility; fresh: boolean; class?: string; zone?: string }>;
+}) as ValidateFunction<{
+  visibility: Visibility;
+  fresh: boolean;
+  class?: string;
+  zone?: string;
+  password?: string;
+  opensAt?: string | null;
+  closesAt?: string | null;
+  copies?: boolean;
+  embedSites?: string[];
+}>;
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
-  const done = await inThread(
-    "publish",
-    [params.id!, user.id, body.visibility, body.fresh, body.class ?? null, body.zone ?? "UTC"],
-    freezing(user.id),
-  );
+  const { class: klass, fresh, embedSites, ...rest } = body;
+  for (const at of [body.opensAt, body.closesAt]) if (at && Number.isNaN(Date.parse(at))) return fail("invalid");
+  const sites = embedSites && readSites(embedSites);
+  if (sites === null) return fail("site_malformed");
+  const wishes = { ...rest, ...(klass ? { klass } : {}), ...(sites ? { embedSites: sites } : {}) };
+  const done = await inThread("publish", [params.id!, user.id, wishes, fresh], freezing(user.id));
   if ("failed" in done) return done;
   // Made while its author still reads that it was published.
   const shown = await findPublished(done.publication.address);
-  if (shown && !shown.gone)
-    await preparePage(...publishedPage(shown, done.publication.address, await outsideFor(null)));
+  if (shown && shown.state !== "taken_back") await preparePage(...publishedPage(shown, await outsideFor(null)));
   return { publication: done.publication };
 });
 

@@ -7,10 +7,12 @@ import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { collectMedia } from "../media/collect";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
-import { setDeleted } from "./create";
-import { freeze } from "./freeze";
-import { canSee, findPublished, findVersion, findPage, publish, storePage, takeBack } from "./publish";
-import { takeChange } from "./take-change";
+import { setDeleted } from "../timelines/create";
+import { freeze } from "../timelines/freeze";
+import { canSee, findPublished } from "./published";
+import { findVersion, findPage, storePage } from "./versions";
+import { publish, takeBack } from "./publish";
+import { takeChange } from "../timelines/take-change";
 
 withTestDatabase("publish");
 
@@ -20,7 +22,7 @@ async function published(visibility: "only_me" | "link" | "everybody" = "link") 
   const nia = await makePerson();
   const t = await makeTimeline(nia.id);
   await edit(t, nia.id, { kind: "add_event", id: "e1", fields: { title: "Ferry" } });
-  const done = await publish(t, nia.id, visibility, true);
+  const done = await publish(t, nia.id, { visibility: visibility }, true);
   if (isFailure(done)) throw new Error(done.failed);
   return { nia, t, address: done.publication.address };
 }
@@ -31,11 +33,11 @@ describe("publishing", () => {
     const before = (await findPublished(address))!;
     await edit(t, nia.id, { kind: "set_event", id: "e1", field: "title", value: "Rope ferry" });
     expect((await findVersion((await findPublished(address))!.version))!.frozen.events[0]!.title).toBe("Ferry");
-    const again = await publish(t, nia.id, "link", false);
+    const again = await publish(t, nia.id, { visibility: "link" }, false);
     if (isFailure(again)) throw new Error(again.failed);
     expect(again.publication).toMatchObject({ address, laterChanges: 1 });
     expect((await findPublished(address))!.version).toBe(before.version);
-    const fresh = await publish(t, nia.id, "link", true);
+    const fresh = await publish(t, nia.id, { visibility: "link" }, true);
     if (isFailure(fresh)) throw new Error(fresh.failed);
     expect(fresh.publication).toMatchObject({ address, laterChanges: 0 });
     expect((await findVersion((await findPublished(address))!.version))!.frozen.events[0]!.title).toBe("Rope ferry");
@@ -57,21 +59,23 @@ describe("publishing", () => {
     const { nia, t, address } = await published();
     await takeBack(t, nia.id);
     expect(await canSee((await findPublished(address))!, nia.id)).toBe(false);
-    await publish(t, nia.id, "link", true);
-    expect((await findPublished(address))!.gone).toBe(false);
+    await publish(t, nia.id, { visibility: "link" }, true);
+    expect((await findPublished(address))!.state).toBe("open");
     await setDeleted(t, nia.id, true);
-    expect((await findPublished(address))!.gone).toBe(true);
+    expect((await findPublished(address))!.state).toBe("taken_back");
   });
 
   it("is its owner's alone", async () => {
     const { t } = await published();
-    expect(await publish(t, (await makePerson()).id, "everybody", true)).toMatchObject({ failed: "not_found" });
+    expect(await publish(t, (await makePerson()).id, { visibility: "everybody" }, true)).toMatchObject({
+      failed: "not_found",
+    });
     expect(await takeBack(t, (await makePerson()).id)).toMatchObject({ failed: "not_found" });
   });
 
   it("refuses to publish nothing", async () => {
     const nia = await makePerson();
-    expect(await publish(await makeTimeline(nia.id, ""), nia.id, "link", true)).toMatchObject({
+    expect(await publish(await makeTimeline(nia.id, ""), nia.id, { visibility: "link" }, true)).toMatchObject({
       failed: "nothing_to_publish",
     });
   });

@@ -1,0 +1,53 @@
+import { notFound } from "next/navigation";
+import { WORDS } from "@/core/words/en/published-pages";
+import { Decide } from "@/features/publishing/decide";
+import { requirePageUser } from "@/server/http/page-user";
+import { isOperator, reportedPages, type ReportedPage } from "@/server/publishing/reports";
+import { LocalTime } from "@/ui/local-time";
+import { UserBar } from "../user-bar";
+
+export const metadata = { title: WORDS.reports };
+
+/** What readers have reported, for those who keep this site. */
+export default async function OperatorPage() {
+  const user = await requirePageUser("/operator");
+  if (!(await isOperator(user.id))) notFound();
+  const { waiting, hidden } = await reportedPages();
+  return (
+    <>
+      <UserBar />
+      <main className="mx-auto max-w-[880px] px-5 pb-12">
+        <h1 className="mt-8 mb-3 text-[26px]">{WORDS.reports}</h1>
+        {waiting.length === 0 ? <p>{WORDS.noReports}</p> : <List pages={waiting} />}
+        <h2 className="mt-8 mb-2 text-[20px]">{WORDS.hiddenOnes}</h2>
+        {hidden.length === 0 ? <p>{WORDS.noneHidden}</p> : <List pages={hidden} />}
+      </main>
+    </>
+  );
+}
+
+function List({ pages }: { pages: ReportedPage[] }) {
+  return (
+    <ul className="divide-y divide-line border-y border-line">
+      {pages.map((p) => (
+        <li key={p.timeline} className="py-3">
+          <p>
+            <a href={`/t/${p.address}`} className="font-bold text-verdigris underline">
+              {p.title || WORDS.untitled}
+            </a>{" "}
+            <span className="text-quiet">{p.byline ? WORDS.by(p.byline) : ""}</span>
+          </p>
+          {p.reports.map((r) => (
+            <p key={`${r.at} ${r.words}`} className="mt-1 text-[15px]">
+              <strong>{WORDS.reasons[r.reason]}.</strong> {r.words}{" "}
+              <span className="text-[13px] text-quiet">
+                <LocalTime at={new Date(r.at).toISOString()} />
+              </span>
+            </p>
+          ))}
+          <Decide timeline={p.timeline} title={p.title || WORDS.untitled} hidden={p.hiddenAt !== null} />
+        </li>
+      ))}
+    </ul>
+  );
+}

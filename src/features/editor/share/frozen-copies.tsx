@@ -1,0 +1,67 @@
+"use client";
+
+import { WORDS } from "@/core/words/en/editor-share";
+import { useEffect, useState } from "react";
+import { askServer } from "@/ui/ask-server";
+import { Button, buttonLook } from "@/ui/controls/button";
+import { Problem } from "@/ui/controls/problem";
+import { useEditor, useEditorState } from "../store/editor-context";
+import { CopyLine } from "./copy-line";
+
+/** Handing in without a class: a frozen, dated copy by its own link or as a file, independent of publishing. */
+export function FrozenCopies() {
+  const { store } = useEditor();
+  const waiting = useEditorState((s) => s.waiting);
+  const [copies, setCopies] = useState<{ address: string; createdAt: string; hash: string }[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const path = `/api/timelines/${store.timelineId}/frozen-copies`;
+  useEffect(() => {
+    void askServer<{ copies: { address: string; createdAt: string; hash: string }[] }>("GET", path).then((a) => {
+      if (a.ok) setCopies(a.value.copies);
+    });
+  }, [path]);
+  return (
+    <section aria-label={WORDS.handInAFrozenCopy} className="mt-5 border-t border-line pt-4">
+      <h3 className="mb-1 text-[16px]">{WORDS.handInAFrozenCopy}</h3>
+      <p className="mb-2 text-[14px] text-quiet">{WORDS.aDatedCopyThatNever}</p>
+      <Button
+        disabled={waiting > 0}
+        onClick={async () => {
+          const answer = await askServer<{ copy: { address: string; createdAt: string; hash: string } }>("POST", path);
+          setProblem(answer.ok ? null : answer.sentence);
+          if (answer.ok) setCopies([answer.value.copy, ...(copies ?? [])]);
+        }}
+      >
+        {WORDS.makeAFrozenCopy}
+      </Button>
+      <Problem text={problem} className="mt-2" />
+      {(copies ?? []).map((c) => (
+        <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
+          <CopyLine
+            label={WORDS.frozenFingerprint(
+              new Date(c.createdAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" }),
+              c.hash.slice(0, 16),
+            )}
+            path={`/f/${c.address}`}
+            open
+          />
+          <div className="mt-1.5 flex gap-2">
+            <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file`}>
+              {WORDS.downloadTheFile}
+            </a>
+            <Button
+              size="small"
+              onClick={async () => {
+                const answer = await askServer("DELETE", `${path}/${c.address}`);
+                setProblem(answer.ok ? null : answer.sentence);
+                if (answer.ok) setCopies((copies ?? []).filter((x) => x.address !== c.address));
+              }}
+            >
+              {WORDS.closeTheLink}
+            </Button>
+          </div>
+        </div>
+      ))}
+    </section>
+  );
+}
