@@ -22,6 +22,7 @@ export default defineConfig({
             "src/features/**/*.test.ts",
             "src/ui/**/*.test.ts",
             "src/cli/**/*.test.ts",
+            "src/paper/**/*.test.ts",
             "src/app/**/*.test.ts",
             "scripts/**/*.test.ts",
           ],

@@ -159,6 +159,12 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/classmates": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
   "POST /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
   "DELETE /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
+  "POST /api/timelines/[id]/files": GROUP_AND_TEACHER,
+  "POST /api/timelines/[id]/files/plan": GROUP_AND_TEACHER,
+  // Files that were made for the owner.
+  "GET /api/files/[file]": OWNER_ONLY,
+  "DELETE /api/files/[file]": OWNER_ONLY,
+  "GET /api/files/[file]/content": OWNER_ONLY,
   "GET /api/timelines/[id]/frozen-copies": EDITORS,
   "POST /api/timelines/[id]/frozen-copies": EDITORS,
   "DELETE /api/timelines/[id]/frozen-copies/[address]": EDITORS,

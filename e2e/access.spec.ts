@@ -4,6 +4,7 @@ import { type APIRequestContext, type APIResponse, expect, request as playwright
 import sharp from "sharp";
 import { ACCESS, ACTORS, type Answer } from "./access-table";
 import { readWhen } from "../src/core/time/read/read-when";
+import { USUAL_WISHES } from "../src/core/paper/sheets";
 import { assignmentBody } from "./attack/actor";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
 
@@ -136,6 +137,17 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { token } = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
     const freeze = () => post<{ copy: { address: string } }>(owner, `/api/timelines/${id}/frozen-copies`);
     const copy = names("[address]") ? (await freeze()).copy.address : "none";
+    const file = async () => {
+      const begun = await post<{ file: { id: string } }>(owner, `/api/timelines/${id}/files`, { kind: "svg" });
+      await expect
+        .poll(
+          async () =>
+            (await json<{ file: { madeAt: string | null } }>(await owner.get(`/api/files/${begun.file.id}`))).file
+              .madeAt,
+        )
+        .not.toBeNull();
+      return begun.file.id;
+    };
     let lesson = "none";
     let practice = "none";
     if (names("practice")) {
@@ -171,6 +183,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       pupil,
       lesson,
       practice,
+      file: names("[file]") ? await file() : "none",
       look: names("[look]") ? (await post<{ id: string }>(owner, "/api/looks", ownLook)).id : "none",
     };
   }
@@ -217,6 +230,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[media]", s.media)
         .replace("[upload]", s.upload)
         .replace("[look]", s.look)
+        .replace("[file]", s.file)
         .replace("[practice]", s.practice)
         .replace("[point]", "garden")
         .replace("[picture]", "castle")
@@ -262,6 +276,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/timelines/[id]/publication/word": { word: `ferry-${s.address}` },
         "POST /api/timelines/[id]/publication/mail": { to: "obi@hollinbank.example", words: "Look." },
         "PUT /api/timelines/[id]/publication": { visibility: "link", fresh: true },
+        "POST /api/timelines/[id]/files": { kind: "svg" },
+        "POST /api/timelines/[id]/files/plan": USUAL_WISHES,
         "POST /api/timelines/[id]/uploads": { name: "b.png", size: 10 },
         "POST /api/timelines/[id]/table": { address: `${process.env.E2E_PICTURE_SITE}/crossings.csv` },
         "POST /api/timelines/[id]/media/[media]/cut": { x: 0, y: 0, width: 50, height: 50, turn: 90 },

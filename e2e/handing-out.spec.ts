@@ -223,6 +223,8 @@ test("in another site's page: where its author allows it, in every way, and no f
     await expect(frame("reading").getByRole("heading", { name: "Ferry" })).toBeVisible();
     // As high as it needs.
     await expect(reader.locator("#reading iframe")).toHaveAttribute("style", /height: \d+px/);
+    await reader.locator("#practice").scrollIntoViewIfNeeded();
+    await expect(frame("practice").getByRole("button", { name: "Practise" })).toBeVisible();
     const { json } = await oembed();
     expect(json).toMatchObject({ version: "1.0", type: "rich", title: "The flood", width: 500, height: 300 });
     expect(String(json.html)).toContain(`${it.page}?as=embed`);

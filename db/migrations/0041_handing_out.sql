@@ -104,3 +104,24 @@ create index publication_words on publication using gin (words) where visibility
 create index publication_days on publication using gist (days) where visibility = 'everybody' and taken_back_at is null;
 create index publication_subject on publication (lower(subject), published_at desc) where visibility = 'everybody' and taken_back_at is null;
 create index publication_unfound on publication (timeline_id) where words is null;
+
+-- Files that were made for somebody by a job: printouts, pictures, folders. They are there for a day.
+create table made_file (
+  id text primary key,
+  account_id text not null references account (id) on delete cascade,
+  timeline_id text references timeline (id) on delete cascade,
+  job_id bigint,
+  name text not null,
+  type text not null,
+  size bigint not null default 0,
+  notices jsonb not null default '[]',
+  made_at timestamptz,
+  at timestamptz not null default now()
+);
+create index made_file_account on made_file (account_id, at);
+create table made_piece (
+  file_id text not null references made_file (id) on delete cascade,
+  n integer not null,
+  bytes bytea not null,
+  primary key (file_id, n)
+);

@@ -4,6 +4,7 @@ import { createHash } from "node:crypto";
 import {
   accessSync,
   constants,
+  copyFileSync,
   existsSync,
   mkdirSync,
   readdirSync,
@@ -124,6 +125,7 @@ export async function bundleForReaders() {
     map: "src/features/reader/reader-map.ts",
     practice: "src/features/reader/reader-practice.ts",
     present: "src/features/reader/reader-present.ts",
+    scorm: "src/features/reader/reader-scorm.ts",
     views: "src/features/reader/reader-views.ts",
   };
   for (const [name, entry] of Object.entries(entries))
@@ -138,6 +140,13 @@ export async function bundleForReaders() {
       plugins: name === "chart-worker" ? [NO_DOCUMENTS] : [NO_DOCUMENTS, HOUSE_TYPE_ALONE],
       logLevel: "error",
     });
+  copyPdfWorker();
+}
+
+/** What draws PDFs for their preview works in a worker, which ships beside the readers' scripts. */
+function copyPdfWorker() {
+  const from = join(ROOT, "node_modules", "pdfjs-dist", "legacy", "build", "pdf.worker.min.mjs");
+  copyFileSync(from, join(ROOT, "public", "reader", "pdf-worker.js"));
 }
 
 /** What a page holds of descriptions are blocks and first words: the documents they were written as are the editor's. */

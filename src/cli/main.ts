@@ -10,6 +10,9 @@ import { endingsFor } from "@/core/formats/formats";
 import { checkLines } from "./check";
 import { convert } from "./convert";
 import { dates } from "./dates";
+import { LOOKS, type LookName } from "@/core/timeline/looks";
+import { serve } from "./serve";
+import { verify } from "./verify";
 import { layoutOf, readEvents, Refusal } from "./layout";
 import { readAny } from "./read-any";
 
@@ -17,9 +20,11 @@ const DATES = "fastigo dates [--order dmy|mdy|ymd] [--day EDTF] [--today EDTF]";
 const LAYOUT =
   "fastigo layout FILE --width W --height H [--from EDTF --to EDTF] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--order dmy|mdy|ymd]";
 const CONVERT =
-  "fastigo convert IN OUT [--sheet NAME] [--order dmy|mdy|ymd] [--encoding NAME] [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none]";
+  "fastigo convert IN OUT [--sheet NAME] [--order dmy|mdy|ymd] [--encoding NAME] [--width W] [--height H] [--scale true|even|balanced] [--upright] [--rows] [--close-ups auto|all|none] [--paper NAME|WxHmm] [--whole | --from EDTF --to EDTF] [--look NAME] [--png-scale 1..4]";
+const SERVE = "fastigo serve FILE [--port N]";
+const VERIFY = "fastigo verify FILE [--fingerprint HEX]";
 const CHECK = "fastigo check FILE [--sheet NAME] [--order dmy|mdy|ymd] [--encoding NAME]";
-const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}\n       ${CHECK}`;
+const USAGE = `usage: ${DATES}\n       ${LAYOUT}\n       ${CONVERT}\n       ${CHECK}\n       ${SERVE}\n       ${VERIFY}`;
 
 /** What each command says of itself when it is asked for help. */
 const HELP: Readonly<Record<string, string>> = {
@@ -48,14 +53,34 @@ Lays the events of a table (CSV) or timeline (JSON) out and writes the geometry 
 Reads IN and writes OUT; what they are is told by the endings of their names.
 
   IN    ${READ_ENDINGS.join(" ")}
-  OUT   ${endingsFor("write").replace(" or ", ", ").replaceAll(",", "")} (.ged where the events came from a family file)
+  OUT   ${endingsFor("write").replace(" or ", ", ").replaceAll(",", "")} .pdf .png .zip (.ged where the events came from a family file)
 
   --sheet      the sheet of a workbook that is read; the first where none is named
   --order      which number is the day in 03/04/1872: dmy, mdy or ymd
   --encoding   in which letters a text is written; found out where that is not said
   --width, --height, --scale, --upright, --rows, --close-ups   of a drawing (.svg), as for fastigo layout
 
+  --paper      of a PDF: a5 a4 a3 a2 a1 a0 letter legal tabloid, or its size, such as 900x300mm
+  --whole, --from, --to   what is seen of a PDF or picture: all, or from one date to another (ISO 8601-2)
+  --look       another look than the timeline's own
+  --png-scale  pixels of a PNG to each px of the drawing: 1 to 4
+  A .zip is a folder that works without any server: unpack it and open index.html.
+
 Columns are found by their names and what stands in them; what could not be guessed is said on standard error.
+`,
+  serve: `usage: ${SERVE}
+
+Shows one file as a page that cannot be changed, on this machine alone, until it is ended with Ctrl-C. FILE is any that convert reads,
+or a folder as a zip.
+
+  --port   where; any free one where none is named
+`,
+  verify: `usage: ${VERIFY}
+
+Says what is in a frozen copy (its JSON, or the folder as a zip) and its fingerprint, the SHA-256 of its content. Exits 1 where it is
+not whole, or another one than was named.
+
+  --fingerprint   what it has to be, or its first 8 digits or more
 `,
   check: `usage: ${CHECK}
 
@@ -71,6 +96,8 @@ const HELP_ALL = `${USAGE}
   layout    writes the geometry of a chart
   convert   reads a file and writes another: tables, workbooks, calendars, family files, documents, drawings
   check     says what is wrong or missing in a file
+  serve     shows a file as a page
+  verify    checks the fingerprint of a frozen copy
 
 fastigo COMMAND --help says more of each. A file that cannot be read is a sentence on standard error and exit 2.
 `;
@@ -98,6 +125,12 @@ function oneOf<T extends string>(text: string | undefined, name: string, known: 
   return text as T | undefined;
 }
 
+const MAKING = {
+  paper: { type: "string" },
+  look: { type: "string" },
+  "png-scale": { type: "string" },
+  whole: { type: "boolean" },
+} as const;
 const READING = { sheet: { type: "string" }, encoding: { type: "string" } } as const;
 const warn = (sentence: string) => process.stderr.write(`${sentence}\n`);
 
@@ -132,6 +165,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
       upright: { type: "boolean" },
       rows: { type: "boolean" },
       "close-ups": string,
+      ...(command === "convert" ? MAKING : {}),
       ...(command === "convert" ? READING : {}),
     },
   });
@@ -151,6 +185,9 @@ async function drawing(command: string, args: string[]): Promise<void> {
     ...(closeUps ? { closeUps } : {}),
   };
   const { sheet, encoding } = values as { sheet?: string; encoding?: string };
+  const making = values as { paper?: string; look?: string; "png-scale"?: string };
+  const look = oneOf<LookName>(making.look, "--look", LOOKS);
+  const pngScale = oneOf(making["png-scale"], "--png-scale", ["1", "2", "3", "4"]);
   if (!file || (command === "convert") !== (out !== undefined) || extra !== undefined)
     throw new Refusal(command === "convert" ? "One file to read and one to write are needed." : "One file is needed.");
   if (command === "convert")
@@ -159,6 +196,9 @@ async function drawing(command: string, args: string[]): Promise<void> {
       ...(order ? { order } : {}),
       ...(sheet ? { sheet } : {}),
       ...(encoding ? { encoding } : {}),
+      ...(making.paper ? { paper: making.paper } : {}),
+      ...(look ? { look } : {}),
+      ...(pngScale ? { pngScale: Number(pngScale) } : {}),
       fonts,
       warn,
     });
@@ -183,11 +223,12 @@ async function main(): Promise<number> {
   }
   try {
     if (command === "check") return await check(args);
+    if (command === "serve" || command === "verify") return await (command === "serve" ? serve : verify)(args);
     await drawing(command!, args);
     return 0;
   } catch (e) {
     if (!(e instanceof Refusal) && !String((e as { code?: string }).code).startsWith("ERR_PARSE_ARGS")) throw e;
-    const usage = command === "layout" ? LAYOUT : command === "check" ? CHECK : CONVERT;
+    const usage = { layout: LAYOUT, check: CHECK, serve: SERVE, verify: VERIFY }[command!] ?? CONVERT;
     process.stderr.write(`${(e as Error).message} usage: ${usage}\n`);
     return 2;
   }

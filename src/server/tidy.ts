@@ -2,6 +2,7 @@ import "server-only";
 import { overdueSubmissions } from "./classes/keep";
 import { overdueResults } from "./classes/practice";
 import { db } from "./db/pool";
+import { forgetFiles } from "./files/made-files";
 import { collectMedia } from "./media/collect";
 import { BIN_DAYS, purgeDeleted, purgeSubmission, purgeTimeline, purgeVersions } from "./timelines/purge";
 
@@ -30,6 +31,9 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   const sessions = await sql`delete from session where expires_at < ${now} returning id`;
   await sql`delete from known_browser where at < ${new Date(now.getTime() - 400 * DAY_MS)}`;
   await sql`delete from one_time_code where expires_at < ${now}`;
+  await forgetFiles(now);
+  await sql`delete from page_pass where made_at < ${new Date(now.getTime() - 30 * DAY_MS)}`;
+  await sql`delete from mail where at < ${new Date(now.getTime() - 90 * DAY_MS)}`;
   await sql`delete from account_notice where at < ${new Date(now.getTime() - 365 * DAY_MS)}`;
   const yesterday = new Date(now.getTime() - DAY_MS);
   const attempts = await sql`delete from sign_in_attempt where last_at < ${yesterday} returning name`;

@@ -134,3 +134,5 @@ export async function keepPast([id, seq]: [string, number]): Promise<true> {
   await stateAt(db(), id, seq);
   return true;
 }
+
+export { folderParts, linkPicture, makePaper, makePicture, planPaper } from "./make-files";

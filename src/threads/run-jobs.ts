@@ -14,6 +14,10 @@ import { findable } from "@/server/publishing/search";
 import { findPage } from "@/server/publishing/versions";
 import { hasThumbnail } from "@/server/timelines/queries";
 import { tidy } from "@/server/tidy";
+import type { PaperWishes } from "@/core/paper/sheets";
+import type { PictureWishes } from "@/paper/picture";
+import { writeFile } from "@/server/files/made-files";
+import { folderOf } from "./folder-stream";
 import { inThread } from "./in-thread";
 import type { PageOptions } from "./make-page";
 
@@ -27,6 +31,8 @@ const THUMBNAILS = 20;
 const PASTS = 5;
 /** Files moved in one go. */
 const FILES = 200;
+/** A printout of a long timeline with many pictures. */
+const FILE_MS = 240_000;
 /** Published pages made findable in one go. */
 const FINDABLE = 50;
 const AGAIN_MS = 5_000;
@@ -34,6 +40,14 @@ const AGAIN_MS = 5_000;
 /** How something is drawn in a thread: one at a time of a document. */
 const drawing = (key: string, what: string) => ({ in: "drawings", key, what, limitMs: DRAWING_MS }) as const;
 const made = (done: unknown) => (isFailure(done) ? done : null);
+
+/** Bytes as they come, until somebody stops the job. */
+async function* untilStopped(chunks: AsyncGenerator<Uint8Array>, signal: AbortSignal): AsyncGenerator<Uint8Array> {
+  for await (const chunk of chunks) {
+    if (signal.aborted) throw new Error("It was stopped.");
+    yield chunk;
+  }
+}
 
 const WORKS: Works = {
   thumbnail: async ({ timeline }) => {
@@ -65,6 +79,17 @@ const WORKS: Works = {
   },
   submission_drawing: async ({ submission }) =>
     made(await inThread("drawSubmission", [submission], drawing(submission, `drawing of ${submission}`))),
+  made_file: async ({ file, timeline, kind, paper, picture }, { job, report, signal }) => {
+    const of = { timeline };
+    const how = { in: "drawings", key: `file ${file}`, what: `${kind} of ${timeline}`, limitMs: FILE_MS } as const;
+    if (kind === "pdf") return made(await inThread("makePaper", [file, of, paper as PaperWishes, job], how));
+    if (kind !== "folder" && kind !== "scorm")
+      return made(await inThread("makePicture", [file, of, kind, picture as PictureWishes], how));
+    const zip = await folderOf(of, kind === "scorm", how.key, report);
+    if (isFailure(zip)) return zip;
+    await writeFile(file, untilStopped(zip, signal));
+    return null;
+  },
   mail: async ({ mail }) => {
     await deliver(mail);
     return null;

@@ -97,26 +97,36 @@ export default async function PublishedPage({
         {found.length > 0 ? (
           <ul className="mt-2 divide-y divide-line border-y border-line">
             {found.map((t) => (
-              <li key={t.timeline} className="py-3">
-                <a href={`/t/${t.address}`} className="text-[17px] font-bold text-verdigris underline">
-                  {t.title || WORDS.untitled}
-                </a>
-                <p className="mt-0.5 text-[14px]">
-                  {[
-                    t.by ? WORDS.by(t.by) : "",
-                    t.subject,
-                    WORDS.events(t.events),
-                    t.pictures > 0 ? WORDS.pictures(t.pictures) : "",
-                  ]
-                    .filter(Boolean)
-                    .join(" · ")}
-                </p>
-                <p className="text-[14px] text-quiet">
-                  {dayText(t.publishedAt, "UTC")} · {WORDS.openedTimes(t.opened)} ·{" "}
-                  <a href={`/published/${t.address}`} className="underline">
-                    {WORDS.about}
+              <li key={t.timeline} className="flex gap-4 py-3">
+                <img
+                  src={`/t/${t.address}/preview`}
+                  alt=""
+                  width={150}
+                  height={79}
+                  loading="lazy"
+                  className="h-[79px] w-[150px] shrink-0 border max-sm:hidden border-line bg-panel object-cover"
+                />
+                <div className="min-w-0">
+                  <a href={`/t/${t.address}`} className="text-[17px] font-bold text-verdigris underline">
+                    {t.title || WORDS.untitled}
                   </a>
-                </p>
+                  <p className="mt-0.5 text-[14px]">
+                    {[
+                      t.by ? WORDS.by(t.by) : "",
+                      t.subject,
+                      WORDS.events(t.events),
+                      t.pictures > 0 ? WORDS.pictures(t.pictures) : "",
+                    ]
+                      .filter(Boolean)
+                      .join(" · ")}
+                  </p>
+                  <p className="text-[14px] text-quiet">
+                    {dayText(t.publishedAt, "UTC")} · {WORDS.openedTimes(t.opened)} ·{" "}
+                    <a href={`/published/${t.address}`} className="underline">
+                      {WORDS.about}
+                    </a>
+                  </p>
+                </div>
               </li>
             ))}
           </ul>

@@ -48,6 +48,7 @@ const MapPanel = late(() => import("./map/map-panel").then((m) => m.MapPanel));
 const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
 const SettingsSheet = late(() => withDescription(import("./about/about-sheet")).then(([m]) => m.SettingsSheet));
 const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
+const PaperDialog = late(() => import("./paper/paper-dialog").then((m) => m.PaperDialog));
 const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.ShareDialog));
 const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
 const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
@@ -63,6 +64,7 @@ const PARTS = [
   SettingsSheet,
   SourcesPanel,
   ShareDialog,
+  PaperDialog,
   TAKE_OUT,
   WorkPanel,
 ];
@@ -144,6 +146,8 @@ export function Editor(props: EditorProps) {
   const [selected, setSelected] = useState<string | null>(null);
   const [panel, setPanel] = useState<Panel>(null);
   const [sharing, setSharing] = useState(false);
+  const [papering, setPapering] = useState(false);
+  const closePaper = useCallback(() => setPapering(false), []);
   const [keysShown, setKeysShown] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
   // An open close-up wants more of the height.
@@ -334,6 +338,7 @@ export function Editor(props: EditorProps) {
           setPanel={setPanel}
           onKeys={() => setKeysShown(true)}
           onBoard={() => showBoard(true)}
+          onPaper={() => setPapering(true)}
         />
         {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
         <Notices />
@@ -384,6 +389,7 @@ export function Editor(props: EditorProps) {
         <ReadyCheck onWork={() => setPanel("work")} />
         {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
         <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
+        {papering ? <PaperDialog onClose={closePaper} /> : null}
         {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
       </div>

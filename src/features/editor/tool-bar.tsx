@@ -2,6 +2,7 @@
 
 import { WORDS } from "@/core/words/en/editor";
 import { WORDS as LOOK } from "@/core/words/en/looks";
+import { WORDS as PAPER } from "@/core/words/en/paper";
 import { WORDS as PLACES } from "@/core/words/en/places";
 import {
   Earth,
@@ -9,6 +10,7 @@ import {
   MonitorPlay,
   PaintRoller,
   Presentation,
+  Printer,
   Redo2,
   Settings2,
   TextSearch,
@@ -32,6 +34,7 @@ export function ToolBar({
   setPanel,
   onKeys,
   onBoard,
+  onPaper,
 }: {
   hidden: ReadonlySet<string>;
   setHidden: (h: ReadonlySet<string>) => void;
@@ -39,6 +42,7 @@ export function ToolBar({
   setPanel: (p: Panel) => void;
   onKeys: () => void;
   onBoard: () => void;
+  onPaper: () => void;
 }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
@@ -177,6 +181,18 @@ export function ToolBar({
         >
           <Presentation size={16} /> {WORDS.board}
         </button>
+        {store.isLocal ? null : (
+          <button
+            type="button"
+            className={tool}
+            disabled={!ready}
+            onClick={onPaper}
+            aria-label={PAPER.onPaper}
+            title={PAPER.onPaper}
+          >
+            <Printer size={16} />
+          </button>
+        )}
         {store.isLocal ? null : (
           <a
             href={`/timelines/${store.timelineId}/reader#present`}

@@ -44,3 +44,6 @@ export function readChartData(text: string): ReaderTimeline {
   if (faces) knowFamily(faces.family, faces.table);
   return timelineFromFrozen(frozen);
 }
+
+/** The element a page holds the chart's worker in, where it cannot be loaded from elsewhere. */
+export const WORKER_IN_PAGE = "chart-worker";

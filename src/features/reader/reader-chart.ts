@@ -8,7 +8,7 @@ import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";
 import type { CardContent } from "@/ui/stage/card";
 import { ChartStage } from "@/ui/stage/chart-stage";
-import { CHART_DATA, readChartData } from "./chart-data-element";
+import { CHART_DATA, readChartData, WORKER_IN_PAGE } from "./chart-data-element";
 import { filterBar, tagsOf } from "./reader-filter-bar";
 import { matcher, onFilter, readFilter, setFilter } from "./reader-filter";
 import { Opened } from "./reader-open";
@@ -126,7 +126,7 @@ function start(pictures: Pictures): void {
       },
       add: null,
     },
-    () => new Worker("/reader/chart-worker.js", { type: "module" }),
+    chartWorker,
   );
   const hint = document.createElement("p");
   hint.textContent = WORDS.pressAnEvent;
@@ -205,6 +205,15 @@ function start(pictures: Pictures): void {
   const events = [...timeline.events.values()].filter((e) => !e.chapter);
   const fields = section.querySelector<HTMLElement>(".filter");
   if (fields) filterBar(fields, tagsOf(events), events.length, () => left);
+}
+
+/** In a folder without a server the worker's script stands in the page: from a file none may be loaded. */
+function chartWorker(): Worker {
+  const inPage = document.getElementById(WORKER_IN_PAGE)?.textContent;
+  const address = inPage
+    ? URL.createObjectURL(new Blob([inPage], { type: "text/javascript" }))
+    : "/reader/chart-worker.js";
+  return new Worker(address, { type: "module" });
 }
 
 /** What the page says of an event in its list, in short. */

@@ -3,7 +3,7 @@ import type { Card } from "@/core/practice/order";
 import { wordsFor } from "@/core/time/gap";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/en/practice";
-import { button, type ExerciseHost, make } from "./reader-practice-parts";
+import { button, type ExerciseHost, make, practised } from "./reader-practice-parts";
 
 /** One event after the other is shown, and its date written. */
 export function writeDates(host: ExerciseHost, timeline: Timeline, cards: readonly Card[]): void {
@@ -52,6 +52,7 @@ export function writeDates(host: ExerciseHost, timeline: Timeline, cards: readon
       if (mark.how !== "right") li.append(make("span", "", ` ${typed}: ${sentenceOf(card, mark)}`));
       list.append(li);
     }
+    practised(share);
     host.finish(`${WORDS.datesResult(right, marks.length)} ${WORDS.inAll(Math.round(share * 100))}`, list);
   };
   ask();

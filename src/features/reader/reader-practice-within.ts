@@ -1,7 +1,7 @@
 import { offSpan, type WithinQuestion } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
 import { WORDS } from "@/core/words/en/practice";
-import { button, type ExerciseHost, make } from "./reader-practice-parts";
+import { button, type ExerciseHost, make, practised } from "./reader-practice-parts";
 
 /** What a span is called in a question. */
 export const spanName = ({ span }: WithinQuestion): string =>
@@ -59,6 +59,7 @@ export function chooseWithin(host: ExerciseHost, questions: readonly WithinQuest
       li.append(make("b", "", spanName(question)), make("span", "", ` ${text}`));
       list.append(li);
     }
+    practised(said.filter((s) => s.right).length / Math.max(1, said.length));
     host.finish(WORDS.withinResult(said.filter((s) => s.right).length, said.length), list);
   };
   ask();

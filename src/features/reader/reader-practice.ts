@@ -24,7 +24,7 @@ import { askFor, type Chosen, EVERYTHING } from "./reader-practice-ask";
 import { writeDates } from "./reader-practice-dates";
 import { draggable } from "./reader-practice-drag";
 import { printSheet } from "./reader-practice-paper";
-import { button, type ExerciseHost, make } from "./reader-practice-parts";
+import { button, type ExerciseHost, make, practised } from "./reader-practice-parts";
 import { chooseWithin } from "./reader-practice-within";
 import { PRACTICE_STYLE } from "./reader-practice-style";
 
@@ -232,10 +232,12 @@ class Practice {
     }
     if (!atOnce) {
       const marked = markOrder(this.placed);
+      practised(marked.share);
       this.tell(`${WORDS.result(marked.right, marked.of)} ${WORDS.inAll(Math.round(marked.share * 100))}`, marked);
       return;
     }
     const asked = this.all.length - 1;
+    practised((this.right[0]! + (teams ? this.right[1]! : 0)) / Math.max(1, asked));
     const sum = teams ? WORDS.teamsResult(this.right[0]!, this.right[1]!) : WORDS.placedRight(this.right[0]!, asked);
     this.tell(`${this.said.textContent ?? ""} ${sum}`, null, sum);
   }

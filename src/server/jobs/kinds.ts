@@ -1,3 +1,7 @@
+/** What kinds of files are made. */
+export const MADE_KINDS = ["pdf", "png", "svg", "folder", "scorm"] as const;
+export type MadeKind = (typeof MADE_KINDS)[number];
+
 /** What each kind of job is told. All of it is JSON, and small: a job reads what it works on itself. */
 export interface Inputs {
   /** The chart in small, of a timeline. */
@@ -14,6 +18,8 @@ export interface Inputs {
   prune: Record<string, never>;
   /** Moves files to where files are kept now, after that was changed. */
   move_files: Record<string, never>;
+  /** Makes a file for somebody: what stands on paper, a picture, a folder. */
+  made_file: { file: string; timeline: string; kind: MadeKind; paper?: object; picture?: object };
   /** Sends a letter by the mail server that is set. */
   mail: { mail: string };
   /** Makes what published pages are found by, where they were published before anything was. */

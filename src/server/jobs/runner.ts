@@ -18,6 +18,8 @@ import { ADDRESS_LANES, type Inputs, type Kind, TIDYING } from "./kinds";
 export interface AtWork {
   /** When it was asked for: a job that is begun again leaves alone what it did since. */
   askedAt: Date;
+  /** Its number. */
+  job: number;
   /** Set when somebody wants it stopped, or the process ends. */
   signal: AbortSignal;
   /** Says how far it is. */
@@ -156,6 +158,7 @@ async function work<K extends Kind>(
     failure = await works[kind](begun.input, {
       signal,
       askedAt: begun.askedAt,
+      job: id,
       report: async (done, total) => {
         const [row] = await sql<{ stop: boolean }[]>`
           update job set done = ${done}, total = ${total} where id = ${id} returning stop`;

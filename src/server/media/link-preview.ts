@@ -22,10 +22,14 @@ interface Cover {
   focus: Focus | null;
 }
 
-/** The cover of a version, cropped around what is to be seen of it, as JPEG. `coverOf` is asked only where it is not known yet. */
+/**
+ * What a version is shown by, as JPEG: its cover, cropped around what is to be seen of it, or where it has none its chart, as `drawn` gives
+ * it. Both are asked only where it is not known yet.
+ */
 export async function linkPreview(
   version: string,
   coverOf: () => Promise<Cover | null>,
+  drawn: () => Promise<Failure | Uint8Array | null>,
 ): Promise<Failure | Uint8Array> {
   const known = kept.get(version);
   if (known) return known;
@@ -34,7 +38,12 @@ export async function linkPreview(
     if (now) return now;
     const cover = await coverOf();
     const blob = cover && (await findFrozenFile(version, cover.media, "large"));
-    if (!blob) return fail("not_found");
+    if (!blob) {
+      const chart = await drawn();
+      if (!chart) return fail("not_found");
+      if (!isFailure(chart)) keep(version, chart);
+      return chart;
+    }
     const bytes = new Uint8Array(await new Response(storeOf(blob.store).stream(blob, 0, blob.size)).arrayBuffer());
     const { width = WIDTH, height = HEIGHT } = await sharp(bytes).metadata();
     // Cut first: a picture that is very long would be larger than anything once it is as wide as this.
@@ -51,9 +60,13 @@ export async function linkPreview(
       .jpeg({ quality: 82 })
       .toBuffer();
     const picture = new Uint8Array(jpeg);
-    kept.set(version, picture);
-    if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+    keep(version, picture);
     return picture;
   });
   return isFailure(made) ? made : made.ok;
+}
+
+function keep(version: string, picture: Uint8Array): void {
+  kept.set(version, picture);
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
 }

@@ -274,10 +274,19 @@ it("the picture of a link is cut before it is enlarged, so that a picture of one
     asked++;
     return { media: media.id, focus: { x: 50, y: 100 } };
   };
-  const [one, two] = await Promise.all([linkPreview(v!.id, cover), linkPreview(v!.id, cover)]);
-  expect(must(await linkPreview(v!.id, cover))).toBe(one);
+  const [one, two] = await Promise.all([
+    linkPreview(v!.id, cover, async () => null),
+    linkPreview(v!.id, cover, async () => null),
+  ]);
+  expect(must(await linkPreview(v!.id, cover, async () => null))).toBe(one);
   expect([one === two, asked]).toEqual([true, 1]);
   const { width, height, format } = await sharp(one as Uint8Array).metadata();
   expect([width, height, format]).toEqual([1_200, 630, "jpeg"]);
-  expect(await linkPreview("another", async () => null)).toMatchObject({ failed: "not_found" });
+  expect(
+    await linkPreview(
+      "another",
+      async () => null,
+      async () => null,
+    ),
+  ).toMatchObject({ failed: "not_found" });
 });

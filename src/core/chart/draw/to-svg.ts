@@ -34,6 +34,8 @@ export interface SvgOptions {
   style?: string;
   /** With its ground; left out: whatever lies behind. */
   ground?: boolean;
+  /** Writes a text otherwise than as letters: as outlines, where nobody has the type. */
+  text?: (shape: Extract<Shape, { kind: "text" }>) => string;
   /** What the drawing is called, for those who cannot see it. */
   label?: string;
 }
@@ -74,6 +76,7 @@ function paint(s: Shape, prefix: string, used: Map<string, string>, options: Svg
     case "line":
       return `<polyline points="${pairs(s.points)}" fill="none" stroke="${s.stroke}" stroke-width="${n(s.width)}"${s.dash ? ` stroke-dasharray="${s.dash.join(" ")}"` : ""}/>`;
     case "text": {
+      if (options.text) return options.text(s);
       const [family, weight] = cssOf(s.face);
       return `<text x="${n(s.x)}" y="${n(s.y)}" font-family="${family}, sans-serif" font-weight="${weight}" font-size="${n(s.size)}" fill="${s.fill}" text-anchor="${s.align}"${s.turned ? ` transform="rotate(-90 ${n(s.x)} ${n(s.y)})"` : ""}>${escapeXml(s.text)}</text>`;
     }

@@ -22,4 +22,8 @@ export const WORDS = {
     `${file}: row ${n(row)} was left out: a text of ${n(length)} characters stands where ${n(most)} fit.`,
   missingSource: "It names no source.",
   undated: "It has no date.",
+  noMedia: (n: number) =>
+    `${n === 1 ? "1 picture, video or sound is" : `${n.toLocaleString("en")} pictures, videos and sounds are`} not in this file, so ${n === 1 ? "it is" : "they are"} left out. A folder made in the editor holds them.`,
+  noPaper: (typed: string) =>
+    `--paper ${typed} is no paper: write a5, a4, a3, a2, a1, a0, letter, legal, tabloid, or WxH in mm (80 to 5,000 a side), such as 900x300mm.`,
 } as const;

@@ -46,6 +46,9 @@ export function FrozenCopies() {
             open
           />
           <div className="mt-1.5 flex gap-2">
+            <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file?as=folder`}>
+              {WORDS.downloadTheFolder}
+            </a>
             <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file`}>
               {WORDS.downloadTheFile}
             </a>

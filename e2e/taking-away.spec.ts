@@ -1,0 +1,196 @@
+import { spawnSync } from "node:child_process";
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { dirname, join } from "node:path";
+import { pathToFileURL } from "node:url";
+import { expect, type Page, test } from "@playwright/test";
+import { unzipSync } from "fflate";
+import sharp from "sharp";
+import { startedWith, saved, chartButton } from "./harness/people";
+
+const hasProgram = (name: string) => spawnSync(name, ["-v"]).error === undefined;
+const paper = (page: Page) => page.getByRole("button", { name: "On paper, as a picture, as a folder" }).click();
+
+/** Makes a folder for what is taken away, and removes it afterwards. */
+async function inFolder(run: (folder: string) => Promise<void>): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), "fastigo-away-"));
+  try {
+    await run(folder);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+function unpack(zip: string, folder: string): void {
+  for (const [path, bytes] of Object.entries(unzipSync(new Uint8Array(readFileSync(zip))))) {
+    mkdirSync(dirname(join(folder, path)), { recursive: true });
+    writeFileSync(join(folder, path), bytes);
+  }
+}
+
+async function download(page: Page, part: string, to: string): Promise<string> {
+  const waiting = page.waitForEvent("download");
+  await page.getByRole("region", { name: part }).getByRole("link", { name: "Download" }).click();
+  const file = await waiting;
+  await file.saveAs(to);
+  return file.suggestedFilename();
+}
+
+test("the chart on paper: what is said before, a preview that is the file, its words in it", async ({ browser }) => {
+  const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1872 Flood", "1874 Stone bridge"]);
+  await saved(page);
+  await paper(page);
+  const pdf = page.getByRole("region", { name: "PDF" });
+  await pdf.getByLabel("Paper").selectOption("free");
+  await pdf.getByLabel("Width").fill("6000");
+  await expect(pdf.getByRole("status")).toContainText("from 80 mm to 5 m");
+  await expect(pdf.getByRole("button", { name: "Make the PDF" })).toBeDisabled();
+  await pdf.getByLabel("Units").selectOption("inch");
+  await pdf.getByLabel("Width").fill("36");
+  await pdf.getByLabel("Height").fill("12");
+  await expect(pdf.getByRole("status")).toHaveText("");
+  await pdf.getByLabel("The full texts after it").check();
+  await pdf.getByRole("button", { name: "Make the PDF" }).click();
+  await expect(pdf.getByRole("img", { name: "Page 1 of 2 of the PDF" })).toHaveAttribute("data-drawn", "1");
+  // What is drawn there is no empty page.
+  const shot = await sharp(await pdf.getByRole("img", { name: /of the PDF/ }).screenshot()).stats();
+  expect(shot.channels[0]!.stdev).toBeGreaterThan(5);
+  await pdf.getByRole("button", { name: "Next page" }).click();
+  await expect(pdf.getByRole("img", { name: "Page 2 of 2 of the PDF" })).toHaveAttribute("data-drawn", "2");
+  await inFolder(async (folder) => {
+    const file = join(folder, "flood.pdf");
+    expect(await download(page, "PDF", file)).toBe("The flood.pdf");
+    expect(readFileSync(file, "latin1").slice(0, 8)).toBe("%PDF-1.7");
+    // poppler's tools, where they are.
+    test.skip(!hasProgram("pdftotext"), "pdftotext (poppler-utils) is not installed");
+    const info = spawnSync("pdfinfo", [file], { encoding: "utf8" }).stdout;
+    expect(info).toMatch(/Page size: +2592 x 864 pts/);
+    expect(info).toMatch(/Tagged: +yes/);
+    const text = spawnSync("pdftotext", ["-f", "2", file, "-"], { encoding: "utf8" }).stdout;
+    expect(text.replaceAll(/\s+/g, " ")).toMatch(/1\. 1604 Rope ferry.*2\. 1872 Flood.*3\. 1874 Stone bridge/);
+    expect(spawnSync("pdftotext", ["-l", "1", file, "-"], { encoding: "utf8" }).stdout).toContain("1. Rope ferry");
+  });
+});
+
+test("the chart as a picture, saved and copied; as a drawing with its type inside", async ({ browser }) => {
+  const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1872 Flood"]);
+  await saved(page);
+  await paper(page);
+  const part = page.getByRole("region", { name: "Picture of the chart" });
+  await part.getByLabel("Size").selectOption("3");
+  await part.getByRole("button", { name: "Make the picture" }).click();
+  await expect(part.getByRole("link", { name: "Download" })).toBeVisible();
+  await inFolder(async (folder) => {
+    await download(page, "Picture of the chart", join(folder, "a.png"));
+    const made = sharp(join(folder, "a.png"));
+    expect((await made.metadata()).width).toBe(4_800);
+    expect((await made.stats()).channels[0]!.stdev).toBeGreaterThan(5);
+    await part.getByRole("button", { name: "Copy as a picture" }).click();
+    await expect(page.getByText("Copied. It can be pasted into a document.")).toBeVisible();
+    await part.getByLabel("What").selectOption("svg");
+    await part.getByRole("button", { name: "Make the picture" }).click();
+    await expect(part.getByText("The flood.svg")).toBeVisible();
+    await download(page, "Picture of the chart", join(folder, "a.svg"));
+    const svg = readFileSync(join(folder, "a.svg"), "utf8");
+    expect(svg).toContain("data:font/woff2;base64,");
+    expect(svg).toContain("Rope ferry");
+    expect(svg).not.toMatch(/(href|url\()="?https?:/);
+  });
+});
+
+test("a folder that works from a file with the network off; its data is what was frozen", async ({ browser }) => {
+  const { page } = await startedWith(browser, "The flood", [
+    "1604 Rope ferry",
+    "1702 - 1790 Timber bridge",
+    "1872 Flood",
+  ]);
+  await saved(page);
+  await page.getByRole("button", { name: "Share" }).click();
+  await page.getByRole("button", { name: "Make a frozen copy" }).click();
+  const copy = page.getByTestId("frozen-copy");
+  const fingerprint = (await copy.innerText()).match(/fingerprint ([0-9a-f]{16})/)![1]!;
+  await inFolder(async (folder) => {
+    const zip = join(folder, "flood.zip");
+    const waiting = page.waitForEvent("download");
+    await copy.getByRole("link", { name: "Download it with its pictures" }).click();
+    await (await waiting).saveAs(zip);
+    unpack(zip, folder);
+    const offline = await browser.newContext({ offline: true });
+    const reader = await offline.newPage();
+    const asked: string[] = [];
+    reader.on("request", (r) => asked.push(r.url()));
+    await reader.goto(pathToFileURL(join(folder, "index.html")).href);
+    await reader.getByRole("link", { name: "Read", exact: true }).click();
+    await expect(reader.getByRole("heading", { name: "Timber bridge" })).toBeVisible();
+    await reader.getByRole("link", { name: "Chart", exact: true }).click();
+    await expect(chartButton(reader, /Rope ferry/)).toBeVisible();
+    await reader.getByRole("button", { name: "Zoom in" }).click();
+    await expect(reader.getByRole("button", { name: "Whole timeline" })).toBeEnabled();
+    await reader.getByRole("link", { name: "Index", exact: true }).click();
+    await expect(reader.getByRole("searchbox").first()).toBeVisible();
+    await reader.getByRole("button", { name: "Practise" }).click();
+    await expect(reader.getByRole("heading", { name: /Practice|Practise/ }).first()).toBeVisible();
+    expect(asked.filter((u) => !/^(file|data|blob):/.test(u))).toEqual([]);
+    await offline.close();
+
+    const verify = (file: string, ...more: string[]) =>
+      spawnSync("npm", ["run", "-s", "fastigo", "--", "verify", file, "--fingerprint", ...more], { encoding: "utf8" });
+    const right = verify(zip, fingerprint);
+    expect([right.status, right.stderr]).toEqual([0, ""]);
+    expect(JSON.parse(right.stdout)).toMatchObject({ title: "The flood", events: 3, whole: true, same: true });
+    expect(verify(zip, "0123456789abcdef").status).toBe(1);
+    const altered = join(folder, "altered.json");
+    writeFileSync(altered, readFileSync(join(folder, "data.json"), "utf8").replace("Flood", "Drought"));
+    expect(verify(altered, fingerprint).status).toBe(1);
+    writeFileSync(join(folder, "half.zip"), readFileSync(zip).subarray(0, 3_000));
+    const broken = verify(join(folder, "half.zip"), fingerprint);
+    expect([broken.status, broken.stderr]).toEqual([2, expect.stringContaining("no whole zip")]);
+  });
+});
+
+test("as a learning package it reports to a platform that it was read, and the score of a practice", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1702 Timber bridge", "1872 Flood"]);
+  await saved(page);
+  await paper(page);
+  const part = page.getByRole("region", { name: "A folder that works without any server" });
+  await part.getByRole("button", { name: /learning package/ }).click();
+  await expect(part.getByRole("link", { name: "Download" })).toBeVisible();
+  await inFolder(async (folder) => {
+    const zip = join(folder, "p.zip");
+    expect(await download(page, "A folder that works without any server", zip)).toBe("The flood-scorm.zip");
+    unpack(zip, folder);
+    const manifest = readFileSync(join(folder, "imsmanifest.xml"), "utf8");
+    expect(manifest).toContain("<schemaversion>1.2</schemaversion>");
+    // A platform: the run-time of a well-known library, and the package in a frame of it.
+    const runtime = readFileSync(
+      join(import.meta.dirname, "..", "node_modules/scorm-again/dist/scorm12.min.js"),
+      "utf8",
+    );
+    writeFileSync(
+      join(folder, "platform.html"),
+      `<!doctype html><script>${runtime.replaceAll("</script", "<\\/script")}</script><script>window.API = new Scorm12API({autocommit:false});</script><iframe src="index.html" style="width:1200px;height:760px"></iframe>`,
+    );
+    const { startStatic } = await import("./harness/static-site");
+    const site = await startStatic(folder);
+    try {
+      const learner = await (await browser.newContext()).newPage();
+      await learner.goto(`${site.url}/platform.html`);
+      const frame = learner.frameLocator("iframe");
+      const value = (name: string) =>
+        learner.evaluate(
+          (n) => (window as never as { API: { lmsGetValue(n: string): string } }).API.lmsGetValue(n),
+          name,
+        );
+      await expect.poll(() => value("cmi.core.lesson_status")).toBe("incomplete");
+      await frame.getByRole("link", { name: "Read", exact: true }).click();
+      await frame.locator(".foot").scrollIntoViewIfNeeded();
+      await expect.poll(() => value("cmi.core.lesson_status")).toBe("completed");
+      await frame.locator("body").evaluate(() => document.dispatchEvent(new CustomEvent("practised", { detail: 0.8 })));
+      await expect.poll(() => value("cmi.core.score.raw")).toBe("80");
+    } finally {
+      site.stop();
+    }
+  });
+});

@@ -1,0 +1,127 @@
+// Files that are made for somebody in a thread: what stands on paper, pictures, and what a folder holds beside its media.
+import "server-only";
+import sharp from "sharp";
+import { dayText } from "@/core/time/zoned";
+import { type Frozen, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
+import { styleOf } from "@/core/looks/style";
+import type { PaperWishes } from "@/core/paper/sheets";
+import { db } from "@/server/db/pool";
+import { writeFile } from "@/server/files/made-files";
+import { findDraftFile, findFrozenFile } from "@/server/media/find-file";
+import { storeOf } from "@/server/media/stores";
+import { findVersion } from "@/server/publishing/versions";
+import { findTimeline } from "@/server/timelines/queries";
+import { makePdf, type Planned, planPaper as planNow } from "@/paper/make-pdf";
+import { drawPicture, type PictureWishes } from "@/paper/picture";
+import { drawSvg } from "@/paper/svg-file";
+import { type FolderEntry, folderEntries } from "./make-folder";
+
+/** What a file is made of: a timeline as it stands, or a version of it. */
+export type Of = { timeline: string } | { version: string; timeline: string };
+
+const root = () => process.env.FASTIGO_ROOT ?? process.cwd();
+const today = () => dayText(new Date(), "UTC");
+
+async function frozenOf(of: Of): Promise<Frozen | null> {
+  if ("version" in of) return (await findVersion(of.version))?.frozen ?? null;
+  const found = await findTimeline(of.timeline);
+  return found && toFrozen(found.timeline);
+}
+
+/** The bytes of a picture, the largest there is of it. */
+async function bytesOf(of: Of, media: string): Promise<Buffer | null> {
+  const blob =
+    "version" in of ? await findFrozenFile(of.version, media, "full") : await findDraftFile(of.timeline, media, "full");
+  // Of a video its still is what is drawn.
+  const still =
+    blob?.type.startsWith("video/") || blob?.type.startsWith("audio/")
+      ? "version" in of
+        ? await findFrozenFile(of.version, media, "large")
+        : await findDraftFile(of.timeline, media, "large")
+      : blob;
+  if (!still?.type.startsWith("image/")) return null;
+  return Buffer.from(await new Response(storeOf(still.store).stream(still, 0, still.size)).arrayBuffer());
+}
+
+/** A picture no wider than it is needed, in a form that documents hold. */
+async function pictureFor(of: Of, media: string, widthPx: number): Promise<Uint8Array | null> {
+  const bytes = await bytesOf(of, media);
+  if (!bytes) return null;
+  const image = sharp(bytes, { limitInputPixels: 120_000_000 }).rotate();
+  const { hasAlpha } = await image.metadata();
+  const sized = image.resize({ width: Math.max(40, widthPx), withoutEnlargement: true });
+  return new Uint8Array(hasAlpha ? await sized.png().toBuffer() : await sized.jpeg({ quality: 86 }).toBuffer());
+}
+
+/** What is to be said before something is printed. */
+export async function planPaper([of, wishes]: [Of, PaperWishes]): Promise<Planned | null> {
+  const frozen = await frozenOf(of);
+  return frozen && planNow(frozen, wishes);
+}
+
+/** A PDF, written into a file that was begun; how far it is stands with its job. */
+export async function makePaper([file, of, wishes, job]: [string, Of, PaperWishes, number]): Promise<true | null> {
+  const frozen = await frozenOf(of);
+  if (!frozen) return null;
+  const { bytes, notices } = await makePdf(frozen, wishes, {
+    day: today(),
+    picture: (media, width) => pictureFor(of, media, width),
+    report: async (done, total) => void (await db()`update job set done = ${done}, total = ${total} where id = ${job}`),
+  });
+  await writeFile(file, [bytes], notices);
+  return true;
+}
+
+/** The chart as PNG or SVG, written into a file that was begun. */
+export async function makePicture([file, of, kind, wishes]: [string, Of, "png" | "svg", PictureWishes]): Promise<
+  true | null
+> {
+  const frozen = await frozenOf(of);
+  if (!frozen) return null;
+  const picture = async (media: string) => {
+    const bytes = await pictureFor(of, media, 700 * (kind === "png" ? wishes.scale : 2));
+    return bytes && { bytes, type: bytes[0] === 0x89 ? "image/png" : "image/jpeg" };
+  };
+  const made =
+    kind === "png"
+      ? await drawPicture(frozen, wishes, picture)
+      : new TextEncoder().encode(await drawSvg(frozen, { ...wishes, root: root() }, picture));
+  await writeFile(file, [made]);
+  return true;
+}
+
+/** As large as those want it who show a link with a picture (the Open Graph protocol), px. */
+const LINK_PICTURE = { width: 1_200, height: 630 };
+
+/** The chart of a version as the picture that stands where somebody posts its link, JPEG. */
+export async function linkPicture([version, timeline]: [string, string]): Promise<Uint8Array | null> {
+  const of = { version, timeline };
+  const frozen = await frozenOf(of);
+  if (!frozen) return null;
+  const picture = async (media: string) => {
+    const bytes = await pictureFor(of, media, 500);
+    return bytes && { bytes, type: bytes[0] === 0x89 ? "image/png" : "image/jpeg" };
+  };
+  const wishes = { ...LINK_PICTURE, scale: 1, transparent: false, view: frozen.firstView ?? "" };
+  const { paper } = styleOf(timelineFromFrozen(frozen));
+  const png = await drawPicture(frozen, wishes, picture);
+  const jpeg = await sharp(png)
+    .resize({ ...LINK_PICTURE, fit: "contain", background: paper })
+    .flatten({ background: paper })
+    .jpeg({ quality: 84 })
+    .toBuffer();
+  return new Uint8Array(jpeg);
+}
+
+/** What a folder holds beside its media, and which media those are, with their kinds. */
+export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
+  entries: FolderEntry[];
+  media: [id: string, kind: string][];
+} | null> {
+  const frozen = await frozenOf(of);
+  if (!frozen) return null;
+  const media = new Map(
+    frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as [string, string]] : [])),
+  );
+  return { entries: await folderEntries(frozen, { root: root(), day: today(), scorm }), media: [...media] };
+}
