@@ -41,7 +41,7 @@ async function person(name: string): Promise<APIRequestContext & { id: string }>
 
 /** A second session of the same person; gives its id, as the account page shows it. */
 async function anotherSession(who: APIRequestContext): Promise<string> {
-  const { email } = (await (await who.get("/api/account/file")).json()).account as { email: string };
+  const { email } = (await (await who.get("/api/account/file?as=json")).json()).account as { email: string };
   const other = await playwrightRequest.newContext({ baseURL: serverUrl() });
   await other.post("/api/session", { data: { name: email, password: PASSWORD } });
   const page = await (await who.get("/account")).text();
@@ -233,6 +233,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[file]", s.file)
         .replace("[practice]", s.practice)
         .replace("[point]", "garden")
+        .replace("/help/pictures/[picture]", "/help/pictures/editor")
+        .replace("[task]", "begin")
         .replace("[picture]", "castle")
         .replace("[seq]", "1")
         .replace("[piece]", "0")

@@ -51,7 +51,7 @@ test("an account is looked after by its person: name, password, sessions, everyt
 
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("link", { name: "Download everything" }).click(),
+    page.getByRole("link", { name: "The data alone (JSON)" }).click(),
   ]);
   const all = JSON.parse(readFileSync((await download.path())!, "utf8")) as {
     account: { displayName: string };
@@ -73,12 +73,13 @@ test("an account is looked after by its person: name, password, sessions, everyt
   const end = page.getByRole("region", { name: "Delete the account" });
   await end.getByLabel("Your password, to delete it").fill("three-old-boats-at-dusk");
   await end.getByRole("button", { name: "Delete my account" }).click();
-  await expect(page.getByRole("heading", { name: "Put what happened in order, and show it" })).toBeVisible();
-  await page.goto("/sign-in");
-  await page.getByLabel("E-mail or sign-in name").fill(nia.email);
-  await page.getByLabel("Password").fill("three-old-boats-at-dusk");
-  await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByText("No account has this name and password.")).toBeVisible();
+  // A week to change one's mind: what goes is named, and one can still sign in.
+  await expect(end.getByText("This account, and what is named above, is deleted on")).toBeVisible();
+  await expect(end.getByRole("listitem").first()).toContainText("“The long night”");
+  await end.getByRole("button", { name: "Keep my account" }).click();
+  await expect(end.getByLabel("Your password, to delete it")).toBeVisible();
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Your timelines" })).toBeVisible();
 });
 
 test("what is pasted with control characters is saved without them, in fields and in descriptions", async ({

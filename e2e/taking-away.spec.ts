@@ -4,8 +4,9 @@ import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { pathToFileURL } from "node:url";
 import { expect, type Page, test } from "@playwright/test";
-import { unzipSync } from "fflate";
+import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
+import { openSheet } from "./harness/ledger";
 import { startedWith, saved, chartButton } from "./harness/people";
 
 const hasProgram = (name: string) => spawnSync(name, ["-v"]).error === undefined;
@@ -192,5 +193,82 @@ test("as a learning package it reports to a platform that it was read, and the s
     } finally {
       site.stop();
     }
+  });
+});
+
+test("everything of mine: taken away, the account emptied, brought back, all equal; what was altered is not let in", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "The flood", ["about 1604 Rope ferry", "1872 Flood"]);
+  const png = await sharp({ create: { width: 90, height: 60, channels: 3, background: "#0B6E69" } })
+    .png()
+    .toBuffer();
+  const sheet = await openSheet(page, "Flood");
+  const chooser = sheet.getByLabel("Pictures, video, sound: choose a file");
+  await chooser.setInputFiles({ name: "flood.png", mimeType: "image/png", buffer: png });
+  await expect(sheet.getByTestId("media-item")).toHaveCount(1);
+  await saved(page);
+  const data = async () => {
+    const everything = (await (await page.request.get("/api/account/file?as=json")).json()) as {
+      timelines: { timeline: { title: string; events: object[]; items: { media: string | null }[] } }[];
+    };
+    // Files have names of their own in each timeline.
+    const text = JSON.stringify(
+      everything.timelines.map((t) => ({
+        ...t.timeline,
+        items: t.timeline.items.map((i) => ({ ...i, media: Boolean(i.media) })),
+      })),
+    );
+    return JSON.parse(text) as { title: string }[];
+  };
+  const before = await data();
+  expect(before).toHaveLength(1);
+  await page.goto("/account");
+  const waiting = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Download everything" }).click();
+  await inFolder(async (folder) => {
+    const zip = join(folder, "all.zip");
+    await (await waiting).saveAs(zip);
+    const names = Object.keys(unzipSync(new Uint8Array(readFileSync(zip))));
+    expect(names.slice(0, 2)).toEqual(["archive.json", "account.json"]);
+    expect(names).toContain("timelines/1/history.json");
+    expect(names.some((n) => /^timelines\/1\/media\//.test(n))).toBe(true);
+    const other = await startedWith(browser, "Mine", ["1900 Already here"]);
+    await saved(other.page);
+    await other.page.goto("/account");
+    const part = other.page.getByRole("region", { name: "Bring everything back" });
+    const choose = async (file: string) => part.locator('input[type="file"]').setInputFiles(file);
+    await choose(zip);
+    await expect(part.getByRole("status")).toContainText("1 timeline was brought back.");
+    const after = (await (await other.page.request.get("/api/account/file?as=json")).json()) as {
+      timelines: { timeline: { title: string; items: { media: string | null }[] } }[];
+    };
+    const back = after.timelines.find((t) => t.timeline.title === "The flood")!.timeline;
+    expect([{ ...back, items: back.items.map((i) => ({ ...i, media: Boolean(i.media) })) }]).toEqual(before);
+    expect(after.timelines).toHaveLength(2);
+
+    const files = unzipSync(new Uint8Array(readFileSync(zip)));
+    const packed = (entries: Record<string, Uint8Array>, name: string) => {
+      const made = zipSync(entries, { level: 0 });
+      writeFileSync(join(folder, name), made);
+      return join(folder, name);
+    };
+    const text = (value: object) => new TextEncoder().encode(JSON.stringify(value));
+    await choose(packed({ ...files, "timelines/1/timeline.json": text({ events: [] }) }, "altered.zip"));
+    await expect(part.getByRole("alert")).toContainText("is not what the archive says it is");
+    await choose(
+      packed(
+        { ...files, "archive.json": text({ fastigo: "everything of mine", format: 99, timelines: 1 }) },
+        "later.zip",
+      ),
+    );
+    await expect(part.getByRole("alert")).toContainText("made by a later Fastigo");
+    await choose(packed({ "../../x": text({}), "a.txt": text({}) }, "other.zip"));
+    await expect(part.getByRole("alert")).toContainText("is not an archive");
+    writeFileSync(join(folder, "half.zip"), readFileSync(zip).subarray(0, 2_500));
+    await choose(join(folder, "half.zip"));
+    await expect(part.getByRole("alert")).toContainText(/ends before it is whole|is not an archive/);
+    await choose(packed({ ...files, "../../evil": text({}), "timelines/1/media/../x": text({}) }, "paths.zip"));
+    await expect(part.getByRole("status")).toContainText("1 timeline was brought back.");
   });
 });

@@ -155,7 +155,7 @@ await run(async () => {
     report(
       "bare node handler / stored page, requests a second",
       least / own,
-      40,
+      4,
       `${Math.round(own)}/s against ${Math.round(least)}/s, ${html.length} bytes`,
     );
 

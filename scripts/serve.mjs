@@ -90,6 +90,14 @@ async function serve() {
   const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) });
   await app.prepare();
   const handle = app.getRequestHandler();
+  // What very many read at once is answered before the framework, where it is known who may see it.
+  const { answerPublished } = await import("../dist/front.mjs");
+  const front = async (request, response) => {
+    const answer = request.url.startsWith("/t/") ? await answerPublished(request).catch(() => null) : null;
+    if (!answer) return handle(request, response);
+    response.writeHead(answer.status, answer.headers);
+    response.end(answer.body ?? undefined);
+  };
   const server = createServer(
     { requestTimeout: REQUEST_MS, keepAliveTimeout: 65_000, maxHeaderSize: 16_384 },
     (request, response) => {
@@ -106,7 +114,7 @@ async function serve() {
       if (!READING.has(request.method) && !request.url.startsWith("/api/"))
         return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
       request.headers["x-fastigo-from"] = comesFrom(request);
-      handle(request, response).catch((error) => {
+      front(request, response).catch((error) => {
         console.error(error);
         if (!response.headersSent)
           refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");

@@ -63,6 +63,10 @@ create index page_report_waiting on page_report (at) where decided_at is null;
 -- Those who look at what is reported, and hide it.
 alter table account add column operator boolean not null default false;
 
+-- Whoever wants to leave has a week to change their mind.
+alter table account add column delete_at timestamptz;
+create index account_delete_at on account (delete_at) where delete_at is not null;
+
 -- Where a timeline was copied from.
 alter table timeline add column based_on jsonb;
 

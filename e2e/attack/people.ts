@@ -178,12 +178,11 @@ export const PEOPLE: Attack[] = [
         (await nia.ask("DELETE", "/api/account", { password: "three-old-boats" })).status === 200,
         "the deletion",
       );
-      expectThat((await nia.ask("GET", "/api/account/file")).status === 401, "the account lives on");
-      expectThat(
-        (await new Actor(server.url).ask("POST", "/api/session", { name: nia.email, password: "three-old-boats" }))
-          .status === 401,
-        "signs in again",
-      );
+      // A week to change one's mind: until then everything is as it was.
+      expectThat((await nia.ask("GET", "/api/account/file")).status === 200, "gone at once");
+      const leaving = (await nia.ask("GET", "/api/account/leaving")).json as { leaving?: { deleteAt: string | null } };
+      const days = (Date.parse(leaving.leaving?.deleteAt ?? "") - Date.now()) / 86_400_000;
+      expectThat(days > 6.9 && days < 7.1, "deleted at another time than in a week");
       return "session, stream and account ended";
     },
   },

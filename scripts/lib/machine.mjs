@@ -100,6 +100,7 @@ export async function ensureBuilt() {
   const there =
     existsSync(stamp) &&
     existsSync(join(ROOT, "public", "reader", "views.js")) &&
+    existsSync(join(ROOT, "dist", "front.mjs")) &&
     existsSync(join(ROOT, "dist", "work.mjs"));
   if (there && readFileSync(stamp, "utf8") === build) return build;
   say("Building (under a minute) ...");
@@ -168,7 +169,8 @@ const HOUSE_TYPE_ALONE = {
 };
 
 /** Bundles what the server's threads do, into dist. */
-export function bundleForThreads() {
+export async function bundleForThreads() {
+  await bundle("src/app/front.ts", "front");
   return bundle("src/threads/deeds.ts", "work");
 }
 

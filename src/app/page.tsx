@@ -76,6 +76,9 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
             <Link href="/classes" className={`${buttonLook("plain")} ml-2`}>
               {WORDS.newClass}
             </Link>
+            <Link href="/published/mine" className={`${buttonLook("quiet")} ml-2`}>
+              {WORDS.publishedByMe}
+            </Link>
             <Link href="/bin" className={`${buttonLook("quiet")} ml-2`}>
               {WORDS.bin}
             </Link>
@@ -216,9 +219,19 @@ async function FrontPage() {
         ) : null}
         <div className="max-w-[880px]">
           <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
+          {listed.length > 0 ? (
+            <p className="mt-3">
+              <Link href="/published" className="text-verdigris underline">
+                {WORDS.searchAll}
+              </Link>
+            </p>
+          ) : null}
         </div>
       </main>
       <footer className="mx-auto max-w-[1240px] px-5 pb-8 text-[14px] text-quiet">
+        <Link href="/help" className="mr-4 underline">
+          {WORDS.help}
+        </Link>
         <Link href="/licences" className="underline">
           {WORDS.licences}
         </Link>

@@ -75,6 +75,9 @@ export async function pageOfDraft(timeline: string, by: string, options: PageOpt
   return made ?? { failed: "not_found" };
 }
 
+/** A page's policy with another rule for who may show it in a frame. */
+export const withFrames = (policy: string, frames: string): string => policy.replace(OWN_FRAMES, frames);
+
 /** Sends a page; a browser that has it already gets "not modified". `frames`: the rule for who may show it in one, where it has another. */
 export function sendPage(
   request: Request,
@@ -85,7 +88,7 @@ export function sendPage(
   if (isFailure(page)) return page;
   const headers: Record<string, string> = {
     "Content-Type": "text/html; charset=utf-8",
-    "Content-Security-Policy": page.policy.replace(OWN_FRAMES, frames),
+    "Content-Security-Policy": withFrames(page.policy, frames),
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "same-origin",
     "Cache-Control": cache,

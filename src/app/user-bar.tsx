@@ -11,6 +11,9 @@ export async function UserBar() {
   return (
     <>
       <PlainBar>
+        <Link href="/help" className="rounded-md px-1 underline">
+          {WORDS.help}
+        </Link>
         {user ? (
           <>
             <Link href="/account" className="rounded-md px-1 underline">

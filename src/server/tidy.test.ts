@@ -9,7 +9,10 @@ import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { emptyTimeline } from "@/core/timeline/timeline";
-import { deleteAccount, exportOf } from "./accounts/account";
+import { askToLeave, deleteAccount, exportOf, leavingOf, stay } from "./accounts/account";
+import { sendLetters } from "./mail/outgoing";
+import { countOpened, writeOpened } from "./publishing/opened";
+import { chooseWord } from "./publishing/short-link";
 import { openSession } from "./accounts/sessions";
 import { addClassmate, beginAssignment, createAssignment } from "./classes/assignment";
 import { alterClass, createClass, findClass } from "./classes/class";
@@ -208,7 +211,7 @@ describe("a submission", () => {
   it("loses a name, and nothing else, with its account", async () => {
     const s = await handedIn();
     const before = (await findSubmission(s.submission))!;
-    must(await deleteAccount(s.obi.id, "over-the-ambrel"));
+    await deleteAccount(s.obi.id);
     const after = (await findSubmission(s.submission))!;
     expect(after.members).toEqual(["Nia", "Deleted account"]);
     expect([after.hash, after.content]).toEqual([before.hash, before.content]);
@@ -227,8 +230,23 @@ describe("an account", () => {
       timelines: { timeline: { events: { title: string }[] } }[];
     };
     expect(everything.timelines.map((t) => t.timeline.events[0]!.title)).toEqual(["Ferry", "Ferry"]);
-    expect(await deleteAccount(nia.id, "under-the-ambrel")).toMatchObject({ failed: "wrong_own_password" });
-    must(await deleteAccount(nia.id, "over-the-ambrel"));
+    must(await chooseWord(own, nia.id, "unmistakable-word"));
+    await sendLetters([{ account: nia.id, to: "unmistakable@b.example", subject: "Unmistakable", body: "Look." }]);
+    countOpened(own);
+    await writeOpened();
+    expect(await askToLeave(nia.id, "under-the-ambrel")).toMatchObject({ failed: "wrong_own_password" });
+    expect(await leavingOf(nia.id)).toMatchObject({ deleteAt: null, goes: ["Crossings"], passes: [{ to: "Obi" }] });
+    // A week, in which one may change one's mind.
+    must(await askToLeave(nia.id, "over-the-ambrel"));
+    await tidy("now", days(6));
+    expect(await rows(own)).toBeGreaterThan(0);
+    await stay(nia.id);
+    await tidy("now", days(8));
+    expect(await rows(own)).toBeGreaterThan(0);
+    must(await askToLeave(nia.id, "over-the-ambrel"));
+    await tidy("now", days(8));
+    expect(await isAnywhere("nmistakable")).toEqual([]);
+    expect(await isAnywhere(own)).toEqual([]);
     expect(await rows(own)).toBe(0);
     expect(await db()`select role from editor where timeline_id = ${shared}`).toEqual([{ role: "owner" }]);
     expect(await isAnywhere("Nia Unmistakable")).toEqual([]);

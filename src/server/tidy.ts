@@ -1,4 +1,5 @@
 import "server-only";
+import { deleteAccount, leaversDue } from "./accounts/account";
 import { overdueSubmissions } from "./classes/keep";
 import { overdueResults } from "./classes/practice";
 import { db } from "./db/pool";
@@ -45,6 +46,7 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   await sql`delete from thumbnail where build <> ${build}`;
 
   const bin = new Date(now.getTime() - BIN_DAYS * DAY_MS);
+  for (const id of await leaversDue(now, BATCH)) await deleteAccount(id);
   await overdueResults(sql, now);
   let submissions = 0;
   for (const id of await overdueSubmissions(sql, now, BATCH)) {

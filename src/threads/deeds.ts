@@ -135,4 +135,5 @@ export async function keepPast([id, seq]: [string, number]): Promise<true> {
   return true;
 }
 
-export { folderParts, linkPicture, makePaper, makePicture, planPaper } from "./make-files";
+export { folderParts, guide, linkPicture, makePaper, makePicture, planPaper } from "./make-files";
+export { accountPart, archiveTimeline } from "./archive-timeline";

@@ -48,7 +48,7 @@ export async function folderOf(
   }
 }
 
-async function* bytesOf(blob: BlobInfo): AsyncGenerator<Uint8Array> {
+export async function* bytesOf(blob: BlobInfo): AsyncGenerator<Uint8Array> {
   const reader = storeOf(blob.store).stream(blob, 0, blob.size).getReader();
   try {
     for (;;) {

@@ -1,6 +1,9 @@
 // Files that are made for somebody in a thread: what stands on paper, pictures, and what a folder holds beside its media.
 import "server-only";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import sharp from "sharp";
+import { makeGuidePdf } from "@/paper/guide-pdf";
 import { dayText } from "@/core/time/zoned";
 import { type Frozen, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
 import { styleOf } from "@/core/looks/style";
@@ -124,4 +127,15 @@ export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
     frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as [string, string]] : [])),
   );
   return { entries: await folderEntries(frozen, { root: root(), day: today(), scorm }), media: [...media] };
+}
+
+/** The guide as a PDF, with the pictures that ship with it. */
+export async function guide(_: []): Promise<Uint8Array> {
+  return makeGuidePdf((name) => {
+    try {
+      return new Uint8Array(readFileSync(join(root(), "docs", "screenshots", `${name}.png`)));
+    } catch {
+      return null;
+    }
+  });
 }

@@ -3,7 +3,7 @@ import { AccountForms } from "@/features/accounts/account-forms";
 import { OwnDeviceField } from "@/features/editor/own-device/own-device-field";
 import { ReturnUnsent } from "@/features/accounts/return-unsent";
 import { BUILD } from "../reader-response";
-import { findAccount, openCopiesOf } from "@/server/accounts/account";
+import { findAccount, leavingOf, openCopiesOf } from "@/server/accounts/account";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
@@ -17,6 +17,7 @@ export default async function AccountPage() {
   const own = await findAccount(user.id);
   if (!own) notFound();
   const sessions = await sessionsOf(user.id, (await cookies()).toString());
+  const leaving = await leavingOf(user.id);
   const copies = await openCopiesOf(user.id);
   return (
     <>
@@ -39,6 +40,7 @@ export default async function AccountPage() {
             own: s.own,
             seenAt: s.seenAt.toISOString(),
           }))}
+          leaving={{ ...leaving, deleteAt: leaving.deleteAt?.toISOString() ?? null }}
           copies={copies.map((c) => ({ ...c, createdAt: c.createdAt.toISOString() }))}
         />
       </main>

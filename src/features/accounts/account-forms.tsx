@@ -7,6 +7,8 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
 
+import { BringBack } from "./bring-back";
+import { Leaving, type LeavingAccount } from "./leaving";
 import { Copies, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
 import { Part, Said, Secret, useForm } from "./account-pieces";
 
@@ -16,6 +18,7 @@ interface AccountProps {
   signInName: string | null;
   sessions: OpenSession[];
   copies: OpenCopy[];
+  leaving: LeavingAccount;
 }
 
 /** Everything about one's own account: name, address, password, sessions, one's data, and its end. */
@@ -40,8 +43,12 @@ export function AccountForms(props: AccountProps) {
         <a href="/api/account/file" download className={`${buttonLook("plain")} mt-3`}>
           {WORDS.downloadEverything}
         </a>
+        <a href="/api/account/file?as=json" download className={`${buttonLook("quiet")} mt-3 ml-2`}>
+          {WORDS.downloadData}
+        </a>
+        <BringBack />
       </Part>
-      <Deletion />
+      <Leaving leaving={props.leaving} />
     </div>
   );
 }
@@ -150,34 +157,6 @@ function PasswordForm({ own }: { own: string[] }) {
         />
         <Button type="submit" className="mt-3" disabled={form.disabled}>
           {WORDS.setTheNewPassword}
-        </Button>
-        <Said outcome={form.outcome} />
-      </form>
-    </Part>
-  );
-}
-
-function Deletion() {
-  const form = useForm({ password: "" });
-  return (
-    <Part title={WORDS.deleteTheAccount}>
-      <p>{WORDS.timelinesThatOnlyYouEdit}</p>
-      <form
-        noValidate
-        onSubmit={form.send(
-          (v) => askServer("DELETE", "/api/account", v),
-          WORDS.yourAccountIsDeleted,
-          () => window.location.assign("/"),
-        )}
-      >
-        <Secret
-          label={WORDS.yourPasswordToDeleteIt}
-          value={form.values.password}
-          onChange={form.set("password")}
-          auto="current-password"
-        />
-        <Button type="submit" className="mt-3" disabled={form.disabled || form.values.password === ""}>
-          {WORDS.deleteMyAccount}
         </Button>
         <Said outcome={form.outcome} />
       </form>

@@ -1,6 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor";
+import { WORDS as GUIDE } from "@/core/words/en/guide";
 import { useState } from "react";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Modal } from "@/ui/controls/modal";
@@ -49,6 +50,11 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
   const [single, setSingle] = useState(singleKeys);
   return (
     <Modal title={WORDS.keys} open={open} onOpenChange={onOpenChange}>
+      <p className="mb-3">
+        <a href="/help" target="_blank" rel="noreferrer" className="text-verdigris underline">
+          {GUIDE.guideTo}
+        </a>
+      </p>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         {KEYS.map(([key, what]) => (
           <div key={key} className="contents">

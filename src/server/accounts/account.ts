@@ -3,7 +3,7 @@ import { verify } from "@node-rs/argon2";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
-import { blankName, classesIn, handedInBy, leaveAllClasses } from "../classes/reach";
+import { blankName, classesIn, handedInBy, leaveAllClasses, taughtAlone } from "../classes/reach";
 import { forgetResults, resultsOf } from "../classes/practice";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -131,24 +131,35 @@ export async function openCopiesOf(account: string): Promise<OwnFrozenCopy[]> {
 
 /** Everything of a person, as one JSON text: account, classes, timelines in the open format, submissions with their marks. */
 export async function exportOf(id: string): Promise<string | null> {
-  const own = await findAccount(id);
-  if (!own) return null;
-  const classes = await classesIn(db(), id);
-  const submissions = await handedInBy(db(), id);
-  const files = await db()`
-    select m.id, m.timeline_id, m.kind, m.name, m.created_at from media m where m.created_by = ${id} order by m.created_at`;
-  const mine = await db()<{ id: string; role: string }[]>`
-    select e.timeline_id as id, e.role from editor e join timeline t on t.id = e.timeline_id
-    where e.account_id = ${id} and t.deleted_at is null order by e.joined_at`;
+  const head = await accountPart(id);
+  if (head === null) return null;
   const timelines: string[] = [];
-  for (const { id: timeline, role } of mine) {
+  for (const { id: timeline, role } of await timelinesIn(id)) {
     const found = await findTimeline(timeline);
     if (found)
       timelines.push(
         `{"id":${JSON.stringify(timeline)},"role":"${role}","timeline":${canonicalJson(toFrozen(found.timeline, true))}}`,
       );
   }
-  const head = JSON.stringify({
+  return `${head.slice(0, -1)},"timelines":[${timelines.join(",")}]}`;
+}
+
+/** The timelines a person may edit, in the order they came to them. */
+export async function timelinesIn(id: string): Promise<{ id: string; role: string }[]> {
+  return db()<{ id: string; role: string }[]>`
+    select e.timeline_id as id, e.role from editor e join timeline t on t.id = e.timeline_id
+    where e.account_id = ${id} and t.deleted_at is null order by e.joined_at, e.timeline_id`;
+}
+
+/** Everything of a person but their timelines, as JSON; null where there is no such account. */
+export async function accountPart(id: string): Promise<string | null> {
+  const own = await findAccount(id);
+  if (!own) return null;
+  const classes = await classesIn(db(), id);
+  const submissions = await handedInBy(db(), id);
+  const files = await db()`
+    select m.id, m.timeline_id, m.kind, m.name, m.created_at from media m where m.created_by = ${id} order by m.created_at`;
+  return JSON.stringify({
     fastigo: "everything of mine",
     format: 1,
     account: own,
@@ -162,16 +173,65 @@ export async function exportOf(id: string): Promise<string | null> {
     practice: await resultsOf(id),
     looks: (await looksFor(id)).filter((l) => l.mine).map(({ name, look, className }) => ({ name, className, look })),
   });
-  return `${head.slice(0, -1)},"timelines":[${timelines.join(",")}]}`;
+}
+
+/** So long somebody who wants to leave can change their mind. */
+export const LEAVING_DAYS = 7;
+
+/** What goes with an account and what stays, and when; `deleteAt` null: nobody has asked for it. */
+export interface Leaving {
+  deleteAt: Date | null;
+  /** Titles of timelines that nobody else edits: destroyed. */
+  goes: string[];
+  /** Timelines others edit too, and to whom each passes. */
+  passes: { title: string; to: string }[];
+  /** What was handed in: stays, without the name, for as long as its class keeps it. */
+  submissions: number;
+  /** Classes that nobody else teaches: closed. */
+  closes: string[];
+}
+
+export async function leavingOf(id: string): Promise<Leaving> {
+  const [own] = await db()<{ deleteAt: Date | null }[]>`select delete_at from account where id = ${id}`;
+  const mine = await db()<{ title: string; heir: string | null }[]>`
+    select t.title, (select a.display_name from editor o join account a on a.id = o.account_id
+        where o.timeline_id = e.timeline_id and o.account_id <> ${id} order by o.joined_at, o.account_id limit 1) as heir
+    from editor e join timeline t on t.id = e.timeline_id where e.account_id = ${id} and e.role = 'owner' order by t.altered_at desc`;
+  return {
+    deleteAt: own?.deleteAt ?? null,
+    goes: mine.flatMap((t) => (t.heir ? [] : [t.title])),
+    passes: mine.flatMap((t) => (t.heir ? [{ title: t.title, to: t.heir }] : [])),
+    submissions: (await handedInBy(db(), id)).length,
+    closes: await taughtAlone(db(), id),
+  };
+}
+
+/** Has an account deleted in a week, by its password. */
+export async function askToLeave(id: string, password: string): Promise<Failure | { deleteAt: string }> {
+  const wrong = await provePassword(id, password);
+  if (wrong) return wrong;
+  const [row] = await db()<{ deleteAt: Date }[]>`
+    update account set delete_at = coalesce(delete_at, now() + ${`${LEAVING_DAYS} days`}::interval) where id = ${id} returning delete_at`;
+  return row ? { deleteAt: row.deleteAt.toISOString() } : fail("not_found");
+}
+
+/** Changes one's mind: the account stays as it is. */
+export async function stay(id: string): Promise<void> {
+  await db()`update account set delete_at = null where id = ${id}`;
+}
+
+/** Accounts whose week is over. */
+export async function leaversDue(now: Date, most: number): Promise<string[]> {
+  const rows = await db()<{ id: string }[]>`
+    select id from account where delete_at <= ${now} and deleted_at is null order by delete_at limit ${most}`;
+  return rows.map((r) => r.id);
 }
 
 /**
  * Deletes an account for good. Timelines that nobody else edits are destroyed; others pass to whoever has edited with them the
  * longest. What was handed in stays for as long as its class keeps it, without the name. Classes they teach are closed.
  */
-export async function deleteAccount(id: string, password: string): Promise<Failure | { deleted: true }> {
-  const wrong = await provePassword(id, password);
-  if (wrong) return wrong;
+export async function deleteAccount(id: string): Promise<void> {
   await db().begin(async (tx) => {
     const [own] = await tx<{ displayName: string }[]>`select display_name from account where id = ${id} for update`;
     const mine = await tx<{ id: string; heir: string | null }[]>`
@@ -192,11 +252,13 @@ export async function deleteAccount(id: string, password: string): Promise<Failu
     await forgetLooks(tx, id);
     await forgetResults(tx, id);
     await tx`delete from one_time_code where account_id = ${id}`;
+    await tx`delete from mail where account_id = ${id}`;
+    await tx`delete from made_file where account_id = ${id}`;
+    await tx`update job set asked_by = null where asked_by = ${id}`;
     await endAllSessions(id, tx);
     // The row stays without a name: what others keep refers to it.
     await tx`
       update account set display_name = 'Deleted account', email = null, sign_in_name = null, password_hash = '',
-        made_in_class = null, deleted_at = now() where id = ${id}`;
+        made_in_class = null, operator = false, delete_at = null, ledger_columns = null, deleted_at = now() where id = ${id}`;
   });
-  return { deleted: true };
 }

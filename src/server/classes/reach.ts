@@ -94,6 +94,14 @@ export async function leaveAllClasses(tx: Tx, account: string): Promise<void> {
       and not exists (select from class_teacher t where t.class_id = c.id and t.account_id <> ${account})`;
 }
 
+/** The open classes that a person teaches and nobody else does, by name. */
+export async function taughtAlone(sql: Sql, account: string): Promise<string[]> {
+  const rows = await sql<{ name: string }[]>`
+    select c.name from class c where teaches(c.id, ${account}) and c.closed_at is null
+      and not exists (select from class_teacher t where t.class_id = c.id and t.account_id <> ${account}) order by c.name`;
+  return rows.map((r) => r.name);
+}
+
 /** The classes of a person and what they are in each, for their export. */
 export async function classesIn(sql: Sql, account: string): Promise<{ name: string; role: "teacher" | "student" }[]> {
   return sql<{ name: string; role: "teacher" | "student" }[]>`

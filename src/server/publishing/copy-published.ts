@@ -1,9 +1,7 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import { copyTimeline, filesOf } from "@/core/change/copy-events";
-import { timelineFromFrozen } from "@/core/formats/frozen";
-import { descriptionOf } from "@/core/text/write-description";
-import type { Timeline } from "@/core/timeline/timeline";
+import { timelineOfFile } from "@/core/bring-in/whole-timeline";
 import { db } from "../db/pool";
 import { type Failure, fail, refusal } from "../http/failure";
 import { copyMedia } from "../timelines/copy-into";
@@ -21,18 +19,7 @@ export async function copyPublished(published: Published, by: string): Promise<F
   const version = await findVersion(published.version);
   if (!version) return fail("not_found");
   const { frozen } = version;
-  const drawn = timelineFromFrozen(frozen);
-  // The frozen form has texts as blocks: they are written as documents again.
-  const writer = 1;
-  const texts = new Map(
-    [...frozen.events, ...(frozen.chapters ?? [])].map((e) => [e.id, descriptionOf(e.description, writer)] as const),
-  );
-  const timeline: Timeline = {
-    ...drawn,
-    introduction: descriptionOf(frozen.introduction, writer),
-    closing: descriptionOf(frozen.closing ?? [], writer),
-    events: new Map([...drawn.events].map(([id, e]) => [id, { ...e, description: texts.get(id) ?? e.description }])),
-  };
+  const timeline = timelineOfFile(frozen, 1);
   return db()
     .begin(async (tx): Promise<Failure | { id: string }> => {
       const made = await createTimelineIn(tx, by, { title: "", subject: "" }, []);

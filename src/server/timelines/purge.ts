@@ -25,6 +25,8 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   const versions = await keptVersions(tx, id);
   await tx`delete from publication where timeline_id = ${id}`;
   await tx`delete from frozen_copy where timeline_id = ${id}`;
+  for (const table of ["short_link", "page_pass", "opened_day", "page_report", "made_file"])
+    await tx`delete from ${tx(table)} where timeline_id = ${id}`;
   await forgetPracticesOf(tx, id);
   await purgeVersions(tx, await versionsOf(tx, id, versions));
   if (versions.length === 0) {

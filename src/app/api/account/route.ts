@@ -1,6 +1,6 @@
 import type { ValidateFunction } from "ajv";
-import { changeAccount, deleteAccount } from "@/server/accounts/account";
-import { browserOf, closeSession, withCookies } from "@/server/accounts/sessions";
+import { askToLeave, changeAccount } from "@/server/accounts/account";
+import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { signUp } from "@/server/accounts/sign-up";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
@@ -26,9 +26,8 @@ export const PATCH = memberRoute({ body: readChange }, async ({ user, body }) =>
   return isFailure(done) ? done : { changed: true };
 });
 
-/** Deletes the account and what is only its own. */
-export const DELETE = memberRoute({ body: stringsOf("password") }, async ({ request, user, body }) => {
-  const done = await deleteAccount(user.id, body.password);
-  if (isFailure(done)) return done;
-  return withCookies({ deleted: true }, { cookies: [await closeSession(request)] });
+/** Has the account deleted in a week, with what is only its own. */
+export const DELETE = memberRoute({ body: stringsOf("password") }, async ({ user, body }) => {
+  const done = await askToLeave(user.id, body.password);
+  return isFailure(done) ? done : { ...done };
 });

@@ -23,9 +23,22 @@ export const WORDS = {
   newPassword: "New password",
   setTheNewPassword: "Set the new password",
   deleteTheAccount: "Delete the account",
-  timelinesThatOnlyYouEdit:
-    "Timelines that only you edit are destroyed with their pages and files, and this cannot be undone. Those you share pass to whoever has worked on them with you the longest. What you have handed in stays with the class for as long as it keeps it, without your name. Classes you teach are closed.",
-  yourAccountIsDeleted: "Your account is deleted.",
+  nothingGoes: "No timeline goes: none is only yours.",
+  goes: (n: number) =>
+    n === 1
+      ? "1 timeline that only you edit is destroyed, with its page, its files and what is in the bin:"
+      : `${n.toLocaleString("en")} timelines that only you edit are destroyed, with their pages, their files and what is in the bin:`,
+  andMore: (n: number) => ` and ${n.toLocaleString("en")} more.`,
+  passes: (title: string, to: string) => `“${title}” stays and passes to ${to}, who works on it too.`,
+  handedInStays: (n: number) =>
+    `${n === 1 ? "What you have handed in once" : `What you have handed in ${n} times`} stays with the class for as long as it keeps it, without your name.`,
+  classesClose: (names: string) => `Classes that only you teach are closed: ${names}.`,
+  aWeekToChangeYourMind:
+    "It is deleted a week after you ask for it; until then everything is as it was and you can change your mind here. Then it is gone for good, and nobody can bring it back. Download everything of yours first.",
+  goneInAWeek: "Your account is deleted in a week. Until then you can change your mind here.",
+  goneOn: "This account, and what is named above, is deleted on",
+  keepMyAccount: "Keep my account",
+  itStays: "Your account stays as it is.",
   yourPasswordToDeleteIt: "Your password, to delete it",
   deleteMyAccount: "Delete my account",
   whereYouAreSignedIn: "Where you are signed in",
@@ -57,4 +70,21 @@ export const WORDS = {
   youHaveAnAccount: "You have an account? ",
   newHere: "New here? ",
   signOut: "Sign out",
+  downloadData: "The data alone (JSON)",
+  bringBack: "Bring everything back",
+  bringBackMore:
+    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds. What you have already is not touched.",
+  chooseArchive: "Choose an archive",
+  bringingBack: (title: string, n: number, of: number) => `${n} of ${of}: ${title}`,
+  broughtBack: (n: number) =>
+    n === 1 ? "1 timeline was brought back." : `${n.toLocaleString("en")} timelines were brought back.`,
+  notAnArchive: "This file is not an archive of everything of somebody. Nothing was brought in.",
+  laterArchive:
+    "This archive was made by a later Fastigo than this one. Nothing was brought in; bring it to one that is as new.",
+  brokenOff: (done: number, of: number) =>
+    `The archive ends before it is whole: ${done.toLocaleString("en")} of ${of.toLocaleString("en")} timelines were in it, and those were brought in.`,
+  altered: (title: string) =>
+    `A file of “${title}” is not what the archive says it is: it was altered or broken. That timeline was not brought in.`,
+  noAnswer: "The server does not answer. Try it again.",
+  notBrought: (title: string, why: string) => `“${title}” was not brought in. ${why}`,
 } as const;

@@ -21,3 +21,16 @@ title, text, place, credit and source. Dates are written as they were typed, and
 Pictures are WebP or JPEG files; those in media/*/large are the largest.
 `,
 } as const;
+
+/** What is written into an archive of everything of somebody. */
+export const ARCHIVE_README = `Everything of mine, from Fastigo
+
+archive.json                  what this is, and how many timelines follow
+account.json                  the account, its classes, what was handed in with its marks, practice, looks
+timelines/N/index.json        the files of a timeline, with the SHA-256 of each
+timelines/N/timeline.json     the timeline, in Fastigo's open JSON format
+timelines/N/history.json      every change that was ever made to it: when, by whom, the steps, what was there before
+timelines/N/media/ID          its pictures, videos and sounds
+
+On any Fastigo: sign in, open your account, and choose this file under "Bring everything back".
+`;

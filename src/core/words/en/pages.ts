@@ -113,6 +113,9 @@ export const WORDS = {
   inFolder: (folder: string) => `In ${folder}`,
   newSince: (n: number, who: string) =>
     `${n === 1 ? "1 change" : `${n.toLocaleString("en")} changes`} by ${who} since you were here`,
+  help: "Help",
+  publishedByMe: "Published by me",
+  searchAll: "Search all of them",
   bin: "Bin",
   whatIsInTheBin: (days: number) =>
     `Deleted timelines stay here for ${days} days and can be put back with all they had: events, pictures, history, published page. After that they are gone for good.`,

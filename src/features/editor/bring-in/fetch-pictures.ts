@@ -1,7 +1,7 @@
 import type { FetchedPicture } from "@/core/bring-in/bring-in";
 import type { BroughtRow } from "@/core/bring-in/put-together";
 import { askServer } from "@/ui/ask-server";
-import type { UploadedMedia } from "../store/upload";
+import type { UploadedMedia } from "@/ui/upload";
 
 export interface Fetching {
   done: number;

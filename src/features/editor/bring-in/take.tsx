@@ -10,6 +10,7 @@ import { WORDS as TAKE_OUT } from "@/core/words/en/take-out";
 import { WORDS as TEMPLATE } from "@/core/words/en/template";
 import { askPacked, askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
+import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { saveFile } from "../save-file";
 import { useEditor } from "../store/editor-context";
 import { writeTemplate } from "../write-file";
@@ -36,7 +37,9 @@ export function Take({
   const [text, setText] = useState("");
   return (
     <div className="mx-auto flex w-full max-w-[820px] flex-1 flex-col gap-3 overflow-y-auto p-5">
-      <p>{WORDS.pasteHint}</p>
+      <p>
+        {WORDS.pasteHint} <HowItGoes task="bring-in" className="ml-2" />
+      </p>
       <textarea
         aria-label={WORDS.pasteHere}
         value={text}

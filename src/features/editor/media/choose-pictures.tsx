@@ -12,7 +12,7 @@ import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor } from "../store/editor-context";
 import { attachMedia } from "../store/media-deeds";
-import type { UploadedMedia } from "../store/upload";
+import type { UploadedMedia } from "@/ui/upload";
 import type { Found } from "../store/upload-queue";
 
 interface OnShelf {

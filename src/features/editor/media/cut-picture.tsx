@@ -14,7 +14,7 @@ import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor } from "../store/editor-context";
 import { showCut } from "../store/media-deeds";
-import type { UploadedMedia } from "../store/upload";
+import type { UploadedMedia } from "@/ui/upload";
 
 const WHOLE: PercentCrop = { unit: "%", x: 0, y: 0, width: 100, height: 100 };
 const PROPORTIONS = { free: null, own: null, wide: 16 / 9, photo: 3 / 2, square: 1 } as const;

@@ -28,7 +28,7 @@ import { INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { attachMedia, attachOutside, moveItemTo } from "../store/media-deeds";
-import { type UploadedMedia, withLength } from "../store/upload";
+import { type UploadedMedia, withLength } from "@/ui/upload";
 import { ChoosePictures } from "./choose-pictures";
 import { MediaItem } from "./media-item";
 import { useOnTheirWay } from "./on-their-way";

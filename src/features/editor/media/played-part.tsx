@@ -10,7 +10,7 @@ import { Problem } from "@/ui/controls/problem";
 import { TextField } from "../sheet/text-field";
 import { useEditor } from "../store/editor-context";
 import { showStill } from "../store/media-deeds";
-import { frameOf, type UploadedMedia } from "../store/upload";
+import { frameOf, type UploadedMedia } from "@/ui/upload";
 import { SecondField } from "./second-field";
 import { SubtitlesField } from "./subtitles-field";
 

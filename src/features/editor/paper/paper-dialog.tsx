@@ -21,6 +21,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { INPUT } from "@/ui/controls/field";
+import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { PdfPreview } from "./pdf-preview";
@@ -30,6 +31,7 @@ import { MadeFileRow, useMadeFile } from "./made-file";
 export function PaperDialog({ onClose }: { onClose: () => void }) {
   return (
     <Modal title={WORDS.onPaper} open onOpenChange={(open) => (open ? null : onClose())} wide>
+      <HowItGoes task="poster" className="mb-2" />
       <PdfPart />
       <PicturePart />
       <FolderPart />

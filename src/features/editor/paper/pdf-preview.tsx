@@ -8,6 +8,8 @@ import { Problem } from "@/ui/controls/problem";
 
 /** Pages of a PDF are shown so high at most, px. */
 const MOST_HEIGHT = 520;
+/** What is left around them, px. */
+const FRAME = 8;
 
 /** Shows a PDF as it is: the file itself is drawn, page by page. */
 export function PdfPreview({ url }: { url: string }) {
@@ -40,7 +42,7 @@ export function PdfPreview({ url }: { url: string }) {
     void doc.getPage(page).then((found) => {
       if (!wanted) return;
       const whole = found.getViewport({ scale: 1 });
-      const width = target.parentElement!.clientWidth;
+      const width = target.parentElement!.clientWidth - 2 * FRAME;
       const scale = Math.min(width / whole.width, MOST_HEIGHT / whole.height);
       const sharp = Math.min(2, window.devicePixelRatio || 1);
       const viewport = found.getViewport({ scale: scale * sharp });

@@ -7,6 +7,7 @@ import { WORDS } from "@/core/words/en/editor-share";
 import { CopyText } from "@/ui/controls/copy-text";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Problem } from "@/ui/controls/problem";
 import { useEditorState } from "../store/editor-context";
 import type { Publication } from "../store/ports";
@@ -31,7 +32,9 @@ export function EmbedSection({ publication, owner }: { publication: Publication;
   const page = typeof window === "undefined" ? "" : `${window.location.origin}/t/${publication.address}`;
   return (
     <section aria-label={WORDS.embed} className="mt-5 border-t border-line pt-4">
-      <h3 className="mb-1 text-[16px]">{WORDS.embed}</h3>
+      <h3 className="mb-1 text-[16px]">
+        {WORDS.embed} <HowItGoes task="embed" className="ml-2 font-sans font-normal" />
+      </h3>
       {isPublic ? null : (
         <p role="note" className="mb-2 rounded-md bg-sun-wash px-3 py-2 text-[14px]">
           {publication.visibility === "link" || publication.visibility === "everybody"
@@ -122,7 +125,8 @@ export function EmbedSection({ publication, owner }: { publication: Publication;
                 <input
                   type="number"
                   aria-label={WORDS.heightPx}
-                  className={`${INPUT} w-24`}
+                  className={INPUT}
+                  style={{ width: 96 }}
                   min={SMALLEST_EMBED}
                   max={LARGEST_EMBED}
                   disabled={growing}

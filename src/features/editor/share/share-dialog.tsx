@@ -1,6 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-share";
+import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
 import { useEditorState } from "../store/editor-context";
 import { EmbedSection } from "./embed-section";
@@ -26,6 +27,7 @@ export function ShareDialog({
   const live = publication !== null && !publication.takenBack;
   return (
     <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange} wide>
+      <HowItGoes task="publish" className="mb-2" />
       <PublishSection classes={classes} />
       {live ? <LinkSection publication={publication} owner={owner} /> : null}
       {live ? <EmbedSection publication={publication} owner={owner} /> : null}

@@ -6,7 +6,7 @@ import { WORDS } from "@/core/words/en/upload-queue";
 import { doubtsOf } from "./plays-everywhere";
 import { placeForNewItem } from "./event-deeds";
 import type { TimelineStore } from "./timeline-store";
-import type { UploadedMedia } from "./upload";
+import type { UploadedMedia } from "@/ui/upload";
 import { drawPreview, type Found, UploadQueue } from "./upload-queue";
 
 /** Puts what was uploaded at the end of an event's media; a sentence where the event is no longer there. */

@@ -1,5 +1,5 @@
 import { expect, it, vi } from "vitest";
-import type { Sent, UploadedMedia } from "./upload";
+import type { Sent, UploadedMedia } from "@/ui/upload";
 import { type OnItsWay, UploadQueue } from "./upload-queue";
 
 const file = (name: string, type = "image/png", size = 10) => new File([new Uint8Array(size)], name, { type });

@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import { WORDS } from "@/core/words/en/upload-queue";
-import { cannotSend, type Sent, sendFile, type UploadedMedia } from "./upload";
+import { cannotSend, type Sent, sendFile, type UploadedMedia } from "@/ui/upload";
 
 /** A file on its way, or one that did not get through. */
 export interface OnItsWay {

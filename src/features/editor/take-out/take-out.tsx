@@ -8,6 +8,7 @@ import { orderOf } from "@/core/timeline/order";
 import { WORDS } from "@/core/words/en/take-out";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
 import { saveFile } from "../save-file";
 import { useEditor } from "../store/editor-context";
@@ -66,6 +67,7 @@ export function TakeOut({
   return (
     <Modal title={WORDS.takeOut} open onOpenChange={(open) => (open ? null : onClose())}>
       <div className="flex flex-col gap-4">
+        <HowItGoes task="take-out" />
         {some ? (
           <fieldset className="flex flex-col gap-1">
             <legend className="mb-1 text-[13px] text-quiet">{WORDS.which}</legend>

@@ -1,0 +1,268 @@
+/** One task of the guide, as people name it. */
+export interface GuideTask {
+  /** Its address: /help/ID. */
+  id: string;
+  title: string;
+  /** Other words it is found by. */
+  also: string;
+  steps: readonly string[];
+  /** A picture made from the demo data (docs/screenshots), and what is seen on it. */
+  picture: { name: string; alt: string } | null;
+  /** Where the task is begun, and other tasks that go on from it. */
+  links: readonly { to: string; text: string }[];
+}
+
+/** The guide: what people want to do, in the order they come to it. */
+export const GUIDE: readonly GuideTask[] = [
+  {
+    id: "begin",
+    title: "Begin a timeline",
+    also: "new start first event write sign up without account",
+    steps: [
+      "On your home page press New timeline, give it a title and press Make it. Without an account, press Begin now on the front page: what you write is kept in that browser.",
+      "Write one event a line at the foot of the page, the date first: 14 Nov 1872 The long night flood. Press Enter.",
+      "Write dates the way you know them: about 1604, 1840s, 310 BC, spring 1783, 1631 to about 1702. What was understood is shown; what you typed is kept.",
+      "An event without a date is fine too: it keeps its place in the order until you know more.",
+    ],
+    picture: {
+      name: "editor",
+      alt: "The editor: the chart above, the ledger of its events below, and the line for the next event",
+    },
+    links: [
+      { to: "/new", text: "New timeline" },
+      { to: "/help/bring-in", text: "Bring in a table" },
+    ],
+  },
+  {
+    id: "bring-in",
+    title: "Bring in a table",
+    also: "import csv excel xlsx ods spreadsheet calendar family gedcom paste list web page file",
+    steps: [
+      "In the editor press Bring in, or drop a file anywhere on the page: a spreadsheet, a table or list copied from a page or document, a calendar, a family file, or a timeline of Fastigo's.",
+      "Look at the guessed columns on top and change those that are wrong. Every date is shown as it was typed and as it was understood; those not understood stand first and are mended in place.",
+      "Press Bring them in. It is one change: one undo takes all of it back.",
+    ],
+    picture: { name: "bring-in", alt: "Rows of a table before they come in, with the columns that were guessed" },
+    links: [{ to: "/help/take-out", text: "Take a table out" }],
+  },
+  {
+    id: "pictures",
+    title: "Add pictures, videos and sounds",
+    also: "image photo upload credit licence record voice cover film",
+    steps: [
+      "Open an event and choose files under Pictures, video, sound, paste a picture, or drop it on the event in the chart.",
+      "Write what is to be seen, who made it and under which licence. The ready check names those that are missing.",
+      "Drag the cross on a picture to what must be seen: charts and cards crop around it.",
+      "A voice can be recorded into an event, or for the whole timeline under About.",
+    ],
+    picture: { name: "event-sheet", alt: "The sheet of an event with its date, text and pictures" },
+    links: [{ to: "/shelf", text: "Pictures that ship with Fastigo" }],
+  },
+  {
+    id: "sources",
+    title: "Name sources",
+    also: "citation bibliography bibtex ris reference quote footnote",
+    steps: [
+      "In an event's sheet write a source as a line. Press Take it apart to give it authors, title, date and place; one source serves many events.",
+      "Open Sources to bring in BibTeX, RIS or CSL-JSON, and to choose how the list is written.",
+      "The list stands at the end of the published page, in the frozen copy and on paper.",
+    ],
+    picture: { name: "sources", alt: "The list of sources of a timeline" },
+    links: [],
+  },
+  {
+    id: "look",
+    title: "Give it a look",
+    also: "theme colours design font paper texture background category",
+    steps: [
+      "Press Look and point at a card: the chart wears it. Press it to keep it.",
+      "Below, choose paper, texture, a picture behind the chart, the lines, and what labels say. Contrast is worked out, so that words stay readable.",
+      "Colours and patterns of categories are set under About.",
+    ],
+    picture: { name: "looks", alt: "One timeline in nine looks" },
+    links: [],
+  },
+  {
+    id: "publish",
+    title: "Publish it",
+    also: "share public link who may see password link private take back until date",
+    steps: [
+      "Press Share and choose who may see it: only its editors, a class, anyone with the link and a password, anyone with the link, or everybody.",
+      "If it is only for a while, set from when and until when. Then press Publish.",
+      "What is published stays as it was. After changes, look at What has changed since and press Publish the changes.",
+      "Take it back closes the page at once, in every site that shows it too. All I have published lists every page, who sees it and how often it was opened.",
+    ],
+    picture: { name: "reader-open", alt: "A published timeline with an event opened in it" },
+    links: [
+      { to: "/published/mine", text: "All I have published" },
+      { to: "/help/link", text: "Hand on the link" },
+    ],
+  },
+  {
+    id: "link",
+    title: "Hand on the link",
+    also: "short link qr code mail email address word",
+    steps: [
+      "Under Share, copy the link, or give it a word of your choice: over-the-ambrel instead of letters and digits. Earlier words go on leading to the page.",
+      "QR code shows it as a picture to put on a wall or a worksheet.",
+      "Send it by mail writes to up to 20 addresses in your name.",
+    ],
+    picture: null,
+    links: [{ to: "/mailbox", text: "Letters sent in your name" }],
+  },
+  {
+    id: "embed",
+    title: "Show it in another site",
+    also: "embed iframe course page website blog moodle code",
+    steps: [
+      "Publish it for anyone with the link, or for everybody: inside another site nobody can be told apart.",
+      "Under Share, Show it in another page, choose in which sites it may stand.",
+      "Choose what shows first and how high it is, copy the code and put it into the other page.",
+      "The page always shows the newest published version. When you take it back, a short notice stands there instead.",
+    ],
+    picture: null,
+    links: [{ to: "/help/publish", text: "Publish it" }],
+  },
+  {
+    id: "poster",
+    title: "Make a poster or a printout",
+    also: "print pdf paper a4 a3 a0 banner wall png svg picture booklet",
+    steps: [
+      "In the editor press the printer in the bar. Choose the paper, from A5 to A0, or a size of its own up to five metres.",
+      "For a wall of ordinary sheets choose how many lie side by side and one under the other: they overlap and carry marks to cut along.",
+      "What does not fit, and pictures too coarse for the size, is said before. Press Make the PDF and look at the preview: it is the file itself.",
+      "The text with its pictures, or the index as a list, are printed the same way. Picture of the chart gives a PNG or SVG.",
+    ],
+    picture: null,
+    links: [{ to: "/help/folder", text: "Take it away on a stick" }],
+  },
+  {
+    id: "folder",
+    title: "Take it away on a stick",
+    also: "download zip offline scorm learning platform usb without internet archive",
+    steps: [
+      "In the editor press the printer in the bar, then Make the folder.",
+      "Unpack the zip and open index.html in any browser: it needs no network and no server.",
+      "As a learning package (SCORM 1.2) it goes into a learning platform and reports that it was read, and the score of a practice.",
+    ],
+    picture: null,
+    links: [{ to: "/account", text: "Everything of yours as one archive" }],
+  },
+  {
+    id: "take-out",
+    title: "Take a table out",
+    also: "export csv xlsx ods json calendar markdown download data",
+    steps: [
+      "In the ledger press Take out. Choose all events, those you look at, or those you have chosen, and the form: spreadsheet, table, calendar, document, JSON.",
+      "Spreadsheets and JSON carry every field and come back without loss.",
+    ],
+    picture: null,
+    links: [{ to: "/help/bring-in", text: "Bring in a table" }],
+  },
+  {
+    id: "present",
+    title: "Show it to a class",
+    also: "present board projector whiteboard beamer speaker",
+    steps: [
+      "Press Present. The chart fills the wall; arrow keys lead from event to event.",
+      "Speaker opens a second window with your notes and what comes next.",
+      "Board is the editor in large, for a whiteboard one writes on with a finger.",
+    ],
+    picture: { name: "present", alt: "A timeline presented, with an event opened" },
+    links: [],
+  },
+  {
+    id: "practise",
+    title: "Practise with it",
+    also: "quiz exercise put in order game learn dates test",
+    steps: [
+      "On a published page press Practise: put events in order, write dates, or find what fell within a span. It can be printed with its answers.",
+      "As a teacher, give a practice to a class on the class's page; you see how each did.",
+    ],
+    picture: { name: "practice", alt: "A practice: events to be put in order" },
+    links: [{ to: "/published", text: "Timelines published for everybody" }],
+  },
+  {
+    id: "hand-in",
+    title: "Hand in work",
+    also: "submit assignment homework ready check teacher frozen copy deadline",
+    steps: [
+      "Open the assignment from your home page. The ready check at the foot of the editor says what is asked and what is missing; each line leads to the spot.",
+      "Press Hand in. What you handed in stays as it is; until it is due you can take it back and hand in again.",
+      "Is your teacher not on Fastigo? Under Share make a frozen copy: a link, or a file with its pictures, with a fingerprint that proves it was not changed.",
+    ],
+    picture: { name: "ready-check", alt: "The ready check under a chart: what is asked, and what is there" },
+    links: [],
+  },
+  {
+    id: "class",
+    title: "Set up a class and an assignment",
+    also: "teacher students join code group requirement rubric",
+    steps: [
+      "Open Classes, name the class and press Make the class. Students join with the code; they need a name and a password, no e-mail address.",
+      "Press New assignment: instructions, due time, requirements, events you give.",
+      "The class's page shows who has begun and who has handed in.",
+    ],
+    picture: { name: "class", alt: "A class with its assignments, students and practices" },
+    links: [
+      { to: "/classes", text: "Classes" },
+      { to: "/help/mark", text: "Mark a class" },
+    ],
+  },
+  {
+    id: "mark",
+    title: "Mark a class",
+    also: "grade points comment return feedback teacher",
+    steps: [
+      "Open the assignment. Each group's work is drawn as it was handed in, beside what was asked.",
+      "Comment on events, give points and return it, or give it back to improve.",
+      "Take the marks away as a table when all are done.",
+    ],
+    picture: { name: "marking", alt: "Marking: the work of a group with requirements and points" },
+    links: [{ to: "/help/class", text: "Set up a class and an assignment" }],
+  },
+  {
+    id: "together",
+    title: "Work on it together",
+    also: "collaborate invite share edit history undo restore deleted",
+    steps: [
+      "Under Share press Invite by a link and send the link to whoever shall edit with you. You can all write at once.",
+      "History says who did what; any moment can be looked at, compared and put back.",
+      "What was deleted lies in the bin for 30 days.",
+    ],
+    picture: null,
+    links: [{ to: "/bin", text: "Bin" }],
+  },
+];
+
+/** What stands around the guide. */
+export const WORDS = {
+  help: "Help",
+  guideTo: "The guide: how things are done",
+  intro: "How things are done, in a few sentences each.",
+  find: "Find",
+  findDo: "Search",
+  none: (typed: string) => `Nothing in the guide names “${typed}”. Here is all of it.`,
+  asPdf: "The guide as a PDF",
+  all: "All of the guide",
+  goOn: "From here",
+  howItGoes: "How it goes",
+} as const;
+
+/** The tasks that name every word of what was typed, in title, other words or sentences; all of them where nothing was. */
+export function findTasks(typed: string): readonly GuideTask[] {
+  const words = typed
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+  if (words.length === 0) return GUIDE;
+  const scored = GUIDE.map((t) => {
+    const [title, also, rest] = [t.title, t.also, t.steps.join(" ")].map((s) => s.toLowerCase());
+    const points = words.map((w) => (title!.includes(w) ? 4 : also!.includes(w) ? 2 : rest!.includes(w) ? 1 : 0));
+    return { t, points: points.includes(0) ? 0 : points.reduce((a: number, b) => a + b, 0) };
+  });
+  return scored
+    .filter((s) => s.points > 0)
+    .sort((a, b) => b.points - a.points)
+    .map((s) => s.t);
+}

@@ -1,0 +1,50 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { WORDS } from "@/core/words/en/accounts";
+import { buttonLook } from "@/ui/controls/button";
+import { Problem } from "@/ui/controls/problem";
+import { bringBack } from "./read-archive";
+
+/** Brings the timelines of an archive back, one after another. */
+export function BringBack() {
+  const router = useRouter();
+  const [at, setAt] = useState<string | null>(null);
+  const [came, setCame] = useState<{ done: number; problems: string[] } | null>(null);
+  const take = async (file: File) => {
+    setCame(null);
+    setAt(file.name);
+    const done = await bringBack(file, (title, n, of) => setAt(WORDS.bringingBack(title || WORDS.untitled, n, of)));
+    setAt(null);
+    setCame(done);
+    router.refresh();
+  };
+  return (
+    <section aria-label={WORDS.bringBack} className="mt-5">
+      <h3 className="text-[16px]">{WORDS.bringBack}</h3>
+      <p className="mb-2">{WORDS.bringBackMore}</p>
+      <label className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2 ${at ? "opacity-50" : ""}`}>
+        {WORDS.chooseArchive}
+        <input
+          type="file"
+          accept=".zip"
+          className="sr-only"
+          disabled={at !== null}
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            e.target.value = "";
+            if (file) void take(file);
+          }}
+        />
+      </label>
+      <div role="status" className="mt-2">
+        {at}
+        {came && came.done > 0 ? <p className="font-bold text-verdigris">{WORDS.broughtBack(came.done)}</p> : null}
+      </div>
+      {came?.problems.map((p) => (
+        <Problem key={p} text={p} className="mt-1" />
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,158 @@
+import { Unzip, UnzipInflate, UnzipPassThrough } from "fflate";
+import { nanoid } from "nanoid";
+import { timelineOfFile } from "@/core/bring-in/whole-timeline";
+import { copyTimeline } from "@/core/change/copy-events";
+import { type ArchiveHead, type ArchiveIndex, headProblem, isArchivePath, readIndex } from "@/core/formats/archive";
+import { readJson } from "@/core/formats/read-json";
+import { WORDS } from "@/core/words/en/accounts";
+import { askServer } from "@/ui/ask-server";
+import { sendFile } from "@/ui/upload";
+
+/** A file of an archive is no larger: of what claims to be, nothing is kept. */
+const MOST_FILE = 250 * 1_048_576;
+const WRITER = 1;
+
+/**
+ * Reads an archive bit by bit and makes a timeline of each that is whole: all its files came, and are what its index says. Whatever else
+ * is in the file is passed over. Says what could not be brought in, and why.
+ */
+export async function bringBack(
+  file: File,
+  tell: (title: string, n: number, of: number) => void,
+): Promise<{ done: number; problems: string[] }> {
+  const problems: string[] = [];
+  let head: ArchiveHead | null = null;
+  let stopped = false;
+  let done = 0;
+  let seen = 0;
+  let index: ArchiveIndex | null = null;
+  let files = new Map<string, Blob>();
+
+  const finish = async () => {
+    const now = index;
+    if (!now || now.files.some((f) => !files.has(f.path))) return;
+    index = null;
+    seen++;
+    tell(now.title, seen, head?.timelines ?? seen);
+    const problem = await bringOne(now, files);
+    files = new Map();
+    if (problem) problems.push(problem);
+    else done++;
+  };
+  const take = async (path: string, blob: Blob) => {
+    if (stopped) return;
+    if (path === "archive.json") {
+      const value = parsed(await blob.text());
+      const problem = headProblem(value);
+      if (problem) {
+        problems.push(problem === "later" ? WORDS.laterArchive : WORDS.notAnArchive);
+        stopped = true;
+      } else head = value as ArchiveHead;
+      return;
+    }
+    if (!head) {
+      problems.push(WORDS.notAnArchive);
+      stopped = true;
+      return;
+    }
+    if (path.endsWith("/index.json")) {
+      index = readIndex(parsed(await blob.text()));
+      files = new Map();
+    } else files.set(path, blob);
+    await finish();
+  };
+
+  let broken = false;
+  try {
+    for await (const { path, blob } of entriesOf(file)) {
+      await take(path, blob);
+      if (stopped) break;
+    }
+  } catch {
+    broken = true;
+  }
+  const whole = head as ArchiveHead | null;
+  if (!whole && problems.length === 0) problems.push(WORDS.notAnArchive);
+  else if (whole && !stopped && (broken || seen < whole.timelines))
+    problems.push(WORDS.brokenOff(done, whole.timelines));
+  return { done, problems };
+}
+
+/** The files of a zip one after the other, as they are unpacked. Those whose paths no archive has are passed over. */
+async function* entriesOf(file: File): AsyncGenerator<{ path: string; blob: Blob }> {
+  const ready: { path: string; blob: Blob }[] = [];
+  const faults: Error[] = [];
+  const unzip = new Unzip((entry) => {
+    if (!isArchivePath(entry.name)) return;
+    const parts: Uint8Array[] = [];
+    let size = 0;
+    entry.ondata = (error, chunk, final) => {
+      if (error) return void faults.push(error);
+      size += chunk.length;
+      if (size <= MOST_FILE) parts.push(chunk);
+      if (final && size <= MOST_FILE) ready.push({ path: entry.name, blob: new Blob(parts as BlobPart[]) });
+    };
+    entry.start();
+  });
+  unzip.register(UnzipInflate);
+  unzip.register(UnzipPassThrough);
+  const reader = file.stream().getReader();
+  for (;;) {
+    const { done, value } = await reader.read();
+    unzip.push(value ?? new Uint8Array(0), done);
+    if (faults[0]) throw faults[0];
+    while (ready.length > 0) yield ready.shift()!;
+    if (done) return;
+  }
+}
+
+/** Makes a timeline of one that is whole; a sentence where that could not be, and then nothing of it is left. */
+async function bringOne(index: ArchiveIndex, files: ReadonlyMap<string, Blob>): Promise<string | null> {
+  const title = index.title || WORDS.untitled;
+  for (const f of index.files) {
+    const blob = files.get(f.path)!;
+    if (blob.size !== f.size || (await isOther(blob, f.sha256))) return WORDS.altered(title);
+  }
+  const json = index.files.find((f) => f.path.endsWith("/timeline.json"));
+  const read = json ? readJson(await files.get(json.path)!.text()) : { problem: WORDS.notAnArchive };
+  if ("problem" in read) return WORDS.notBrought(title, read.problem);
+  const made = await askServer<{ id: string }>("POST", "/api/timelines", { title: "", subject: "" });
+  if (!made.ok) return WORDS.notBrought(title, made.sentence);
+  const { id } = made.value;
+  const undo = async (why: string) => {
+    await askServer("PATCH", `/api/timelines/${id}`, { deleted: true });
+    return WORDS.notBrought(title, why);
+  };
+  const media = new Map<string, string>();
+  for (const f of index.files) {
+    const old = /\/media\/([^/]+)$/.exec(f.path)?.[1];
+    if (!old) continue;
+    const sent = await sendFile(
+      id,
+      new File([files.get(f.path)!], f.name || old),
+      { id: null },
+      { progress: () => {}, room: () => {} },
+      new AbortController().signal,
+    );
+    if (sent.kind !== "done") return undo("sentence" in sent && sent.sentence ? sent.sentence : WORDS.noAnswer);
+    media.set(old, sent.media.id);
+  }
+  const ops = copyTimeline(timelineOfFile(read.frozen, WRITER), read.frozen.title, (m) => media.get(m) ?? null);
+  const sent = await askServer("POST", `/api/timelines/${id}/changes`, { id: nanoid(), base: 0, ops });
+  return sent.ok ? null : undo(sent.sentence);
+}
+
+/** Whether bytes have another SHA-256 than is said. Where a page is not served securely browsers do not tell. */
+async function isOther(blob: Blob, sha256: string): Promise<boolean> {
+  if (!globalThis.crypto?.subtle) return false;
+  const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", await blob.arrayBuffer()));
+  return [...digest].map((b) => b.toString(16).padStart(2, "0")).join("") !== sha256;
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,40 @@
+// Everything of somebody as a zip, as it is sent: data from threads, media bit by bit from where files are kept.
+import "server-only";
+import { ARCHIVE_FORMAT, ARCHIVE_NAME, type ArchiveHead } from "@/core/formats/archive";
+import { type ZipEntry, zipStream } from "@/core/formats/zip-stream";
+import { ARCHIVE_README } from "@/core/words/en/folder";
+import { timelinesIn } from "@/server/accounts/account";
+import { type Failure, fail, isFailure } from "@/server/http/failure";
+import { findDraftFile } from "@/server/media/find-file";
+import { bytesOf } from "./folder-stream";
+import { inThread } from "./in-thread";
+
+const LIMIT_MS = 60_000;
+
+/** The zip, or why there is none. */
+export async function archiveOf(account: string): Promise<Failure | AsyncGenerator<Uint8Array>> {
+  const how = { in: "drawings", key: account, what: `everything of ${account}`, limitMs: LIMIT_MS } as const;
+  const own = await inThread("accountPart", [account], how);
+  if (own === null) return fail("not_found");
+  if (isFailure(own)) return own;
+  const timelines = await timelinesIn(account);
+  const head: ArchiveHead = { fastigo: ARCHIVE_NAME, format: ARCHIVE_FORMAT, timelines: timelines.length };
+  return zipStream(all());
+
+  async function* all(): AsyncGenerator<ZipEntry> {
+    yield ["archive.json", `${JSON.stringify(head)}\n`];
+    yield ["account.json", own as string];
+    yield ["README.txt", ARCHIVE_README];
+    for (const [n, { id, role }] of timelines.entries()) {
+      const part = await inThread("archiveTimeline", [id, role, n + 1], how);
+      // Deleted while the rest was being sent.
+      if (!part) continue;
+      if (isFailure(part)) throw new Error(part.failed);
+      for (const [path, text] of part.texts) yield [path, text];
+      for (const [media, path] of part.media) {
+        const blob = await findDraftFile(id, media, "full");
+        if (blob) yield [path, bytesOf(blob)];
+      }
+    }
+  }
+}
