@@ -53,6 +53,8 @@ CREATE TABLE public.account (
     deleted_at timestamp with time zone,
     demo boolean DEFAULT false NOT NULL,
     ledger_columns jsonb,
+    operator boolean DEFAULT false NOT NULL,
+    delete_at timestamp with time zone,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
     CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL)))
 );
@@ -384,6 +386,45 @@ CREATE TABLE public.known_browser (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.made_file (
+    id text NOT NULL,
+    account_id text NOT NULL,
+    timeline_id text,
+    job_id bigint,
+    name text NOT NULL,
+    type text NOT NULL,
+    size bigint DEFAULT 0 NOT NULL,
+    notices jsonb DEFAULT '[]'::jsonb NOT NULL,
+    made_at timestamp with time zone,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.made_piece (
+    file_id text NOT NULL,
+    n integer NOT NULL,
+    bytes bytea NOT NULL
+);
+
+CREATE TABLE public.mail (
+    id bigint NOT NULL,
+    account_id text,
+    recipient text NOT NULL,
+    subject text NOT NULL,
+    body text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    sent_at timestamp with time zone,
+    failed text
+);
+
+ALTER TABLE public.mail ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.mail_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
 CREATE TABLE public.mark (
     submission_id text NOT NULL,
     points numeric,
@@ -427,6 +468,12 @@ CREATE TABLE public.one_time_code (
     expires_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.opened_day (
+    timeline_id text NOT NULL,
+    day date NOT NULL,
+    count integer NOT NULL
+);
+
 CREATE TABLE public.organisation (
     id text NOT NULL,
     name text NOT NULL,
@@ -447,6 +494,31 @@ CREATE TABLE public.page (
     html text NOT NULL,
     policy text NOT NULL,
     etag text NOT NULL
+);
+
+CREATE TABLE public.page_pass (
+    token_hash bytea NOT NULL,
+    timeline_id text NOT NULL,
+    made_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.page_report (
+    id bigint NOT NULL,
+    timeline_id text NOT NULL,
+    reason text NOT NULL,
+    words text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    decided_at timestamp with time zone,
+    CONSTRAINT page_report_reason_known CHECK ((reason = ANY (ARRAY['harmful'::text, 'private'::text, 'copied'::text, 'advertising'::text, 'other'::text])))
+);
+
+ALTER TABLE public.page_report ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.page_report_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
 );
 
 CREATE TABLE public.past_state (
@@ -496,8 +568,23 @@ CREATE TABLE public.publication (
     published_at timestamp with time zone DEFAULT now() NOT NULL,
     class_id text,
     zone text DEFAULT 'UTC'::text NOT NULL,
-    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])))
+    password_hash text,
+    opens_at timestamp with time zone,
+    closes_at timestamp with time zone,
+    hidden_at timestamp with time zone,
+    copies boolean DEFAULT false NOT NULL,
+    embed_sites text[] DEFAULT '{}'::text[] NOT NULL,
+    subject text DEFAULT ''::text NOT NULL,
+    config regconfig,
+    words tsvector,
+    days int8range,
+    pictures integer DEFAULT 0 NOT NULL,
+    opened bigint DEFAULT 0 NOT NULL,
+    CONSTRAINT publication_closes_after_it_opens CHECK (((closes_at IS NULL) OR (opens_at IS NULL) OR (closes_at > opens_at))),
+    CONSTRAINT publication_password_where_asked CHECK (((visibility <> 'password'::text) OR (password_hash IS NOT NULL))),
+    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text])))
 );
+ALTER TABLE ONLY public.publication ALTER COLUMN words SET STATISTICS 1000;
 
 CREATE TABLE public.removed_editor (
     timeline_id text NOT NULL,
@@ -524,6 +611,13 @@ CREATE TABLE public.session (
     seen_at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.short_link (
+    word text NOT NULL,
+    timeline_id text NOT NULL,
+    made_at timestamp with time zone DEFAULT clock_timestamp() NOT NULL,
+    CONSTRAINT short_link_shape CHECK (((word ~ '^[a-z0-9]+(-[a-z0-9]+)*$'::text) AND ((length(word) >= 3) AND (length(word) <= 40))))
+);
+
 CREATE VIEW public.shown_publication AS
  SELECT p.timeline_id,
     p.address,
@@ -534,9 +628,23 @@ CREATE VIEW public.shown_publication AS
     p.events,
     p.published_at,
     p.visibility AS chosen,
-    (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text])[LEAST(array_position(ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text], p.visibility), array_position(ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text], COALESCE(c.publish_limit, 'everybody'::text)))] AS visibility,
+    (ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text])[LEAST(array_position(ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text], p.visibility), array_position(ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text], COALESCE(c.publish_limit, 'everybody'::text)))] AS visibility,
     COALESCE(c.id, p.class_id) AS class_id,
-    p.zone
+    p.zone,
+    p.opens_at,
+    p.closes_at,
+    p.hidden_at,
+    p.copies,
+    p.embed_sites,
+    p.subject,
+    p.pictures,
+    p.opened,
+    ((p.taken_back_at IS NULL) AND (p.hidden_at IS NULL) AND ((p.opens_at IS NULL) OR (p.opens_at <= now())) AND ((p.closes_at IS NULL) OR (p.closes_at > now()))) AS open,
+    ( SELECT s.word
+           FROM public.short_link s
+          WHERE (s.timeline_id = p.timeline_id)
+          ORDER BY s.made_at DESC
+         LIMIT 1) AS word
    FROM (((public.publication p
      LEFT JOIN public.group_work g ON ((g.timeline_id = p.timeline_id)))
      LEFT JOIN public.assignment a ON ((a.id = g.assignment_id)))
@@ -625,6 +733,7 @@ CREATE TABLE public.timeline (
     line_weight integer DEFAULT 0 NOT NULL,
     label_dates text DEFAULT 'always'::text NOT NULL,
     label_titles text DEFAULT 'always'::text NOT NULL,
+    based_on jsonb,
     CONSTRAINT timeline_date_order_known CHECK ((date_order = ANY (ARRAY['dmy'::text, 'mdy'::text]))),
     CONSTRAINT timeline_first_view_short CHECK ((length(first_view) <= 200)),
     CONSTRAINT timeline_hemisphere_known CHECK ((hemisphere = ANY (ARRAY['north'::text, 'south'::text]))),
@@ -757,6 +866,15 @@ ALTER TABLE ONLY public.job_runner
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_pkey PRIMARY KEY (token_hash);
 
+ALTER TABLE ONLY public.made_file
+    ADD CONSTRAINT made_file_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.made_piece
+    ADD CONSTRAINT made_piece_pkey PRIMARY KEY (file_id, n);
+
+ALTER TABLE ONLY public.mail
+    ADD CONSTRAINT mail_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_pkey PRIMARY KEY (submission_id);
 
@@ -772,14 +890,23 @@ ALTER TABLE ONLY public.migration
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_pkey PRIMARY KEY (account_id);
 
+ALTER TABLE ONLY public.opened_day
+    ADD CONSTRAINT opened_day_pkey PRIMARY KEY (timeline_id, day);
+
 ALTER TABLE ONLY public.organisation_member
     ADD CONSTRAINT organisation_member_pkey PRIMARY KEY (organisation_id, account_id);
 
 ALTER TABLE ONLY public.organisation
     ADD CONSTRAINT organisation_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.page_pass
+    ADD CONSTRAINT page_pass_pkey PRIMARY KEY (token_hash);
+
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_pkey PRIMARY KEY (version_id, build);
+
+ALTER TABLE ONLY public.page_report
+    ADD CONSTRAINT page_report_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.past_state
     ADD CONSTRAINT past_state_pkey PRIMARY KEY (timeline_id, seq);
@@ -804,6 +931,9 @@ ALTER TABLE ONLY public.saved_look
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
+
+ALTER TABLE ONLY public.short_link
+    ADD CONSTRAINT short_link_pkey PRIMARY KEY (word);
 
 ALTER TABLE ONLY public.sign_in_attempt
     ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
@@ -841,6 +971,8 @@ ALTER TABLE ONLY public.version
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_pkey PRIMARY KEY (id);
 
+CREATE INDEX account_delete_at ON public.account USING btree (delete_at) WHERE (delete_at IS NOT NULL);
+
 CREATE UNIQUE INDEX account_email_unique ON public.account USING btree (lower(email));
 
 CREATE INDEX account_notice_account ON public.account_notice USING btree (account_id);
@@ -877,13 +1009,19 @@ CREATE UNIQUE INDEX job_waiting ON public.job USING btree (kind, about) WHERE (s
 
 CREATE INDEX known_browser_account ON public.known_browser USING btree (account_id);
 
+CREATE INDEX made_file_account ON public.made_file USING btree (account_id, at);
+
+CREATE INDEX mail_account ON public.mail USING btree (account_id, at DESC);
+
 CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
 
 CREATE INDEX media_made_of ON public.media USING btree (made_of);
 
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
-CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+CREATE INDEX page_pass_timeline ON public.page_pass USING btree (timeline_id);
+
+CREATE INDEX page_report_waiting ON public.page_report USING btree (at) WHERE (decided_at IS NULL);
 
 CREATE INDEX practice_class ON public.practice USING btree (class_id);
 
@@ -892,6 +1030,18 @@ CREATE INDEX practice_result_account ON public.practice_result USING btree (acco
 CREATE INDEX practice_result_practice ON public.practice_result USING btree (practice_id, account_id);
 
 CREATE INDEX practice_timeline ON public.practice USING btree (timeline_id);
+
+CREATE INDEX publication_days ON public.publication USING gist (days) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX publication_most_opened ON public.publication USING btree (opened DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX publication_subject ON public.publication USING btree (lower(subject), published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX publication_unfound ON public.publication USING btree (timeline_id) WHERE (words IS NULL);
+
+CREATE INDEX publication_words ON public.publication USING gin (words) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
 
 CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
 
@@ -902,6 +1052,8 @@ CREATE INDEX session_account ON public.session USING btree (account_id);
 CREATE INDEX session_expires ON public.session USING btree (expires_at);
 
 CREATE UNIQUE INDEX session_id_unique ON public.session USING btree (id);
+
+CREATE INDEX short_link_timeline ON public.short_link USING btree (timeline_id, made_at DESC);
 
 CREATE INDEX submission_group ON public.submission USING btree (group_id);
 
@@ -1007,6 +1159,18 @@ ALTER TABLE ONLY public.job
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.made_file
+    ADD CONSTRAINT made_file_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.made_file
+    ADD CONSTRAINT made_file_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.made_piece
+    ADD CONSTRAINT made_piece_file_id_fkey FOREIGN KEY (file_id) REFERENCES public.made_file(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.mail
+    ADD CONSTRAINT mail_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
 
@@ -1028,17 +1192,38 @@ ALTER TABLE ONLY public.media
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.opened_day
+    ADD CONSTRAINT opened_day_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.organisation_member
     ADD CONSTRAINT organisation_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.organisation_member
     ADD CONSTRAINT organisation_member_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.page_pass
+    ADD CONSTRAINT page_pass_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.page_report
+    ADD CONSTRAINT page_report_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.page
     ADD CONSTRAINT page_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
 ALTER TABLE ONLY public.past_state
     ADD CONSTRAINT past_state_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice
+    ADD CONSTRAINT practice_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice_result
+    ADD CONSTRAINT practice_result_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice_result
+    ADD CONSTRAINT practice_result_practice_id_fkey FOREIGN KEY (practice_id) REFERENCES public.practice(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.practice
+    ADD CONSTRAINT practice_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
@@ -1055,18 +1240,6 @@ ALTER TABLE ONLY public.removed_editor
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
-ALTER TABLE ONLY public.practice
-    ADD CONSTRAINT practice_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
-
-ALTER TABLE ONLY public.practice_result
-    ADD CONSTRAINT practice_result_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
-
-ALTER TABLE ONLY public.practice_result
-    ADD CONSTRAINT practice_result_practice_id_fkey FOREIGN KEY (practice_id) REFERENCES public.practice(id) ON DELETE CASCADE;
-
-ALTER TABLE ONLY public.practice
-    ADD CONSTRAINT practice_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE SET NULL;
-
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1075,6 +1248,9 @@ ALTER TABLE ONLY public.saved_look
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.short_link
+    ADD CONSTRAINT short_link_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.source
     ADD CONSTRAINT source_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;

@@ -30,6 +30,8 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
     "/sign-up",
     "/join-class",
     "/published",
+    "/help",
+    "/help/poster",
     "/shelf",
     "/nowhere",
   ]) {
@@ -46,6 +48,10 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await nothingFound(page, "new timeline");
   await page.goto("/bin");
   await nothingFound(page, "bin");
+  await page.goto("/mailbox");
+  await nothingFound(page, "mailbox, empty");
+  await page.goto("/published/mine");
+  await nothingFound(page, "published by me, empty");
   const address = await newTimeline(page, "How the Ambrel was crossed");
   await nothingFound(page, "editor, empty");
   await writeLines(page, [
@@ -180,6 +186,10 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   const published = await page.getByLabel("Link to the published page").inputValue();
   await nothingFound(page, "share");
   await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "On paper, as a picture, as a folder" }).click();
+  await expect(page.getByRole("button", { name: "Make the PDF" })).toBeVisible();
+  await nothingFound(page, "paper");
+  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Keys" }).click();
   await nothingFound(page, "keys");
   await page.keyboard.press("Escape");
@@ -192,6 +202,10 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.getByRole("link", { name: "At other sizes" }).click();
   await expect(page.frameLocator("iframe >> nth=0").locator(".chart-live")).toBeVisible();
   await nothingFound(page, "draft at other sizes", "iframe");
+  await anybody.goto(published.replace("/t/", "/published/"));
+  await nothingFound(anybody, "about a published timeline");
+  await anybody.goto("/published?q=ambrel");
+  await nothingFound(anybody, "the search");
   await anybody.goto(`${published}#chart`);
   await nothingFound(anybody, "published, chart");
   await anybody

@@ -8,6 +8,7 @@ import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
 import { benchMedia } from "./lib/bench-media.mjs";
+import { benchHandingOut } from "./lib/bench-handing-out.mjs";
 import { benchReader } from "./lib/bench-reader.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
@@ -262,9 +263,10 @@ await run(async () => {
     await whole(`${deep.id}/past/20000`);
     const past = await time(40, (i) => whole(`${deep.id}/past/${(i * 7_919) % 20_000}`));
     report("an earlier state of 500 events, 20,000 changes / 300 ms", past / 300, 1, `${past.toFixed(1)} ms`);
+    const wanted = (part) => parts.length === 0 || parts.includes(part);
+    if (wanted("handing-out")) await benchHandingOut(report, base, ask, sql, (n) => core.seededEvents(n, 11));
     await sql.end();
 
-    const wanted = (part) => parts.length === 0 || parts.includes(part);
     if (wanted("editor"))
       await benchEditor(
         report,

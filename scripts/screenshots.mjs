@@ -163,25 +163,28 @@ const VIEWS = {
       );
     },
   ],
-  "reader-map": [
+  share: [
     LAPTOP,
-    "",
+    "nia",
     async (p) => {
-      await openPublished(p);
-      await p.getByRole("link", { name: "Map", exact: true }).click();
-      await p.locator(".earth:not([hidden])[data-marks]").waitFor();
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "Share" }).click();
+      await p.getByText("QR code", { exact: true }).click();
+      await p.getByRole("img", { name: /QR code of/ }).waitFor();
+      await p.getByLabel("Code for the other page").waitFor();
+      await p.getByRole("dialog").evaluate((d) => d.scrollTo(0, 330));
     },
   ],
-  "reader-index": [
+  paper: [
     LAPTOP,
-    "",
+    "nia",
     async (p) => {
-      await openPublished(p);
-      await p.getByRole("link", { name: "Chart", exact: true }).click();
-      await p.locator(".chart-live button").first().waitFor();
-      await p.getByRole("link", { name: "Index", exact: true }).click();
-      await p.locator("#index summary", { hasText: "A hoard of bronze rings" }).click();
-      await p.locator("#index").getByRole("link", { name: "On the chart" }).waitFor();
+      await openTimeline(p, "How the Ambrel was crossed");
+      await p.getByRole("button", { name: "On paper, as a picture, as a folder" }).click();
+      await p.getByRole("region", { name: "PDF" }).getByLabel("Paper").selectOption("a0");
+      await p.getByRole("button", { name: "Make the PDF" }).click();
+      await p.locator("canvas[data-drawn]").waitFor();
+      await p.getByRole("dialog").evaluate((d) => d.scrollTo(0, 300));
     },
   ],
   present: [

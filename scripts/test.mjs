@@ -5,7 +5,7 @@ import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
-import { ensureBuilt, ensureDependencies, ensurePackages, hasProgram, ROOT } from "./lib/machine.mjs";
+import { ensureBuilt, ensureDependencies, ensurePackages, hasProgram, onPath, ROOT } from "./lib/machine.mjs";
 import { run, say } from "./lib/say.mjs";
 
 const only = process.argv[2];
@@ -47,6 +47,12 @@ await run(async () => {
       () => hasProgram(chromium()),
       "Or set CHROMIUM to the path of a Chromium you have.",
     );
+  // What reads our PDFs back, for the tests that do; where it cannot be had they say so and are left out.
+  try {
+    ensurePackages(["poppler-utils"], () => onPath("pdftotext"));
+  } catch {
+    say("poppler-utils is not here and cannot be installed: the tests that read PDFs back are left out.");
+  }
   const reports = mkdtempSync(join(tmpdir(), "fastigo-reports-"));
   const cluster = await startCluster({ temporary: true });
   let ended = false;

@@ -129,3 +129,6 @@ create table made_piece (
   bytes bytea not null,
   primary key (file_id, n)
 );
+
+-- How rare a word is has to be known to find the quick way to what holds it.
+alter table publication alter column words set statistics 1000;

@@ -1,7 +1,10 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, describe, expect, it } from "vitest";
+import { unzipSync } from "fflate";
+import sharp from "sharp";
+import { afterAll, describe, expect, it, vi } from "vitest";
+import { bundleForReaders } from "../../scripts/lib/machine.mjs";
 import { READ_ENDINGS } from "@/core/bring-in/files/endings";
 import { FORMATS } from "@/core/formats/formats";
 import { checkLines } from "./check";
@@ -125,5 +128,97 @@ describe("fastigo check", () => {
     expect(lines.every((l) => l.message.endsWith(".") || l.message.endsWith("?"))).toBe(true);
     expect(lines.map((l) => l.event)).toEqual([...lines.map((l) => l.event)].sort((a, b) => a - b));
     expect(checkLines(await readAny(put("ok.csv", "When,Title,Source\n1846,Bell,Book\n"), {}, () => {}))).toEqual([]);
+  });
+});
+
+describe("what is made of a timeline", () => {
+  const CSV = "When,Title,Category\n1604,Rope ferry,Crossing\n1702 - 1790,Timber bridge,Crossing\n1872,Flood,Water\n";
+  const warnings = async (out: string, more: object = {}) => {
+    const said: string[] = [];
+    await convert(put("made.csv", CSV), to(out), { ...OPTIONS, ...more, warn: (s) => said.push(s) });
+    return said;
+  };
+
+  it("is a PDF of the paper that was asked for", async () => {
+    expect(await warnings("a.pdf", { paper: "900x300mm" })).toEqual([]);
+    const text = readFileSync(to("a.pdf"), "latin1");
+    expect(text.slice(0, 8)).toBe("%PDF-1.7");
+    expect(text).toMatch(/MediaBox \[0 0 2551\.\d+ 850\.\d+\]/);
+    await expect(warnings("b.pdf", { paper: "a99" })).rejects.toThrow("--paper a99 is no paper");
+  });
+
+  it("is a PNG of the scale that was asked for, and another where another part or look is seen", async () => {
+    await warnings("a.png", { pngScale: 3 });
+    await warnings("b.png", { from: "1600", to: "1700" });
+    await warnings("c.png", { look: "oak" });
+    const size = async (name: string) => (await sharp(to(name)).metadata()).width;
+    expect([await size("a.png"), await size("b.png")]).toEqual([2_400, 1_600]);
+    expect(readFileSync(to("b.png")).equals(readFileSync(to("c.png")))).toBe(false);
+  });
+
+  it("is a folder whose page, data and fingerprint are there; read again it is the same", async () => {
+    await bundleForReaders();
+    await warnings("a.zip");
+    const files = unzipSync(new Uint8Array(readFileSync(to("a.zip"))));
+    for (const name of ["index.html", "README.txt", "data.json", "data.csv", "reader/chart.js"])
+      expect(files).toHaveProperty([name]);
+    const html = new TextDecoder().decode(files["index.html"]);
+    expect(html).toContain("Timber bridge");
+    // Nothing is asked of a server.
+    expect(html).not.toMatch(/(?:src|href)="\/(?!\/)/);
+    expect(html).not.toContain("url(/");
+    const written = new TextDecoder().decode(files["data.json"]);
+    writeFileSync(to("again.json"), written);
+    await convert(to("again.json"), to("once-more.json"), OPTIONS);
+    expect(readFileSync(to("once-more.json"), "utf8")).toBe(written);
+    await warnings("b.zip");
+    expect(readFileSync(to("b.zip")).equals(readFileSync(to("a.zip")))).toBe(true);
+  });
+
+  it("is served as a page on this machine until it is ended", async () => {
+    const { serve } = await import("./serve");
+    let said = "";
+    const write = vi.spyOn(process.stdout, "write").mockImplementation((text) => {
+      said += String(text);
+      return true;
+    });
+    const ended = serve([put("served.csv", CSV)]);
+    await vi.waitFor(() => expect(said).toMatch(/^http:\/\/127\.0\.0\.1:\d+\/$/m), { timeout: 20_000 });
+    write.mockRestore();
+    const url = said.trim();
+    expect(await (await fetch(url)).text()).toContain("Rope ferry");
+    expect((await fetch(`${url}reader/chart.js`)).status).toBe(200);
+    expect((await fetch(`${url}..%2f..%2fpackage.json`)).status).toBe(404);
+    expect((await fetch(url, { method: "POST" })).status).toBe(404);
+    process.emit("SIGTERM");
+    expect(await ended).toBe(0);
+  });
+
+  it("is told from what was altered by its fingerprint", async () => {
+    const { verify } = await import("./verify");
+    await convert(put("v.csv", CSV), to("v.json"), OPTIONS);
+    const run = async (...args: string[]) => {
+      let out = "";
+      const spies = [
+        vi.spyOn(process.stdout, "write").mockImplementation((t) => {
+          out += String(t);
+          return true;
+        }),
+        vi.spyOn(process.stderr, "write").mockImplementation(() => true),
+      ];
+      const status = await verify(args).finally(() => spies.forEach((s) => void s.mockRestore()));
+      return { status, ...(JSON.parse(out) as { fingerprint: string; whole: boolean; same: boolean }) };
+    };
+    const { fingerprint, ...first } = await run(to("v.json"));
+    expect(first).toMatchObject({ status: 0, whole: true, same: true });
+    expect((await run(to("v.json"), "--fingerprint", fingerprint.slice(0, 12))).status).toBe(0);
+    const text = readFileSync(to("v.json"), "utf8");
+    expect(await run(put("spaced.json", text.replace(",", ", ")))).toMatchObject({ status: 1, whole: false });
+    expect(await run(put("other.json", text.replace("Flood", "Frost")), "--fingerprint", fingerprint)).toMatchObject({
+      status: 1,
+      same: false,
+    });
+    await expect(verify([put("half.zip", "PK\u0003\u0004broken")])).rejects.toThrow("no whole zip");
+    await expect(verify([to("missing.json")])).rejects.toThrow("there is no such file");
   });
 });

@@ -229,7 +229,7 @@ describe("the layout command", () => {
     ["is not before", async () => layoutOf(table(CSV), { width: 500, height: 300, from: "1900", to: "1800" })],
     [
       "can be written",
-      () => convert(file("y.csv", CSV), join(folder, "y.pdf"), { width: 500, height: 300, fonts: async () => "" }),
+      () => convert(file("y.csv", CSV), join(folder, "y.doc"), { width: 500, height: 300, fonts: async () => "" }),
     ],
   ])("refuses with a sentence: %s", async (says, act) => {
     const refused = await act().then(

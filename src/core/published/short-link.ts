@@ -1,5 +1,4 @@
-/** What a word of a short link may be: 3 to 40 small letters, digits, and hyphens between them. */
-export const WORD_PATTERN = "^[a-z0-9]+(-[a-z0-9]+)*$";
+/** How long a word of a short link may be: small letters, digits, and hyphens between them. */
 export const WORD_LENGTH = { least: 3, most: 40 };
 
 /** A word made of what somebody typed: accents off, small letters, everything else a hyphen. "" where nothing is left. */

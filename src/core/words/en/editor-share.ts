@@ -53,6 +53,7 @@ export const WORDS = {
   notOpenNow: "It is not open now, so a page that shows it shows a short notice instead.",
   whereItMayStand: "In which sites it may stand",
   mayStand: { none: "In none", these: "In these only", any: "In any" },
+  siteExample: "https://school.example",
   theseSites: "Sites, one a line",
   saveSites: "Save the sites",
   showsFirst: "Shows first",

@@ -107,7 +107,7 @@ export const GUIDE: readonly GuideTask[] = [
       "QR code shows it as a picture to put on a wall or a worksheet.",
       "Send it by mail writes to up to 20 addresses in your name.",
     ],
-    picture: null,
+    picture: { name: "share", alt: "Sharing: the link, its QR code, and the code for other pages" },
     links: [{ to: "/mailbox", text: "Letters sent in your name" }],
   },
   {
@@ -133,7 +133,7 @@ export const GUIDE: readonly GuideTask[] = [
       "What does not fit, and pictures too coarse for the size, is said before. Press Make the PDF and look at the preview: it is the file itself.",
       "The text with its pictures, or the index as a list, are printed the same way. Picture of the chart gives a PNG or SVG.",
     ],
-    picture: null,
+    picture: { name: "paper", alt: "Putting a timeline on paper, with a preview of the file" },
     links: [{ to: "/help/folder", text: "Take it away on a stick" }],
   },
   {

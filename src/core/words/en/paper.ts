@@ -94,7 +94,7 @@ export const WORDS = {
   sizeUnread: "A size of its own measures from 80 mm to 5 m a side.",
   pictureHead: "Picture of the chart",
   scale: "Size",
-  times: (k: number) => `${k} ×`,
+  times: (k: number, px: number) => `${k} × (${px.toLocaleString("en")} px)`,
   transparent: "Without a ground",
   asPng: "PNG",
   asSvg: "SVG, with its type inside",

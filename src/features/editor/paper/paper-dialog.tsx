@@ -237,7 +237,7 @@ function PicturePart() {
           <Choice label={WORDS.scale} value={String(scale)} onChange={(v) => setScale(Number(v))}>
             {[1, 2, 3, 4].map((n) => (
               <option key={n} value={n}>
-                {`${WORDS.times(n)} (${picture.width * n} px)`}
+                {WORDS.times(n, picture.width * n)}
               </option>
             ))}
           </Choice>

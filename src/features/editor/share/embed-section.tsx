@@ -71,7 +71,7 @@ export function EmbedSection({ publication, owner }: { publication: Publication;
                 {WORDS.theseSites}
                 <textarea
                   className={`${INPUT} mt-1 h-16 py-2`}
-                  placeholder="https://school.example"
+                  placeholder={WORDS.siteExample}
                   value={sites ?? named.join("\n")}
                   onChange={(e) => setSites(e.target.value)}
                 />
