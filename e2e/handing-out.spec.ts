@@ -149,6 +149,8 @@ test("found by words and period, copied with its credit, reported and hidden", a
   await obi.page.getByRole("button", { name: "Publish", exact: true }).click();
   await obi.page.goto((await linkOf(obi.page)).replace("/t/", "/published/"));
   await expect(obi.page.getByText("Begun with “Weirs of the Ambrel”")).toBeVisible();
+  await obi.page.getByRole("link", { name: "Open the timeline" }).click();
+  await expect(obi.page.locator(".foot")).toContainText("Begun with “Weirs of the Ambrel”");
 
   await obi.page.goto(link.replace("/t/", "/published/"));
   await obi.page.getByRole("button", { name: "Report it" }).click();

@@ -96,6 +96,17 @@ test("the chart as a picture, saved and copied; as a drawing with its type insid
     expect(svg).toContain("data:font/woff2;base64,");
     expect(svg).toContain("Rope ferry");
     expect(svg).not.toMatch(/(href|url\()="?https?:/);
+    // The two are the same drawing: one as its letters in a browser, the other as outlines by another library.
+    const view = await (await browser.newContext({ viewport: { width: 1_600, height: 900 } })).newPage();
+    await view.goto(pathToFileURL(join(folder, "a.svg")).href);
+    await view.evaluate(() => document.fonts.ready);
+    const size = { width: 800, height: 300, fit: "fill" } as const;
+    const clip = { x: 0, y: 0, width: 1_600, height: Number(/height="([\d.]+)"/.exec(svg)![1]) };
+    const grey = async (picture: Buffer | string) =>
+      sharp(picture).flatten({ background: "#fff" }).greyscale().resize(size).raw().toBuffer();
+    const [seen, outlined] = [await grey(await view.screenshot({ clip })), await grey(join(folder, "a.png"))];
+    const off = seen.reduce((sum, v, i) => sum + Math.abs(v - outlined[i]!), 0) / seen.length;
+    expect(off).toBeLessThan(4);
   });
 });
 
@@ -271,4 +282,24 @@ test("everything of mine: taken away, the account emptied, brought back, all equ
     await choose(packed({ ...files, "../../evil": text({}), "timelines/1/media/../x": text({}) }, "paths.zip"));
     await expect(part.getByRole("status")).toContainText("1 timeline was brought back.");
   });
+});
+
+test("from the editor the browser prints the chart and none of the tools; a page of a timeline prints all of it", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1872 Flood"]);
+  await saved(page);
+  await page.evaluate(() => window.dispatchEvent(new Event("beforeprint")));
+  await page.emulateMedia({ media: "print" });
+  const printed = page.locator(".print-chart");
+  await expect(printed.getByRole("heading", { name: "The flood" })).toBeVisible();
+  await expect(printed.locator("svg text", { hasText: "Rope ferry" })).toBeVisible();
+  await expect(page.getByTestId("next-event")).toBeHidden();
+  await expect(page.getByRole("button", { name: "Share" })).toBeHidden();
+  const sheet = await page.pdf({ format: "A4", landscape: true });
+  expect(sheet.length).toBeGreaterThan(5_000);
+  await page.evaluate(() => window.dispatchEvent(new Event("afterprint")));
+  await page.emulateMedia({ media: "screen" });
+  await expect(page.getByTestId("next-event")).toBeVisible();
+  await expect(printed).toBeEmpty();
 });

@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import postgres from "postgres";
 import sharp from "sharp";
 import { type Actor, school, signUp } from "./attack/actor";
 import { newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
@@ -157,4 +158,76 @@ test("the share dialog offers a teacher their classes, and chooses first only wh
   await page.reload();
   await page.getByRole("button", { name: "Share" }).click();
   await expect(page.getByRole("radio", { name: /History 8B/ })).toBeChecked();
+});
+
+const DAY = 86_400_000;
+const STATES = ["open", "not_yet", "over", "hidden", "taken_back"] as const;
+const VISITORS = ["nobody", "passed", "classmate", "editor", "owner"] as const;
+
+/** Which of five kinds of visitor get something of a page in each state. */
+function sees(state: (typeof STATES)[number], visibility: string, who: (typeof VISITORS)[number]): boolean {
+  if (state === "taken_back") return false;
+  if (who === "editor" || who === "owner") return true;
+  if (state !== "open") return false;
+  if (visibility === "link" || visibility === "everybody") return true;
+  if (visibility === "password") return who === "passed";
+  return visibility === "class" && who === "classmate";
+}
+
+test("every state as five kinds of visitor: page, frame, media, preview picture, about, oEmbed and search", async () => {
+  const { one, owner, timeline, media, people } = await setUp();
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: "everybody" });
+  const passed = await signUp(serverUrl(), "Passed");
+  const visitors = { nobody: people.nobody, passed, classmate: people.classmate, editor: people.editor, owner };
+  const sql = postgres(process.env.E2E_DATABASE!, { max: 1 });
+  const publish = (body: object) =>
+    owner.must<{ publication: { address: string } }>("PUT", `/api/timelines/${timeline}/publication`, body);
+  const wrong: string[] = [];
+  try {
+    for (const visibility of ["only_me", "class", "password", "link", "everybody"] as const)
+      for (const state of STATES) {
+        const at = (days: number) => new Date(Date.now() + days * DAY).toISOString();
+        const { publication } = await publish({
+          visibility,
+          fresh: true,
+          copies: true,
+          embedSites: ["*"],
+          ...(visibility === "password" ? { password: "long night flood" } : {}),
+          opensAt: state === "not_yet" ? at(1) : null,
+          closesAt: state === "over" ? at(-1) : null,
+        });
+        const { address } = publication;
+        await sql`update publication set hidden_at = ${state === "hidden" ? new Date() : null} where timeline_id = ${timeline}`;
+        if (state === "taken_back") await owner.must("DELETE", `/api/timelines/${timeline}/publication`);
+        // Whoever has the password has given it, where it was asked for.
+        await passed.ask("POST", `/api/published/${address}/pass`, "password=long+night+flood", {
+          "Content-Type": "application/x-www-form-urlencoded",
+        });
+        for (const who of VISITORS) {
+          const expected = sees(state, visibility, who);
+          for (const path of [
+            `/t/${address}`,
+            `/t/${address}?as=embed`,
+            `/t/${address}/media/${media}/small`,
+            `/t/${address}/preview`,
+            `/published/${address}`,
+          ]) {
+            const { status } = await visitors[who].ask("GET", path);
+            if ((status === 200) !== expected) wrong.push(`${state} ${visibility} ${who} ${path}: ${status}`);
+          }
+          const copied = await visitors[who].ask("POST", `/api/published/${address}/copy`);
+          const may = expected && who !== "nobody";
+          if ((copied.status === 200) !== may) wrong.push(`${state} ${visibility} ${who} copy: ${copied.status}`);
+        }
+        const open = state === "open" && (visibility === "link" || visibility === "everybody");
+        const oembed = await people.nobody.ask("GET", `/oembed?url=/t/${address}`);
+        if ((oembed.status === 200) !== open) wrong.push(`${state} ${visibility} oEmbed: ${oembed.status}`);
+        const { text } = await people.nobody.ask("GET", "/published");
+        if (text.includes(address) !== (open && visibility === "everybody"))
+          wrong.push(`${state} ${visibility} search`);
+      }
+  } finally {
+    await sql.end();
+  }
+  expect(wrong).toEqual([]);
 });

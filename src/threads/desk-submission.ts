@@ -44,6 +44,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     returnedAt: s.returnedAt?.toISOString() ?? null,
     toImprove: s.toImprove,
     events: eventsOf(s),
+    basedOn: s.frozen.basedOn ?? null,
     before: s.before && {
       id: s.before.id,
       submittedAt: s.before.submittedAt.toISOString(),

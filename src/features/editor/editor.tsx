@@ -26,6 +26,7 @@ import type { EditorPerson, Ports, Publication } from "./store/ports";
 import { kindOf } from "@/core/bring-in/files/endings";
 import { isUnwritten } from "@/core/bring-in/unwritten";
 import { askServer } from "@/ui/ask-server";
+import { PrintChart } from "./print-chart";
 import { takeHandedFile } from "@/ui/handed-file";
 import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
 import { LocalBar } from "./local/local-bar";
@@ -389,6 +390,7 @@ export function Editor(props: EditorProps) {
         <ReadyCheck onWork={() => setPanel("work")} />
         {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
         <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
+        <PrintChart />
         {papering ? <PaperDialog onClose={closePaper} /> : null}
         {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}
         <KeysDialog open={keysShown} onOpenChange={setKeysShown} />

@@ -53,6 +53,8 @@ export interface DeskSubmission {
   /** It may be handed in again. */
   toImprove: boolean;
   events: DeskEvent[];
+  /** The published timeline it was begun with; null where it was begun anew. */
+  basedOn: { title: string; byline: string; address: string } | null;
   before: {
     id: string;
     submittedAt: string;

@@ -8,6 +8,7 @@ import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS as PLACES } from "@/core/words/en/places";
+import { WORDS as BASED } from "@/core/words/en/published-pages";
 import { WORDS } from "@/core/words/en/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
@@ -144,7 +145,9 @@ function linkPreview(p: ReaderPage, title: string, facts: string): string {
 }
 
 function foot(p: ReaderPage): string {
-  const made = escapeXml(p.published ? WORDS.publishedWith(p.published) : WORDS.madeWith);
+  const { basedOn } = p.frozen;
+  const begun = basedOn ? `${BASED.basedOn(basedOn.title || BASED.untitled, basedOn.byline)} ` : "";
+  const made = escapeXml(begun + (p.published ? WORDS.publishedWith(p.published) : WORDS.madeWith));
   if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
   if (p.variant === "embed")
     return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;
