@@ -1,3 +1,4 @@
+import type { BasedOn } from "@/core/timeline/fields";
 import type { Check } from "@/core/check/requirements";
 import type { GivenResult } from "@/core/check/given-dates";
 
@@ -54,7 +55,7 @@ export interface DeskSubmission {
   toImprove: boolean;
   events: DeskEvent[];
   /** The published timeline it was begun with; null where it was begun anew. */
-  basedOn: { title: string; byline: string; address: string } | null;
+  basedOn: BasedOn | null;
   before: {
     id: string;
     submittedAt: string;

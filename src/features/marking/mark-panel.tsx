@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS as BASED } from "@/core/words/en/published-pages";
+import { BegunWith } from "@/ui/begun-with";
 import { WORDS } from "@/core/words/en/marking";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -145,14 +145,7 @@ export function MarkPanel({
           ))}
         </ul>
       </section>
-      {open.basedOn ? (
-        <p className="mt-3 rounded-md bg-sun-wash px-2.5 py-1.5 text-[14px]">
-          {BASED.basedOn(open.basedOn.title || BASED.untitled, open.basedOn.byline)}{" "}
-          <a href={open.basedOn.address} target="_blank" rel="noreferrer" className="text-verdigris underline">
-            {BASED.openPage}
-          </a>
-        </p>
-      ) : null}
+      <BegunWith of={open.basedOn} className="mt-3 rounded-md bg-sun-wash px-2.5 py-1.5 text-[14px]" />
       <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">{WORDS.fingerprint(open.hash)}</p>
     </aside>
   );

@@ -1,8 +1,8 @@
 import "server-only";
+import type { PageState } from "@/core/published/publication";
 import type { Visibility } from "@/core/timeline/visibility";
 import { db } from "../db/pool";
 import { openedOn } from "./opened";
-import type { PageState } from "./published";
 
 export const DAYS_SHOWN = 30;
 

@@ -7,43 +7,16 @@ import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { requireRight } from "../timelines/access";
 import { freeze } from "../timelines/freeze";
+import type { Publication } from "@/core/published/publication";
 import { foundIn } from "@/core/published/found-in";
 import { setFound } from "./search";
-import type { PageState } from "./published";
 
 /** Letters and digits that nobody mixes up when reading them off a board. */
 const newAddress = customAlphabet("23456789abcdefghjkmnpqrstuvwxyz", 12);
 
-export interface PublicationState {
-  address: string;
-  /** The word it can be reached by too; null: none was chosen. */
-  word: string | null;
-  /** Who may see it as it is, which may be fewer than was chosen: its class lets it go only so far. */
-  visibility: Visibility;
-  /** The class it is given to, or was made in. */
-  classId: string | null;
-  takenBack: boolean;
-  state: PageState;
-  publishedAt: string;
-  /** The time zone of its author when it was published. */
-  zone: string;
-  /** Changes made since that are not shown yet. */
-  laterChanges: number;
-  /** The number of the last change that is shown. */
-  seq: number;
-  /** From when and until when it is seen, ISO 8601; null: at once, and for good. */
-  opensAt: string | null;
-  closesAt: string | null;
-  hasPassword: boolean;
-  copies: boolean;
-  embedSites: string[];
-  /** How often it was opened. */
-  opened: number;
-}
-
-export async function publicationOf(timeline: string): Promise<PublicationState | null> {
+export async function publicationOf(timeline: string): Promise<Publication | null> {
   const [row] = await db()<
-    (Omit<PublicationState, "takenBack" | "publishedAt" | "laterChanges" | "opensAt" | "closesAt" | "opened"> & {
+    (Omit<Publication, "takenBack" | "publishedAt" | "laterChanges" | "opensAt" | "closesAt" | "opened"> & {
       takenBackAt: Date | null;
       createdAt: Date;
       later: number;
@@ -97,7 +70,7 @@ export async function publish(
   by: string,
   wishes: Wishes,
   fresh: boolean,
-): Promise<Failure | { publication: PublicationState }> {
+): Promise<Failure | { publication: Publication }> {
   const { visibility, klass = null } = wishes;
   // Worked out before the transaction: it takes its time on purpose.
   const password = wishes.password?.trim();
@@ -161,10 +134,7 @@ async function publishVersion(
 }
 
 /** Takes the page back: its link says so from now on. What was published stays stored. Owner only. */
-export async function takeBack(
-  timeline: string,
-  by: string,
-): Promise<Failure | { publication: PublicationState | null }> {
+export async function takeBack(timeline: string, by: string): Promise<Failure | { publication: Publication | null }> {
   const done = await db()
     .begin(async (tx) => {
       await requireRight(tx, timeline, by, "own");

@@ -1,11 +1,9 @@
 import "server-only";
+import type { PageState } from "@/core/published/publication";
 import type { Visibility } from "@/core/timeline/visibility";
 import { isOfClass } from "../classes/reach";
 import { db } from "../db/pool";
 import { hasRight } from "../timelines/access";
-
-/** Whether a page is there for those it is for; else why not. */
-export type PageState = "open" | "taken_back" | "hidden" | "not_yet" | "over";
 
 export interface Published {
   timeline: string;

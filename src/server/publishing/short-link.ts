@@ -1,9 +1,10 @@
 import "server-only";
+import type { Publication } from "@/core/published/publication";
 import { toWord, WORD_LENGTH } from "@/core/published/short-link";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { requireRight } from "../timelines/access";
-import { type PublicationState, publicationOf } from "./publish";
+import { publicationOf } from "./publish";
 
 /** So many words lead to one page at most: each is taken from everybody else. */
 const MOST_WORDS = 10;
@@ -15,7 +16,7 @@ export async function chooseWord(
   timeline: string,
   by: string,
   typed: string,
-): Promise<Failure | { publication: PublicationState }> {
+): Promise<Failure | { publication: Publication }> {
   const word = toWord(typed);
   if (word.length < WORD_LENGTH.least || LIKE_AN_ADDRESS.test(word)) return fail("word_malformed");
   const done = await db()

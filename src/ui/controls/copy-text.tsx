@@ -1,13 +1,13 @@
 "use client";
 
-import { useState } from "react";
 import { WORDS } from "@/core/words/en/editor-share";
 import { Button } from "@/ui/controls/button";
+import { useCopied } from "@/ui/use-copied";
 import { INPUT } from "@/ui/controls/field";
 
 /** A text to be copied: shown whole, selected when it is entered, and copied by a button. */
 export function CopyText({ label, text, copy = WORDS.copyCode }: { label: string; text: string; copy?: string }) {
-  const [said, setSaid] = useState<string | null>(null);
+  const { said, copy: copyIt } = useCopied();
   return (
     <div>
       <label className="block text-[13px] text-quiet">
@@ -21,17 +21,7 @@ export function CopyText({ label, text, copy = WORDS.copyCode }: { label: string
         />
       </label>
       <div className="mt-1.5 flex items-center gap-2">
-        <Button
-          size="small"
-          onClick={async () => {
-            try {
-              await navigator.clipboard.writeText(text);
-              setSaid(WORDS.copied);
-            } catch {
-              setSaid(WORDS.thisBrowserDoesNotLet);
-            }
-          }}
-        >
+        <Button size="small" onClick={() => void copyIt(text)}>
           {copy}
         </Button>
         <span role="status" className="text-[13px] text-verdigris">

@@ -83,28 +83,30 @@ function Opened({ own }: { own: OwnPublished }) {
   const [step, height] = [7, 36];
   return (
     <div>
-      <svg
-        role="img"
-        aria-label={WORDS.openedDays(sum, DAYS_SHOWN)}
-        viewBox={`0 0 ${DAYS_SHOWN * step} ${height}`}
-        className="block h-9 w-full text-verdigris"
-        preserveAspectRatio="none"
-      >
-        <path d={`M0 ${height - 0.5}H${DAYS_SHOWN * step}`} stroke="#d5dedc" />
-        {own.days.map((n, i) =>
-          n > 0 ? (
-            <rect
-              // biome-ignore lint/suspicious/noArrayIndexKey: a day has no other name
-              key={i}
-              x={i * step + 1}
-              width={step - 2}
-              y={height - Math.max(2, (n / most) * (height - 2))}
-              height={Math.max(2, (n / most) * (height - 2))}
-              fill="currentColor"
-            />
-          ) : null,
-        )}
-      </svg>
+      {sum > 0 ? (
+        <svg
+          role="img"
+          aria-label={WORDS.openedDays(sum, DAYS_SHOWN)}
+          viewBox={`0 0 ${DAYS_SHOWN * step} ${height}`}
+          className="block h-9 w-full text-verdigris"
+          preserveAspectRatio="none"
+        >
+          <path d={`M0 ${height - 0.5}H${DAYS_SHOWN * step}`} stroke="#d5dedc" />
+          {own.days.map((n, i) =>
+            n > 0 ? (
+              <rect
+                // biome-ignore lint/suspicious/noArrayIndexKey: a day has no other name
+                key={i}
+                x={i * step + 1}
+                width={step - 2}
+                y={height - Math.max(2, (n / most) * (height - 2))}
+                height={Math.max(2, (n / most) * (height - 2))}
+                fill="currentColor"
+              />
+            ) : null,
+          )}
+        </svg>
+      ) : null}
       <p className="mt-0.5 text-[13px] text-quiet">
         {WORDS.openedTimes(own.opened)}
         {own.opened > 0 ? ` · ${WORDS.openedLast(sum, DAYS_SHOWN)}` : ""}

@@ -101,7 +101,7 @@ export const WORDS = {
   untilOn: (when: string) => `until ${when}`,
   wasUntil: (when: string) => `it was open until ${when}`,
   openedTimes: (n: number) =>
-    n === 0 ? "not opened yet" : (n === 1 ? "opened once" : `opened ${n.toLocaleString("en")} times`),
+    n === 0 ? "not opened yet" : n === 1 ? "opened once" : `opened ${n.toLocaleString("en")} times`,
   openedLast: (n: number, days: number) => `${n.toLocaleString("en")} of them in the last ${days} days`,
   openedDays: (n: number, days: number) =>
     `Opened ${n.toLocaleString("en")} times in the last ${days} days, one column a day`,

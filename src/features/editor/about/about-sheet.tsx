@@ -7,7 +7,7 @@ import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { between } from "@/core/timeline/place";
 import { orderOf } from "@/core/timeline/order";
-import { WORDS as BASED } from "@/core/words/en/published-pages";
+import { BegunWith } from "@/ui/begun-with";
 import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf } from "@/core/timeline/timeline";
 import { CoverPlaceField } from "./cover-place-field";
@@ -107,14 +107,7 @@ export function SettingsSheet({
   return (
     <Frame title={WORDS.aboutThisTimeline} onClose={onClose}>
       <div className="flex flex-col gap-3.5">
-        {timeline.basedOn ? (
-          <p className="text-[14px] text-quiet">
-            {BASED.basedOn(timeline.basedOn.title || BASED.untitled, timeline.basedOn.byline)}{" "}
-            <a href={timeline.basedOn.address} target="_blank" rel="noreferrer" className="text-verdigris underline">
-              {BASED.openPage}
-            </a>
-          </p>
-        ) : null}
+        <BegunWith of={timeline.basedOn} className="text-[14px] text-quiet" />
         <TextField label={WORDS.title} strong value={timeline.title} onChange={set("title")} />
         <LazyDescription of="introduction" label={WORDS.introduction} words={wordsIn(timeline.introduction)} />
         <LazyDescription of="closing" label={WORDS.closingPage} words={wordsIn(timeline.closing)} />

@@ -1,13 +1,13 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor-share";
-import { useState } from "react";
 import { Button, buttonLook } from "@/ui/controls/button";
+import { useCopied } from "@/ui/use-copied";
 import { INPUT } from "@/ui/controls/field";
 
 /** A link to be copied, and opened. */
 export function CopyLine({ label, path, open }: { label: string; path: string; open?: boolean }) {
-  const [said, setSaid] = useState<string | null>(null);
+  const { said, copy } = useCopied();
   const url = typeof window === "undefined" ? path : new URL(path, window.location.href).href;
   return (
     <div className="mt-3">
@@ -16,17 +16,7 @@ export function CopyLine({ label, path, open }: { label: string; path: string; o
         <input readOnly value={url} className={`${INPUT} mt-1`} onFocus={(e) => e.target.select()} />
       </label>
       <div className="mt-1.5 flex items-center gap-2">
-        <Button
-          size="small"
-          onClick={async () => {
-            try {
-              await navigator.clipboard.writeText(url);
-              setSaid(WORDS.copied);
-            } catch {
-              setSaid(WORDS.thisBrowserDoesNotLet);
-            }
-          }}
-        >
+        <Button size="small" onClick={() => void copy(url)}>
           {WORDS.copyLink}
         </Button>
         {open ? (

@@ -1,7 +1,7 @@
 import { nanoid } from "nanoid";
 import type { Change, ConfirmedChange } from "@/core/change/change";
 import type { Snapshot } from "@/core/formats/snapshot";
-import type { Visibility } from "@/core/timeline/visibility";
+import type { Publication } from "@/core/published/publication";
 import type { OwnWork } from "@/core/check/own-work";
 import { type Answer, askPacked, askServer } from "@/ui/ask-server";
 import { type LiveMessage, listenLive } from "@/ui/live";
@@ -13,32 +13,7 @@ export interface EditorPerson {
   role: "owner" | "editor";
 }
 
-export interface Publication {
-  address: string;
-  /** The word it can be reached by too; null: none was chosen. */
-  word: string | null;
-  visibility: Visibility;
-  /** The class it is given to, or was made in. */
-  classId: string | null;
-  takenBack: boolean;
-  state: "open" | "taken_back" | "hidden" | "not_yet" | "over";
-  publishedAt: string;
-  /** The time zone of its author when it was published. */
-  zone: string;
-  laterChanges: number;
-  /** The number of the last change that is shown. */
-  seq: number;
-  /** From when and until when it is seen, ISO 8601; null: at once, and for good. */
-  opensAt: string | null;
-  closesAt: string | null;
-  hasPassword: boolean;
-  /** Whether others may begin a timeline of their own with it. */
-  copies: boolean;
-  /** The sites in whose pages it may stand in a frame; "*" for all. */
-  embedSites: string[];
-  /** How often it was opened. */
-  opened: number;
-}
+export type { Publication };
 
 /** What the server says of a timeline after a number. */
 export interface CaughtUp {
