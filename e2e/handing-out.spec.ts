@@ -45,8 +45,10 @@ test("with a password, from a day on, taken back while it is open: a reader is t
 
   await page.getByRole("radio", { name: "Anyone with the link not listed" }).click();
   await expect(page.getByLabel(/Another password/)).toBeHidden();
-  await reader.goto(link);
-  await expect(reader.getByRole("heading", { name: "The flood" }).first()).toBeVisible();
+  await expect(async () => {
+    await reader.goto(link);
+    await expect(reader.getByRole("heading", { name: "The flood" }).first()).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.getByText("From when, until when").click();
   await page.getByLabel("To be seen from").fill("2199-12-01T09:00");
   await page.getByLabel("To be seen until").focus();

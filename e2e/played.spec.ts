@@ -36,7 +36,7 @@ test("a voice is recorded, paused, listened to and kept; the microphone is off a
       .poll(() => dialog.getByLabel("How loud you are").evaluate((m: HTMLMeterElement) => m.value))
       .toBeGreaterThan(0);
     await dialog.getByRole("button", { name: "Pause" }).click();
-    await expect(dialog.getByRole("status")).toContainText("Paused at 0:01");
+    await expect(dialog.getByRole("status")).toContainText(/Paused at 0:0[1-9]/);
     await dialog.getByRole("button", { name: "Go on" }).click();
     await dialog.getByRole("button", { name: "Stop" }).click();
     await expect(dialog.getByLabel("Listen before you keep it")).toBeVisible();

@@ -1,5 +1,7 @@
 // The bench of what is handed out: the search over very many published timelines, readers while others edit, paper and folders.
 import { Agent, get } from "node:http";
+import sharp from "sharp";
+import { forgetMemory, mostMemory } from "./bench-media.mjs";
 import { bundle } from "./machine.mjs";
 import { say } from "./say.mjs";
 
@@ -51,7 +53,7 @@ const ASKED = [
 ];
 
 /** `ask` asks the server as the person of the bench; `sql` is its database; `events` gives made-up events. */
-export async function benchHandingOut(report, base, ask, sql, events) {
+export async function benchHandingOut(report, base, cookie, ask, sql, events, pid) {
   say("\nHanding out");
   await fill(sql);
   const { searchPublished } = await import(await bundle("src/server/publishing/search.ts", "bench-search"));
@@ -165,5 +167,47 @@ export async function benchHandingOut(report, base, ask, sql, events) {
     middle(pdfs) / 3_000,
     1,
     `${middle(pdfs).toFixed(0)} ms`,
+  );
+
+  // Folders with pictures of half a megabyte: what they take is sent on, not held.
+  const pictured = async (count) => {
+    const { id } = await ask("POST", "/api/timelines", { title: `Pictures ${count}`, subject: "" });
+    const ops = [];
+    for (let i = 0; i < count; i++) {
+      const noise = { type: "gaussian", mean: 110 + (i % 40), sigma: 60 };
+      const picture = sharp({ create: { width: 900, height: 700, channels: 3, background: "#888", noise } });
+      const bytes = await picture.jpeg({ quality: 90 }).toBuffer();
+      const path = `/api/timelines/${id}/uploads`;
+      const { upload, piece } = await ask("POST", path, { name: `p${i}.jpg`, size: bytes.length });
+      for (let n = 0; n * piece < bytes.length; n++)
+        await fetch(`${base}${path}/${upload}/${n}`, {
+          method: "PUT",
+          headers: { cookie, "Content-Type": "application/octet-stream", origin: base },
+          body: bytes.subarray(n * piece, (n + 1) * piece),
+        });
+      const { media } = await ask("POST", `${path}/${upload}`);
+      const fields = { of: "timeline", list: "media", media: media.id, kind: "picture", place: `a${i}` };
+      ops.push({ kind: "add_item", id: `i${i}`, fields });
+    }
+    await ask("POST", `/api/timelines/${id}/changes`, { id: "pictures", base: 0, ops });
+    return id;
+  };
+  const folderMemory = async (timeline) => {
+    forgetMemory(pid);
+    const { file } = await ask("POST", `/api/timelines/${timeline}/files`, { kind: "folder" });
+    for (;;) {
+      const now = (await ask("GET", `/api/files/${file.id}`)).file;
+      if (now.madeAt) return { mb: mostMemory(pid), size: now.size };
+      await new Promise((r) => setTimeout(r, 30));
+    }
+  };
+  const [few, many] = [await pictured(10), await pictured(100)];
+  await folderMemory(few);
+  const [small, large] = [await folderMemory(few), await folderMemory(many)];
+  report(
+    "memory while a folder of 100 pictures is made / of 10",
+    large.mb / small.mb,
+    1.25,
+    `${large.mb.toFixed(0)} MB against ${small.mb.toFixed(0)} MB; ${(large.size / 1e6).toFixed(0)} MB and ${(small.size / 1e6).toFixed(0)} MB of zip`,
   );
 }

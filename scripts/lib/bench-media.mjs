@@ -12,10 +12,11 @@ const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length 
 const p95 = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length * 0.95)];
 
 /** The most memory a process has needed so far, MB. */
-const mostMemory = (pid) => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1]) / 1_024;
+export const mostMemory = (pid) =>
+  Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1]) / 1_024;
 
 /** From now on the most memory is counted anew. */
-const forgetMemory = (pid) => writeFileSync(`/proc/${pid}/clear_refs`, "5");
+export const forgetMemory = (pid) => writeFileSync(`/proc/${pid}/clear_refs`, "5");
 
 /** Pictures of 12 megapixels, each another one. */
 async function photographs(folder) {

@@ -236,6 +236,22 @@ describe("publishing what was made for a class", () => {
   });
 });
 
+describe("what its class lets be seen by fewer for a while", () => {
+  it("keeps what was chosen when something else is set meanwhile", async () => {
+    const s = await school();
+    must(await publish(s.timeline, s.nia.id, { visibility: "link" }, true));
+    await alterClass(s.klass, s.teacher.id, { publishLimit: "class" });
+    const meanwhile = must(await publish(s.timeline, s.nia.id, { visibility: "class", copies: true }, false));
+    expect(meanwhile.publication).toMatchObject({ visibility: "class", copies: true });
+    await alterClass(s.klass, s.teacher.id, { publishLimit: "link" });
+    const { address } = meanwhile.publication;
+    expect((await findPublished(address))!.visibility).toBe("link");
+    // What is really chosen anew counts.
+    must(await publish(s.timeline, s.nia.id, { visibility: "only_me" }, false));
+    expect((await findPublished(address))!.visibility).toBe("only_me");
+  });
+});
+
 describe("joining with a code", () => {
   it("makes a sign-in name of its own for each, though display names repeat", async () => {
     const { code, klass, teacher } = await school();

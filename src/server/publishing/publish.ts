@@ -87,11 +87,15 @@ export async function publish(
       if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) throw new Refused(fail("beyond_class_limit"));
       const [known] = await tx<{ passwordHash: string | null }[]>`
         select password_hash from publication where timeline_id = ${timeline} for update`;
+      // What its class lets it go only so far stays chosen further, for when the class lets it.
+      const [shown] = await tx<{ visibility: Visibility }[]>`
+        select visibility from shown_publication where timeline_id = ${timeline}`;
+      const asShown = !fresh && shown?.visibility === visibility;
       if (visibility === "password" && !hash && !known?.passwordHash) throw new Refused(fail("page_password_missing"));
       if (!known || fresh) await publishVersion(tx, timeline, by, visibility, hash, wishes.zone ?? "UTC");
       const sites = wishes.embedSites ? [...wishes.embedSites] : null;
       await tx`
-        update publication set visibility = ${visibility}, class_id = ${given}, taken_back_at = null,
+        update publication set visibility = ${asShown ? tx`visibility` : visibility}, class_id = ${given}, taken_back_at = null,
           password_hash = coalesce(${hash}, password_hash),
           opens_at = ${wishes.opensAt === undefined ? tx`opens_at` : wishes.opensAt},
           closes_at = ${wishes.closesAt === undefined ? tx`closes_at` : wishes.closesAt},
