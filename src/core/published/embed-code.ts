@@ -6,8 +6,8 @@ export const LARGEST_EMBED = 3_000;
 
 export type EmbedHeight = { kind: "fixed"; px: number } | { kind: "growing" };
 
-/** What an embedded page shows first: the chart, one of its events, the reading, the index, or a practice. */
-export type EmbedFirst = "" | "read" | "index" | "practice" | `e-${string}`;
+/** What an embedded page shows first: the chart, one of its events, the reading, or a practice. */
+export type EmbedFirst = "" | "read" | "practice" | `e-${string}`;
 
 /**
  * The code that shows a published page inside another: one element, responsive. With a growing height a script of Fastigo's, loaded from

@@ -57,7 +57,8 @@ document.addEventListener("DOMContentLoaded", () => {
   function show(): void {
     const now = named();
     // A page without places has no map.
-    if (ASIDES.includes(now.view) && !document.getElementById(now.view)) now.view = "begin";
+    if (ASIDES.includes(now.view) && !document.getElementById(now.view))
+      now.view = body.classList.contains("embed") ? "chart" : "begin";
     body.dataset.view = now.view;
     const aside = besideOf(now.view);
     if (aside) body.dataset.beside = aside;

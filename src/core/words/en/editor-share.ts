@@ -60,7 +60,6 @@ export const WORDS = {
   firstChart: "The chart",
   firstView: "The chart, the part I see now",
   firstRead: "The text with its pictures",
-  firstIndex: "The index",
   firstPractice: "A practice",
   firstEvent: (title: string) => `Event: ${title}`,
   untitled: "Untitled",

@@ -98,7 +98,6 @@ export function EmbedSection({ publication, owner }: { publication: Publication;
                 <option value="">{WORDS.firstChart}</option>
                 {view ? <option value="view">{WORDS.firstView}</option> : null}
                 <option value="read">{WORDS.firstRead}</option>
-                <option value="index">{WORDS.firstIndex}</option>
                 <option value="practice">{WORDS.firstPractice}</option>
                 {inOrder(timeline.events.values())
                   .slice(0, 200)
