@@ -6,15 +6,13 @@
 import "server-only";
 import { gzipSync } from "node:zlib";
 import { isClean } from "@/core/text/clean";
-import { ORIGIN_PLACE } from "@/features/reader/reader-page";
 import { VARIANTS } from "@/features/reader/page-input";
 import { publicUrl } from "@/server/http/origin";
-import { escaped } from "@/server/http/plain-page";
 import { countOpened } from "@/server/publishing/opened";
 import { findPublished, isOpenToAll } from "@/server/publishing/published";
 import { findPage } from "@/server/publishing/versions";
 import { frameRule, publishedPage } from "./published-page";
-import { outsideFor, withFrames } from "./reader-response";
+import { outsideFor, withFrames, withOrigin } from "./reader-response";
 
 export interface FrontRequest {
   method: string;
@@ -93,9 +91,7 @@ async function pageFor(version: string, name: string, origin: string): Promise<K
   }
   const stored = await findPage(version, name);
   if (!stored) return null;
-  const head = stored.html.indexOf("<style>");
-  const html = stored.html.slice(0, head).replaceAll(ORIGIN_PLACE, () => escaped(origin)) + stored.html.slice(head);
-  const plain = Buffer.from(html);
+  const plain = Buffer.from(withOrigin(stored.html, origin));
   const page = { plain, packed: gzipSync(plain, { level: 6 }), etag: stored.etag, policy: stored.policy };
   kept.set(key, page);
   bytes += plain.length + page.packed.length;

@@ -78,6 +78,12 @@ export async function pageOfDraft(timeline: string, by: string, options: PageOpt
 /** A page's policy with another rule for who may show it in a frame. */
 export const withFrames = (policy: string, frames: string): string => policy.replace(OWN_FRAMES, frames);
 
+/** A stored page that knows its own address, in its head only: what somebody wrote into an event stays as they wrote it. */
+export function withOrigin(html: string, origin: string): string {
+  const head = html.indexOf("<style>");
+  return html.slice(0, head).replaceAll(ORIGIN_PLACE, () => escaped(origin)) + html.slice(head);
+}
+
 /** Sends a page; a browser that has it already gets "not modified". `frames`: the rule for who may show it in one, where it has another. */
 export function sendPage(
   request: Request,
@@ -97,10 +103,5 @@ export function sendPage(
   };
   if (request.headers.get("if-none-match") === page.etag) return new Response(null, { status: 304, headers });
   // Next compresses on the way out; it takes no Content-Encoding of ours.
-  const own = escaped(ownAddress(request, "/").origin);
-  // In the head only: what somebody wrote into an event stays as they wrote it.
-  const head = page.html.indexOf("<style>");
-  return new Response(page.html.slice(0, head).replaceAll(ORIGIN_PLACE, () => own) + page.html.slice(head), {
-    headers,
-  });
+  return new Response(withOrigin(page.html, ownAddress(request, "/").origin), { headers });
 }

@@ -49,8 +49,7 @@ interface Plan extends Planned {
 }
 
 /** Lays everything out that is drawn, and says what there is to say before it is printed. */
-function planOf(given: Frozen, wishes: PaperWishes): Plan {
-  const frozen = given;
+function planOf(frozen: Frozen, wishes: PaperWishes): Plan {
   const mm = sheetOf(wishes);
   const sheet = { w: mm.w * PT_PER_MM, h: mm.h * PT_PER_MM };
   const margin = marginOf(mm) * PT_PER_MM;
@@ -84,19 +83,17 @@ function planOf(given: Frozen, wishes: PaperWishes): Plan {
           other,
         ).area();
       };
-      // Of very many the answer is known: not even the largest has room.
-      const fits = ordered.length > 1_500 ? null : sheetThatFits(drawn, over, innerOf, options);
+      const fits = sheetThatFits(drawn, over, innerOf, options);
       notices.push(fits ? WORDS.fitsOn(WORDS.papers[fits]) : WORDS.fitsNowhere);
     }
     if (wishes.closeUps === "after")
-      for (const { id, title, of } of closeUpsOf(drawn, over))
+      for (const { title, of } of closeUpsOf(drawn, over))
         charts.push({
           heading: WORDS.closeUp(title),
           timeline: of,
           fitted: fitChart(of, area, { closeUps: "none" }),
           parts: partsOver({ across: 1, down: 1 }, area).parts,
           area,
-          ...(id ? {} : {}),
         });
     notices.push(...coarsePictures(charts, frozen));
   }
@@ -234,7 +231,7 @@ function numbered(t: Timeline, numbers: ReadonlyMap<string, number>): Timeline {
 }
 
 /** The spans that a chart opens as close-ups, each with its parts as a timeline of its own. */
-function closeUpsOf(t: Timeline, area: { w: number; h: number }): { id: string; title: string; of: Timeline }[] {
+function closeUpsOf(t: Timeline, area: { w: number; h: number }): { title: string; of: Timeline }[] {
   const scene = drawChart(t, { width: Math.round(area.w), height: Math.round(area.h) }, { closeUps: "auto" });
   const ids = [...new Set(scene.targets.filter((x) => x.kind === "close-up").flatMap((x) => x.ids))];
   const wholes = wholesOf(t.events);
@@ -247,7 +244,7 @@ function closeUpsOf(t: Timeline, area: { w: number; h: number }): { id: string; 
     const parts = [...t.events.values()].filter((e) => !e.deleted && within(e.id, id));
     if (!whole || parts.length === 0) return [];
     const events = new Map(parts.map((e) => [e.id, wholes.get(e.id) === id ? { ...e, partOf: null } : e]));
-    return [{ id, title: whole.title, of: { ...t, title: whole.title, events } }];
+    return [{ title: whole.title, of: { ...t, title: whole.title, events } }];
   });
 }
 

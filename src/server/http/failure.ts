@@ -104,8 +104,6 @@ const STATUS: Record<FailureCode, number> = {
   mail_needs_email: 403,
   report_empty: 400,
   operator_only: 404,
-  pdf_too_small: 413,
-  archive_unread: 400,
   broken: 500,
 };
 

@@ -2,6 +2,7 @@ import "server-only";
 import type { PageState } from "@/core/published/publication";
 import type { Visibility } from "@/core/timeline/visibility";
 import { db } from "../db/pool";
+import { stateOf } from "./published";
 import { openedOn } from "./opened";
 
 export const DAYS_SHOWN = 30;
@@ -30,8 +31,7 @@ export async function publishedBy(account: string): Promise<OwnPublished[]> {
   const rows = await db()<(Omit<OwnPublished, "days" | "opened"> & { opened: string })[]>`
     select p.timeline_id as timeline, coalesce(p.word, p.address) as address, p.title, p.visibility, c.name as class_name,
       p.opens_at, p.closes_at, p.published_at, p.zone, p.opened, p.embed_sites, p.copies,
-      case when p.taken_back_at is not null then 'taken_back' when p.hidden_at is not null then 'hidden'
-        when p.opens_at > now() then 'not_yet' when p.closes_at <= now() then 'over' else 'open' end as state,
+      ${stateOf(db())} as state,
       (select count(*)::int from change h where h.timeline_id = p.timeline_id and h.seq > v.seq) as later
     from shown_publication p join version v on v.id = p.version_id
     join timeline t on t.id = p.timeline_id join editor e on e.timeline_id = p.timeline_id

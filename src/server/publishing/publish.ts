@@ -6,6 +6,7 @@ import { classOf, teachesClass } from "../classes/reach";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { requireRight } from "../timelines/access";
+import { stateOf } from "./published";
 import { freeze } from "../timelines/freeze";
 import type { Publication } from "@/core/published/publication";
 import { foundIn } from "@/core/published/found-in";
@@ -27,8 +28,7 @@ export async function publicationOf(timeline: string): Promise<Publication | nul
   >`
     select p.address, p.word, p.visibility, p.class_id, p.taken_back_at, v.created_at, v.seq, p.zone, p.opens_at, p.closes_at, p.copies,
       p.embed_sites, p.opened, o.password_hash is not null as has_password,
-      case when p.taken_back_at is not null then 'taken_back' when p.hidden_at is not null then 'hidden'
-        when p.opens_at > now() then 'not_yet' when p.closes_at <= now() then 'over' else 'open' end as state,
+      ${stateOf(db())} as state,
       (select count(*)::int from change c where c.timeline_id = p.timeline_id and c.seq > v.seq) as later
     from shown_publication p join version v on v.id = p.version_id join publication o on o.timeline_id = p.timeline_id
     where p.timeline_id = ${timeline}`;

@@ -2,7 +2,7 @@ import "server-only";
 import type { PageState } from "@/core/published/publication";
 import type { Visibility } from "@/core/timeline/visibility";
 import { isOfClass } from "../classes/reach";
-import { db } from "../db/pool";
+import { db, type Sql } from "../db/pool";
 import { hasRight } from "../timelines/access";
 
 export interface Published {
@@ -25,15 +25,16 @@ export interface Published {
   embedSites: string[];
 }
 
+/** The state of a row of `shown_publication`, as `p`. */
+export const stateOf = (sql: Sql) => sql`
+  case when p.taken_back_at is not null then 'taken_back' when p.hidden_at is not null then 'hidden'
+    when p.opens_at > now() then 'not_yet' when p.closes_at <= now() then 'over' else 'open' end`;
+
 /** What stands at a published address or under a word, without looking at who asks; null when nothing ever did. */
 export async function findPublished(address: string): Promise<Published | null> {
   const [row] = await db()<Published[]>`
     select p.timeline_id as timeline, p.address, p.version_id as version, p.visibility, p.class_id, p.published_at as at, p.zone,
-      case when p.taken_back_at is not null or t.deleted_at is not null then 'taken_back'
-        when p.hidden_at is not null then 'hidden'
-        when p.opens_at > now() then 'not_yet'
-        when p.closes_at <= now() then 'over'
-        else 'open' end as state,
+      case when t.deleted_at is not null then 'taken_back' else ${stateOf(db())} end as state,
       p.opens_at, p.closes_at, p.copies, p.embed_sites
     from shown_publication p join timeline t on t.id = p.timeline_id
     where p.address = ${address}

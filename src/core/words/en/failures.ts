@@ -27,8 +27,6 @@ export const FAILURES = {
     "Mail is sent in your name, and your account has no e-mail address to answer to. Copy the link instead, or add an address under your account; nothing was sent.",
   report_empty: "Say in a few words what is wrong with this page. Nothing was sent yet.",
   operator_only: "There is nothing here that you may see.",
-  pdf_too_small: "This does not fit on the paper that was chosen.",
-  archive_unread: "This file is not a whole archive of Fastigo's. Nothing was brought in.",
   practice_small:
     "A practice takes at least three events with a title and a date, and this timeline has fewer of the kind that was chosen. Nothing was given; add events, or take parts and spans too.",
   practices_full:
