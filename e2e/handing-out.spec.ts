@@ -76,6 +76,8 @@ test("what has changed since is shown before it is published; the link has a wor
   await page.getByRole("button", { name: "Publish", exact: true }).click();
   const first = await linkOf(page);
   await page.keyboard.press("Escape");
+  // The keyboard is where it was before.
+  await expect(page.getByRole("button", { name: "Share" })).toBeFocused();
   await writeLines(page, ["1931 The last ferry"]);
   await saved(page);
   await share(page);

@@ -3,7 +3,7 @@
 import { WORDS } from "@/core/words/en/controls";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
 
 /** A dialog for something that is done and closed again. */
 export function Modal({
@@ -19,12 +19,21 @@ export function Modal({
   children: ReactNode;
   wide?: boolean;
 }) {
+  // Where the keyboard was, and is again afterwards: these dialogs have no button of their own that Radix would know.
+  const before = useRef<Element | null>(null);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-slate/50" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={() => {
+            before.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(e) => {
+            e.preventDefault();
+            if (before.current instanceof HTMLElement) before.current.focus();
+          }}
           className={`fixed left-1/2 top-[8vh] z-50 max-h-[84vh] w-[calc(100vw-24px)] ${wide ? "max-w-[720px]" : "max-w-[480px]"} -translate-x-1/2 overflow-y-auto rounded-lg border border-line bg-white`}
         >
           <div className="flex items-center justify-between border-b border-line px-5 py-3">
