@@ -6,9 +6,12 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { useReady } from "@/ui/use-ready";
 
 /** Says what is wrong with a published page. */
 export function ReportForm({ address }: { address: string }) {
+  // Before the page has woken up a press would be lost.
+  const ready = useReady();
   const [reason, setReason] = useState("harmful");
   const [words, setWords] = useState("");
   const [state, setState] = useState<"open" | "busy" | "done">("open");
@@ -44,7 +47,7 @@ export function ReportForm({ address }: { address: string }) {
         />
       </label>
       <Problem text={problem} className="mt-2" />
-      <Button type="submit" className="mt-3" disabled={state === "busy"}>
+      <Button type="submit" className="mt-3" disabled={state === "busy" || !ready}>
         {WORDS.reportDo}
       </Button>
     </form>
