@@ -31,12 +31,11 @@ test("every route and page stands in the access table, and nothing else does", (
   expect(routeTree().sort()).toEqual(Object.keys(ACCESS).sort());
 });
 
-async function person(name: string): Promise<APIRequestContext & { id: string }> {
+async function person(name: string): Promise<APIRequestContext & { id: string; email: string }> {
   const context = await playwrightRequest.newContext({ baseURL: serverUrl() });
-  const made = await context.post("/api/account", {
-    data: { displayName: name, email: newEmail(name), password: PASSWORD },
-  });
-  return Object.assign(context, { id: ((await made.json()) as { user: { id: string } }).user.id });
+  const email = newEmail(name);
+  const made = await context.post("/api/account", { data: { displayName: name, email, password: PASSWORD } });
+  return Object.assign(context, { id: ((await made.json()) as { user: { id: string } }).user.id, email });
 }
 
 /** A second session of the same person; gives its id, as the account page shows it. */
@@ -76,11 +75,23 @@ test("each is answered as the table says, to everybody it could concern", async 
   const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
     json<T>(await who.post(path, data === undefined ? {} : { data }));
   await post(otherTeacher, "/api/classes", { name: "Another class" });
+  const colleague = await person("Colleague");
+  const rubric = {
+    name: "Crossing",
+    criteria: [
+      { name: "Dates", weight: 1, levels: [2, 0].map((points) => ({ name: String(points), text: "", points })) },
+    ],
+  };
   // Each set-up has a picture of its own: one that is deleted for good is deleted wherever its bytes are used.
   let pictures = 0;
   const picture = () => {
     const n = pictures++;
-    const background = { r: n % 256, g: Math.floor(n / 256), b: 105 };
+    // Far enough from each other that none is another's once it is made smaller, and never grey: all files are as long.
+    const background = {
+      r: 8 + (n % 16) * 15,
+      g: 9 + (Math.floor(n / 16) % 16) * 15,
+      b: 100 + Math.floor(n / 256) * 15,
+    };
     return sharp({ create: { width: 20, height: 20, channels: 3, background } })
       .png()
       .toBuffer();
@@ -148,6 +159,17 @@ test("each is answered as the table says, to everybody it could concern", async 
         .not.toBeNull();
       return begun.file.id;
     };
+    if (names("/teachers/"))
+      await post(teacher, `/api/classes/${klass}/teachers`, { email: colleague.email, role: "teacher" });
+    const asked = async () => {
+      await post(owner, `/api/timelines/${id}/questions`, { event: "", text: "Where does it begin?" });
+      const { work } = await json<{ work: { questions: { id: number }[] } }>(
+        await owner.get(`/api/timelines/${id}/changes?after=0`),
+      );
+      return String(work.questions[0]!.id);
+    };
+    const kept = async () =>
+      (await post<{ comments: { id: number }[] }>(owner, "/api/kept-comments", { text: `Say more ${id}` })).comments;
     let lesson = "none";
     let practice = "none";
     if (names("practice")) {
@@ -183,6 +205,11 @@ test("each is answered as the table says, to everybody it could concern", async 
       pupil,
       lesson,
       practice,
+      question: names("[question]") ? await asked() : "none",
+      rubric: names("[rubric]")
+        ? (await post<{ id: string }>(owner, "/api/rubrics", { rubric: { ...rubric, name: id } })).id
+        : "none",
+      comment: names("[comment]") ? String((await kept()).at(-1)!.id) : "none",
       file: names("[file]") ? await file() : "none",
       look: names("[look]") ? (await post<{ id: string }>(owner, "/api/looks", ownLook)).id : "none",
     };
@@ -219,6 +246,10 @@ test("each is answered as the table says, to everybody it could concern", async 
         )
         .replace("/f/[address]", `/f/${s.copy}`)
         .replace("frozen-copies/[address]", `frozen-copies/${s.copy}`)
+        .replace("/teachers/[account]", `/teachers/${colleague.id}`)
+        .replace("[question]", s.question)
+        .replace("[rubric]", s.rubric)
+        .replace("[comment]", s.comment)
         .replace("/classes/[id]", `/classes/${s.klass}`)
         .replace("/assignments/[id]", `/assignments/${s.assignment}`)
         .replace("/submissions/[id]", `/submissions/${s.submission}`)
@@ -292,6 +323,20 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PATCH /api/classes/[id]": { code: "renew" },
         "POST /api/classes/join": { code: s.code, displayName: "New", password: PASSWORD },
         "POST /api/classes/join-as-me": { code: s.code },
+        "POST /api/classes/[id]/teachers": { email: colleague.email, role: "assistant" },
+        "POST /api/classes/[id]/roster": { entries: [{ displayName: "Ada", note: "" }] },
+        "PUT /api/classes/[id]/year": { over: true },
+        "POST /api/classes/[id]/year": { name: "Next year" },
+        "PUT /api/assignments/[id]/return": { at: null },
+        "POST /api/assignments/[id]/groups": { groups: [[classmate.id]] },
+        "PUT /api/assignments/[id]/extension": { accounts: [classmate.id], dueAt: "2199-01-01T10:00" },
+        "POST /api/assignments/[id]/again": { class: s.klass },
+        "POST /api/rubrics": { rubric },
+        "POST /api/kept-comments": { text: "Say more" },
+        "POST /api/timelines/[id]/questions": { event: "", text: "Where does it begin?" },
+        "PUT /api/questions/[question]": { text: "At the ferry." },
+        "PUT /api/timelines/[id]/set-aside": { finding: "no_credit i1", reason: "Drawn by me." },
+        "POST /api/submissions/[id]/replies": { text: "Why?" },
         "POST /api/assignments": assignmentBody(s.klass),
         "PUT /api/assignments/[id]": assignmentBody(s.klass),
         "PUT /api/assignments/[id]/group": { timeline: s.id },
@@ -338,6 +383,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         got = "yes";
       // Who has begun already may begin, but not twice.
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
+      // What has not come back cannot be answered yet: it is asked about by those who may.
+      if (path.endsWith("/replies") && response.status() === 409) got = "yes";
       // The media of the table is a picture, and only a video has a still: it is asked about by those who may.
       if (path.endsWith("still") && response.status() === 415) got = "yes";
       if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);

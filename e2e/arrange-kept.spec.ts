@@ -1,6 +1,15 @@
 import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
 import { cell, writeCell } from "./harness/ledger";
-import { chartButton, invited, newPerson, newTimeline, type Person, saved, writeLines } from "./harness/people";
+import {
+  allHere,
+  chartButton,
+  invited,
+  newPerson,
+  newTimeline,
+  type Person,
+  saved,
+  writeLines,
+} from "./harness/people";
 
 const LINES = [
   "1604 Rope ferry #crossing",
@@ -39,6 +48,7 @@ test("two people make each event part of the other at once: the later counts as 
   const { nia, address } = await started(browser, ["1800 - 1850 Mill", "1800 - 1850 Race", "1900 Last wheel"]);
   const obi = await invited(browser, nia.page, address);
   // Obi's change waits in his browser until Nia's has been taken.
+  await allHere(obi.page);
   await obi.context.setOffline(true);
   await makePart(obi.page, "Mill", "Race");
   await expect(part(obi.page, "Mill")).toHaveText("Race");

@@ -123,6 +123,7 @@ test("a class says its times in its teacher's zone; two of one name are told apa
   await expect(desk.getByText("In the time of the class, America/New York.")).toBeVisible();
   await desk.getByLabel("Title", { exact: true }).fill("Crossings");
   await desk.getByLabel("Due").fill("2031-07-11T16:00");
+  await desk.getByLabel("Add a requirement").selectOption({ label: "Categories" });
   await desk.getByLabel("Categories, commas between").fill("Trade, Crossing");
   await desk.getByRole("button", { name: "Set the assignment" }).click();
   await expect(desk.getByText("due Fri 11 Jul 2031, 16:00 GMT-4")).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { startServer, type TestServer } from "./harness/server";
-import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { allHere, chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 let server: TestServer;
 test.beforeAll(async () => {
@@ -23,6 +23,7 @@ test("the server is killed in the middle of typing: every word is there afterwar
   const text = page.getByRole("textbox", { name: "Description" });
   await text.click();
   await page.keyboard.type(TYPED.slice(0, 40));
+  await allHere(page);
   await server.kill();
   await page.keyboard.type(TYPED.slice(40));
   await page
@@ -49,6 +50,7 @@ test("the network is cut and the tab closed: the next tab sends what was typed",
   const address = await newTimeline(page, "Ferries");
   await writeLines(page, ["1604 Rope ferry"]);
   await saved(page);
+  await allHere(page);
   await nia.context.setOffline(true);
   await writeLines(page, ["1931 Last crossing"]);
   await chartButton(page, /Rope ferry/).click();

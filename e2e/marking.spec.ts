@@ -78,12 +78,23 @@ test("a given date counts as the teacher says, and the group reads why", async (
   await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
   await marking.getByRole("button", { name: "Return this" }).click();
   await expect(marking.getByText(/^Returned/)).toBeVisible();
-  await marking.getByLabel("Points of 20").fill("");
-  await expect(marking.getByText("has been returned with points, so it needs points")).toBeVisible();
-  const { work } = await pupils[0]!.must<{ work: { returned: { points: number; given: object[] } } }>(
-    "GET",
-    `/api/timelines/${timelines[0]}/changes?after=0`,
-  );
-  expect(work.returned.points).toBe(18);
+  // What was given back is changed with a reason, and the group reads both.
+  await expect(marking.getByLabel("Points of 20")).toBeDisabled();
+  await marking.getByRole("button", { name: "Change the mark" }).click();
+  const change = page.getByRole("dialog", { name: "Change the mark" });
+  await change.getByLabel("Points of 20").fill("");
+  await change.getByRole("button", { name: "Change it" }).click();
+  await expect(change.getByText("must lie between 0 and 20")).toBeVisible();
+  await change.getByLabel("Points of 20").fill("18.5");
+  await change.getByRole("button", { name: "Change it" }).click();
+  await expect(change.getByText("Say why it is changed")).toBeVisible();
+  await change.getByLabel("Why").fill("The roll is right.");
+  await change.getByRole("button", { name: "Change it" }).click();
+  await expect(change).toBeHidden();
+  await expect(marking.getByText(/was 18 of 20\. “The roll is right\.”/)).toBeVisible();
+  const { work } = await pupils[0]!.must<{
+    work: { returned: { points: number; given: object[]; earlier: object[] } };
+  }>("GET", `/api/timelines/${timelines[0]}/changes?after=0`);
+  expect(work.returned).toMatchObject({ points: 18.5, earlier: [{ points: 18, reason: "The roll is right." }] });
   expect(work.returned.given[0]).toMatchObject({ result: "right", reason: "The roll gives both years." });
 });

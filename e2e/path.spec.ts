@@ -2,6 +2,7 @@ import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import { readFileSync } from "node:fs";
 import {
+  allHere,
   chartButton,
   invited,
   newPerson,
@@ -382,6 +383,7 @@ test("somebody far behind has the timeline as it stands, words of an open descri
   await chartButton(obi.page, /Ferry/).click();
   const words = obi.page.getByRole("textbox", { name: "Description" });
   await expect(words).toBeVisible();
+  await allHere(obi.page);
   await obi.context.setOffline(true);
   await chartButton(nia.page, /Ferry/).click();
   await nia.page.getByRole("textbox", { name: "Description" }).fill("A farthing a head.");
@@ -423,6 +425,7 @@ test("two people set one title at once: the later stands, the earlier is shown a
   await chartButton(obi.page, /Ferry/).click();
   await chartButton(nia.page, /Ferry/).click();
   // Obi is cut off while both set the title.
+  await allHere(obi.page);
   await obi.context.setOffline(true);
   await obi.page.getByRole("complementary").getByRole("textbox", { name: "Title", exact: true }).fill("Boat");
   await expect(obi.page.getByTestId("saving")).toHaveText(/Not connected/);

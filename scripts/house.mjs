@@ -28,7 +28,7 @@ const FLOORS = [
   ["core/words"],
   ["core/check", "core/history", "core/places", "core/outside", "core/presenting"],
   ["core/change"],
-  ["core/timeline"],
+  ["core/timeline", "core/classes"],
   ["core/time", "core/text"],
 ];
 /** What may be used from the side: threads draw pages, readers and workers share the stage's pieces. */

@@ -10,6 +10,8 @@ import { run, say } from "./lib/say.mjs";
 
 const only = process.argv[2];
 const totals = { passed: 0, failed: 0, skipped: 0 };
+/** What failed, and what passed only when it was tried again, named at the end. */
+const named = { failed: [], again: [] };
 
 /** Runs a command to its end and gives its status. */
 function go(command, args, env) {
@@ -32,10 +34,22 @@ function count(file, status, read) {
     totals.passed += part.passed;
     totals.skipped += part.skipped;
     failed = part.failed;
+    named.failed.push(...part.names);
+    named.again.push(...(part.again ?? []));
   } catch {
     failed = 1;
   }
+  if (status !== 0 && failed === 0)
+    named.failed.push(`a runner ended with ${status} though none of its tests failed: see above`);
   totals.failed += status !== 0 && failed === 0 ? 1 : failed;
+}
+
+/** Every journey of a report of Playwright that ended so. */
+function journeys(suites, status) {
+  return suites.flatMap((s) => [
+    ...(s.specs ?? []).filter((x) => x.tests.some((t) => t.status === status)).map((x) => `${x.file}: ${x.title}`),
+    ...journeys(s.suites ?? [], status),
+  ]);
 }
 
 await run(async () => {
@@ -76,12 +90,14 @@ await run(async () => {
       else {
         say(types.stdout);
         totals.failed++;
+        named.failed.push("the types");
       }
       const rooms = spawnSync(process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"], { encoding: "utf8" });
       if (rooms.status === 0) totals.passed++;
       else {
         say(rooms.stdout);
         totals.failed++;
+        named.failed.push("the rooms");
       }
       const file = join(reports, "vitest.json");
       const tested = go(
@@ -98,6 +114,11 @@ await run(async () => {
           r.numFailedTests +
           r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length,
         skipped: r.numPendingTests + r.numTodoTests,
+        names: r.testResults.flatMap((t) =>
+          t.status === "failed" && t.assertionResults.length === 0
+            ? [t.name]
+            : t.assertionResults.filter((a) => a.status === "failed").map((a) => `${t.name}: ${a.fullName}`),
+        ),
       }));
     }
     if (only !== "unit") {
@@ -109,14 +130,18 @@ await run(async () => {
         PLAYWRIGHT_JSON_OUTPUT_NAME: file,
       });
       count(file, status, (r) => ({
-        passed: r.stats.expected,
-        failed: r.stats.unexpected + r.stats.flaky + r.errors.length,
+        passed: r.stats.expected + r.stats.flaky,
+        failed: r.stats.unexpected + r.errors.length,
         skipped: r.stats.skipped,
+        names: [...journeys(r.suites, "unexpected"), ...r.errors.map((e) => e.message ?? "an error outside the tests")],
+        again: journeys(r.suites, "flaky"),
       }));
     }
   } finally {
     end();
   }
+  for (const name of named.failed) say(`Failed: ${name}`);
+  for (const name of named.again) say(`Passed only when it was tried again: ${name}`);
   say(`\n${totals.passed} passed, ${totals.failed} failed${totals.skipped > 0 ? `, ${totals.skipped} skipped` : ""}`);
   process.exit(totals.failed > 0 || totals.passed === 0 ? 1 : 0);
 });

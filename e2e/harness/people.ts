@@ -104,6 +104,8 @@ export async function invited(
   return person;
 }
 
+/** The editor has fetched all it opens later: what is opened is there without a network too. */
+export const allHere = (page: Page) => page.locator("main[data-all-here]").waitFor();
 export const saved = (page: Page) => expect(page.getByTestId("saving")).toHaveText("Saved");
 
 export const chartButton = (page: Page, name: RegExp) =>

@@ -392,7 +392,13 @@ async function loadGroup(group: DemoGroup): Promise<void> {
       ...source(event.id, "Flood stone survey"),
     ]);
   }
-  if (group.stage === "working") return;
+  if (group.stage === "working") {
+    await first.must("POST", `/api/timelines/${timeline}/questions`, {
+      event: "",
+      text: "The toll book ends in 1702. Is that when they stopped paying in salt, or only when the book was full?",
+    });
+    return;
+  }
   await first.must("POST", `/api/timelines/${timeline}/submission`);
   if (group.stage !== "returned" && group.stage !== "again") return;
   const { work } = await first.must<{ work: { submission: { id: string } } }>(
@@ -405,7 +411,8 @@ async function loadGroup(group: DemoGroup): Promise<void> {
   const flood = now.events.find((e) => e.title === "The long night flood")!;
   if (group.stage === "again") {
     await ward.must("PUT", `/api/submissions/${work.submission.id}/mark`, {
-      points: 11,
+      points: 10,
+      levels: [2, 1, 2],
       comment: "Good so far. Two of the crossings have no end: when did they stop?",
       comments: [{ event: flood.id, text: "Who counted the forty-one?" }],
     });
@@ -420,11 +427,15 @@ async function loadGroup(group: DemoGroup): Promise<void> {
     return;
   }
   await ward.must("PUT", `/api/submissions/${work.submission.id}/mark`, {
-    points: 17,
+    points: 17.5,
+    levels: [1, 0, 1],
     comment: "Clear, and in your own words. Say how you know the ferry's year.",
     comments: [{ event: flood.id, text: "The best of them: you weighed what the Post says." }],
   });
   await ward.must("POST", `/api/submissions/${work.submission.id}/return`);
+  await first.must("POST", `/api/submissions/${work.submission.id}/replies`, {
+    text: "The year of the ferry is in County roll 12, leaf 7. Shall we add the leaf?",
+  });
 }
 
 for (const group of GROUPS) await loadGroup(group);

@@ -12,6 +12,53 @@ export const ASSIGNMENT = {
     { title: "The viaduct carries its first train", when: "Jul 1889", locked: false },
   ],
   total: 20,
+  options: {
+    rubric: {
+      name: "Crossing project",
+      criteria: [
+        {
+          name: "Dates",
+          weight: 1,
+          levels: [
+            {
+              name: "Exact and argued",
+              text: "Every date is as exact as its source, and what is uncertain is said.",
+              points: 4,
+            },
+            { name: "Mostly right", text: "One or two are less exact than the source.", points: 3 },
+            { name: "Partly", text: "Several are missing or wrong.", points: 1 },
+            { name: "Not yet", text: "Hardly any date can be relied on.", points: 0 },
+          ],
+        },
+        {
+          name: "Explanation",
+          weight: 2,
+          levels: [
+            { name: "What came of it", text: "Each event says what it led to.", points: 4 },
+            { name: "What happened", text: "Each event is told in own words.", points: 3 },
+            { name: "In part", text: "Some events have no text.", points: 1 },
+            { name: "Not yet", text: "There are titles only.", points: 0 },
+          ],
+        },
+        {
+          name: "Sources",
+          weight: 1,
+          levels: [
+            { name: "Weighed", text: "More than one kind of source, and what each is worth.", points: 4 },
+            { name: "Named", text: "Every event with a source.", points: 3 },
+            { name: "Some", text: "Half of the events.", points: 1 },
+            { name: "None", text: "", points: 0 },
+          ],
+        },
+      ],
+    },
+    texts: [
+      {
+        title: "Toll book of the ferry, 1702",
+        text: "Received of the carters from the west bank, for eleven crossings with salt, four shillings; of the same for one drowned ox, nothing.",
+      },
+    ],
+  },
 };
 
 export type Stage = "nothing" | "working" | "submitted" | "returned" | "again";

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { lateText } from "@/core/words/en/late";
 import type { ClassCard } from "@/server/classes/class";
 import type { StudentWork, TeacherWork } from "@/server/classes/home";
+import { buttonLook } from "@/ui/controls/button";
 import { ZonedTime } from "@/ui/zoned-time";
 
 /** What is due, what came back, and the classes one is in. */
@@ -25,6 +26,11 @@ export function HomeAside({
       className="w-[340px] shrink-0 border-l border-line bg-panel px-5 py-6 max-lg:w-full max-lg:border-t max-lg:border-l-0"
     >
       {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.waitingForYou}</h2> : null}
+      {classes.some((c) => c.role !== "student" && !c.archived) ? (
+        <Link href="/teaching" className={`${buttonLook("plain", "small")} mb-3`}>
+          {WORDS.myClassesToday}
+        </Link>
+      ) : null}
       {teaching.map((t) => (
         <Card key={t.assignment} colour="border-l-sun">
           <Link
@@ -99,7 +105,9 @@ export function HomeAside({
               {c.name}
             </Link>
             <span className="ml-2 text-[14px] text-quiet">
-              {c.role === "teacher" ? `${c.members} ${c.members === 1 ? "student" : "students"}` : WORDS.student}
+              {c.role === "student" ? WORDS.student : `${c.members} ${c.members === 1 ? "student" : "students"}`}
+              {c.role === "assistant" ? WORDS.assisting : ""}
+              {c.archived ? WORDS.yearIsOver : ""}
             </span>
           </li>
         ))}

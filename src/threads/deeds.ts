@@ -10,7 +10,7 @@ import { toFrozen } from "@/core/formats/frozen";
 import { toSnapshot } from "@/core/formats/snapshot";
 import { exportOf } from "@/server/accounts/account";
 import type { DeskSubmission } from "@/features/marking/desk-submission";
-import { findSubmission } from "@/server/classes/marking";
+import { findSubmission } from "@/server/classes/open-submission";
 import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";

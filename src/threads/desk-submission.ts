@@ -11,7 +11,7 @@ import { ITEM, SOURCE, valuesOf } from "@/core/timeline/fields";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
-import type { OpenSubmission } from "@/server/classes/marking";
+import type { OpenSubmission } from "@/server/classes/open-submission";
 import { db } from "@/server/db/pool";
 
 /** A submission as the desk shows it: words made, descriptions as HTML, and what is different from the time before. */
@@ -41,6 +41,14 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     points: s.points,
     comment: s.comment,
     comments: s.comments,
+    rubric: s.content.rubric ?? null,
+    levels: s.levels,
+    version: s.version,
+    heldUntil: s.heldUntil?.toISOString() ?? null,
+    earlier: s.earlier,
+    replies: s.replies,
+    questions: s.questions,
+    aside: s.aside,
     returnedAt: s.returnedAt?.toISOString() ?? null,
     toImprove: s.toImprove,
     events: eventsOf(s),

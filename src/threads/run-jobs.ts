@@ -1,5 +1,6 @@
 // What each kind of job does. Drawings and pages are made in threads, under a time limit; the rest is light, and waits for
 // the database and the network only.
+import { releaseHeld } from "@/server/classes/marking";
 import "server-only";
 import { db } from "@/server/db/pool";
 import { isFailure } from "@/server/http/failure";
@@ -70,6 +71,10 @@ const WORKS: Works = {
       const failed = made(await inThread("keepPast", [id, seq], how));
       if (failed) return failed;
     }
+    return null;
+  },
+  held_marks: async () => {
+    await releaseHeld();
     return null;
   },
   reader_page: async ({ version, name, options }) => {

@@ -1,15 +1,60 @@
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
+import { isCited, sourceOf } from "../sources/cited";
+import { licenceOf } from "../timeline/licences";
 import { inOrder } from "../timeline/order";
-import { isCited } from "../sources/cited";
-import { itemsByOwner, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import { wholesOf } from "../timeline/parts";
+import { type Item, itemsByOwner, type Timeline, type TimelineEvent } from "../timeline/timeline";
+import { isDated } from "../time/when";
+import { isEncyclopedia } from "./encyclopedias";
 
-/** What an assignment asks for. */
-export type Requirement =
+/** What counts as media for a requirement; a map is a picture one sets events on, and counts where it is named. */
+export const MEDIA_SORTS = ["picture", "video", "sound", "map"] as const;
+export type MediaSort = (typeof MEDIA_SORTS)[number];
+
+/** What is asked for. Counts are "at least", but `words.count`, which is "at most". */
+export type Asked =
   | { kind: "events"; count: number }
-  | { kind: "media"; count: number }
-  | { kind: "sources" }
-  | { kind: "words"; count: number }
-  | { kind: "categories"; names: string[] };
+  /** Events that last: with a beginning and an end. */
+  | { kind: "spans"; count: number }
+  /** Pictures and videos where `of` is not given. */
+  | { kind: "media"; count: number; of?: MediaSort[] }
+  /** So many for every event; one where it is not given. */
+  | { kind: "sources"; count?: number }
+  /** Every source that is named is taken apart: who, what, where, when, each in its field. */
+  | { kind: "structured" }
+  /** An encyclopedia is never the only source of an event. */
+  | { kind: "beyond_encyclopedias" }
+  /** Of every event's description: at most `count`, at least `least`. */
+  | { kind: "words"; count?: number; least?: number }
+  /** Of all descriptions together, opening and closing page too. */
+  | { kind: "words_in_all"; count: number; most?: number }
+  /** Every picture, video and sound has a credit and an open licence. */
+  | { kind: "credits" }
+  /** Events before and after one that is named by its title. */
+  | { kind: "around"; event: string; before: number; after: number }
+  /** The events the teacher gave are all there, and dated. */
+  | { kind: "given" }
+  | { kind: "categories"; names: string[] }
+  /** The opening page, of so many words. */
+  | { kind: "introduction"; count: number }
+  /** The closing page, of so many words. */
+  | { kind: "conclusion"; count: number }
+  /** Links to find out more, in the whole. */
+  | { kind: "further"; count: number }
+  /** Events whose parts are drawn in a close-up. */
+  | { kind: "close_up"; count: number }
+  | { kind: "places"; count: number }
+  /** Events that are part of another. */
+  | { kind: "parts"; count: number }
+  /** A voice recorded for every event. */
+  | { kind: "voice_each" }
+  /** A voice recorded for the whole. */
+  | { kind: "voice_whole" };
+
+export type RequirementKind = Asked["kind"];
+
+/** What an assignment asks for, or only wishes: what is wished is checked alike and never "missing" when work is handed in. */
+export type Requirement = Asked & { wished?: true };
 
 /** The state of one requirement: how much there is of how much, and where what is missing can be mended. */
 export interface Check {
@@ -23,78 +68,267 @@ export interface Check {
   missing: string;
 }
 
-/**
- * Checks every requirement against a timeline. Events are all that are not deleted, spans, parts and given ones
- * included; media are distinct pictures and videos that belong to such an event or to the timeline itself.
- */
-export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[]): Check[] {
-  const events = inOrder(timeline.events.values());
-  return requirements.map((r) => check(timeline, events, r));
+/** What is asked for and not met; what is only wished is not among it. */
+export function unmet(checks: readonly Check[]): Check[] {
+  return checks.filter((c) => !c.met && !c.requirement.wished);
 }
 
-function check(t: Timeline, events: readonly TimelineEvent[], r: Requirement): Check {
-  const made = (have: number, need: number, at: string[], missing: string): Check => ({
-    requirement: r,
-    met: missing === "",
-    have,
-    need,
-    events: at,
-    missing,
+/** Tells two requirements of one list apart: media may be asked for by their kinds, the rest once each. */
+export function requirementKey(r: Requirement): string {
+  if (r.kind === "media") return `media ${(r.of ?? []).join("+")}`;
+  return r.kind === "around" ? `around ${r.event}` : r.kind;
+}
+
+/**
+ * Checks every requirement against a timeline. Events are all that are not deleted, spans, parts and given ones
+ * included; media are distinct ones that belong to such an event or to the timeline itself.
+ */
+export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[]): Check[] {
+  const look = lookAt(timeline);
+  return requirements.map((r) => {
+    const { have, need, events, missing } = CHECKS[r.kind](look, r as never);
+    return { requirement: r, met: missing === "", have, need, events: events ?? [], missing };
   });
-  const more = (n: number, one: string, many: string) => (n <= 0 ? "" : `${n} more ${n === 1 ? one : many}`);
-  switch (r.kind) {
-    case "events":
-      return made(events.length, r.count, [], more(r.count - events.length, "event", "events"));
-    case "media": {
-      const owners = new Set(["timeline", ...events.map((e) => e.id)]);
-      const shown = new Set<string>();
-      for (const i of t.items.values())
-        if (!i.deleted && (i.kind === "picture" || i.kind === "video") && owners.has(i.of))
-          shown.add(i.player || (i.media ?? i.id));
-      return made(shown.size, r.count, [], more(r.count - shown.size, "picture or video", "pictures or videos"));
+}
+
+interface Look {
+  timeline: Timeline;
+  events: readonly TimelineEvent[];
+  items: (of: string, list: Item["list"]) => readonly Item[];
+  /** Words in the description of each event, counted when they are first asked for. */
+  words: (e: TimelineEvent) => number;
+}
+
+interface Found {
+  have: number;
+  need: number;
+  events?: string[];
+  missing: string;
+}
+
+type Checker<K extends RequirementKind> = (look: Look, r: Extract<Asked, { kind: K }>) => Found;
+
+function lookAt(timeline: Timeline): Look {
+  const counted = new Map<string, number>();
+  return {
+    timeline,
+    events: inOrder(timeline.events.values()),
+    items: itemsByOwner(timeline),
+    words: (e) => {
+      const known = counted.get(e.id) ?? wordCount(plainTextOf(blocksOf(e.description)));
+      counted.set(e.id, known);
+      return known;
+    },
+  };
+}
+
+const more = (n: number, one: string, many: string) => (n <= 0 ? "" : `${n} more ${n === 1 ? one : many}`);
+const atLeast = (have: number, need: number, one: string, many: string): Found => ({
+  have,
+  need,
+  missing: more(need - have, one, many),
+});
+
+/** Every event is asked the same; `without` says how many fall short, in words. */
+function each(look: Look, falls: (e: TimelineEvent) => boolean, without: (n: number) => string): Found {
+  const at = look.events.filter(falls).map((e) => e.id);
+  return {
+    have: look.events.length - at.length,
+    need: look.events.length,
+    events: at,
+    missing: look.events.length === 0 ? "no events yet" : at.length === 0 ? "" : without(at.length),
+  };
+}
+
+const CHECKS: { [K in RequirementKind]: Checker<K> } = {
+  events: ({ events }, r) => atLeast(events.length, r.count, "event", "events"),
+  spans: ({ events }, r) =>
+    atLeast(events.filter((e) => e.when.readAs.kind === "span").length, r.count, "time span", "time spans"),
+  media: (look, r) => {
+    const of = new Set<string>(r.of ?? ["picture", "video"]);
+    const owners = new Set(["timeline", ...look.events.map((e) => e.id)]);
+    const shown = new Set<string>();
+    for (const i of look.timeline.items.values()) {
+      const sort = i.list === "map" ? "map" : i.list === "media" ? i.kind : null;
+      if (!i.deleted && sort !== null && of.has(sort) && owners.has(i.of)) shown.add(i.player || (i.media ?? i.id));
     }
-    case "sources": {
-      const items = itemsByOwner(t);
-      const without = events.filter((e) => !items(e.id, "source").some((s) => isCited(t.sources, s)));
-      const missing =
-        events.length === 0 ? "no events yet" : without.length === 0 ? "" : `${without.length} without a source`;
-      return made(
-        events.length - without.length,
-        events.length,
-        without.map((e) => e.id),
-        missing,
-      );
-    }
-    case "words": {
-      // Nothing written is not written in few words.
-      const words = new Map(events.map((e) => [e.id, wordCount(plainTextOf(blocksOf(e.description)))]));
-      const bare = events.filter((e) => words.get(e.id) === 0).length;
-      const over = events.filter((e) => words.get(e.id)! > r.count).length;
-      const faults = [over > 0 ? `${over} too long` : "", bare > 0 ? `${bare} without a description` : ""];
-      return made(
-        events.length - over - bare,
-        events.length,
-        events.flatMap((e) => (words.get(e.id)! > r.count || words.get(e.id) === 0 ? [e.id] : [])),
-        events.length === 0 ? "no events yet" : faults.filter(Boolean).join(", "),
-      );
-    }
-    case "categories": {
-      const used = new Set(
-        events.flatMap((e) =>
-          e.category
-            ? [plain(t.categories.get(e.category)?.deleted ? "" : (t.categories.get(e.category)?.name ?? ""))]
-            : [],
-        ),
-      );
-      const missing = r.names.filter((n) => !used.has(plain(n)));
-      return made(
-        r.names.length - missing.length,
-        r.names.length,
-        [],
-        missing.length === 0 ? "" : `${missing.map((n) => `“${n}”`).join(", ")} not in use`,
-      );
-    }
-  }
+    const [one, many] = mediaWords(r.of);
+    return atLeast(shown.size, r.count, one, many);
+  },
+  sources: (look, r) => {
+    const need = r.count ?? 1;
+    return each(
+      look,
+      (e) => cited(look, e).length < need,
+      (n) => (need === 1 ? `${n} without a source` : `${n} with fewer than ${need} sources`),
+    );
+  },
+  structured: (look) => {
+    const faulty = (i: Item) => {
+      const source = sourceOf(look.timeline.sources, i)!;
+      return source.kind === "line" || source.title.trim() === "" || (source.authors.length === 0 && !source.within);
+    };
+    const all = look.events.flatMap((e) => cited(look, e));
+    const faults = all.filter(faulty);
+    const at = new Set(faults.map((i) => i.of));
+    return {
+      have: all.length - faults.length,
+      need: all.length,
+      events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
+      missing: all.length === 0 ? "no sources yet" : faults.length === 0 ? "" : `${faults.length} not taken apart`,
+    };
+  },
+  beyond_encyclopedias: (look) =>
+    each(
+      look,
+      (e) => {
+        const own = cited(look, e);
+        return own.length > 0 && own.every((i) => isEncyclopedia(sourceOf(look.timeline.sources, i)!));
+      },
+      (n) => `${n} with nothing but an encyclopedia`,
+    ),
+  words: (look, r) => {
+    // Nothing written is not written in few words.
+    const bare = look.events.filter((e) => look.words(e) === 0);
+    const over = look.events.filter((e) => r.count !== undefined && look.words(e) > r.count);
+    const short = look.events.filter((e) => look.words(e) > 0 && look.words(e) < (r.least ?? 0));
+    const at = new Set([...bare, ...over, ...short]);
+    const faults = [
+      over.length > 0 ? `${over.length} too long` : "",
+      short.length > 0 ? `${short.length} too short` : "",
+      bare.length > 0 ? `${bare.length} without a description` : "",
+    ];
+    return {
+      ...each(
+        look,
+        (e) => at.has(e),
+        () => faults.filter(Boolean).join(", "),
+      ),
+    };
+  },
+  words_in_all: (look, r) => {
+    const own = (description: Timeline["introduction"]) => wordCount(plainTextOf(blocksOf(description)));
+    const have =
+      look.events.reduce((sum, e) => sum + look.words(e), 0) +
+      own(look.timeline.introduction) +
+      own(look.timeline.closing);
+    const over = r.most === undefined ? 0 : have - r.most;
+    return {
+      have,
+      need: r.count,
+      missing: over > 0 ? `${over} too many` : more(r.count - have, "word", "words"),
+    };
+  },
+  credits: (look) => {
+    const all = look.events.concat().flatMap((e) => look.items(e.id, "media"));
+    const own = [...look.items("timeline", "media"), ...look.items("timeline", "map"), ...all];
+    const faults = own.filter((i) => i.credit.trim() === "" || !isOpen(i.licence));
+    const at = new Set(faults.map((i) => i.of));
+    return {
+      have: own.length - faults.length,
+      need: own.length,
+      events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
+      missing: faults.length === 0 ? "" : `${faults.length} without credit or an open licence`,
+    };
+  },
+  around: ({ events }, r) => {
+    const at = events.findIndex((e) => plain(e.title) === plain(r.event));
+    if (at < 0) return { have: 0, need: r.before + r.after, missing: `“${r.event}” is not there` };
+    const dated = (part: readonly TimelineEvent[]) => part.filter((e) => isDated(e.when)).length;
+    const [before, after] = [dated(events.slice(0, at)), dated(events.slice(at + 1))];
+    return {
+      have: Math.min(before, r.before) + Math.min(after, r.after),
+      need: r.before + r.after,
+      missing: [
+        before < r.before ? `${r.before - before} more before it` : "",
+        after < r.after ? `${r.after - after} more after it` : "",
+      ]
+        .filter(Boolean)
+        .join(", "),
+    };
+  },
+  given: ({ events }) => {
+    const all = events.filter((e) => e.given !== null);
+    const bare = all.filter((e) => !isDated(e.when)).map((e) => e.id);
+    return {
+      have: all.length - bare.length,
+      need: all.length,
+      events: bare,
+      missing: bare.length === 0 ? "" : `${bare.length} without a date`,
+    };
+  },
+  categories: ({ timeline: t, events }, r) => {
+    const used = new Set(
+      events.flatMap((e) => {
+        const own = e.category ? t.categories.get(e.category) : undefined;
+        return own ? [plain(own.deleted ? "" : own.name)] : [];
+      }),
+    );
+    const missing = r.names.filter((n) => !used.has(plain(n)));
+    return {
+      have: r.names.length - missing.length,
+      need: r.names.length,
+      missing: missing.length === 0 ? "" : `${missing.map((n) => `“${n}”`).join(", ")} not in use`,
+    };
+  },
+  introduction: ({ timeline }, r) => pageOf(timeline.introduction, r.count),
+  conclusion: ({ timeline }, r) => pageOf(timeline.closing, r.count),
+  further: (look, r) => {
+    const owners = ["timeline", ...look.events.map((e) => e.id)];
+    const links = owners.flatMap((o) => look.items(o, "link")).filter((i) => i.address.trim() !== "");
+    return atLeast(links.length, r.count, "link", "links");
+  },
+  close_up: ({ timeline }, r) => {
+    const parts = new Map<string, number>();
+    for (const whole of wholesOf(timeline.events).values()) parts.set(whole, (parts.get(whole) ?? 0) + 1);
+    const have = [...parts].filter(([id, n]) => n > 1 && timeline.events.get(id)?.closeUp !== "closed").length;
+    return atLeast(have, r.count, "close-up", "close-ups");
+  },
+  places: ({ events }, r) =>
+    atLeast(
+      events.filter((e) => e.place.trim() !== "" || e.point || e.onMap).length,
+      r.count,
+      "event with a place",
+      "events with a place",
+    ),
+  parts: ({ timeline, events }, r) => {
+    const wholes = wholesOf(timeline.events);
+    return atLeast(events.filter((e) => wholes.has(e.id)).length, r.count, "part", "parts");
+  },
+  voice_each: (look) =>
+    each(
+      look,
+      (e) => !look.items(e.id, "media").some((i) => i.voice),
+      (n) => `${n} without a recorded voice`,
+    ),
+  voice_whole: (look) => {
+    const have = look.items("timeline", "media").some((i) => i.voice) ? 1 : 0;
+    return { have, need: 1, missing: have ? "" : "nothing recorded yet" };
+  },
+};
+
+/** What entries of an event's sources say something. */
+function cited(look: Look, e: TimelineEvent): Item[] {
+  return look.items(e.id, "source").filter((s) => isCited(look.timeline.sources, s));
+}
+
+function pageOf(description: Timeline["introduction"], need: number): Found {
+  const have = wordCount(plainTextOf(blocksOf(description)));
+  return { have, need, missing: have === 0 ? "nothing written yet" : more(need - have, "word", "words") };
+}
+
+/** Whether others may use it: a known licence that does not forbid showing it, and no permission for one use. */
+function isOpen(written: string): boolean {
+  const known = licenceOf(written);
+  return known !== null && !known.forbids && known.name !== "Used with permission";
+}
+
+/** How the media of a requirement are called, one of them and several. */
+export function mediaWords(of: readonly MediaSort[] = ["picture", "video"]): [one: string, many: string] {
+  const names = of.map((s) => (s === "map" ? ["map", "maps"] : [s, `${s}s`]) as [string, string]);
+  const join = (words: string[]) =>
+    words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} or ${words.at(-1)}`;
+  return [join(names.map((n) => n[0])), join(names.map((n) => n[1]))];
 }
 
 const plain = (name: string) => name.trim().toLowerCase();

@@ -2,8 +2,9 @@
 
 import { WORDS } from "@/core/words/en/classes";
 import { Plus, Trash2 } from "lucide-react";
-import { type FormEvent, useState } from "react";
-import type { Requirement } from "@/core/check/requirements";
+import { type FormEvent, useRef, useState } from "react";
+import { type Requirement, requirementKey } from "@/core/check/requirements";
+import type { Rubric } from "@/core/classes/rubric";
 import { requirementText } from "@/core/words/en/class-work";
 import { type DateProblem, offeredReadings } from "@/core/time/date-problem";
 import { dateProblemText } from "@/core/words/en/dates";
@@ -13,7 +14,15 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
+import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
+import { readJson, saveJson } from "@/ui/save-file";
+import { WORDS as SETTING } from "@/core/words/en/setting";
+import { type AssignmentValues, assignmentFrom } from "./assignment-file";
+import { MakerChoices, type MakerOptions, USUAL_OPTIONS } from "./maker-choices";
+import { draftOf, RequirementRows, requirementsOf } from "./requirement-rows";
+import { RubricEditor } from "./rubric-editor";
+import { RubricTable } from "@/ui/rubric-table";
 
 interface Given {
   key: number;
@@ -24,44 +33,28 @@ interface Given {
 
 const NONE: DateProblem = { code: "not_a_date" };
 
-/** An assignment as its form holds it. */
-export interface AssignmentValues {
-  title: string;
-  instructions: string;
-  period: string;
-  /** Day and time in the zone of the class, as the browser's field for them writes it. */
-  due: string;
-  total: number;
-  requirements: readonly Requirement[];
-  given: readonly { title: string; typed: string; locked: boolean }[];
-}
-
 function inFields(a: AssignmentValues | null) {
-  const count = (kind: "events" | "media" | "words") => {
-    const r = a?.requirements.find((x) => x.kind === kind);
-    return r && "count" in r ? String(r.count) : "";
-  };
-  const names = a?.requirements.flatMap((r) => (r.kind === "categories" ? r.names : [])) ?? [];
   return {
     title: a?.title ?? "",
     instructions: a?.instructions ?? "",
     period: a?.period ?? "",
     due: a?.due ?? "",
     total: String(a?.total ?? 20),
-    events: a ? count("events") : "12",
-    media: count("media"),
-    words: count("words"),
-    sources: a ? a.requirements.some((r) => r.kind === "sources") : true,
-    categories: names.join(", "),
   };
 }
+
+/** What a new assignment begins with. */
+const USUAL_REQUIREMENTS: readonly Requirement[] = [{ kind: "events", count: 12 }, { kind: "sources" }];
 
 /** Setting the task, or altering one: what is asked for reads at the side as a student will see it. */
 export function AssignmentForm({
   classId,
   zone,
   known = null,
+  models,
 }: {
+  /** The timelines of whoever makes it: one may be shown as a model. */
+  models: readonly { id: string; title: string }[];
   classId: string;
   /** The time zone of the class. */
   zone: string;
@@ -76,23 +69,35 @@ export function AssignmentForm({
   const number = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null);
   /** How 03/04/1872 is meant, once for the whole form; null: not said yet. */
   const [order, setOrder] = useState<"dmy" | "mdy" | null>(null);
-  const requirements: Requirement[] = [
-    ...(number(v.events) ? [{ kind: "events" as const, count: number(v.events)! }] : []),
-    ...(number(v.media) ? [{ kind: "media" as const, count: number(v.media)! }] : []),
-    ...(v.sources ? [{ kind: "sources" as const }] : []),
-    ...(number(v.words) ? [{ kind: "words" as const, count: number(v.words)! }] : []),
-    ...(v.categories.trim()
-      ? [
-          {
-            kind: "categories" as const,
-            names: v.categories
-              .split(",")
-              .map((n) => n.trim())
-              .filter(Boolean),
-          },
-        ]
-      : []),
-  ];
+  const [rows, setRows] = useState(() => (known?.requirements ?? USUAL_REQUIREMENTS).map(draftOf));
+  const [options, setOptions] = useState<MakerOptions>(() => known?.options ?? USUAL_OPTIONS);
+  const [said, setSaid] = useState<string | null>(null);
+  const file = useRef<HTMLInputElement>(null);
+  const requirements = requirementsOf(rows);
+  const take = async (chosen: File) => {
+    const read = assignmentFrom(await readJson(chosen));
+    setProblem(read ? null : SETTING.noAssignmentFile);
+    setSaid(read ? SETTING.fromFile : null);
+    if (!read) return;
+    setV({ ...inFields(read), due: v.due });
+    setRows(read.requirements.map(draftOf));
+    setGiven(read.given.map((g, key) => ({ ...g, key })));
+    setOptions(read.options);
+  };
+  const takeOut = () =>
+    saveJson(v.title || SETTING.untitled, {
+      fastigo: "assignment",
+      version: 1,
+      assignment: {
+        title: v.title,
+        instructions: v.instructions,
+        period: v.period,
+        total: number(v.total) ?? 20,
+        requirements,
+        given: given.map(({ key: _, ...g }) => g),
+        options: { ...options, model: null, modelShown: "never" },
+      },
+    });
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     const body = {
@@ -104,6 +109,7 @@ export function AssignmentForm({
       given: given.map((g) => ({ title: g.title, when: readWhen(g.typed, { order }), locked: g.locked })),
       total: number(v.total) ?? 20,
       dueAt: v.due,
+      options,
     };
     const answer = known
       ? await askServer("PUT", `/api/assignments/${known.id}`, body)
@@ -164,44 +170,10 @@ export function AssignmentForm({
           >
             {(ids) => <input id={ids.id} className={INPUT} value={v.period} onChange={set("period")} />}
           </Field>
-          <fieldset className="grid gap-4 sm:grid-cols-2">
-            <legend className="mb-2 font-head text-[18px] font-[650]">{WORDS.requirements}</legend>
-            <Field label={WORDS.eventsAtLeast}>
-              {(ids) => (
-                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.events} onChange={set("events")} />
-              )}
-            </Field>
-            <Field label={WORDS.picturesOrVideosAtLeast}>
-              {(ids) => (
-                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.media} onChange={set("media")} />
-              )}
-            </Field>
-            <Field label={WORDS.wordsInADescriptionAt}>
-              {(ids) => (
-                <input id={ids.id} inputMode="numeric" className={INPUT} value={v.words} onChange={set("words")} />
-              )}
-            </Field>
-            <Field label={WORDS.categoriesCommasBetween}>
-              {(ids) => (
-                <input
-                  id={ids.id}
-                  className={INPUT}
-                  value={v.categories}
-                  onChange={set("categories")}
-                  placeholder={WORDS.crossingTrade}
-                />
-              )}
-            </Field>
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-verdigris"
-                checked={v.sources}
-                onChange={(e) => setV({ ...v, sources: e.target.checked })}
-              />
-              {WORDS.everyEventWithASource}
-            </label>
-          </fieldset>
+          <section aria-label={WORDS.requirements}>
+            <h2 className="mb-1 text-[18px]">{WORDS.requirements}</h2>
+            <RequirementRows rows={rows} onChange={setRows} />
+          </section>
           <fieldset disabled={known?.begun ?? false}>
             <legend className="mb-1 font-head text-[18px] font-[650]">{WORDS.givenEvents}</legend>
             <p className="mb-2 text-[14px] text-quiet">
@@ -293,12 +265,31 @@ export function AssignmentForm({
               <Plus size={15} /> {WORDS.addAGivenEvent}
             </Button>
           </fieldset>
+          <RubricEditor rubric={options.rubric} onChange={(rubric) => setOptions({ ...options, rubric })} />
+          <MakerChoices options={options} onChange={setOptions} models={models} />
           <Problem text={problem} framed />
-          <div>
+          <p role="status" className="text-[14px] text-verdigris">
+            {said}
+          </p>
+          <div className="flex flex-wrap items-center gap-2">
             <Button kind="main" type="submit" disabled={!ready}>
               {known ? WORDS.saveTheChanges : WORDS.setTheAssignment}
             </Button>
-            {known?.begun ? <p className="mt-2 text-[14px] text-quiet">{WORDS.thoseWhoHaveBegunAre}</p> : null}
+            <Button kind="quiet" onClick={takeOut}>
+              {SETTING.assignmentOut}
+            </Button>
+            {known ? null : (
+              <Button kind="quiet" onClick={() => file.current?.click()}>
+                {SETTING.assignmentIn}
+              </Button>
+            )}
+            <HiddenFile
+              input={file}
+              accept=".json,application/json"
+              label={SETTING.assignmentFile}
+              onChoose={(f) => void take(f)}
+            />
+            {known?.begun ? <p className="w-full text-[14px] text-quiet">{WORDS.thoseWhoHaveBegunAre}</p> : null}
           </div>
         </div>
         <aside aria-label={WORDS.asAStudentSeesIt} className="h-fit rounded-lg border border-line bg-panel p-4">
@@ -311,6 +302,8 @@ export function AssignmentForm({
               title: g.title || "Untitled",
               when: g.locked ? whenLabel(readWhen(g.typed, { order })) : null,
             }))}
+            rubric={options.rubric}
+            texts={options.texts}
           />
         </aside>
       </fieldset>
@@ -324,11 +317,15 @@ export function AssignmentCard({
   instructions,
   requirements,
   given,
+  rubric,
+  texts,
 }: {
   title: string;
   instructions: string;
   requirements: readonly Requirement[];
   given: readonly { title: string; when: string | null }[];
+  rubric: Rubric | null;
+  texts: readonly { title: string; text: string }[];
 }) {
   return (
     <div>
@@ -337,7 +334,7 @@ export function AssignmentCard({
       {requirements.length > 0 ? (
         <ul className="mt-3 list-disc pl-5">
           {requirements.map((r) => (
-            <li key={r.kind}>{requirementText(r)}</li>
+            <li key={requirementKey(r)}>{requirementText(r)}</li>
           ))}
         </ul>
       ) : null}
@@ -355,6 +352,14 @@ export function AssignmentCard({
           </ul>
         </>
       ) : null}
+      {rubric ? <RubricTable rubric={rubric} className="mt-4" /> : null}
+      {texts.map((t, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only read
+        <details key={i} className="mt-3">
+          <summary className="cursor-pointer font-bold">{t.title || SETTING.textWords(i + 1)}</summary>
+          <p className="mt-1 whitespace-pre-line">{t.text}</p>
+        </details>
+      ))}
     </div>
   );
 }

@@ -10,6 +10,11 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
+import { WORDS as PEOPLE } from "@/core/words/en/people";
+import { RosterDialog } from "./roster-dialog";
+import { type Slip, Slips } from "./slips";
+import { type ClassTeacher, TeachersPanel } from "./teachers-panel";
+import { YearPanel } from "./year-panel";
 
 const LIMITS: [string, string][] = [
   ["only_me", "not at all: only its editors see it"],
@@ -33,11 +38,17 @@ interface ClassMember {
   signInName: string | null;
   madeElsewhere: boolean;
   note: string;
+  /** Was put here by a list, and has not come in yet. */
+  waits: boolean;
 }
 
 /** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
 export function ClassDesk({
   id,
+  name,
+  me,
+  over,
+  teachers,
   joinCode,
   publishLimit,
   retentionMonths,
@@ -47,6 +58,12 @@ export function ClassDesk({
   members,
 }: {
   id: string;
+  name: string;
+  /** Who looks at it. */
+  me: string;
+  /** Its year is over. */
+  over: boolean;
+  teachers: readonly ClassTeacher[];
   joinCode: string | null;
   publishLimit: string;
   retentionMonths: number;
@@ -58,6 +75,8 @@ export function ClassDesk({
   const router = useRouter();
   const ready = useReady();
   const [problem, setProblem] = useState<string | null>(null);
+  const [listing, setListing] = useState(false);
+  const [slips, setSlips] = useState<Slip[] | null>(null);
   const alter = async (change: object) => {
     const answer = await askServer("PATCH", `/api/classes/${id}`, change);
     setProblem(answer.ok ? null : answer.sentence);
@@ -131,6 +150,8 @@ export function ClassDesk({
         </div>
         <Problem text={problem} className="mt-2" />
       </section>
+      <YearPanel classId={id} name={name} over={over} leads={teachers.some((t) => t.id === me && t.role === "lead")} />
+      <TeachersPanel classId={id} me={me} teachers={teachers} mayAlter />
       <section aria-label={WORDS.students} className="mt-5">
         <h2 className="mb-2 text-[18px]">
           {members.length} {members.length === 1 ? WORDS.student : WORDS.students2}
@@ -141,6 +162,37 @@ export function ClassDesk({
             <StudentRow key={m.id} classId={id} member={m} members={members} />
           ))}
         </ul>
+        {over ? null : (
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button size="small" disabled={!ready} onClick={() => setListing(true)}>
+              {PEOPLE.addFromList}
+            </Button>
+            {members.some((m) => m.waits) ? (
+              <Button
+                size="small"
+                kind="quiet"
+                disabled={!ready}
+                onClick={async () => {
+                  const answer = await askServer<{ slips: Slip[] }>("PUT", `/api/classes/${id}/roster`);
+                  setProblem(answer.ok ? null : answer.sentence);
+                  if (answer.ok) setSlips(answer.value.slips);
+                }}
+              >
+                {PEOPLE.newSlips}
+              </Button>
+            ) : null}
+          </div>
+        )}
+        <RosterDialog
+          classId={id}
+          className={name}
+          members={members}
+          open={listing}
+          onClose={() => setListing(false)}
+        />
+        <Modal title={PEOPLE.slips} open={slips !== null} onOpenChange={() => setSlips(null)}>
+          <Slips slips={slips ?? []} className={name} onDone={() => setSlips(null)} />
+        </Modal>
       </section>
     </>
   );
@@ -199,6 +251,7 @@ function StudentRow({
       <strong>{m.displayName}</strong>
       <span className="text-[14px] text-quiet">
         {m.signInName ?? (m.madeElsewhere ? WORDS.hasAnAccountFromAnother : WORDS.signsInWithEMail)}
+        {m.waits ? WORDS.notComeIn : ""}
       </span>
       {alike || m.note ? (
         <input

@@ -11,7 +11,7 @@ import { ChartPane } from "./chart/chart-pane";
 import { Divider } from "./divider";
 import { EditorContext } from "./store/editor-context";
 import { insertBeside, isBlank } from "./store/event-deeds";
-import { loadDescriptionField } from "./sheet/lazy-description";
+import { LazyDescription } from "./sheet/lazy-description";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
 import { useLook } from "./ledger/use-look";
@@ -40,7 +40,7 @@ import { uploadsInto } from "./store/media-deeds";
 // What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
 const Board = late(() => import("./chart/board").then((m) => m.Board));
 // With its description: a sheet that grew under a pointer would take the press away.
-const withDescription = <T,>(part: Promise<T>) => Promise.all([part, loadDescriptionField().catch(() => null)]);
+const withDescription = <T,>(part: Promise<T>) => Promise.all([part, LazyDescription.fetch().catch(() => null)]);
 const EventSheet = late(() => withDescription(import("./sheet/event-sheet")).then(([m]) => m.EventSheet));
 const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
 const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
@@ -54,8 +54,8 @@ const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.Shar
 const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
 const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
 const PARTS = [
-  LookPanel,
   EventSheet,
+  LookPanel,
   Board,
   BringIn,
   FindPanel,
@@ -174,7 +174,7 @@ export function Editor(props: EditorProps) {
   useEffect(() => store.start(), [store]);
   // On a device of one's own the editor opens without a network too, once it has come to rest.
   useEffect(() => {
-    const all = fetchAll(PARTS);
+    const all = fetchAll(PARTS).then(() => main.current?.setAttribute("data-all-here", ""));
     if (store.isLocal) return;
     const keep = () => all.then(() => keepThisPage(props.build)).catch(() => {});
     const rest = setTimeout(() => void keep(), KEEP_MS);

@@ -11,8 +11,14 @@ export interface LatePart<P> {
   fetch: () => Promise<unknown>;
 }
 
-/** Where a part cannot be fetched, as without a network, that is said with a way to try again: the rest goes on. */
-export function late<P extends object>(load: () => Promise<ComponentType<P>>): LatePart<P> {
+/**
+ * Where a part cannot be fetched, as without a network, that is said with a way to try again: the rest goes on. `room` stands in its
+ * place until it is here.
+ */
+export function late<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  room: React.ReactNode = null,
+): LatePart<P> {
   let got: ComponentType<P> | null = null;
   const fetch = async () => {
     got ??= await load();
@@ -35,6 +41,16 @@ export function late<P extends object>(load: () => Promise<ComponentType<P>>): L
         wanted = false;
       };
     }, [tries]);
+    // The network is back: it is asked for again by itself.
+    useEffect(() => {
+      if (!failed) return;
+      const again = () => {
+        setFailed(false);
+        setTries((n) => n + 1);
+      };
+      window.addEventListener("online", again);
+      return () => window.removeEventListener("online", again);
+    }, [failed]);
     const Part = part;
     if (Part) return <Part {...props} />;
     return failed ? (
@@ -44,13 +60,15 @@ export function late<P extends object>(load: () => Promise<ComponentType<P>>): L
           className="mt-2"
           onClick={() => {
             setFailed(false);
-            setTries(tries + 1);
+            setTries((n) => n + 1);
           }}
         >
           {WORDS.tryAgain}
         </Button>
       </div>
-    ) : null;
+    ) : (
+      room
+    );
   }
   return Object.assign(Late, { fetch });
 }

@@ -1,4 +1,6 @@
 import type { BasedOn } from "@/core/timeline/fields";
+import type { Question, Reply } from "@/core/check/own-work";
+import type { Rubric } from "@/core/classes/rubric";
 import type { Check } from "@/core/check/requirements";
 import type { GivenResult } from "@/core/check/given-dates";
 
@@ -50,6 +52,20 @@ export interface DeskSubmission {
   points: number | null;
   comment: string;
   comments: Record<string, string>;
+  /** What it is marked by; null: by points alone. */
+  rubric: Rubric | null;
+  /** For each criterion of the rubric the level that was chosen. */
+  levels: (number | null)[];
+  /** Grows with each save. */
+  version: number;
+  /** Given back, but not before this. */
+  heldUntil: string | null;
+  /** What the mark was before it was changed after it had come back. */
+  earlier: { points: number | null; reason: string; at: string }[];
+  replies: Reply[];
+  questions: Question[];
+  /** Reasons with which findings of the ready check were set aside. */
+  aside: string[];
   returnedAt: string | null;
   /** It may be handed in again. */
   toImprove: boolean;

@@ -4,6 +4,7 @@ import { BegunWith } from "@/ui/begun-with";
 import { WORDS } from "@/core/words/en/marking";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import { requirementKey } from "@/core/check/requirements";
 import { requirementName } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { askServer } from "@/ui/ask-server";
@@ -12,7 +13,11 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
+import { ChangeMark } from "./change-mark";
+import { CommentBank } from "./comment-bank";
 import { GivenLine } from "./given-line";
+import { RubricMarks } from "./rubric-marks";
+import { Questions, Replies } from "./talk";
 import { useMark } from "./use-mark";
 
 /** Beside what was handed in: what is known of it, the points, the comment on the whole, and giving it back. */
@@ -20,9 +25,12 @@ export function MarkPanel({
   open,
   total,
   zone,
+  mayMark,
   onStep,
 }: {
   open: DeskSubmission;
+  /** Assistants comment, and give no marks. */
+  mayMark: boolean;
   total: number;
   zone: string;
   onStep: (by: 1 | -1) => void;
@@ -31,6 +39,7 @@ export function MarkPanel({
   const ready = useReady();
   const [failed, setFailed] = useState<string | null>(null);
   const { values, state, saver, change } = useMark(open, total);
+  const locked = open.returnedAt !== null && open.points !== null;
   const giveBack = async (toImprove: boolean) => {
     if (!(await saver.flush())) return;
     const answer = await askServer("PUT", `/api/submissions/${open.id}/return`, { toImprove });
@@ -78,12 +87,30 @@ export function MarkPanel({
               aria-describedby={ids.describedBy}
               inputMode="decimal"
               className={INPUT}
-              value={values.points}
+              value={locked ? String(open.points) : values.points}
+              disabled={locked || !mayMark}
               onChange={(e) => change({ points: e.target.value })}
             />
           )}
         </Field>
+        {locked && mayMark ? <ChangeMark open={open} total={total} /> : null}
       </div>
+      {open.earlier.map((m) => (
+        <p key={m.at} className="mt-1 text-[13px]">
+          {WORDS.changedBefore} <ZonedTime at={m.at} zone={zone} />: {WORDS.was(m.points, total)}. “{m.reason}”
+        </p>
+      ))}
+      {open.rubric ? (
+        <RubricMarks
+          rubric={open.rubric}
+          chosen={locked ? open.levels : values.levels}
+          points={locked ? String(open.points) : values.points}
+          total={total}
+          disabled={locked || !mayMark}
+          name="mark"
+          onChoose={(levels, sum) => change(sum === null ? { levels } : { levels, points: String(sum) })}
+        />
+      ) : null}
       <Field label={WORDS.commentOnTheWhole} className="mt-3">
         {(ids) => (
           <textarea
@@ -95,8 +122,13 @@ export function MarkPanel({
           />
         )}
       </Field>
+      <CommentBank text={values.comment} onInsert={(comment) => change({ comment })} />
       <div className="mt-3 flex flex-wrap items-center gap-2">
-        {open.returnedAt ? (
+        {!mayMark ? null : open.heldUntil ? (
+          <span className="text-[14px]">
+            {WORDS.held} <ZonedTime at={open.heldUntil} zone={zone} />
+          </span>
+        ) : open.returnedAt ? (
           <>
             <span className="text-[14px]">
               {WORDS.returned} <ZonedTime at={open.returnedAt} zone={zone} />
@@ -124,6 +156,23 @@ export function MarkPanel({
           {state.kind === "saved" ? WORDS.saved : state.kind === "saving" ? WORDS.saving : ""}
         </span>
       </div>
+      {open.returnedAt ? <Replies submission={open.id} replies={open.replies} may={mayMark} /> : null}
+      {open.questions.length > 0 ? (
+        <Questions
+          questions={open.questions}
+          titles={Object.fromEntries(open.events.map((e) => [e.id, e.title || WORDS.untitled]))}
+        />
+      ) : null}
+      {open.aside.length > 0 ? (
+        <section aria-label={WORDS.asideTitle} className="mt-4 text-[14px]">
+          <h3 className="font-sans text-[14px] font-bold">{WORDS.asideTitle}</h3>
+          <ul className="list-disc pl-5">
+            {open.aside.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
       {open.given.length > 0 ? (
         <section aria-label={WORDS.givenDates} className="mt-4 border-t border-line pt-3">
           <h3 className="font-sans text-[14px] font-bold">{WORDS.givenDates}</h3>
@@ -139,7 +188,7 @@ export function MarkPanel({
         <h3 className="font-sans text-[14px] font-bold">{WORDS.requirements}</h3>
         <ul className="mt-1 text-[14px]">
           {open.checks.map((c) => (
-            <li key={c.requirement.kind} className={c.met ? "" : "font-bold text-copper-dark"}>
+            <li key={requirementKey(c.requirement)} className={c.met ? "" : "font-bold text-copper-dark"}>
               {WORDS.of2(requirementName(c.requirement), c.have, c.need, c.met ? "" : ` – ${c.missing}`)}
             </li>
           ))}

@@ -24,7 +24,7 @@ function world() {
     if (reply === "no")
       return Response.json({ failed: "not_found", sentence: "There is nothing here." }, { status: 404 });
     stored.push(body);
-    return Response.json({ saved: true });
+    return Response.json({ saved: true, version: stored.length });
   });
   return {
     sent,
@@ -37,7 +37,7 @@ function world() {
     },
   };
 }
-const values = (points: string, comment = ""): MarkValues => ({ points, comment, comments: {} });
+const values = (points: string, comment = ""): MarkValues => ({ points, comment, comments: {}, levels: [] });
 
 beforeEach(() => vi.useFakeTimers());
 afterEach(() => {
@@ -46,6 +46,19 @@ afterEach(() => {
 });
 
 describe("marks that are typed", () => {
+  it("say which save they were made from, and each answer is the next one", async () => {
+    const w = world();
+    const saver = new MarkSaver("s", 20);
+    saver.base = 0;
+    saver.set(values("1"));
+    await vi.advanceTimersByTimeAsync(600);
+    saver.set(values("2"));
+    await vi.advanceTimersByTimeAsync(600);
+    expect(w.sent.map((s) => (s as { base?: number }).base)).toEqual([0, 1]);
+    saver.forget();
+    expect([saver.typed, saver.base, saver.getState()]).toEqual([null, null, { kind: "nothing" }]);
+  });
+
   it("are saved once, when typing rests, with a comma read as a point", async () => {
     const w = world();
     const saver = new MarkSaver("s", 20);

@@ -6,6 +6,8 @@ export interface MarkValues {
   points: string;
   comment: string;
   comments: Record<string, string>;
+  /** For each criterion of the rubric the number of its level, or null. */
+  levels: (number | null)[];
 }
 
 export type MarkState =
@@ -29,6 +31,8 @@ export class MarkSaver {
   unsaved: MarkValues | null = null;
   /** What was typed last, saved or not; null: nothing was typed on this page. */
   typed: MarkValues | null = null;
+  /** The save that was seen when typing began; null: not known. */
+  base: number | null = null;
   private readonly submission: string;
   private readonly total: number;
   private readonly listeners = new Set<() => void>();
@@ -52,6 +56,16 @@ export class MarkSaver {
     this.typed = values;
     this.say({ kind: "saving" });
     this.later(SAVE_AFTER_MS);
+  }
+
+  /** Forgets what was typed: what is stored counts again. */
+  forget(): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
+    this.unsaved = null;
+    this.typed = null;
+    this.base = null;
+    this.say({ kind: "nothing" });
   }
 
   /** Saves what is unsaved now; gives whether everything is saved. */
@@ -88,12 +102,15 @@ export class MarkSaver {
         kind: "refused",
         sentence: WORDS.thePointsMustLieBetween(this.total),
       });
-    const answer = await askServer("PUT", `/api/submissions/${this.submission}/mark`, {
+    const answer = await askServer<{ version: number }>("PUT", `/api/submissions/${this.submission}/mark`, {
       points,
       comment: values.comment,
       comments: Object.entries(values.comments).map(([event, words]) => ({ event, text: words })),
+      levels: values.levels,
+      ...(this.base === null ? {} : { base: this.base }),
     });
     if (answer.ok) {
+      this.base = answer.value.version;
       this.retryMs = FIRST_RETRY_MS;
       // What was typed meanwhile goes next.
       if (this.unsaved !== values) return this.later(0);

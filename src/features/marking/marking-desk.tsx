@@ -4,7 +4,7 @@ import { WORDS } from "@/core/words/en/marking";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { Check } from "@/core/check/requirements";
+import { type Check, requirementKey } from "@/core/check/requirements";
 import { requirementName } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { askServer } from "@/ui/ask-server";
@@ -15,6 +15,8 @@ import { LocalTime } from "@/ui/local-time";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
+import { LotsDialog } from "./lots-dialog";
+import { HoldMarks, MoreTime } from "./time-dialogs";
 import { MarkPanel } from "./mark-panel";
 import { anyUnsaved } from "./mark-saver";
 
@@ -36,6 +38,13 @@ export interface DeskRow {
   toImprove: boolean;
   /** How often it was handed in before. */
   before: number;
+  /** Who is in it, where their names are seen. */
+  accounts: string[];
+  /** Questions nobody has answered yet. */
+  questions: number;
+  heldUntil: string | null;
+  /** Until when it has more time than the others. */
+  extended: string | null;
 }
 
 const STATE: Record<DeskRow["state"], string> = {
@@ -53,6 +62,9 @@ export function MarkingDesk({
   zone,
   rows,
   open,
+  mayMark,
+  idle,
+  heldUntil,
 }: {
   assignment: string;
   total: number;
@@ -60,6 +72,12 @@ export function MarkingDesk({
   zone: string;
   rows: DeskRow[];
   open: DeskSubmission | null;
+  /** Assistants see and comment, and give no marks. */
+  mayMark: boolean;
+  /** Students who have not begun, where the teacher makes the groups; null where not. */
+  idle: readonly { id: string; displayName: string }[] | null;
+  /** What is given back waits until then. */
+  heldUntil: string | null;
 }) {
   const router = useRouter();
   const ready = useReady();
@@ -125,22 +143,31 @@ export function MarkingDesk({
               count("not_begun"),
             )}
           </span>
-          <span className="ml-auto flex gap-2">
-            <a href={`/api/assignments/${assignment}/marks`} className={buttonLook("plain", "small")}>
-              {WORDS.marksAsASpreadsheet}
-            </a>
-            <Button
-              size="small"
-              kind="main"
-              disabled={!ready || count("marked") === 0}
-              onClick={async () => {
-                const answer = await askServer<{ returned: number }>("POST", `/api/assignments/${assignment}/return`);
-                setSaid(answer.ok ? WORDS.returned2(answer.value.returned) : answer.sentence);
-                router.refresh();
-              }}
-            >
-              {WORDS.returnAllMarked}
-            </Button>
+          <span className="ml-auto flex flex-wrap items-center gap-2">
+            {mayMark && idle ? <LotsDialog assignment={assignment} people={idle} /> : null}
+            {mayMark ? <HoldMarks assignment={assignment} until={heldUntil} zone={zone} /> : null}
+            {mayMark ? (
+              <>
+                <a href={`/api/assignments/${assignment}/marks`} className={buttonLook("plain", "small")}>
+                  {WORDS.marksAsASpreadsheet}
+                </a>
+                <Button
+                  size="small"
+                  kind="main"
+                  disabled={!ready || count("marked") === 0}
+                  onClick={async () => {
+                    const answer = await askServer<{ returned: number }>(
+                      "POST",
+                      `/api/assignments/${assignment}/return`,
+                    );
+                    setSaid(answer.ok ? WORDS.returned2(answer.value.returned) : answer.sentence);
+                    router.refresh();
+                  }}
+                >
+                  {WORDS.returnAllMarked}
+                </Button>
+              </>
+            ) : null}
           </span>
           {said ? (
             <span role="status" className="text-[14px] text-verdigris">
@@ -154,7 +181,7 @@ export function MarkingDesk({
               <tr className="border-b border-line text-left text-[13px] text-quiet">
                 <th className="py-1.5 pr-3 font-normal">{WORDS.group}</th>
                 {columns.map((c) => (
-                  <th key={c.requirement.kind} className="py-1.5 pr-3 font-normal">
+                  <th key={requirementKey(c.requirement)} className="py-1.5 pr-3 font-normal">
                     {requirementName(c.requirement)}
                   </th>
                 ))}
@@ -163,6 +190,7 @@ export function MarkingDesk({
                 ) : null}
                 <th className="py-1.5 pr-3 font-normal">{WORDS.state}</th>
                 <th className="py-1.5 font-normal">{WORDS.mark}</th>
+                <td />
               </tr>
             </thead>
             <tbody>
@@ -197,6 +225,14 @@ export function MarkingDesk({
                         {WORDS.lookAtTheDraft}
                       </a>
                     ) : null}
+                    {r.questions > 0 && r.timeline ? (
+                      <Link
+                        href={`/assignments/${assignment}/questions/${r.timeline}`}
+                        className="block w-fit text-[13px] text-copper-dark underline"
+                      >
+                        {WORDS.stuck(r.questions)}
+                      </Link>
+                    ) : null}
                     {r.checked ? null : (
                       <span className="block text-[13px] font-normal text-copper-dark">
                         {WORDS.thisTimelineCouldNotBe}
@@ -204,7 +240,7 @@ export function MarkingDesk({
                     )}
                   </td>
                   {columns.map((c, i) => (
-                    <td key={c.requirement.kind} className="py-2 pr-3 whitespace-nowrap">
+                    <td key={requirementKey(c.requirement)} className="py-2 pr-3 whitespace-nowrap">
                       {r.checks[i] ? <Meter check={r.checks[i]} /> : "–"}
                     </td>
                   ))}
@@ -225,6 +261,17 @@ export function MarkingDesk({
                     {r.late > 0 ? <strong className="ml-1 text-copper-dark">{lateText(r.late)}</strong> : null}
                   </td>
                   <td className="py-2 whitespace-nowrap">{r.points === null ? "–" : `${r.points} / ${total}`}</td>
+                  <td className="py-1 pl-3">
+                    {mayMark && r.accounts.length > 0 && (!r.submission || r.toImprove) ? (
+                      <MoreTime
+                        assignment={assignment}
+                        accounts={r.accounts}
+                        names={r.members.join(", ")}
+                        extended={r.extended}
+                        zone={zone}
+                      />
+                    ) : null}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -233,7 +280,9 @@ export function MarkingDesk({
         {rows.length === 0 ? <p className="mt-4">{WORDS.nobodyHasJoinedTheClass}</p> : null}
         {shown ? <HandedIn open={shown} total={total} zone={zone} /> : null}
       </main>
-      {shown ? <MarkPanel key={shown.id} open={shown} total={total} zone={zone} onStep={step} /> : null}
+      {shown ? (
+        <MarkPanel key={shown.id} mayMark={mayMark} open={shown} total={total} zone={zone} onStep={step} />
+      ) : null}
     </div>
   );
 }

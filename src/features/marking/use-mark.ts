@@ -13,7 +13,9 @@ export function useMark(
     points: open.points === null ? "" : String(open.points),
     comment: open.comment,
     comments: open.comments,
+    levels: open.levels,
   };
+  saver.base ??= open.version;
   const values = saver.typed ?? stored;
   // What is typed is with the saver at once, which keeps it wherever one goes next.
   return { values, state, saver, change: (part) => saver.set({ ...(saver.typed ?? stored), ...part }) };

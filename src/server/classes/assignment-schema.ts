@@ -1,38 +1,88 @@
 import "server-only";
 import type { ValidateFunction } from "ajv";
 import { ajv } from "../http/route";
-import { object } from "@/core/text/schema";
+import { MEDIA_SORTS, type RequirementKind } from "@/core/check/requirements";
+import { RUBRIC_SCHEMA } from "@/core/classes/rubric";
+import { maybe, object } from "@/core/text/schema";
 import { WHEN_SCHEMA } from "@/core/time/when-schema";
 import type { AssignmentInput } from "./assignment";
 
+const some = { type: "integer", minimum: 0, maximum: 1_000 };
+const asked = (kinds: RequirementKind[], more: Record<string, object>, optional: string[] = []) =>
+  object({ kind: { enum: kinds }, ...more, wished: { const: true } }, [...optional, "wished"]);
 const count = { type: "integer", minimum: 1, maximum: 10_000 };
 /** An assignment as its teacher sets it. */
 export const readAssignment = ajv.compile(
-  object({
-    class: { type: "string", maxLength: 40 },
-    title: { type: "string", maxLength: 1_000 },
-    instructions: { type: "string", maxLength: 10_000 },
-    period: WHEN_SCHEMA,
-    requirements: {
-      type: "array",
-      maxItems: 20,
-      items: {
-        anyOf: [
-          object({ kind: { enum: ["events", "media", "words"] }, count }),
-          object({ kind: { const: "sources" } }),
-          object({
-            kind: { const: "categories" },
-            names: { type: "array", minItems: 1, maxItems: 20, items: { type: "string", minLength: 1, maxLength: 60 } },
-          }),
-        ],
+  object(
+    {
+      class: { type: "string", maxLength: 40 },
+      title: { type: "string", maxLength: 1_000 },
+      instructions: { type: "string", maxLength: 10_000 },
+      period: WHEN_SCHEMA,
+      requirements: {
+        type: "array",
+        maxItems: 40,
+        items: {
+          anyOf: [
+            asked(
+              [
+                "events",
+                "spans",
+                "words_in_all",
+                "introduction",
+                "conclusion",
+                "further",
+                "close_up",
+                "places",
+                "parts",
+              ],
+              { count, most: count },
+              ["most"],
+            ),
+            asked(
+              ["media"],
+              { count, of: { type: "array", minItems: 1, uniqueItems: true, items: { enum: MEDIA_SORTS } } },
+              ["of"],
+            ),
+            asked(["sources"], { count }, ["count"]),
+            asked(["words"], { count, least: count }, ["count", "least"]),
+            asked(["around"], { event: { type: "string", maxLength: 300 }, before: some, after: some }),
+            asked(["structured", "beyond_encyclopedias", "credits", "given", "voice_each", "voice_whole"], {}),
+            asked(["categories"], {
+              names: {
+                type: "array",
+                minItems: 1,
+                maxItems: 20,
+                items: { type: "string", minLength: 1, maxLength: 60 },
+              },
+            }),
+          ],
+        },
       },
+      given: {
+        type: "array",
+        maxItems: 100,
+        items: object({ title: { type: "string", maxLength: 300 }, when: WHEN_SCHEMA, locked: { type: "boolean" } }),
+      },
+      total: { type: "integer", minimum: 1, maximum: 1_000 },
+      dueAt: { type: "string", maxLength: 40 },
+      options: object(
+        {
+          lateRule: { enum: ["accepted", "refused"] },
+          grouping: { enum: ["pupils", "single", "teacher"] },
+          blind: { type: "boolean" },
+          rubric: maybe(RUBRIC_SCHEMA),
+          texts: {
+            type: "array",
+            maxItems: 12,
+            items: object({ title: { type: "string", maxLength: 200 }, text: { type: "string", maxLength: 20_000 } }),
+          },
+          model: maybe({ type: "string", maxLength: 40 }),
+          modelShown: { enum: ["never", "before", "after"] },
+        },
+        ["lateRule", "grouping", "blind", "rubric", "texts", "model", "modelShown"],
+      ),
     },
-    given: {
-      type: "array",
-      maxItems: 100,
-      items: object({ title: { type: "string", maxLength: 300 }, when: WHEN_SCHEMA, locked: { type: "boolean" } }),
-    },
-    total: { type: "integer", minimum: 1, maximum: 1_000 },
-    dueAt: { type: "string", maxLength: 40 },
-  }),
+    ["options"],
+  ),
 ) as unknown as ValidateFunction<AssignmentInput>;

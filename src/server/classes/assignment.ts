@@ -1,30 +1,17 @@
 import "server-only";
 import { nanoid } from "nanoid";
-import type { Op } from "@/core/change/change";
 import type { Requirement } from "@/core/check/requirements";
+import { type Rubric, rubricProblem } from "@/core/classes/rubric";
 import { requirementText } from "@/core/words/en/class-work";
+import { rubricProblemText } from "@/core/words/en/setting";
 import { zonedText } from "@/core/time/zoned";
-import { between } from "@/core/timeline/place";
-import {
-  type Category,
-  categoriesOf,
-  emptyCategory,
-  emptyTimeline,
-  nextLook,
-  type Timeline,
-} from "@/core/timeline/timeline";
 import { confirmReading } from "@/core/timeline/read-options";
-import { isDated, UNDATED, type When } from "@/core/time/when";
+import { isDated, type When } from "@/core/time/when";
 import { db, type Tx } from "../db/pool";
-import { type Failure, fail, refusal } from "../http/failure";
-import { rightsChanged, workChanged } from "../live/notify";
-import { findRight, holds, requireRight } from "../timelines/access";
-import { createTimelineIn } from "../timelines/create";
-import { makeEditor } from "../timelines/invite";
-import { readTimeline } from "../timelines/queries";
-import { takeChangeIn } from "../timelines/take-change";
+import { type Failure, fail } from "../http/failure";
+import { workChanged } from "../live/notify";
+import { hasRight } from "../timelines/access";
 import { findClassRole } from "./class";
-import { joinGroup } from "./reach";
 
 export interface GivenInput {
   title: string;
@@ -42,7 +29,41 @@ export interface AssignmentInput {
   total: number;
   /** ISO 8601: with an offset, or the day and time in the zone of the class ("2026-12-11T16:00"). */
   dueAt: string;
+  /** What is not given is as usual. */
+  options?: Partial<AssignmentOptions>;
 }
+
+/** What is taken after the due time: all of it, said to be late; or nothing. */
+export type LateRule = "accepted" | "refused";
+/** Who makes the groups: the pupils as they begin, nobody (each alone), the teacher. */
+export type Grouping = "pupils" | "single" | "teacher";
+/** Something to read beside the work. */
+export interface SourceText {
+  title: string;
+  text: string;
+}
+
+export interface AssignmentOptions {
+  lateRule: LateRule;
+  grouping: Grouping;
+  /** Marked without the names being seen. */
+  blind: boolean;
+  rubric: Rubric | null;
+  texts: SourceText[];
+  /** One of the teacher's timelines, shown to students as an example. */
+  model: string | null;
+  modelShown: "never" | "before" | "after";
+}
+
+const USUAL: AssignmentOptions = {
+  lateRule: "accepted",
+  grouping: "pupils",
+  blind: false,
+  rubric: null,
+  texts: [],
+  model: null,
+  modelShown: "never",
+};
 
 /** An assignment without its right dates: what a student may see. */
 export interface Assignment {
@@ -57,10 +78,18 @@ export interface Assignment {
   dueAt: Date;
   /** The time zone of the class. */
   zone: string;
+  options: AssignmentOptions;
+  /** The class's year is over: nothing is handed in any more. */
+  over: boolean;
+  /** What is given back waits until then. */
+  returnAt: Date | null;
 }
 
 /** What may be stored of an assignment: checked, its dates as the reader of dates reads them, its due time an instant. */
-async function readInput(input: AssignmentInput): Promise<Failure | (AssignmentInput & { due: Date })> {
+async function readInput(
+  input: AssignmentInput,
+  teacher: string,
+): Promise<Failure | (AssignmentInput & { due: Date; options: AssignmentOptions })> {
   const title = input.title.trim();
   const due = await instantOf(input.dueAt, input.class);
   if (!due) return fail("assignment_incomplete", "Set the day and time it is due.");
@@ -74,11 +103,27 @@ async function readInput(input: AssignmentInput): Promise<Failure | (AssignmentI
     if (g.title === "") return fail("assignment_incomplete", "Every given event needs a title.");
     if (!isDated(g.when)) return fail("assignment_incomplete", `The right date of “${g.title}” is not understood.`);
   }
-  return { ...input, title, instructions: input.instructions.slice(0, 10_000), period, given, due };
+  const options = { ...USUAL, ...input.options };
+  const texts = options.texts.filter((t) => t.text.trim() !== "");
+  const wrong = options.rubric && rubricProblem(options.rubric);
+  if (wrong) return fail("assignment_incomplete", rubricProblemText(wrong));
+  if (options.model !== null && !(await hasRight(db(), options.model, teacher, "edit")))
+    return fail("assignment_incomplete", "The model timeline is none of yours any more. Choose another, or none.");
+  const around = input.requirements.find((r) => r.kind === "around" && r.event.trim() === "");
+  if (around) return fail("assignment_incomplete", "Say before and after which event the others are to stand.");
+  return {
+    ...input,
+    title,
+    instructions: input.instructions.slice(0, 10_000),
+    period,
+    given,
+    due,
+    options: { ...options, texts, modelShown: options.model === null ? "never" : options.modelShown },
+  };
 }
 
 /** An instant from ISO 8601 with an offset, or from a day and time in the zone of a class; null where it says neither. */
-async function instantOf(text: string, klass: string): Promise<Date | null> {
+export async function instantOf(text: string, klass: string): Promise<Date | null> {
   if (/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(text)) {
     if (Number.isNaN(Date.parse(`${text}Z`))) return null;
     const [row] = await db()<{ at: Date }[]>`
@@ -89,19 +134,34 @@ async function instantOf(text: string, klass: string): Promise<Date | null> {
   return Number.isNaN(at.getTime()) ? null : at;
 }
 
+/** The same for the class of an assignment. */
+export async function instantFor(assignment: string, text: string): Promise<Date | null> {
+  const a = await findAssignment(assignment);
+  return a && instantOf(text, a.classId);
+}
+
 /** Makes an assignment with its given events. The class's teacher only. */
 export async function createAssignment(teacher: string, input: AssignmentInput): Promise<Failure | { id: string }> {
   if ((await findClassRole(db(), input.class, teacher)) !== "teacher") return fail("not_found");
-  const a = await readInput(input);
+  const a = await readInput(input, teacher);
   if ("failed" in a) return a;
   const id = nanoid(12);
   await db().begin(async (tx) => {
     await tx`
       insert into assignment (id, class_id, title, instructions, period, requirements, total, due_at)
       values (${id}, ${a.class}, ${a.title}, ${a.instructions}, ${tx.json(a.period as never)}, ${tx.json(a.requirements as never)}, ${a.total}, ${a.due})`;
+    await writeOptions(tx, id, a.options);
     await writeGiven(tx, id, a.given);
   });
   return { id };
+}
+
+async function writeOptions(tx: Tx, id: string, o: AssignmentOptions): Promise<void> {
+  await tx`
+    update assignment set late_rule = ${o.lateRule}, grouping = ${o.grouping}, blind = ${o.blind},
+      rubric = ${o.rubric === null ? null : tx.json(o.rubric as never)}, texts = ${tx.json(o.texts as never)}, model = ${o.model},
+      model_shown = ${o.modelShown}
+    where id = ${id}`;
 }
 
 async function writeGiven(tx: Tx, assignment: string, given: readonly GivenInput[]): Promise<void> {
@@ -122,13 +182,14 @@ export async function alterAssignment(
 ): Promise<Failure | { told: number }> {
   const before = await findAssignment(id);
   if (!before || (await findClassRole(db(), before.classId, teacher)) !== "teacher") return fail("not_found");
-  const a = await readInput({ ...input, class: before.classId });
+  const a = await readInput({ ...input, class: before.classId }, teacher);
   if ("failed" in a) return a;
   const done = await db().begin(async (tx) => {
     await tx`select from assignment where id = ${id} for update`;
     await tx`
       update assignment set title = ${a.title}, instructions = ${a.instructions}, period = ${tx.json(a.period as never)},
         requirements = ${tx.json(a.requirements as never)}, total = ${a.total}, due_at = ${a.due} where id = ${id}`;
+    await writeOptions(tx, id, a.options);
     const groups = await tx<{ timelineId: string }[]>`select timeline_id from group_work where assignment_id = ${id}`;
     if (groups.length === 0) {
       await tx`delete from given_event where assignment_id = ${id}`;
@@ -160,12 +221,24 @@ function differences(was: Assignment, now: Assignment): string[] {
   for (const r of fresh) if (!old.has(r)) found.push(`now asked: ${r}`);
   for (const r of old) if (!fresh.has(r)) found.push(`no longer asked: ${r}`);
   if (was.instructions !== now.instructions) found.push("the instructions are different");
+  if (was.options.lateRule !== now.options.lateRule)
+    found.push(
+      now.options.lateRule === "refused"
+        ? "nothing is taken after the due time"
+        : "it can be handed in late, which is said",
+    );
+  if (JSON.stringify(was.options.rubric) !== JSON.stringify(now.options.rubric))
+    found.push("what it is marked by is different");
+  if (JSON.stringify(was.options.texts) !== JSON.stringify(now.options.texts))
+    found.push("the texts to read are different");
   if (was.period.typed !== now.period.typed) found.push(`the period is ${now.period.typed || "left open"}`);
   return found;
 }
 
-const COLUMNS =
-  "a.id, a.class_id, c.name as class_name, a.title, a.instructions, a.period, a.requirements, a.total, a.due_at, c.zone";
+const COLUMNS = `a.id, a.class_id, c.name as class_name, a.title, a.instructions, a.period, a.requirements, a.total, a.due_at, a.return_at, c.zone,
+  coalesce(c.archived_at, c.closed_at) is not null as over,
+  jsonb_build_object('lateRule', a.late_rule, 'grouping', a.grouping, 'blind', a.blind, 'rubric', a.rubric, 'texts', a.texts,
+    'model', a.model, 'modelShown', a.model_shown) as options`;
 
 export async function findAssignment(id: string): Promise<Assignment | null> {
   const [row] = await db()<Assignment[]>`
@@ -207,141 +280,4 @@ export async function findOwnWork(assignment: string, account: string): Promise<
     select g.timeline_id from group_member m join group_work g on g.id = m.group_id join timeline t on t.id = g.timeline_id
     where m.assignment_id = ${assignment} and m.account_id = ${account} and t.deleted_at is null`;
   return row?.timelineId ?? null;
-}
-
-/** The categories an assignment asks for, those that are not there yet. */
-function requiredCategories(requirements: readonly Requirement[], there: readonly Category[]): Op[] {
-  const known = new Set(there.map((c) => c.name.trim().toLowerCase()));
-  const all = [...there];
-  const ops: Op[] = [];
-  for (const name of requirements.flatMap((r) => (r.kind === "categories" ? r.names : []))) {
-    if (known.has(name.trim().toLowerCase())) continue;
-    known.add(name.trim().toLowerCase());
-    const place = between(all.at(-1)?.place ?? null, null);
-    const made: Category = { ...emptyCategory(nanoid(10)), name: name.trim(), ...nextLook(all), place };
-    all.push(made);
-    const { id, deleted: _, ...fields } = made;
-    ops.push({ kind: "add_category", id, fields });
-  }
-  return ops;
-}
-
-/** The steps that put an assignment's period, categories and given events into a timeline. */
-async function setUp(a: Assignment, there: Timeline): Promise<Op[]> {
-  const ops: Op[] =
-    isDated(a.period) && !isDated(there.period) ? [{ kind: "set_timeline", field: "period", value: a.period }] : [];
-  ops.push(...requiredCategories(a.requirements, categoriesOf(there)));
-  let after: string | null = null;
-  for (const g of await givenEventsOf(a.id)) {
-    const event = nanoid(10);
-    // An undated one carries nothing of the right date, not even its place among the others.
-    const when: When = g.locked ? g.rightWhen : { ...UNDATED, place: { after, key: "a0" } };
-    if (!g.locked) after = event;
-    ops.push({ kind: "add_event", id: event, fields: { title: g.title, when, given: g.id, locked: g.locked } });
-  }
-  return ops;
-}
-
-/**
- * Begins an assignment: with a timeline that is made, or with one of the student's own (`use`), which gets period, categories and given
- * events as a change. Timeline, group and membership are one transaction, and the database lets a person be in one group of an
- * assignment only.
- */
-export async function beginAssignment(
-  id: string,
-  student: string,
-  use: string | null = null,
-): Promise<Failure | { timeline: string }> {
-  const assignment = await findAssignment(id);
-  if (!assignment || (await findClassRole(db(), assignment.classId, student)) !== "student") return fail("not_found");
-  const begun = await db()
-    .begin(async (tx): Promise<Failure | { timeline: string }> => {
-      const group = nanoid(12);
-      let timeline = use;
-      if (timeline) {
-        const problem = await takeInto(tx, assignment, student, timeline);
-        if (problem) return problem;
-      } else {
-        const ops = await setUp(assignment, emptyTimeline(""));
-        const made = await createTimelineIn(tx, student, { title: assignment.title, subject: "" }, ops);
-        if ("failed" in made) return made;
-        timeline = made.id;
-      }
-      await tx`insert into group_work (id, assignment_id, timeline_id) values (${group}, ${id}, ${timeline})`;
-      const own = await tx`
-        insert into group_member (assignment_id, account_id, group_id) values (${id}, ${student}, ${group})
-        on conflict do nothing returning group_id`;
-      if (own.length === 0) throw new BegunAlready();
-      // Who writes in it too is of the group, if they are of the class and have not begun elsewhere.
-      if (use)
-        await tx`
-          insert into group_member (assignment_id, account_id, group_id)
-          select ${id}, e.account_id, ${group} from editor e join class_member m on m.account_id = e.account_id
-          where e.timeline_id = ${timeline} and m.class_id = ${assignment.classId} on conflict do nothing`;
-      return { timeline };
-    })
-    .catch((error: unknown) => (error instanceof BegunAlready ? begunAlready(id, student) : refusal(error)));
-  if ("failed" in begun) return begun;
-  await rightsOfTeacher(begun.timeline);
-  await workChanged(begun.timeline);
-  return begun;
-}
-
-/** Puts what an assignment asks for into a timeline there is; its owner only, and only one of no assignment. */
-async function takeInto(tx: Tx, a: Assignment, student: string, timeline: string): Promise<Failure | null> {
-  const right = await findRight(tx, timeline, student);
-  if (!holds(right, "edit")) return fail("not_found");
-  if (right !== "own") return fail("not_yours_alone");
-  const [used] = await tx`select from group_work where timeline_id = ${timeline}`;
-  if (used) return fail("in_use_elsewhere");
-  const read = await readTimeline(tx, timeline);
-  if (!read) return fail("not_found");
-  const ops = await setUp(a, read.timeline);
-  if (ops.length === 0) return null;
-  await takeChangeIn(tx, timeline, { id: nanoid(), author: student, base: read.seq, ops });
-  return null;
-}
-
-/** The timelines a student could hand in for an assignment: their own ones of no assignment, the last altered first. */
-export async function usableFor(student: string): Promise<{ id: string; title: string }[]> {
-  return db()<{ id: string; title: string }[]>`
-    select t.id, t.title from editor e join timeline t on t.id = e.timeline_id
-    where e.account_id = ${student} and e.role = 'owner' and t.deleted_at is null
-      and not exists (select from group_work g where g.timeline_id = t.id)
-    order by t.altered_at desc limit 100`;
-}
-
-class BegunAlready extends Error {}
-
-async function begunAlready(assignment: string, student: string): Promise<Failure> {
-  return fail((await findOwnWork(assignment, student)) ? "in_a_group" : "handed_in_and_deleted");
-}
-
-/** The teacher watches the group's timeline from now on. */
-async function rightsOfTeacher(timeline: string): Promise<void> {
-  for (const t of await db()<{ id: string }[]>`
-    select t.account_id as id from group_work g join assignment a on a.id = g.assignment_id
-    join class_teacher t on t.class_id = a.class_id where g.timeline_id = ${timeline}`)
-    await rightsChanged(t.id);
-}
-
-/** Takes a classmate into the group: somebody of the class who has not begun the assignment elsewhere. */
-export async function addClassmate(
-  timeline: string,
-  by: string,
-  classmate: string,
-): Promise<Failure | { added: true }> {
-  const done = await db()
-    .begin(async (tx): Promise<Failure | null> => {
-      await requireRight(tx, timeline, by, "edit");
-      if ((await joinGroup(tx, timeline, classmate)) !== "joined") return fail("not_a_classmate");
-      await makeEditor(tx, timeline, classmate);
-      await tx`delete from removed_editor where timeline_id = ${timeline} and account_id = ${classmate}`;
-      return null;
-    })
-    .catch(refusal);
-  if (done) return done;
-  await rightsChanged(classmate);
-  await workChanged(timeline);
-  return { added: true };
 }

@@ -11,17 +11,17 @@ import { findTimeline } from "../timelines/queries";
 import {
   alterAssignment,
   type AssignmentInput,
-  beginAssignment,
   createAssignment,
   dueInZone,
   findAssignment,
   givenEventsOf,
-  usableFor,
 } from "./assignment";
+import { beginAssignment, usableFor } from "./begin";
 import { alterClass, createClass, findClassRole, membersOf, noteMember, removeMember } from "./class";
 import { waitingFor, workOf } from "./home";
 import { joinNew } from "./join-class";
-import { findSubmission, groupsOf, returnWork, saveMark } from "./marking";
+import { groupsOf, returnWork, saveMark } from "./marking";
+import { findSubmission } from "./open-submission";
 import { ownWork, submit, takeSubmissionBack } from "./submit";
 
 withTestDatabase("class_work");

@@ -6,9 +6,10 @@ import { rightsChanged } from "../live/notify";
 import type { Visibility } from "@/core/timeline/visibility";
 
 /** Read aloud and typed from a board: no letter that sounds or looks like another. */
-const newCode = customAlphabet("ABCDEFGHJKMNPQRSTUVWXYZ23456789", 6);
+export const newJoinCode = customAlphabet("ABCDEFGHJKMNPQRSTUVWXYZ23456789", 6);
 
-export type ClassRole = "teacher" | "student";
+/** Assistants see what teachers see and comment on it; they alter nothing of the class and give no marks. */
+export type ClassRole = "teacher" | "assistant" | "student";
 
 export interface SchoolClass {
   id: string;
@@ -23,25 +24,33 @@ export interface SchoolClass {
   outsidePlayers: boolean;
   recording: boolean;
   teacher: string;
+  /** When its year was ended; null: it goes on. */
+  archivedAt: Date | null;
+  /** The class of the year before. */
+  follows: string | null;
 }
 
 /** What a person is in a class; null: nothing. */
 export async function findClassRole(sql: Sql, id: string, account: string): Promise<ClassRole | null> {
   const [row] = await sql<{ role: ClassRole }[]>`
-    select case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role from class c
-    where c.id = ${id} and (teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
+    select ${roleOf(sql, account)} as role from class c
+    where c.id = ${id} and (watches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
   return row?.role ?? null;
 }
 
-/** Makes a class; whoever makes it is its teacher, and its times are theirs. */
+/** What a person is in the class `c` of the query around it. */
+const roleOf = (sql: Sql, account: string) =>
+  sql`case when teaches(c.id, ${account}) then 'teacher' when watches(c.id, ${account}) then 'assistant' else 'student' end`;
+
+/** Makes a class; whoever makes it leads it, and its times are theirs. */
 export async function createClass(teacher: string, name: string, zone = "UTC"): Promise<Failure | { id: string }> {
   const plain = name.trim();
   if (plain.length < 1 || plain.length > 80) return fail("class_name_missing");
   const id = nanoid(12);
   const known = (await isZone(zone)) ? zone : "UTC";
   await db().begin(async (tx) => {
-    await tx`insert into class (id, name, join_code, zone) values (${id}, ${plain}, ${newCode()}, ${known})`;
-    await tx`insert into class_teacher (class_id, account_id) values (${id}, ${teacher})`;
+    await tx`insert into class (id, name, join_code, zone) values (${id}, ${plain}, ${newJoinCode()}, ${known})`;
+    await tx`insert into class_teacher (class_id, account_id, role) values (${id}, ${teacher}, 'lead')`;
   });
   return { id };
 }
@@ -67,7 +76,7 @@ export async function alterClass(id: string, teacher: string, change: ClassChang
   if (change.zone !== undefined && !(await isZone(change.zone))) return fail("no_such_zone");
   const done = await db()`
     update class set
-      join_code = case ${change.code ?? ""} when 'renew' then ${newCode()} when 'close' then null else join_code end,
+      join_code = case ${change.code ?? ""} when 'renew' then ${newJoinCode()} when 'close' then null else join_code end,
       publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit),
       retention_months = coalesce(${change.retentionMonths ?? null}, retention_months),
       zone = coalesce(${change.zone ?? null}, zone),
@@ -81,7 +90,7 @@ export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
     select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
-      where t.class_id = c.id) as teacher
+      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows
     from class c where c.id = ${id}`;
   return row ?? null;
 }
@@ -95,12 +104,15 @@ export interface Member {
   madeElsewhere: boolean;
   /** What tells them from another of that name, for their teacher only. */
   note: string;
+  /** Was put here by a list, and has not come in yet. */
+  waits: boolean;
 }
 
 export async function membersOf(id: string): Promise<Member[]> {
   return db()<Member[]>`
     select a.id, a.display_name, case when a.made_in_class = m.class_id then a.sign_in_name end as sign_in_name,
-      a.made_in_class is distinct from m.class_id and a.email is null as made_elsewhere, m.note
+      a.made_in_class is distinct from m.class_id and a.email is null as made_elsewhere, m.note,
+      a.made_in_class = m.class_id and a.password_hash = 'closed' as waits
     from class_member m join account a on a.id = m.account_id
     where m.class_id = ${id} order by lower(a.display_name), a.id`;
 }
@@ -151,13 +163,15 @@ export interface ClassCard {
   name: string;
   role: ClassRole;
   members: number;
+  /** Its year is over. */
+  archived: boolean;
 }
 
 export async function classesOf(account: string): Promise<ClassCard[]> {
   return db()<ClassCard[]>`
-    select c.id, c.name, case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role,
+    select c.id, c.name, ${roleOf(db(), account)} as role, c.archived_at is not null as archived,
       (select count(*)::int from class_member m where m.class_id = c.id) as members
     from class c
-    where teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})
-    order by lower(c.name), c.id`;
+    where watches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})
+    order by c.archived_at is not null, lower(c.name), c.id`;
 }

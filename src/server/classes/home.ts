@@ -24,7 +24,7 @@ export async function workOf(account: string): Promise<StudentWork[]> {
   const rows = await db()<
     (Omit<StudentWork, "points" | "comment"> & { points: string | null; comment: string | null })[]
   >`
-    select a.id as assignment, a.title, c.name as class_name, a.due_at, c.zone, a.total, g.timeline_id as timeline, s.submitted_at, m.returned_at, coalesce(m.to_improve, false) as to_improve,
+    select a.id as assignment, a.title, c.name as class_name, due_for(a.id, ${account}) as due_at, c.zone, a.total, g.timeline_id as timeline, s.submitted_at, m.returned_at, coalesce(m.to_improve, false) as to_improve,
       case when m.returned_at is not null then m.points end as points, case when m.returned_at is not null then m.comment end as comment
     from class_member k join class c on c.id = k.class_id join assignment a on a.class_id = c.id
     left join lateral (
@@ -33,7 +33,7 @@ export async function workOf(account: string): Promise<StudentWork[]> {
       where m.assignment_id = a.id and m.account_id = ${account}) g on true
     left join current_submission s on s.group_id = g.id
     left join mark m on m.submission_id = s.id
-    where k.account_id = ${account} order by a.due_at, a.id`;
+    where k.account_id = ${account} and c.archived_at is null order by due_at, a.id`;
   return rows.map((r) => ({ ...r, points: r.points === null ? null : Number(r.points), comment: r.comment ?? "" }));
 }
 

@@ -1,6 +1,5 @@
 import "server-only";
-import { createHash } from "node:crypto";
-import { customAlphabet, nanoid } from "nanoid";
+import { nanoid } from "nanoid";
 import { hashPassword, passwordProblem } from "../accounts/password";
 import { endAllSessions, type Opened, openSession, type User } from "../accounts/sessions";
 import { readDisplayName } from "../accounts/sign-up";
@@ -8,20 +7,15 @@ import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { rightsChanged } from "../live/notify";
 import { findClassRole } from "./class";
+import { hashOf, newOneTimeCode, newSignInName } from "./one-time-code";
 
-const digits = customAlphabet("23456789", 3);
-const newOneTimeCode = customAlphabet("abcdefghjkmnpqrstuvwxyz23456789", 10);
-const hashOf = (code: string) =>
-  createHash("sha256")
-    .update(code.toLowerCase().replaceAll(/[^a-z0-9]/g, ""))
-    .digest();
 const HOURS = 24;
 
 async function classWithCode(code: string): Promise<string | null> {
   const plain = code.toUpperCase().replaceAll(/[^A-Z0-9]/g, "");
   const [row] = await db()<
     { id: string }[]
-  >`select id from class where upper(join_code) = ${plain} and closed_at is null`;
+  >`select id from class where upper(join_code) = ${plain} and closed_at is null and archived_at is null`;
   return row?.id ?? null;
 }
 
@@ -44,25 +38,18 @@ export async function joinNew(
   const klass = await classWithCode(input.code);
   if (!klass) return fail("no_such_code");
   const passwordHash = await hashPassword(input.password);
-  const stem =
-    displayName
-      .normalize("NFKD")
-      .toLowerCase()
-      .replaceAll(/[^a-z0-9]/g, "")
-      .slice(0, 20) || "student";
   const id = nanoid();
   return db().begin(async (tx) => {
-    for (let attempt = 0; ; attempt++) {
-      const signInName = `${stem}-${digits()}${attempt > 5 ? digits() : ""}`;
+    const signInName = await newSignInName(displayName, async (name) => {
       const made = await tx`
         insert into account (id, display_name, sign_in_name, password_hash, made_in_class)
-        values (${id}, ${displayName}, ${signInName}, ${passwordHash}, ${klass})
+        values (${id}, ${displayName}, ${name}, ${passwordHash}, ${klass})
         on conflict do nothing returning id`;
-      if (made.length === 0) continue;
-      await tx`insert into class_member (class_id, account_id) values (${klass}, ${id})`;
-      await tellTeacher(klass, tx);
-      return { user: { id, displayName }, signInName, class: klass, ...(await openSession(tx, id, browser)) };
-    }
+      return made.length > 0;
+    });
+    await tx`insert into class_member (class_id, account_id) values (${klass}, ${id})`;
+    await tellTeacher(klass, tx);
+    return { user: { id, displayName }, signInName, class: klass, ...(await openSession(tx, id, browser)) };
   });
 }
 

@@ -1,13 +1,13 @@
 import "server-only";
+import { createHash } from "node:crypto";
 import type { Check, Requirement } from "@/core/check/requirements";
-import type { Frozen } from "@/core/formats/frozen";
+import { MOST_CRITERIA, type Rubric } from "@/core/classes/rubric";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
-import { hasRight } from "../timelines/access";
-import { findClassRole, TEACHERS_NAME } from "./class";
-import { type GivenOverride, overridesOf } from "./overrides";
-import type { SubmissionContent } from "./submit";
+import { TEACHERS_NAME } from "./class";
+import type { GivenOverride } from "./overrides";
+import { findSubmissionRef, type SubmissionRef, teaches, watches } from "./submission-ref";
 
 export type GroupState = "not_begun" | "working" | "submitted" | "marked" | "returned";
 
@@ -31,13 +31,18 @@ export interface GroupRow {
   toImprove: boolean;
   /** How often it was handed in before. */
   before: number;
+  /** Who is in it, where their names may be seen. */
+  accounts: string[];
+  /** Questions nobody has answered yet. */
+  questions: number;
+  /** Given back, but not before this. */
+  heldUntil: Date | null;
+  /** Until when, where it has more time than the others. */
+  extended: Date | null;
 }
 
-/** Whether a person teaches the class an assignment belongs to. */
-export async function teaches(assignment: string, account: string): Promise<boolean> {
-  const [row] = await db()<{ classId: string }[]>`select class_id from assignment where id = ${assignment}`;
-  return row !== undefined && (await findClassRole(db(), row.classId, account)) === "teacher";
-}
+/** The names that stand for those of a group while it is marked without its names being seen. */
+export const blindName = (n: number) => `Work ${n}`;
 
 /** Checks a draft by requirements; null when that cannot be done. */
 export type CheckDraft = (timeline: string, requirements: Requirement[]) => Promise<Check[] | null>;
@@ -47,8 +52,8 @@ export type CheckDraft = (timeline: string, requirements: Requirement[]) => Prom
  * they were checked are not checked again; the rest `check` does, and one that fails leaves the other groups as they are.
  */
 export async function groupsOf(assignment: string, check: CheckDraft): Promise<GroupRow[]> {
-  const [a] = await db()<{ requirements: Requirement[]; classId: string; given: number }[]>`
-    select requirements, class_id, (select count(*)::int from given_event g where g.assignment_id = a.id and not locked) as given from assignment a where id = ${assignment}`;
+  const [a] = await db()<{ requirements: Requirement[]; classId: string; given: number; blind: boolean }[]>`
+    select requirements, class_id, blind, (select count(*)::int from given_event g where g.assignment_id = a.id and not locked) as given from assignment a where id = ${assignment}`;
   if (!a) return [];
   const groups = await db()<
     {
@@ -67,9 +72,16 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
       toImprove: boolean;
       before: number;
       gone: boolean;
+      accounts: string[];
+      questions: number;
+      heldUntil: Date | null;
+      extended: Date | null;
     }[]
   >`
-    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, greatest(s.due_at, a.due_at) as due_at, m.points,
+    select g.id, g.timeline_id, t.altered_at, s.id as submission, s.submitted_at, greatest(s.due_at, due_of_group(g.id)) as due_at, m.points,
+      array(select account_id from group_member k where k.group_id = g.id) as accounts, m.hold_until as held_until,
+      (select count(*)::int from question q where q.timeline_id = g.timeline_id and q.answered_at is null) as questions,
+      case when due_of_group(g.id) > a.due_at then due_of_group(g.id) end as extended,
       m.returned_at, coalesce(m.to_improve, false) as to_improve, t.deleted_at is not null as gone,
       (select count(*)::int from submission o where o.group_id = g.id and o.replaced_by is not null) as before,
       -- Only what the table shows is taken out of what was frozen, and by the database.
@@ -105,11 +117,16 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
         timeline: g.gone ? null : g.timelineId,
         toImprove: g.toImprove && g.returnedAt !== null,
         before: g.before,
+        accounts: g.accounts,
+        questions: g.questions,
+        heldUntil: g.returnedAt ? null : g.heldUntil,
+        extended: g.extended,
       };
     }),
   );
-  const idle = await db()<{ displayName: string }[]>`
-    select ${db().unsafe(TEACHERS_NAME)} as display_name
+  if (a.blind) hideNames(rows);
+  const idle = await db()<{ id: string; displayName: string; extended: Date | null }[]>`
+    select p.id, (select x.due_at from extension x where x.assignment_id = ${assignment} and x.account_id = p.id) as extended, ${db().unsafe(TEACHERS_NAME)} as display_name
     from class_member m join account p on p.id = m.account_id, lateral (select m.class_id as klass) as in_class
     where m.class_id = ${a.classId}
       and not exists (select from group_member g where g.assignment_id = ${assignment} and g.account_id = p.id)
@@ -132,125 +149,29 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
         timeline: null,
         toImprove: false,
         before: 0,
+        accounts: [p.id],
+        questions: 0,
+        heldUntil: null,
+        extended: p.extended,
       }),
     ),
   ];
 }
 
-export interface OpenSubmission {
-  id: string;
-  assignmentId: string;
-  timelineId: string;
-  versionId: string;
-  content: SubmissionContent;
-  members: string[];
-  hash: string;
-  submittedAt: Date;
-  late: number;
-  /** Whether the draft has changed since. */
-  editedSince: boolean;
-  points: number | null;
-  comment: string;
-  comments: Record<string, string>;
-  /** What the teacher says of a given date instead of what was worked out, by its number. */
-  overrides: Record<number, GivenOverride>;
-  returnedAt: Date | null;
-  toImprove: boolean;
-  frozen: Frozen;
-  /** What was handed in the time before; null: this is the first. */
-  before: Before | null;
+/** What was handed in and has not come back is called by a number, in an order that says nothing of who it is. */
+function hideNames(rows: GroupRow[]): void {
+  const hidden = rows.filter((r) => r.submission && r.state !== "returned");
+  hidden.sort((x, y) => (blindKey(x.group!) < blindKey(y.group!) ? -1 : 1));
+  hidden.forEach((r, i) => {
+    r.members = [blindName(i + 1)];
+    r.accounts = [];
+    r.timeline = null;
+  });
+  const place = new Map(hidden.map((r, i) => [r, i]));
+  rows.sort((x, y) => (place.get(x) ?? -1) - (place.get(y) ?? -1));
 }
 
-/** An earlier submission of the same group, with the mark it came back with. */
-export interface Before {
-  id: string;
-  submittedAt: Date;
-  points: number | null;
-  comment: string;
-  comments: Record<string, string>;
-  frozen: Frozen;
-}
-
-/** A submission for its marking; null when it is not there or was taken back. */
-export async function findSubmission(id: string): Promise<OpenSubmission | null> {
-  const [row] = await db()<
-    {
-      id: string;
-      assignmentId: string;
-      timelineId: string;
-      versionId: string;
-      content: string;
-      members: string[];
-      hash: string;
-      submittedAt: Date;
-      dueAt: Date;
-      seq: number;
-      now: number;
-      json: string;
-      points: string | null;
-      comment: string | null;
-      returnedAt: Date | null;
-      toImprove: boolean | null;
-    }[]
-  >`
-    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.content, s.members, s.hash, s.submitted_at,
-      greatest(s.due_at, a.due_at) as due_at, v.seq, t.seq as now, v.json, m.points, m.comment, m.returned_at, m.to_improve
-    from submission s join group_work g on g.id = s.group_id join version v on v.id = s.version_id join timeline t on t.id = g.timeline_id
-    join assignment a on a.id = g.assignment_id left join mark m on m.submission_id = s.id
-    where s.id = ${id} and s.taken_back_at is null`;
-  if (!row) return null;
-  const overrides = await overridesOf(id);
-  return {
-    id: row.id,
-    assignmentId: row.assignmentId,
-    timelineId: row.timelineId,
-    versionId: row.versionId,
-    content: JSON.parse(row.content) as SubmissionContent,
-    members: row.members,
-    hash: row.hash,
-    submittedAt: row.submittedAt,
-    late: Math.max(0, Math.round((row.submittedAt.getTime() - row.dueAt.getTime()) / 1000)),
-    editedSince: row.now > row.seq,
-    points: row.points === null ? null : Number(row.points),
-    comment: row.comment ?? "",
-    comments: await commentsOf(id),
-    overrides,
-    returnedAt: row.returnedAt,
-    toImprove: row.toImprove ?? false,
-    frozen: JSON.parse(row.json) as Frozen,
-    before: await findBefore(id),
-  };
-}
-
-async function commentsOf(submission: string): Promise<Record<string, string>> {
-  const rows = await db()<{ eventId: string; text: string }[]>`
-    select event_id, text from event_comment where submission_id = ${submission}`;
-  return Object.fromEntries(rows.map((c) => [c.eventId, c.text]));
-}
-
-async function findBefore(submission: string): Promise<Before | null> {
-  const [row] = await db()<
-    {
-      id: string;
-      submittedAt: Date;
-      json: string;
-      points: string | null;
-      comment: string | null;
-    }[]
-  >`
-    select s.id, s.submitted_at, v.json, m.points, m.comment
-    from submission s join version v on v.id = s.version_id left join mark m on m.submission_id = s.id
-    where s.replaced_by = ${submission} and s.taken_back_at is null`;
-  if (!row) return null;
-  return {
-    id: row.id,
-    submittedAt: row.submittedAt,
-    points: row.points === null ? null : Number(row.points),
-    comment: row.comment ?? "",
-    comments: await commentsOf(row.id),
-    frozen: JSON.parse(row.json) as Frozen,
-  };
-}
+const blindKey = (group: string) => createHash("sha256").update(group).digest("hex");
 
 /** Says of a given date what counts instead, with a reason; null: what was worked out counts again. The teacher only. */
 export async function overrideGiven(
@@ -277,76 +198,96 @@ export async function overrideGiven(
   return { saved: true };
 }
 
-export interface SubmissionRef {
-  id: string;
-  assignmentId: string;
-  timelineId: string;
-  versionId: string;
-  members: string[];
-  submittedAt: Date;
-  /** The time zone of its class. */
-  zone: string;
+interface Markable extends SubmissionRef {
+  total: number;
+  rubric: Rubric | null;
 }
 
-/** Which submission it is, without what was handed in; null when it is not there or was taken back. */
-export async function findSubmissionRef(id: string): Promise<SubmissionRef | null> {
-  const [row] = await db()<SubmissionRef[]>`
-    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.members, s.submitted_at, c.zone
-    from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
-    join class c on c.id = a.class_id where s.id = ${id} and s.taken_back_at is null`;
-  return row ?? null;
-}
-
-/** Whether a person may see what was handed in: its group, and the teachers of the class. */
-export async function maySeeSubmission(s: SubmissionRef, account: string): Promise<boolean> {
-  return (await teaches(s.assignmentId, account)) || (await hasRight(db(), s.timelineId, account, "edit"));
-}
-
-/** Whether a person may mark a submission: the teacher of its class. Gives the total it was set with. */
-async function mayMark(submission: string, account: string): Promise<(SubmissionRef & { total: number }) | null> {
+/** Whether a person may mark a submission: the teachers of its class. Gives the total and the rubric it was set with. */
+async function mayMark(submission: string, account: string, may = teaches): Promise<Markable | null> {
   const s = await findSubmissionRef(submission);
-  if (!s || !(await teaches(s.assignmentId, account))) return null;
-  const [row] = await db()<
-    { total: number }[]
-  >`select (as_json(content) ->> 'total')::int as total from submission where id = ${submission}`;
-  return { ...s, total: row!.total };
+  if (!s || !(await may(s.assignmentId, account))) return null;
+  const [row] = await db()<{ total: number; rubric: Rubric | null }[]>`
+    select (as_json(content) ->> 'total')::int as total, as_json(content) -> 'rubric' as rubric
+    from submission where id = ${submission}`;
+  return { ...s, ...row! };
 }
 
 export interface MarkInput {
   points: number | null;
   comment: string;
   comments: { event: string; text: string }[];
+  /** For each criterion of the rubric the number of its level; left out: as it is. */
+  levels?: (number | null)[];
+  /** Which save was seen when this was written; left out: whatever there is. */
+  base?: number;
+  /** Why points or levels are changed after they were given back. */
+  reason?: string;
 }
 
-/** Saves points and comments; the group sees them once the work is returned. */
+const alike = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * Saves points and comments; the group sees them once the work is returned. What was given back is changed with a reason only, and what it
+ * was stays in the history. Where somebody else has saved since `base`, nothing is written over. Assistants save comments.
+ */
 export async function saveMark(
   submission: string,
   teacher: string,
   input: MarkInput,
-): Promise<Failure | { saved: true }> {
-  const s = await mayMark(submission, teacher);
+): Promise<Failure | { saved: true; version: number }> {
+  const s = await mayMark(submission, teacher, watches);
   if (!s) return fail("not_found");
-  const [now] = await db()<{ returned: boolean }[]>`
-    select returned_at is not null as returned from mark where submission_id = ${submission}`;
-  if (now?.returned && input.points === null) return fail("returned_needs_points");
+  const assists = !(await teaches(s.assignmentId, teacher));
   if (input.points !== null && !(input.points >= 0 && input.points <= s.total)) return fail("points_out_of_range");
   const asked = input.comments.map((c) => c.event);
   const events = await db()<{ id: string }[]>`
     select e ->> 'id' as id from version v, jsonb_array_elements(as_json(v.json) -> 'events') e
     where v.id = ${s.versionId} and e ->> 'id' = any(${asked})`;
   const known = new Set(events.map((e) => e.id));
-  await db().begin(async (tx) => {
+  const done = await db().begin(async (tx): Promise<Failure | { version: number }> => {
+    await tx`insert into mark (submission_id, by_id) values (${submission}, ${teacher}) on conflict do nothing`;
+    const [was] = await tx<
+      {
+        points: string | null;
+        comment: string;
+        levels: (number | null)[];
+        version: number;
+        by: string | null;
+        returned: boolean;
+        changes: number;
+      }[]
+    >`
+      select points, comment, levels, version, by_id as by, returned_at is not null as returned,
+        (select count(*)::int from mark_before b where b.submission_id = m.submission_id) as changes
+      from mark m where submission_id = ${submission} for update`;
+    const before = was!.points === null ? null : Number(was!.points);
+    const levels = input.levels?.slice(0, MOST_CRITERIA) ?? was!.levels;
+    const differs = before !== input.points || !alike(levels, was!.levels);
+    if (assists && differs) return fail("assistants_comment");
+    if (was!.returned && input.points === null) return fail("returned_needs_points");
+    if (input.base !== undefined && input.base < was!.version && was!.by !== teacher) return fail("marked_meanwhile");
+    if (was!.returned && before !== null && differs) {
+      const reason = input.reason?.trim() ?? "";
+      if (reason === "") return fail("mark_needs_reason");
+      await tx`
+        insert into mark_before (submission_id, n, points, levels, comment, by_id, reason)
+        values (${submission}, ${was!.changes}, ${before}, ${tx.json(was!.levels as never)}, ${was!.comment}, ${teacher}, ${reason.slice(0, 500)})`;
+    }
     await tx`
-      insert into mark (submission_id, points, comment) values (${submission}, ${input.points}, ${input.comment.slice(0, 10_000)})
-      on conflict (submission_id) do update set points = excluded.points, comment = excluded.comment`;
+      update mark set points = ${input.points}, comment = ${input.comment.slice(0, 10_000)}, levels = ${tx.json(levels as never)},
+        version = version + 1, by_id = ${teacher}, at = now()
+      where submission_id = ${submission}`;
     for (const c of input.comments)
       if (known.has(c.event))
         await tx`
           insert into event_comment (submission_id, event_id, text) values (${submission}, ${c.event}, ${c.text.slice(0, 4_000)})
           on conflict (submission_id, event_id) do update set text = excluded.text`;
+    return { version: was!.version + 1 };
   });
+  if ("failed" in done) return done;
   await workChanged(s.timelineId);
-  return { saved: true };
+  return { saved: true, version: done.version };
 }
 
 /**
@@ -357,25 +298,60 @@ export async function returnWork(
   submission: string,
   teacher: string,
   toImprove = false,
-): Promise<Failure | { returned: true }> {
+): Promise<Failure | { returned: boolean }> {
   const s = await mayMark(submission, teacher);
   if (!s) return fail("not_found");
-  const done = await db()`
-    update mark set returned_at = coalesce(returned_at, now()), to_improve = ${toImprove}
-    where submission_id = ${submission} and points is not null returning submission_id`;
-  if (done.length === 0) return fail("not_marked_yet");
+  const [done] = await db()<{ returned: boolean }[]>`
+    update mark m set to_improve = ${toImprove}, hold_until = case when m.returned_at is null and a.return_at > now() then a.return_at end,
+      returned_at = case when m.returned_at is null and a.return_at > now() then null else coalesce(m.returned_at, now()) end
+    from assignment a
+    where m.submission_id = ${submission} and m.points is not null and a.id = ${s.assignmentId} returning m.returned_at is not null as returned`;
+  if (!done) return fail("not_marked_yet");
   await workChanged(s.timelineId);
-  return { returned: true };
+  return done;
 }
 
 /** Returns every submission of an assignment that has points; gives how many. */
 export async function returnAll(assignment: string, teacher: string): Promise<Failure | { returned: number }> {
   if (!(await teaches(assignment, teacher))) return fail("not_found");
   const done = await db()<{ timelineId: string }[]>`
-    update mark m set returned_at = now()
-    from current_submission s join group_work g on g.id = s.group_id
+    update mark m set returned_at = case when a.return_at > now() then null else now() end,
+      hold_until = case when a.return_at > now() then a.return_at end
+    from current_submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
     where s.id = m.submission_id and g.assignment_id = ${assignment} and m.points is not null and m.returned_at is null
     returning g.timeline_id`;
   for (const row of done) await workChanged(row.timelineId);
   return { returned: done.length };
+}
+
+/**
+ * Holds what is given back until a day and time, so that all of a class see their marks at once; null: nothing is held any more, and what
+ * was given back is there now. The teachers of its class.
+ */
+export async function holdUntil(
+  assignment: string,
+  teacher: string,
+  at: Date | null,
+): Promise<Failure | { held: boolean }> {
+  if (!(await teaches(assignment, teacher))) return fail("not_found");
+  await db().begin(async (tx) => {
+    await tx`update assignment set return_at = ${at} where id = ${assignment}`;
+    await tx`
+      update mark m set hold_until = ${at ?? new Date()}
+      from submission s join group_work g on g.id = s.group_id
+      where s.id = m.submission_id and g.assignment_id = ${assignment} and m.hold_until is not null and m.returned_at is null`;
+  });
+  await releaseHeld();
+  return { held: at !== null && at.getTime() > Date.now() };
+}
+
+/** Gives back what was held until now; gives how many. */
+export async function releaseHeld(): Promise<number> {
+  const done = await db()<{ timelineId: string }[]>`
+    update mark m set returned_at = now(), hold_until = null
+    from submission s join group_work g on g.id = s.group_id
+    where s.id = m.submission_id and m.hold_until <= now() and m.returned_at is null and m.points is not null
+    returning g.timeline_id`;
+  for (const row of done) await workChanged(row.timelineId);
+  return done.length;
 }

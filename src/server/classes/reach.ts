@@ -2,11 +2,25 @@ import "server-only";
 import type { Sql, Tx } from "../db/pool";
 import type { Visibility } from "@/core/timeline/visibility";
 
-/** Whether a timeline is made for a class that a person teaches, and is there. */
+/** Whether a timeline is made for a class that a person teaches or assists in, and is there. */
 export async function worksFor(sql: Sql, timeline: string, teacher: string): Promise<boolean> {
   const [row] = await sql`
     select from group_work g join assignment a on a.id = g.assignment_id join timeline t on t.id = g.timeline_id
-    where g.timeline_id = ${timeline} and t.deleted_at is null and teaches(a.class_id, ${teacher})`;
+    where g.timeline_id = ${timeline} and t.deleted_at is null and watches(a.class_id, ${teacher})`;
+  return row !== undefined;
+}
+
+/**
+ * Whether a timeline is shown to a person as the model of an assignment of their class: before they begin, or once their own work came
+ * back.
+ */
+export async function modelFor(sql: Sql, timeline: string, student: string): Promise<boolean> {
+  const [row] = await sql`
+    select from assignment a join class_member m on m.class_id = a.class_id and m.account_id = ${student}
+    join timeline t on t.id = a.model and t.deleted_at is null
+    where a.model = ${timeline} and (a.model_shown = 'before' or (a.model_shown = 'after' and exists (
+      select from group_member g join current_submission s on s.group_id = g.group_id join mark k on k.submission_id = s.id
+      where g.assignment_id = a.id and g.account_id = ${student} and k.returned_at is not null)))`;
   return row !== undefined;
 }
 
@@ -28,7 +42,7 @@ export async function teachesClass(sql: Sql, klass: string, account: string): Pr
 export async function isOfClass(sql: Sql, klass: string, account: string): Promise<boolean> {
   const [row] = await sql`
     select from class c where c.id = ${klass}
-      and (teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
+      and (watches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account}))`;
   return row !== undefined;
 }
 
@@ -84,29 +98,41 @@ export async function groupDeleted(tx: Tx, timeline: string, deleted: boolean): 
       where g.timeline_id = ${timeline} on conflict do nothing`;
 }
 
-/** Takes a person out of all classes and groups; those they teach alone are closed. */
+/** Takes a person out of all classes and groups; what they lead another teacher leads, and those they teach alone are closed. */
 export async function leaveAllClasses(tx: Tx, account: string): Promise<void> {
   await tx`delete from group_member where account_id = ${account}`;
   await tx`delete from class_member where account_id = ${account}`;
   await tx`
+    update class_teacher t set role = 'lead'
+    where t.account_id = (
+        select n.account_id from class_teacher n where n.class_id = t.class_id and n.account_id <> ${account} and n.role = 'teacher'
+        order by n.joined_at, n.account_id limit 1)
+      and exists (select from class_teacher o where o.class_id = t.class_id and o.account_id = ${account} and o.role = 'lead')`;
+  await tx`
     update class c set join_code = null, closed_at = now()
     where teaches(c.id, ${account})
-      and not exists (select from class_teacher t where t.class_id = c.id and t.account_id <> ${account})`;
+      and not exists (
+        select from class_teacher t where t.class_id = c.id and t.account_id <> ${account} and t.role <> 'assistant')`;
+  await tx`
+    delete from class_teacher t where t.account_id = ${account} and exists (
+      select from class_teacher o where o.class_id = t.class_id and o.account_id <> ${account} and o.role = 'lead')`;
 }
 
 /** The open classes that a person teaches and nobody else does, by name. */
 export async function taughtAlone(sql: Sql, account: string): Promise<string[]> {
   const rows = await sql<{ name: string }[]>`
     select c.name from class c where teaches(c.id, ${account}) and c.closed_at is null
-      and not exists (select from class_teacher t where t.class_id = c.id and t.account_id <> ${account}) order by c.name`;
+      and not exists (
+        select from class_teacher t where t.class_id = c.id and t.account_id <> ${account} and t.role <> 'assistant')
+    order by c.name`;
   return rows.map((r) => r.name);
 }
 
 /** The classes of a person and what they are in each, for their export. */
 export async function classesIn(sql: Sql, account: string): Promise<{ name: string; role: "teacher" | "student" }[]> {
   return sql<{ name: string; role: "teacher" | "student" }[]>`
-    select c.name, case when teaches(c.id, ${account}) then 'teacher' else 'student' end as role from class c
-    where teaches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})`;
+    select c.name, case when watches(c.id, ${account}) then 'teacher' else 'student' end as role from class c
+    where watches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})`;
 }
 
 /** What a person has handed in with their groups, and the marks that came back. */

@@ -13,10 +13,12 @@ import { setDeleted } from "../timelines/create";
 import { canSee, findPublished } from "../publishing/published";
 import { publish } from "../publishing/publish";
 import { findTimeline } from "../timelines/queries";
-import { addClassmate, beginAssignment, createAssignment } from "./assignment";
+import { createAssignment } from "./assignment";
+import { addClassmate, beginAssignment } from "./begin";
 import { alterClass } from "./class";
 import { issueOneTimeCode, joinNew, useOneTimeCode as takeOneTimeCode } from "./join-class";
-import { findSubmission, groupsOf, overrideGiven, returnAll, returnWork, saveMark } from "./marking";
+import { groupsOf, overrideGiven, returnAll, returnWork, saveMark } from "./marking";
+import { findSubmission } from "./open-submission";
 import { ownWork, submit, takeSubmissionBack } from "./submit";
 
 withTestDatabase("submit");
@@ -324,8 +326,14 @@ describe("a given date", () => {
     expect(await saveMark(id, s.teacher.id, { points: null, comment: "", comments: [] })).toMatchObject({
       failed: "returned_needs_points",
     });
-    must(await saveMark(id, s.teacher.id, { points: 0, comment: "", comments: [] }));
-    expect((await ownWork(s.timeline))!.returned!.points).toBe(0);
+    expect(await saveMark(id, s.teacher.id, { points: 0, comment: "", comments: [] })).toMatchObject({
+      failed: "mark_needs_reason",
+    });
+    must(await saveMark(id, s.teacher.id, { points: 0, comment: "", comments: [], reason: "Not their own words." }));
+    expect((await ownWork(s.timeline))!.returned).toMatchObject({
+      points: 0,
+      earlier: [{ points: 9, reason: "Not their own words." }],
+    });
     must(await overrideGiven(id, s.teacher.id, n, null));
     expect((await groupsOf(s.assignment, async () => []))[0]!.given).toEqual({ right: 0, of: 1 });
   });

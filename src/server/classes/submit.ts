@@ -3,6 +3,7 @@ import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
 import type { OwnWork } from "@/core/check/own-work";
+import type { Rubric } from "@/core/classes/rubric";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { UNDATED, type When } from "@/core/time/when";
@@ -11,7 +12,12 @@ import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { addJob } from "../jobs/queue";
 import { workChanged } from "../live/notify";
 import { requireRight } from "../timelines/access";
+import type { AssignmentOptions, LateRule } from "./assignment";
+import { earlierMarks } from "./mark-history";
 import { overridesOf } from "./overrides";
+import { questionsOf } from "./questions";
+import { repliesTo } from "./replies";
+import { asideOf } from "./set-aside";
 import { freeze } from "../timelines/freeze";
 import { readTimeline } from "../timelines/queries";
 
@@ -32,6 +38,8 @@ export interface SubmissionContent {
   checks: Check[];
   given: GivenAnswer[];
   total: number;
+  /** What it is marked by, as it was when it was handed in. */
+  rubric?: Rubric;
   /** The chart as submitted, as SVG: earlier ones were hashed with it, and keep it. Now a job makes it from the frozen version. */
   drawing?: string;
 }
@@ -42,13 +50,18 @@ interface Work {
   title: string;
   requirements: Requirement[];
   total: number;
+  /** With the time its members were given. */
   dueAt: Date;
+  lateRule: LateRule;
+  rubric: Rubric | null;
+  over: boolean;
 }
 
 async function findWork(timeline: string): Promise<Work | null> {
   const [row] = await db()<Work[]>`
-    select g.id as group_id, a.id as assignment_id, a.title, a.requirements, a.total, a.due_at
-    from group_work g join assignment a on a.id = g.assignment_id where g.timeline_id = ${timeline}`;
+    select g.id as group_id, a.id as assignment_id, a.title, a.requirements, a.total, due_of_group(g.id) as due_at, a.late_rule, a.rubric,
+      coalesce(c.archived_at, c.closed_at) is not null as over
+    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
   return row ?? null;
 }
 
@@ -59,6 +72,7 @@ export async function submit(
 ): Promise<Failure | { receipt: { at: string; hash: string } }> {
   const work = await findWork(timeline);
   if (!work) return fail("not_found");
+  if (work.over) return fail("year_over");
   const given = await db()<{ id: string; title: string; rightWhen: When; locked: boolean }[]>`
     select id, title, right_when, locked from given_event where assignment_id = ${work.assignmentId} order by place`;
   const members = await db()<{ displayName: string }[]>`
@@ -72,6 +86,10 @@ export async function submit(
         from current_submission s left join mark m on m.submission_id = s.id where s.group_id = ${work.groupId}`;
       if (open && !open.returned) return fail("submitted_already");
       if (open && !open.again) return fail("not_to_improve");
+      // Asked again under the lock: the due time may have been moved while somebody submits.
+      const [due] = await tx<{ at: Date; over: boolean }[]>`
+        select due_of_group(${work.groupId}) as at, due_of_group(${work.groupId}) < now() as over`;
+      if (!open && due!.over && work.lateRule === "refused") return fail("too_late_to_submit");
       // Checked on the living timeline within the same transaction, before it is frozen: descriptions are counted there.
       const version = await freeze(tx, timeline, by, "submission");
       const living = await readTimeline(tx, timeline);
@@ -93,13 +111,14 @@ export async function submit(
           };
         }),
         total: work.total,
+        ...(work.rubric ? { rubric: work.rubric } : {}),
       };
       const text = canonicalJson(content);
       const id = nanoid(12);
       const hash = createHash("sha256").update(version.hash).update(text).digest("hex");
       const [row] = await tx<{ submittedAt: Date }[]>`
       insert into submission (id, group_id, version_id, submitted_by, due_at, content, hash, members)
-      values (${id}, ${work.groupId}, ${version.id}, ${by}, greatest(${work.dueAt}::timestamptz, case when ${open !== undefined} then now() end),
+      values (${id}, ${work.groupId}, ${version.id}, ${by}, greatest(${due!.at}::timestamptz, case when ${open !== undefined} then now() end),
         ${text}, ${hash}, ${members.map((m) => m.displayName)}) returning submitted_at`;
       // What came back to be improved stays beside what is handed in again; that is not late.
       if (open) await tx`update submission set replaced_by = ${id} where id = ${open.id}`;
@@ -123,7 +142,7 @@ export async function takeSubmissionBack(timeline: string, by: string): Promise<
     with back as (
     update submission s set taken_back_at = now()
     from group_work g join assignment a on a.id = g.assignment_id
-    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and s.replaced_by is null and now() < greatest(s.due_at, a.due_at)
+    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and s.replaced_by is null and now() < greatest(s.due_at, due_of_group(g.id))
       and not exists (select from mark m where m.submission_id = s.id and m.returned_at is not null)
     returning s.id),
     before as (update submission o set replaced_by = null from back where o.replaced_by = back.id returning o.id)
@@ -152,12 +171,23 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       zone: string;
       retentionMonths: number;
       groupId: string;
+      rubric: Rubric | null;
+      texts: AssignmentOptions["texts"];
+      grouping: AssignmentOptions["grouping"];
+      lateRule: LateRule;
+      model: string | null;
     }[]
   >`
-    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, a.due_at, c.publish_limit, c.zone, c.retention_months, g.id as group_id
+    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, due_of_group(g.id) as due_at,
+      a.rubric, a.texts, a.grouping, a.late_rule, case when a.model_shown = 'before' or (a.model_shown = 'after' and exists (
+        select from current_submission s join mark k on k.submission_id = s.id where s.group_id = g.id and k.returned_at is not null))
+        then a.model end as model, c.publish_limit, c.zone, c.retention_months, g.id as group_id
     from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
   if (!row) return null;
-  const classmates = await db()<{ id: string; displayName: string }[]>`
+  const classmates =
+    row.grouping !== "pupils"
+      ? []
+      : await db()<{ id: string; displayName: string }[]>`
     select a.id, a.display_name from class_member m join account a on a.id = m.account_id
     where m.class_id = ${row.classId}
       and not exists (select from group_member o where o.assignment_id = ${row.id} and o.account_id = a.id)
@@ -173,10 +203,13 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       comment: string | null;
       returnedAt: Date | null;
       toImprove: boolean | null;
+      levels: (number | null)[] | null;
+      changes: number;
       before: number;
     }[]
   >`
-    select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at, m.to_improve,
+    select s.id, s.submitted_at, s.due_at, s.hash, s.content, m.points, m.comment, m.returned_at, m.to_improve, m.levels,
+      (select count(*)::int from mark_before b where b.submission_id = s.id) as changes,
       (select count(*)::int from submission o where o.group_id = s.group_id and o.replaced_by is not null) as before
     from current_submission s left join mark m on m.submission_id = s.id
     where s.group_id = ${row.groupId}`;
@@ -187,6 +220,10 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
         comment: s.comment ?? "",
         at: s.returnedAt.toISOString(),
         toImprove: s.toImprove ?? false,
+        levels: s.levels ?? [],
+        rubric: (JSON.parse(s.content) as SubmissionContent).rubric ?? null,
+        earlier: s.changes === 0 ? [] : await earlierMarks(s.id),
+        replies: await repliesTo(s.id),
         comments: (
           await db()<
             { event: string; text: string }[]
@@ -209,7 +246,13 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       total: row.total,
       dueAt: row.dueAt.toISOString(),
       zone: row.zone,
+      rubric: row.rubric,
+      texts: row.texts,
+      takesLate: row.lateRule === "accepted",
+      model: row.model,
     },
+    questions: await questionsOf(timeline),
+    aside: await asideOf(timeline),
     publishLimit: row.publishLimit,
     keptMonths: row.retentionMonths,
     classmates: classmates.map((c) => ({ ...c })),

@@ -14,6 +14,8 @@ export interface Inputs {
   submission_drawing: { submission: string };
   /** Keeps states of the past of timelines whose log has grown. */
   past_states: Record<string, never>;
+  /** Gives back the marks whose day has come. */
+  held_marks: Record<string, never>;
   /** Removes what is over. */
   prune: Record<string, never>;
   /** Moves files to where files are kept now, after that was changed. */

@@ -32,6 +32,7 @@ export type Works = { [K in Kind]: (input: Inputs[K], at: AtWork) => Promise<Fai
 const REGULAR: { kind: Kind; when: string; lane: string }[] = [
   { kind: "thumbnails", when: "* * * * *", lane: "thumbnails" },
   { kind: "past_states", when: "* * * * *", lane: "past_states" },
+  { kind: "held_marks", when: "* * * * *", lane: "held_marks" },
   { kind: "prune", when: "17 * * * *", lane: TIDYING },
   { kind: "move_files", when: "*/5 * * * *", lane: TIDYING },
   { kind: "published_addresses", when: "43 3 * * *", lane: ADDRESS_LANES[0] },

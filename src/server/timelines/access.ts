@@ -1,5 +1,5 @@
 import "server-only";
-import { worksFor } from "../classes/reach";
+import { modelFor, worksFor } from "../classes/reach";
 import type { Sql } from "../db/pool";
 import { fail, Refused } from "../http/failure";
 
@@ -19,13 +19,16 @@ interface Where {
   deleted?: boolean;
 }
 
-/** The furthest right of a person; null: none, or there is no such timeline. The teacher of the class it is made for reads it. */
+/**
+ * The furthest right of a person; null: none, or there is no such timeline. Those who teach the class it is made for read it,
+ * and so do students to whom it is shown as a model.
+ */
 export async function findRight(sql: Sql, timeline: string, account: string, where: Where = {}): Promise<Right | null> {
   const [row] = await sql<{ role: Role }[]>`
     select e.role from editor e join timeline t on t.id = e.timeline_id
     where e.timeline_id = ${timeline} and e.account_id = ${account} and (t.deleted_at is null or ${where.deleted ?? false})`;
   if (row) return RIGHT_OF[row.role];
-  return (await worksFor(sql, timeline, account)) ? "read" : null;
+  return (await worksFor(sql, timeline, account)) || (await modelFor(sql, timeline, account)) ? "read" : null;
 }
 
 /** Whether one right holds another. */

@@ -1,13 +1,18 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as PEOPLE } from "@/core/words/en/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
 import { BeginAssignment } from "@/features/classes/begin-assignment";
 import { MarkingDesk } from "@/features/marking/marking-desk";
-import { findAssignment, findOwnWork, givenEventsOf, usableFor } from "@/server/classes/assignment";
+import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
+import { usableFor } from "@/server/classes/begin";
 import { findClassRole } from "@/server/classes/class";
-import { findSubmissionRef, groupsOf } from "@/server/classes/marking";
+import { notBegun } from "@/server/classes/groups";
+import { modelFor } from "@/server/classes/reach";
+import { groupsOf } from "@/server/classes/marking";
+import { findSubmissionRef } from "@/server/classes/submission-ref";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
@@ -40,6 +45,8 @@ export default async function AssignmentPage({
       instructions={assignment.instructions}
       requirements={assignment.requirements}
       given={given}
+      rubric={assignment.options.rubric}
+      texts={assignment.options.texts}
     />
   );
   const asStudent = role === "student" || as === "student";
@@ -81,17 +88,35 @@ export default async function AssignmentPage({
         <main className="mx-auto max-w-[640px] px-5 py-8">
           {card}
           <div className="mt-6">
-            {role === "teacher" ? null : own ? (
+            {role !== "student" ? null : own ? (
               <Link href={`/timelines/${own}`} className={buttonLook("main")}>
                 {WORDS.openYourTimeline}
               </Link>
+            ) : assignment.over ? (
+              <p>{PEOPLE.yearOver}</p>
+            ) : assignment.options.grouping === "teacher" ? (
+              <p>{WORDS.groupsAreMade}</p>
             ) : (
               <BeginAssignment id={id} usable={await usableFor(user.id)} />
             )}
+            {role === "student" &&
+            assignment.options.model &&
+            (await modelFor(db(), assignment.options.model, user.id)) ? (
+              <a
+                className="ml-3 font-bold text-verdigris underline"
+                href={`/timelines/${assignment.options.model}/reader`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                {WORDS.anExample}
+              </a>
+            ) : null}
           </div>
           {role === "student" ? (
             <p className="mt-3 text-[14px] text-quiet">
-              {WORDS.yourTeacherCanLookAt(own ? "" : WORDS.whoeverBeginsCanTakeClassmates)}
+              {WORDS.yourTeacherCanLookAt(
+                own || assignment.options.grouping !== "pupils" ? "" : WORDS.whoeverBeginsCanTakeClassmates,
+              )}
             </p>
           ) : null}
         </main>
@@ -113,8 +138,17 @@ export default async function AssignmentPage({
           key: r.group ?? `idle-${i}`,
           submittedAt: r.submittedAt?.toISOString() ?? null,
           changedAt: r.changedAt?.toISOString() ?? null,
+          heldUntil: r.heldUntil?.toISOString() ?? null,
+          extended: r.extended?.toISOString() ?? null,
         }))}
         open={mine}
+        mayMark={role === "teacher"}
+        idle={
+          assignment.options.grouping === "teacher" && !assignment.over
+            ? (await notBegun(id)).map((p) => ({ ...p }))
+            : null
+        }
+        heldUntil={assignment.returnAt && assignment.returnAt > new Date() ? assignment.returnAt.toISOString() : null}
       />
     </div>
   );

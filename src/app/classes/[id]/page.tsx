@@ -1,9 +1,12 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as PEOPLE } from "@/core/words/en/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { TeachersPanel } from "@/features/classes/teachers-panel";
 import { ClassDesk } from "@/features/classes/class-desk";
 import { assignmentsOf } from "@/server/classes/assignment";
 import { findClass, findClassRole, membersOf } from "@/server/classes/class";
+import { teachersOf } from "@/server/classes/people";
 import { workOf } from "@/server/classes/home";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -23,6 +26,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
   const found = role ? await findClass(id) : null;
   if (!found) notFound();
   const assignments = await assignmentsOf(id);
+  const teachers = role === "student" ? [] : (await teachersOf(id)).map((t) => ({ ...t }));
   const published = await publishedTo(id);
   const own = role === "student" ? await workOf(user.id) : [];
   return (
@@ -31,11 +35,12 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
       <main className="mx-auto grid max-w-[1080px] gap-8 px-5 py-7 md:grid-cols-[minmax(0,1fr)_380px]">
         <div>
           <h1 className="text-[26px]">{found.name}</h1>
+          {found.archivedAt ? <p className="font-bold">{PEOPLE.yearOver}</p> : null}
           {role === "student" ? (
             <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
           ) : null}
           <h2 className="mt-5 mb-2 text-[18px]">{WORDS.assignments}</h2>
-          {role === "teacher" ? (
+          {role === "teacher" && found.archivedAt === null ? (
             <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
               {WORDS.newAssignment}
             </Link>
@@ -71,6 +76,10 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
           <div>
             <ClassDesk
               id={id}
+              name={found.name}
+              me={user.id}
+              over={found.archivedAt !== null}
+              teachers={teachers}
               joinCode={found.joinCode}
               publishLimit={found.publishLimit}
               retentionMonths={found.retentionMonths}
@@ -80,6 +89,8 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               members={(await membersOf(id)).map((m) => ({ ...m }))}
             />
           </div>
+        ) : role === "assistant" ? (
+          <TeachersPanel classId={id} me={user.id} teachers={teachers} mayAlter={false} />
         ) : null}
       </main>
     </>

@@ -84,6 +84,7 @@ export const WORDS = {
   whichOne: "which one?",
   oneTimeCode: "One-time code",
   forADay: ", for a day",
+  notComeIn: " · has not come in yet",
   passwordLost: "Password lost",
   remove: "Remove",
   takeOutOfTheClass: (displayName: string) => `Take ${displayName} out of the class?`,

@@ -27,6 +27,43 @@ export const FAILURES = {
     "Mail is sent in your name, and your account has no e-mail address to answer to. Copy the link instead, or add an address under your account; nothing was sent.",
   report_empty: "Say in a few words what is wrong with this page. Nothing was sent yet.",
   operator_only: "There is nothing here that you may see.",
+  no_such_colleague:
+    "No account has this e-mail address. Ask your colleague to sign up first, or check the spelling; nothing was changed.",
+  student_here: "This person is a student of the class, and cannot teach it too. Take them out of the class first.",
+  leads_already: "This person leads the class already.",
+  lead_stays:
+    "Whoever leads a class stays in it, so that it is never nobody's. Hand the leading to another of its teachers first.",
+  lead_only: "Only who leads the class can do this. Nothing was changed.",
+  roster_too_long:
+    "A class takes up to 300 students, and with this list it would have more. Nobody was added; make a class of each part.",
+  roster_name_missing: "The list has a line without a name, or is empty. Nobody was added; write a name a line.",
+  year_over:
+    "The year of this class is over: nothing is begun or handed in any more. What you have made is kept and stays yours.",
+  groups_by_teacher: "Your teacher makes the groups for this. Wait for them, or ask; nothing was begun.",
+  works_alone: "In this assignment everybody works alone, so nobody is taken into a group.",
+  groups_empty: "There is nobody in these groups. Put students into them first; nothing was made.",
+  twice_in_groups: "Somebody stands in two of these groups. Take them out of one; nothing was made.",
+  begun_meanwhile:
+    "Somebody of these groups has begun meanwhile, or left the class. No group was made; reload the page and draw them again.",
+  extension_not_later: "More time means a day and time after the one it is due for all. Nothing was changed.",
+  no_such_time: "This is no day and time. Choose one from the field; nothing was changed.",
+  too_late_to_submit:
+    "It is past the due time, and your teacher takes nothing after it. Your timeline is kept; ask your teacher for more time.",
+  assistants_comment:
+    "Assistants comment, and give no marks. Points and levels were left as they are; ask one of the teachers.",
+  marked_meanwhile:
+    "A colleague has marked this work meanwhile. Theirs stands and nothing was written over; yours is kept on this page. Reload to see theirs.",
+  mark_needs_reason:
+    "This mark was given back already. Say why it is changed: the group reads the reason, and the mark before is kept.",
+  not_returned_yet: "This can be answered once it has been given back, and up to a hundred times. Nothing was sent.",
+  reply_empty: "Write an answer of up to 2,000 characters. Nothing was sent.",
+  question_empty: "Write a few words, up to 2,000 characters. Nothing was sent.",
+  questions_full:
+    "A hundred questions have been asked here, which is as many as are kept. Nothing was sent; ask in class.",
+  rubric_name_missing: "Give the rubric a name to find it by. It was not kept yet.",
+  rubrics_full: "You have kept 60 rubrics, which is as many as there is room for. Delete one you no longer need.",
+  comment_empty: "A comment to be kept has up to 1,000 characters. Nothing was kept.",
+  comments_full: "You have kept 200 comments, which is as many as there is room for. Delete one you no longer use.",
   practice_small:
     "A practice takes at least three events with a title and a date, and this timeline has fewer of the kind that was chosen. Nothing was given; add events, or take parts and spans too.",
   practices_full:

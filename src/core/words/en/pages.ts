@@ -1,5 +1,14 @@
 /** What stands on the screen: pages. */
 export const WORDS = {
+  myClassesToday: "My classes today",
+  assisting: " · you assist",
+  yearIsOver: " · its year is over",
+  groupsAreMade: "Your teacher makes the groups. Your timeline stands here as soon as they are made.",
+  anExample: "See how it may be done",
+  questionsOf: "Where this group is stuck",
+  lookAtTheDraft: "Look at the draft",
+  nothingAsked: "Nothing has been asked here.",
+  backToTheDesk: "Back to the groups",
   yourAccount: "Your account",
   editTheAssignment: "Edit the assignment",
   assignment: "Assignment",

@@ -4,7 +4,7 @@ import Papa from "papaparse";
 import type { Refused } from "@/core/bring-in/look-at-rows";
 import { WORDS } from "@/core/words/en/bring-in";
 import { Button } from "@/ui/controls/button";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 
 /** So many are named on the screen; the file has them all. */
 const NAMED = 3;

@@ -11,7 +11,7 @@ import { WORDS as TEMPLATE } from "@/core/words/en/template";
 import { askPacked, askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { HowItGoes } from "@/ui/controls/how-it-goes";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { useEditor } from "../store/editor-context";
 import { writeTemplate } from "../write-file";
 

@@ -3,7 +3,7 @@
 import { WORDS } from "@/core/words/en/editor-class-work";
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { checkRequirements } from "@/core/check/requirements";
+import { checkRequirements, requirementKey, unmet } from "@/core/check/requirements";
 import { requirementName, requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { orderOf } from "@/core/timeline/order";
@@ -43,7 +43,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   if (!work) return null;
   const { submission, returned } = work;
   const { zone } = work.assignment;
-  const missing = checks.filter((c) => !c.met);
+  const missing = unmet(checks);
   const mayHandIn = !submission || returned?.toImprove === true;
   const submit = async () => {
     setAsking(false);
@@ -73,14 +73,14 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
       >
         <strong>{WORDS.readyCheck}</strong>
         <span className={missing.length > 0 ? "text-copper-dark" : ""}>
-          {WORDS.ofMet(checks.length - missing.length, checks.length)}
+          {WORDS.ofMet(checks.filter((c) => c.met).length, checks.length)}
         </span>
         <ChevronDown size={16} aria-hidden className={unfolded ? "rotate-180" : ""} />
       </button>
       {checks.map((c) => (
         <button
           type="button"
-          key={c.requirement.kind}
+          key={requirementKey(c.requirement)}
           title={requirementText(c.requirement)}
           className={classes(
             "flex min-h-7 items-center gap-2 rounded-md px-1 hover:bg-white max-sm:min-h-11 max-sm:w-full",
@@ -99,7 +99,13 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         >
           {requirementName(c.requirement)}
           <Roofs have={c.have} need={c.need} met={c.met} />
-          {c.met ? <span>{WORDS.of(c.have, c.need)}</span> : <strong className="text-copper-dark">{c.missing}</strong>}
+          {c.met ? (
+            <span>{WORDS.of(c.have, c.need)}</span>
+          ) : c.requirement.wished ? (
+            <span className="text-quiet">{WORDS.wished(c.missing)}</span>
+          ) : (
+            <strong className="text-copper-dark">{c.missing}</strong>
+          )}
         </button>
       ))}
       <span className={classes("ml-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
@@ -153,7 +159,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
       <Modal title={WORDS.notEverythingIsMet} open={asking} onOpenChange={setAsking}>
         <ul className="list-disc pl-5">
           {missing.map((c) => (
-            <li key={c.requirement.kind}>
+            <li key={requirementKey(c.requirement)}>
               {requirementText(c.requirement)}: {c.missing}
             </li>
           ))}

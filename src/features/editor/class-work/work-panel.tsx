@@ -3,10 +3,15 @@
 import { WORDS } from "@/core/words/en/editor-class-work";
 import { useState } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
-import { checkRequirements } from "@/core/check/requirements";
+import { checkRequirements, requirementKey } from "@/core/check/requirements";
 import { requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { whenLabel } from "@/core/time/write-when";
+import { rubricSum } from "@/core/classes/rubric";
+import { rubricSumText } from "@/core/words/en/setting";
+import { RubricTable } from "@/ui/rubric-table";
+import { SendLine } from "@/ui/controls/send-line";
+import { Stuck } from "./stuck";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
@@ -44,6 +49,19 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             </p>
             {returned.toImprove ? <p className="font-bold">{WORDS.returnedToImproveGoOn}</p> : null}
             {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
+            {returned.earlier.map((m) => (
+              <p key={m.at} className="mt-1 text-[14px]">
+                {WORDS.changed(m.points, m.reason)}
+              </p>
+            ))}
+            {returned.rubric ? (
+              <>
+                <p className="mt-2 text-[14px]">
+                  {rubricSumText(rubricSum(returned.rubric, returned.levels, assignment.total), assignment.total)}
+                </p>
+                <RubricTable rubric={returned.rubric} chosen={returned.levels} className="mt-2" />
+              </>
+            ) : null}
             {returned.given.some((g) => !g.locked) ? (
               <>
                 <h3 className="mt-3 font-sans text-[14px] font-bold">{WORDS.givenDates}</h3>
@@ -79,14 +97,36 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                 </ul>
               </>
             ) : null}
+            {submission ? (
+              <div className="mt-3">
+                {returned.replies.length > 0 ? (
+                  <h3 className="font-sans text-[14px] font-bold">{WORDS.answers}</h3>
+                ) : null}
+                <ul className="text-[14px]">
+                  {returned.replies.map((r) => (
+                    <li key={r.id}>
+                      <strong>{r.by}:</strong> <span className="whitespace-pre-line">{r.text}</span>
+                    </li>
+                  ))}
+                </ul>
+                <SendLine
+                  label={WORDS.yourAnswer}
+                  button={WORDS.answer}
+                  path={`/api/submissions/${submission.id}/replies`}
+                  method="POST"
+                  onSent={() => void store.refresh()}
+                />
+              </div>
+            ) : null}
           </section>
         ) : null}
+        {assignment.takesLate || submission ? null : <p className="font-bold">{WORDS.nothingAfter}</p>}
         {assignment.instructions ? <p className="whitespace-pre-line">{assignment.instructions}</p> : null}
         <section aria-label={WORDS.requirements}>
           <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.whatIsAsked}</h3>
           <ul className="flex flex-col gap-1.5">
             {checkRequirements(timeline, assignment.requirements).map((c) => (
-              <li key={c.requirement.kind}>
+              <li key={requirementKey(c.requirement)}>
                 <span className={c.met ? "text-verdigris" : "font-bold text-copper-dark"}>{c.met ? "✓" : "–"}</span>{" "}
                 {requirementText(c.requirement)}
                 {c.met ? null : <span className="text-copper-dark"> ({c.missing})</span>}
@@ -105,6 +145,32 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             ))}
           </ul>
         </section>
+        {assignment.texts.length > 0 ? (
+          <section aria-label={WORDS.textsToRead}>
+            <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.textsToRead}</h3>
+            {assignment.texts.map((t, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only read
+              <details key={i} className="mb-1">
+                <summary className="min-h-6 cursor-pointer text-verdigris underline">
+                  {t.title || WORDS.textN(i + 1)}
+                </summary>
+                <p className="mt-1 text-[15px] whitespace-pre-line">{t.text}</p>
+              </details>
+            ))}
+          </section>
+        ) : null}
+        {assignment.model ? (
+          <a
+            className="w-fit font-bold text-verdigris underline"
+            href={`/timelines/${assignment.model}/reader`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            {WORDS.anExample}
+          </a>
+        ) : null}
+        {assignment.rubric && !returned ? <RubricTable rubric={assignment.rubric} /> : null}
+        <Stuck event="" />
         {submission ? (
           <section aria-label={WORDS.receipt} className="text-[14px]">
             <h3 className="mb-1 font-sans font-bold">{WORDS.handedIn(submission.before > 0 ? WORDS.again : "")}</h3>

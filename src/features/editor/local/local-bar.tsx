@@ -10,7 +10,7 @@ import { WORDS as TAKE_OUT } from "@/core/words/en/take-out";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { useEditor } from "../store/editor-context";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { writeFile } from "../write-file";
 import { LocalTimeline } from "./local-timeline";
 

@@ -7,7 +7,7 @@ import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { useEditor } from "../store/editor-context";
 
 interface Saved {

@@ -9,7 +9,7 @@ import type { Item } from "@/core/timeline/timeline";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { TextField } from "../sheet/text-field";
 import { useEditor } from "../store/editor-context";
 import { SecondField } from "./second-field";

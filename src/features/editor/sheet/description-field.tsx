@@ -124,7 +124,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
   const cited = itemsOf({ items }, owner, "source").filter((i) => isCited(sources, i));
   const limit = useEditorState((x) => {
     const asked = x.work?.assignment.requirements.find((r) => r.kind === "words");
-    return asked && asked.kind === "words" && !isOwnText(of) ? asked.count : null;
+    return asked && asked.kind === "words" && !isOwnText(of) ? (asked.count ?? null) : null;
   });
   const startLink = () => {
     if (!tiptap) return;

@@ -14,6 +14,7 @@ import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { dateOps, insertBeside, newCategory } from "../store/event-deeds";
+import { Stuck } from "../class-work/stuck";
 import { LazyDescription } from "./lazy-description";
 import { PlaceField } from "../map/place-field";
 import { MediaField } from "../media/media-field";
@@ -225,6 +226,7 @@ export function EventSheet({
           hint={WORDS.onlyEditorsSeeIt}
           onChange={set("note")}
         />
+        <Stuck key={`stuck-${id}`} event={id} />
         {store.isLocal ? null : <EventHistory key={`history-${id}`} event={id} onShow={onPast} />}
         <div className="flex flex-wrap gap-2 border-t border-line pt-3">
           <Button size="small" onClick={() => select(insertBeside(store, id, "before"), true)}>

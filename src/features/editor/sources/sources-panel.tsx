@@ -12,7 +12,7 @@ import { WORDS } from "@/core/words/en/sources";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 import { Frame } from "../sheet/frame";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { askSources } from "./ask-sources";
 import { SourceFields } from "./source-fields";

@@ -10,7 +10,7 @@ import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
-import { saveFile } from "../save-file";
+import { saveFile } from "@/ui/save-file";
 import { useEditor } from "../store/editor-context";
 import { writeFile } from "../write-file";
 

@@ -2,6 +2,7 @@ import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { dueInZone, findAssignment, givenEventsOf, isBegun } from "@/server/classes/assignment";
+import { usableAsModel } from "@/server/classes/begin";
 import { findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -23,6 +24,7 @@ export default async function EditAssignmentPage({ params }: { params: Promise<{
         <AssignmentForm
           classId={a.classId}
           zone={a.zone}
+          models={await usableAsModel(user.id)}
           known={{
             id,
             begun: await isBegun(id),
@@ -33,6 +35,7 @@ export default async function EditAssignmentPage({ params }: { params: Promise<{
             total: a.total,
             requirements: a.requirements,
             given: given.map((g) => ({ title: g.title, typed: g.rightWhen.typed, locked: g.locked })),
+            options: a.options,
           }}
         />
       </main>

@@ -1,6 +1,7 @@
 import { WORDS } from "@/core/words/en/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
+import { usableAsModel } from "@/server/classes/begin";
 import { findClass, findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -18,7 +19,7 @@ export default async function NewAssignmentPage({ params }: { params: Promise<{ 
       <UserBar />
       <main className="mx-auto max-w-[1080px] px-5 py-7">
         <h1 className="mb-5 text-[26px]">{WORDS.newAssignment}</h1>
-        <AssignmentForm classId={id} zone={found.zone} />
+        <AssignmentForm classId={id} zone={found.zone} models={await usableAsModel(user.id)} />
       </main>
     </>
   );

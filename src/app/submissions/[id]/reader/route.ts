@@ -2,7 +2,7 @@ import { WORDS } from "@/core/words/en/pages";
 import { createHash } from "node:crypto";
 import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
-import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
+import { findSubmissionRef, maySeeSubmission, namesFor } from "@/server/classes/submission-ref";
 import { openRoute } from "@/server/http/route";
 import { isFailure } from "@/server/http/failure";
 import { escaped, plainPage } from "@/server/http/plain-page";
@@ -34,7 +34,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     published: null,
   });
   if (isFailure(page)) return page;
-  const names = s.members.join(", ");
+  const names = await namesFor(s, user.id);
   const named = {
     ...page,
     html: page.html.replace(place, () => escaped(names)),

@@ -1,4 +1,4 @@
-import { beginAssignment } from "@/server/classes/assignment";
+import { beginAssignment } from "@/server/classes/begin";
 import { memberRoute, stringsOf } from "@/server/http/route";
 
 /** Begins with a timeline that is made. */

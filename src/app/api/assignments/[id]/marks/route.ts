@@ -1,7 +1,8 @@
 import Papa from "papaparse";
 import { requirementName } from "@/core/words/en/class-work";
 import { findAssignment } from "@/server/classes/assignment";
-import { groupsOf, teaches } from "@/server/classes/marking";
+import { groupsOf } from "@/server/classes/marking";
+import { teaches } from "@/server/classes/submission-ref";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { checkDraft } from "../../../../desk-work";

@@ -1,4 +1,4 @@
-import { addClassmate } from "@/server/classes/assignment";
+import { addClassmate } from "@/server/classes/begin";
 import { memberRoute, stringsOf } from "@/server/http/route";
 
 export const POST = memberRoute({ body: stringsOf("account") }, async ({ user, params, body }) => {

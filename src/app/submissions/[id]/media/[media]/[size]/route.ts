@@ -1,4 +1,4 @@
-import { findSubmissionRef, maySeeSubmission } from "@/server/classes/marking";
+import { findSubmissionRef, maySeeSubmission } from "@/server/classes/submission-ref";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
 import { blobResponse } from "@/server/media/blobs";

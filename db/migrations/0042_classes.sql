@@ -1,0 +1,142 @@
+-- Classes through a school year: who leads, teaches and helps; what is set, and when it is due for whom; rubrics; marks and what became
+-- of them; questions, and what pupils have looked at and set aside.
+
+-- Whoever made a class leads it, and alone ends it. Teachers do all else; assistants see all and comment, and give no marks.
+alter table class_teacher
+  add column role text not null default 'teacher',
+  add constraint class_teacher_role_known check (role in ('lead', 'teacher', 'assistant'));
+update class_teacher t set role = 'lead'
+where not exists (
+  select from class_teacher o
+  where o.class_id = t.class_id and (o.joined_at, o.account_id) < (t.joined_at, t.account_id));
+
+create or replace function teaches(class_id text, account_id text) returns boolean language sql stable as $$
+  select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2 and t.role <> 'assistant')
+$$;
+-- Whether somebody sees what is done in a class: its teachers and its assistants.
+create function watches(class_id text, account_id text) returns boolean language sql stable as $$
+  select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2)
+$$;
+
+alter table class
+  -- A year that is over: nothing is set or handed in any more, all is still seen.
+  add column archived_at timestamptz,
+  -- The class of the year before, whose set-up it has.
+  add column follows text references class (id) on delete set null;
+
+alter table assignment
+  add column late_rule text not null default 'accepted',
+  add column grouping text not null default 'pupils',
+  add column blind boolean not null default false,
+  add column rubric jsonb,
+  -- What is read beside the work: a title and a text each.
+  add column texts jsonb not null default '[]',
+  -- A timeline that shows how it may be done, and when its students see it.
+  add column model text references timeline (id) on delete set null,
+  add column model_shown text not null default 'never',
+  -- Marks that are given back wait until then.
+  add column return_at timestamptz,
+  add constraint assignment_late_rule_known check (late_rule in ('accepted', 'refused')),
+  add constraint assignment_grouping_known check (grouping in ('pupils', 'single', 'teacher')),
+  add constraint assignment_model_shown_known check (model_shown in ('never', 'before', 'after'));
+create index assignment_model on assignment (model) where model is not null;
+
+-- More time for somebody.
+create table extension (
+  assignment_id text not null references assignment (id) on delete cascade,
+  account_id text not null references account (id) on delete cascade,
+  due_at timestamptz not null,
+  primary key (assignment_id, account_id)
+);
+
+-- When an assignment is due for somebody, and for a group: the latest of what its members were given.
+create function due_for(assignment_id text, account_id text) returns timestamptz language sql stable as $$
+  select greatest(a.due_at, (select x.due_at from extension x where x.assignment_id = a.id and x.account_id = $2))
+  from assignment a where a.id = $1
+$$;
+create function due_of_group(group_id text) returns timestamptz language sql stable as $$
+  select greatest(a.due_at, (
+    select max(x.due_at) from extension x join group_member m on m.account_id = x.account_id and m.assignment_id = x.assignment_id
+    where m.group_id = g.id and x.assignment_id = a.id))
+  from group_work g join assignment a on a.id = g.assignment_id where g.id = $1
+$$;
+
+-- Rubrics a teacher has kept to use again.
+create table rubric (
+  id text primary key,
+  account_id text not null references account (id) on delete cascade,
+  rubric jsonb not null,
+  at timestamptz not null default now()
+);
+create index rubric_account on rubric (account_id, at);
+
+alter table mark
+  -- For each criterion of the rubric the level that was chosen, or null.
+  add column levels jsonb not null default '[]',
+  -- Grows with every save, so that two who mark at once do not write over each other.
+  add column version integer not null default 0,
+  add column by_id text references account (id) on delete set null,
+  add column at timestamptz not null default now(),
+  -- Given back, but not before this.
+  add column hold_until timestamptz;
+
+-- What a mark was before it was changed after it had been given back, and why it was changed.
+create table mark_before (
+  submission_id text not null references submission (id) on delete cascade,
+  n integer not null,
+  points numeric,
+  levels jsonb not null,
+  comment text not null,
+  by_id text references account (id) on delete set null,
+  at timestamptz not null default now(),
+  reason text not null,
+  primary key (submission_id, n)
+);
+
+-- What a group answers to its mark, and its teacher to that.
+create table mark_reply (
+  id bigint generated always as identity primary key,
+  submission_id text not null references submission (id) on delete cascade,
+  account_id text references account (id) on delete set null,
+  by_teacher boolean not null,
+  text text not null,
+  at timestamptz not null default now(),
+  constraint mark_reply_length check (length(text) between 1 and 2000)
+);
+create index mark_reply_submission on mark_reply (submission_id, id);
+
+-- Comments a teacher uses again.
+create table kept_comment (
+  id bigint generated always as identity primary key,
+  account_id text not null references account (id) on delete cascade,
+  text text not null,
+  used integer not null default 0,
+  constraint kept_comment_length check (length(text) between 1 and 1000),
+  unique (account_id, text)
+);
+
+-- A group is stuck at an event, or as a whole ("" for the event), and asks.
+create table question (
+  id bigint generated always as identity primary key,
+  timeline_id text not null references timeline (id) on delete cascade,
+  event_id text not null,
+  account_id text references account (id) on delete set null,
+  text text not null,
+  at timestamptz not null default now(),
+  answer text not null default '',
+  answered_by text references account (id) on delete set null,
+  answered_at timestamptz,
+  constraint question_length check (length(text) between 1 and 2000)
+);
+create index question_timeline on question (timeline_id, id);
+
+-- A finding of the ready check that was looked at and set aside, with the reason the teacher reads.
+create table set_aside (
+  timeline_id text not null references timeline (id) on delete cascade,
+  finding text not null,
+  reason text not null,
+  account_id text references account (id) on delete set null,
+  at timestamptz not null default now(),
+  primary key (timeline_id, finding),
+  constraint set_aside_length check (length(reason) between 1 and 500)
+);

@@ -1,0 +1,14 @@
+import type { ValidateFunction } from "ajv";
+import { object } from "@/core/text/schema";
+import { addTeacher } from "@/server/classes/people";
+import { ajv, memberRoute } from "@/server/http/route";
+
+const readTeacher = ajv.compile(
+  object({ email: { type: "string", maxLength: 300 }, role: { enum: ["teacher", "assistant"] } }),
+) as unknown as ValidateFunction<{ email: string; role: "teacher" | "assistant" }>;
+
+/** Takes a colleague into the class. */
+export const POST = memberRoute({ body: readTeacher }, async ({ user, params, body }) => {
+  const done = await addTeacher(params.id!, user.id, body.email, body.role);
+  return "failed" in done ? done : { done: true };
+});

@@ -1,0 +1,51 @@
+import "server-only";
+import { db } from "../db/pool";
+import { WORDS } from "@/core/words/en/marking";
+import { hasRight } from "../timelines/access";
+import { findClassRole } from "./class";
+
+/** Whether a person sees what is done in the class an assignment belongs to: its teachers and its assistants. */
+export async function watches(assignment: string, account: string): Promise<boolean> {
+  const [row] = await db()`select from assignment where id = ${assignment} and watches(class_id, ${account})`;
+  return row !== undefined;
+}
+
+/** Whether a person teaches the class an assignment belongs to. */
+export async function teaches(assignment: string, account: string): Promise<boolean> {
+  const [row] = await db()<{ classId: string }[]>`select class_id from assignment where id = ${assignment}`;
+  return row !== undefined && (await findClassRole(db(), row.classId, account)) === "teacher";
+}
+
+export interface SubmissionRef {
+  id: string;
+  assignmentId: string;
+  timelineId: string;
+  versionId: string;
+  members: string[];
+  submittedAt: Date;
+  /** The time zone of its class. */
+  zone: string;
+  /** Its names are not shown to those who mark it. */
+  hidden: boolean;
+}
+
+/** Which submission it is, without what was handed in; null when it is not there or was taken back. */
+export async function findSubmissionRef(id: string): Promise<SubmissionRef | null> {
+  const [row] = await db()<SubmissionRef[]>`
+    select s.id, g.assignment_id, g.timeline_id, s.version_id, s.members, s.submitted_at, c.zone,
+      a.blind and m.returned_at is null as hidden
+    from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
+    join class c on c.id = a.class_id left join mark m on m.submission_id = s.id where s.id = ${id} and s.taken_back_at is null`;
+  return row ?? null;
+}
+
+/** The names of a submission as somebody may read them: hidden from those who mark it without them. */
+export async function namesFor(s: SubmissionRef, account: string): Promise<string> {
+  const own = !s.hidden || (await hasRight(db(), s.timelineId, account, "edit"));
+  return own ? s.members.join(", ") : WORDS.blindWork;
+}
+
+/** Whether a person may see what was handed in: its group, and those who teach or assist in the class. */
+export async function maySeeSubmission(s: SubmissionRef, account: string): Promise<boolean> {
+  return (await watches(s.assignmentId, account)) || (await hasRight(db(), s.timelineId, account, "edit"));
+}
