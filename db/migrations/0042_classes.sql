@@ -18,6 +18,9 @@ create function watches(class_id text, account_id text) returns boolean language
   select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2)
 $$;
 
+-- By what a student is known in the school's own export; '' where they came otherwise.
+alter table class_member add column roster_id text not null default '';
+
 alter table class
   -- A year that is over: nothing is set or handed in any more, all is still seen.
   add column archived_at timestamptz,
@@ -140,3 +143,24 @@ create table set_aside (
   primary key (timeline_id, finding),
   constraint set_aside_length check (length(reason) between 1 and 500)
 );
+
+-- Wording that two works of an assignment share, or one shares with a text it was given or quotes, as it was when last looked for.
+create table close_wording (
+  assignment_id text primary key references assignment (id) on delete cascade,
+  at timestamptz not null default now()
+);
+create table close_passage (
+  assignment_id text not null references assignment (id) on delete cascade,
+  timeline_id text not null references timeline (id) on delete cascade,
+  -- "introduction" and "closing" for the two pages.
+  event_id text not null,
+  passage text not null,
+  words integer not null,
+  kind text not null,
+  other_timeline text references timeline (id) on delete cascade,
+  other_event text not null default '',
+  other text not null,
+  constraint close_passage_kind_known check (kind in ('classmate', 'text', 'quote'))
+);
+create index close_passage_timeline on close_passage (timeline_id);
+create index close_passage_assignment on close_passage (assignment_id);

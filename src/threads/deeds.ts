@@ -10,6 +10,8 @@ import { toFrozen } from "@/core/formats/frozen";
 import { toSnapshot } from "@/core/formats/snapshot";
 import { exportOf } from "@/server/accounts/account";
 import type { DeskSubmission } from "@/features/marking/desk-submission";
+import { type NamedShares, whoDidWhat } from "@/server/classes/shares";
+import { findCloseWording } from "@/server/classes/close-wording";
 import { findSubmission } from "@/server/classes/open-submission";
 import { submit as submitNow } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
@@ -76,6 +78,17 @@ export async function drawSubmission([id]: [string]): Promise<true | null> {
   return true;
 }
 
+/** Who did what in a timeline; null when it is gone. */
+export async function whoDid([timeline]: [string]): Promise<NamedShares | null> {
+  return whoDidWhat(timeline);
+}
+
+/** Looks for close wording among the works of an assignment; null when there is none of that name. */
+export async function wordingOf([assignment]: [string]): Promise<{ found: number } | null> {
+  const found = await findCloseWording(assignment);
+  return found === null ? null : { found };
+}
+
 /** A submission for its marking; null when it is not there. */
 export async function submission([id]: [string]): Promise<DeskSubmission | null> {
   const found = await findSubmission(id);
@@ -135,5 +148,5 @@ export async function keepPast([id, seq]: [string, number]): Promise<true> {
   return true;
 }
 
-export { folderParts, guide, linkPicture, makePaper, makePicture, planPaper } from "./make-files";
+export { folderParts, guide, linkPicture, makePaper, makePicture, planPaper, textSheets } from "./make-files";
 export { accountPart, archiveTimeline } from "./archive-timeline";

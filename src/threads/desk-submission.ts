@@ -22,6 +22,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
   return {
     id: s.id,
     assignment: s.assignmentId,
+    timeline: s.hidden ? null : s.timelineId,
     members: s.members,
     checks: s.content.checks,
     given: s.content.given.map((g, n) => ({
@@ -48,6 +49,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     earlier: s.earlier,
     replies: s.replies,
     questions: s.questions,
+    close: s.close.map((c) => ({ ...c })),
     aside: s.aside,
     returnedAt: s.returnedAt?.toISOString() ?? null,
     toImprove: s.toImprove,

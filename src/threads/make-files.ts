@@ -4,6 +4,8 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { makeGuidePdf } from "@/paper/guide-pdf";
+import type { Line } from "@/core/paper/lines";
+import { makeSheets } from "@/paper/text-document";
 import { dayText } from "@/core/time/zoned";
 import { type Frozen, timelineFromFrozen, toFrozen } from "@/core/formats/frozen";
 import { styleOf } from "@/core/looks/style";
@@ -127,6 +129,11 @@ export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
     frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as [string, string]] : [])),
   );
   return { entries: await folderEntries(frozen, { root: root(), day: today(), scorm }), media: [...media] };
+}
+
+/** Sheets of text as a PDF, each beginning on a page of its own. */
+export async function textSheets([title, sheets]: [string, readonly (readonly Line[])[]]): Promise<Uint8Array> {
+  return makeSheets(title, sheets);
 }
 
 /** The guide as a PDF, with the pictures that ship with it. */

@@ -24,6 +24,8 @@ import type { PageOptions } from "./make-page";
 
 const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
 /** A page of 20,000 events, drawn for four widths, on a busy machine. */
+/** For all works of an assignment together. */
+const WORDING_MS = 120_000;
 const PAGE_MS = 45_000;
 const DRAWING_MS = 15_000;
 /** Thumbnails made in one go of what nobody has looked at yet. */
@@ -73,6 +75,15 @@ const WORKS: Works = {
     }
     return null;
   },
+  close_wording: async ({ assignment }) =>
+    made(
+      await inThread("wordingOf", [assignment], {
+        in: "reading",
+        key: `wording ${assignment}`,
+        what: `wording of ${assignment}`,
+        limitMs: WORDING_MS,
+      }),
+    ),
   held_marks: async () => {
     await releaseHeld();
     return null;

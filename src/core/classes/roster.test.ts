@@ -55,8 +55,8 @@ describe("a OneRoster export", () => {
   it("gives the students, by given name and one letter, the whole name for the teacher", () => {
     const [all] = readOneRoster(USERS_11)!;
     expect(all!.roster.entries).toEqual([
-      { displayName: "Ada B.", note: "Ada Byron" },
-      { displayName: "Jonas Ø.", note: "Jonas Ørsted" },
+      { displayName: "Ada B.", note: "Ada Byron", id: "u1" },
+      { displayName: "Jonas Ø.", note: "Jonas Ørsted", id: "u2" },
     ]);
     // Two of one name come once, and that is said.
     expect(all!.roster.left.map((l) => l.why)).toEqual(["double"]);

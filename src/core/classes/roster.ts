@@ -6,6 +6,8 @@ export interface RosterEntry {
   displayName: string;
   /** What tells them from others, for their teacher only: the whole name, or what stood behind it. */
   note: string;
+  /** By what they are known in the school's own export. */
+  id?: string;
 }
 
 export interface Roster {
@@ -77,7 +79,7 @@ function sorted(rows: readonly Row[], there: ReadonlySet<string>): Roster {
               ? "there"
               : null;
     if (why) left.push({ line: r.line, text: r.text.slice(0, 120), why });
-    else entries.push({ displayName, note });
+    else entries.push({ displayName, note, ...(r.id ? { id: r.id } : {}) });
     seen.add(key);
   }
   return { entries, left };
@@ -109,6 +111,7 @@ export function readOneRoster(
       text: `${given} ${family}`.trim(),
       displayName: family ? `${given} ${[...family][0]!.toUpperCase()}.` : given,
       note: `${given} ${family}`,
+      ...(r.sourcedid ? { id: r.sourcedid.slice(0, 100) } : {}),
     });
   });
   if (!enrolled) return [{ id: "", roster: sorted([...byId.values()], there) }];

@@ -6,7 +6,7 @@ import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT } from "@/ui/controls/field";
+import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
@@ -150,20 +150,12 @@ export function ClassDesk({
         </div>
         <Problem text={problem} className="mt-2" />
       </section>
-      <YearPanel classId={id} name={name} over={over} leads={teachers.some((t) => t.id === me && t.role === "lead")} />
-      <TeachersPanel classId={id} me={me} teachers={teachers} mayAlter />
       <section aria-label={WORDS.students} className="mt-5">
         <h2 className="mb-2 text-[18px]">
           {members.length} {members.length === 1 ? WORDS.student : WORDS.students2}
         </h2>
-        {members.length === 0 ? <p className="text-quiet">{WORDS.nobodyHasJoinedYet}</p> : null}
-        <ul className="divide-y divide-line border-y border-line">
-          {members.map((m) => (
-            <StudentRow key={m.id} classId={id} member={m} members={members} />
-          ))}
-        </ul>
         {over ? null : (
-          <div className="mt-2 flex flex-wrap gap-2">
+          <div className="mb-2 flex flex-wrap gap-2">
             <Button size="small" disabled={!ready} onClick={() => setListing(true)}>
               {PEOPLE.addFromList}
             </Button>
@@ -183,6 +175,12 @@ export function ClassDesk({
             ) : null}
           </div>
         )}
+        {members.length === 0 ? <p className="text-quiet">{WORDS.nobodyHasJoinedYet}</p> : null}
+        <ul className="divide-y divide-line border-y border-line">
+          {members.map((m) => (
+            <StudentRow key={m.id} classId={id} member={m} members={members} />
+          ))}
+        </ul>
         <RosterDialog
           classId={id}
           className={name}
@@ -194,6 +192,8 @@ export function ClassDesk({
           <Slips slips={slips ?? []} className={name} onDone={() => setSlips(null)} />
         </Modal>
       </section>
+      <YearPanel classId={id} name={name} over={over} leads={teachers.some((t) => t.id === me && t.role === "lead")} />
+      <TeachersPanel classId={id} me={me} teachers={teachers} mayAlter />
     </>
   );
 }
@@ -257,7 +257,7 @@ function StudentRow({
         <input
           aria-label={WORDS.noteToTellFromOthers(m.displayName, m.signInName ?? "")}
           title={WORDS.onlyYouSeeThisOn}
-          className={`${INPUT} h-8 w-36`}
+          className={`${SHORT_INPUT} w-36`}
           placeholder={WORDS.whichOne}
           maxLength={40}
           value={note}

@@ -5,7 +5,7 @@ import type { Asked, MediaSort, Requirement, RequirementKind } from "@/core/chec
 import { MEDIA_SORTS, requirementKey } from "@/core/check/requirements";
 import { REQUIREMENT_NAMES, requirementText, SORT_NAMES } from "@/core/words/en/class-work";
 import { WORDS } from "@/core/words/en/setting";
-import { INPUT } from "@/ui/controls/field";
+import { SHORT_INPUT } from "@/ui/controls/field";
 
 /** What a requirement says when it is added. */
 const FRESH: Record<RequirementKind, Asked> = {
@@ -174,7 +174,7 @@ export function RequirementRows({
       </ul>
       <select
         aria-label={WORDS.addRequirement}
-        className={`${INPUT} mt-2 w-auto min-w-64`}
+        className={`${SHORT_INPUT} mt-2 w-auto min-w-64`}
         value=""
         onChange={(e) => {
           const kind = e.target.value as RequirementKind;
@@ -213,7 +213,7 @@ function RequirementRow({
             <input
               aria-label={WORDS.whichEvent}
               placeholder={WORDS.whichEvent}
-              className={`${INPUT} h-8 w-60`}
+              className={`${SHORT_INPUT} w-60`}
               maxLength={300}
               value={d.text}
               onChange={(e) => onChange({ text: e.target.value })}
@@ -223,7 +223,7 @@ function RequirementRow({
             <input
               aria-label={WORDS.categories}
               placeholder={WORDS.crossingTrade}
-              className={`${INPUT} h-8 w-80`}
+              className={`${SHORT_INPUT} w-80`}
               value={d.text}
               onChange={(e) => onChange({ text: e.target.value })}
             />
@@ -233,7 +233,8 @@ function RequirementRow({
               {label}
               <input
                 inputMode="numeric"
-                className={`${INPUT} h-8 w-16`}
+                className={`${SHORT_INPUT} w-16`}
+                placeholder={d.kind === "sources" ? "1" : ""}
                 value={d.numbers[field] ?? ""}
                 onChange={(e) => onChange({ numbers: { ...d.numbers, [field]: e.target.value } })}
               />
@@ -259,7 +260,7 @@ function RequirementRow({
       </div>
       <select
         aria-label={WORDS.askedOrWished(name)}
-        className={`${INPUT} h-8`}
+        className={`${SHORT_INPUT} `}
         value={d.wished ? "wished" : "asked"}
         onChange={(e) => onChange({ wished: e.target.value === "wished" })}
       >

@@ -6,7 +6,7 @@ import { type Criterion, MOST_CRITERIA, MOST_LEVELS, type Rubric, rubricFrom } f
 import { WORDS } from "@/core/words/en/setting";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT } from "@/ui/controls/field";
+import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { readJson, saveJson } from "@/ui/save-file";
@@ -57,7 +57,7 @@ export function RubricEditor({
       {kept.length > 0 ? (
         <select
           aria-label={WORDS.keptRubrics}
-          className={`${INPUT} h-8 w-auto`}
+          className={`${SHORT_INPUT} w-auto`}
           value=""
           onChange={(e) => onChange(kept.find((k) => k.id === e.target.value)?.rubric ?? rubric)}
         >
@@ -130,7 +130,7 @@ export function RubricEditor({
                 <input
                   aria-label={WORDS.criterion(i + 1)}
                   placeholder={WORDS.criterionExample}
-                  className={`${INPUT} min-w-40 flex-1 font-bold`}
+                  className={`${SHORT_INPUT} min-w-40 flex-1 font-bold`}
                   maxLength={120}
                   value={c.name}
                   onChange={(e) => alter(i, { name: e.target.value })}
@@ -138,7 +138,7 @@ export function RubricEditor({
                 <span className="text-[13px] text-quiet">{WORDS.countsShort}</span>
                 <select
                   aria-label={WORDS.counts(i + 1)}
-                  className={`${INPUT} w-16`}
+                  className={`${SHORT_INPUT} w-16`}
                   value={c.weight}
                   onChange={(e) => alter(i, { weight: Number(e.target.value) })}
                 >
@@ -169,7 +169,7 @@ export function RubricEditor({
                       <div className="flex items-center gap-1">
                         <input
                           aria-label={WORDS.levelName(i + 1, k + 1)}
-                          className={`${INPUT} h-8 min-w-0 flex-1 text-[14px]`}
+                          className={`${SHORT_INPUT} min-w-0 flex-1`}
                           maxLength={60}
                           value={l.name}
                           onChange={(e) => level({ name: e.target.value })}
@@ -200,7 +200,7 @@ export function RubricEditor({
                           min={0}
                           max={100}
                           step={0.5}
-                          className={`${INPUT} h-8 w-20`}
+                          className={`${SHORT_INPUT} w-20`}
                           value={l.points}
                           onChange={(e) =>
                             level({

@@ -94,17 +94,17 @@ export function TeachersPanel({
               />
             )}
           </Field>
-          <div className="flex flex-wrap gap-2">
+          <div className="grid gap-2">
             <select
               aria-label={WORDS.as}
-              className={`${INPUT} w-auto flex-1`}
+              className={INPUT}
               value={role}
               onChange={(e) => setRole(e.target.value === "assistant" ? "assistant" : "teacher")}
             >
               <option value="teacher">{WORDS.asTeacher}</option>
               <option value="assistant">{WORDS.asAssistant}</option>
             </select>
-            <Button type="submit" disabled={!ready || email.trim() === ""}>
+            <Button type="submit" className="w-fit" disabled={!ready || email.trim() === ""}>
               {WORDS.take}
             </Button>
           </div>

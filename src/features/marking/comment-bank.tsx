@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { WORDS } from "@/core/words/en/marking";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
-import { INPUT } from "@/ui/controls/field";
+import { SHORT_INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 
 interface Kept {
@@ -33,7 +33,7 @@ export function CommentBank({ text, onInsert }: { text: string; onInsert: (text:
         <>
           <select
             aria-label={WORDS.keptComments}
-            className={`${INPUT} h-8 min-w-0 flex-1 text-[14px]`}
+            className={`${SHORT_INPUT} min-w-0 flex-1`}
             value=""
             onChange={(e) => {
               const chosen = kept.find((k) => String(k.id) === e.target.value);
@@ -51,7 +51,7 @@ export function CommentBank({ text, onInsert }: { text: string; onInsert: (text:
           </select>
           <select
             aria-label={WORDS.forgetComment}
-            className={`${INPUT} h-8 w-24 text-[14px]`}
+            className={`${SHORT_INPUT} w-24`}
             value=""
             onChange={async (e) => take(await askServer("DELETE", `/api/kept-comments/${e.target.value}`))}
           >

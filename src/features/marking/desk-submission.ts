@@ -34,6 +34,8 @@ export interface DeskEvent {
 export interface DeskSubmission {
   id: string;
   assignment: string;
+  /** The work itself; null while its names are hidden. */
+  timeline: string | null;
   members: string[];
   checks: Check[];
   given: {
@@ -64,6 +66,16 @@ export interface DeskSubmission {
   earlier: { points: number | null; reason: string; at: string }[];
   replies: Reply[];
   questions: Question[];
+  /** Wording that is close to other texts, both sides, the longest first. */
+  close: {
+    event: string;
+    passage: string;
+    words: number;
+    kind: "classmate" | "text" | "quote";
+    otherNames: string;
+    otherTitle: string;
+    other: string;
+  }[];
   /** Reasons with which findings of the ready check were set aside. */
   aside: string[];
   returnedAt: string | null;

@@ -9,7 +9,7 @@ import { WORDS } from "@/core/words/en/marking";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT } from "@/ui/controls/field";
+import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { useReady } from "@/ui/use-ready";
@@ -202,7 +202,7 @@ function Pairs({
   const select = (n: number, value: string, set: (value: string) => void) => (
     <select
       aria-label={WORDS.pair(label, n)}
-      className={`${INPUT} h-8 min-w-0 flex-1 text-[14px]`}
+      className={`${SHORT_INPUT} min-w-0 flex-1`}
       value={value}
       onChange={(e) => set(e.target.value)}
     >

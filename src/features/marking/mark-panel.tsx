@@ -14,6 +14,7 @@ import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
 import { ChangeMark } from "./change-mark";
+import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";
 import { GivenLine } from "./given-line";
 import { RubricMarks } from "./rubric-marks";
@@ -163,6 +164,7 @@ export function MarkPanel({
           titles={Object.fromEntries(open.events.map((e) => [e.id, e.title || WORDS.untitled]))}
         />
       ) : null}
+      {open.close.length > 0 ? <CloseWording open={open} /> : null}
       {open.aside.length > 0 ? (
         <section aria-label={WORDS.asideTitle} className="mt-4 text-[14px]">
           <h3 className="font-sans text-[14px] font-bold">{WORDS.asideTitle}</h3>
@@ -194,6 +196,18 @@ export function MarkPanel({
           ))}
         </ul>
       </section>
+      {open.timeline ? (
+        <p className="mt-3 text-[14px]">
+          <a
+            className="font-bold text-verdigris underline"
+            href={`/timelines/${open.timeline}/who`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            {WORDS.whoDidWhat}
+          </a>
+        </p>
+      ) : null}
       <BegunWith of={open.basedOn} className="mt-3 rounded-md bg-sun-wash px-2.5 py-1.5 text-[14px]" />
       <p className="mt-3 text-[12px] text-quiet [overflow-wrap:anywhere]">{WORDS.fingerprint(open.hash)}</p>
     </aside>

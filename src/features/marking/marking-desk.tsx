@@ -12,6 +12,7 @@ import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { listenLive } from "@/ui/live";
 import { LocalTime } from "@/ui/local-time";
+import { SHORT_INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
@@ -144,6 +145,9 @@ export function MarkingDesk({
             )}
           </span>
           <span className="ml-auto flex flex-wrap items-center gap-2">
+            <Link href={`/assignments/${assignment}/figures`} className={buttonLook("quiet", "small")}>
+              {WORDS.figures}
+            </Link>
             {mayMark && idle ? <LotsDialog assignment={assignment} people={idle} /> : null}
             {mayMark ? <HoldMarks assignment={assignment} until={heldUntil} zone={zone} /> : null}
             {mayMark ? (
@@ -151,6 +155,17 @@ export function MarkingDesk({
                 <a href={`/api/assignments/${assignment}/marks`} className={buttonLook("plain", "small")}>
                   {WORDS.marksAsASpreadsheet}
                 </a>
+                <select
+                  aria-label={WORDS.marksOtherwise}
+                  className={`${SHORT_INPUT} w-24`}
+                  value=""
+                  onChange={(e) => window.location.assign(e.target.value)}
+                >
+                  <option value="">{WORDS.marksAs}</option>
+                  <option value={`/api/assignments/${assignment}/marks?as=xlsx`}>{WORDS.marksXlsx}</option>
+                  <option value={`/api/assignments/${assignment}/marks?as=oneroster`}>{WORDS.marksOneRoster}</option>
+                  <option value={`/api/assignments/${assignment}/sheets`}>{WORDS.marksSheets}</option>
+                </select>
                 <Button
                   size="small"
                   kind="main"

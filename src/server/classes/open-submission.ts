@@ -3,6 +3,7 @@ import type { Question, Reply } from "@/core/check/own-work";
 import type { Frozen } from "@/core/formats/frozen";
 import { WORDS } from "@/core/words/en/marking";
 import { db } from "../db/pool";
+import { type PassageSeen, passagesSeen } from "./close-wording";
 import { earlierMarks } from "./mark-history";
 import { type GivenOverride, overridesOf } from "./overrides";
 import { questionsOf } from "./questions";
@@ -17,6 +18,8 @@ export interface OpenSubmission {
   versionId: string;
   content: SubmissionContent;
   members: string[];
+  /** The names are not shown to those who mark it. */
+  hidden: boolean;
   hash: string;
   submittedAt: Date;
   late: number;
@@ -33,6 +36,8 @@ export interface OpenSubmission {
   earlier: { points: number | null; reason: string; at: string }[];
   replies: Reply[];
   questions: Question[];
+  /** Wording that is close to other texts, both sides. */
+  close: PassageSeen[];
   /** What the group set aside of the ready check, with its reasons. */
   aside: string[];
   /** What the teacher says of a given date instead of what was worked out, by its number. */
@@ -95,12 +100,16 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     versionId: row.versionId,
     content: JSON.parse(row.content) as SubmissionContent,
     members: row.blind && !row.returnedAt ? [WORDS.blindWork] : row.members,
+    hidden: row.blind && !row.returnedAt,
     levels: row.levels ?? [],
     version: row.version ?? 0,
     heldUntil: row.returnedAt ? null : row.heldUntil,
     earlier: await earlierMarks(id),
     replies: await repliesTo(id),
     questions: await questionsOf(row.timelineId),
+    close: (await passagesSeen(row.timelineId)).map((p) =>
+      row.blind && !row.returnedAt && p.otherNames ? { ...p, otherNames: WORDS.blindWork } : p,
+    ),
     aside: Object.values(await asideOf(row.timelineId)),
     hash: row.hash,
     submittedAt: row.submittedAt,

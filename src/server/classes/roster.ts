@@ -30,6 +30,7 @@ export async function addRoster(
   const wanted = entries.map((e) => ({
     displayName: readDisplayName(e.displayName),
     note: e.note.trim().slice(0, 40),
+    id: e.id ?? "",
   }));
   if (wanted.length === 0 || wanted.some((e) => e.displayName === null)) return fail("roster_name_missing");
   return db().begin(async (tx): Promise<Failure | { slips: Slip[]; there: number }> => {
@@ -58,8 +59,8 @@ async function enrol(tx: Tx, klass: string, e: RosterEntry): Promise<Slip> {
       values (${id}, ${e.displayName}, ${name}, ${CLOSED}, ${klass}) on conflict do nothing returning id`;
     return made.length > 0;
   });
-  await tx`insert into class_member (class_id, account_id, note) values (${klass}, ${id}, ${e.note})`;
-  return { ...e, signInName, code: await firstCode(tx, id) };
+  await tx`insert into class_member (class_id, account_id, note, roster_id) values (${klass}, ${id}, ${e.note}, ${e.id ?? ""})`;
+  return { displayName: e.displayName, note: e.note, signInName, code: await firstCode(tx, id) };
 }
 
 async function firstCode(tx: Tx, account: string): Promise<string> {

@@ -7,6 +7,8 @@ import type { Rubric } from "@/core/classes/rubric";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { UNDATED, type When } from "@/core/time/when";
+import { zonedText } from "@/core/time/zoned";
+import { WORDS } from "@/core/words/en/sheets";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { addJob } from "../jobs/queue";
@@ -14,6 +16,7 @@ import { workChanged } from "../live/notify";
 import { requireRight } from "../timelines/access";
 import type { AssignmentOptions, LateRule } from "./assignment";
 import { earlierMarks } from "./mark-history";
+import { sendLetters } from "../mail/outgoing";
 import { overridesOf } from "./overrides";
 import { questionsOf } from "./questions";
 import { repliesTo } from "./replies";
@@ -55,12 +58,14 @@ interface Work {
   lateRule: LateRule;
   rubric: Rubric | null;
   over: boolean;
+  /** The time zone of the class. */
+  zone: string;
 }
 
 async function findWork(timeline: string): Promise<Work | null> {
   const [row] = await db()<Work[]>`
     select g.id as group_id, a.id as assignment_id, a.title, a.requirements, a.total, due_of_group(g.id) as due_at, a.late_rule, a.rubric,
-      coalesce(c.archived_at, c.closed_at) is not null as over
+      coalesce(c.archived_at, c.closed_at) is not null as over, c.zone
     from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
   return row ?? null;
 }
@@ -123,14 +128,38 @@ export async function submit(
       // What came back to be improved stays beside what is handed in again; that is not late.
       if (open) await tx`update submission set replaced_by = ${id} where id = ${open.id}`;
       await addJob(tx, "submission_drawing", id, { submission: id });
+      await addJob(tx, "close_wording", work.assignmentId, { assignment: work.assignmentId });
       return { receipt: { at: row!.submittedAt.toISOString(), hash } };
     })
     .catch((error: unknown) => {
       if (error instanceof Error && error.message === "nothing") return fail("nothing_to_submit");
       return refusal(error);
     });
-  if (!("failed" in done)) await workChanged(timeline);
+  if (!("failed" in done)) {
+    await workChanged(timeline);
+    await mailReceipts(timeline, by, work, done.receipt);
+  }
   return done;
+}
+
+/** A receipt by mail to all of the group who have an address. */
+async function mailReceipts(
+  timeline: string,
+  by: string,
+  work: Work,
+  receipt: { at: string; hash: string },
+): Promise<void> {
+  const to = await db()<{ email: string }[]>`
+    select a.email from editor e join account a on a.id = e.account_id where e.timeline_id = ${timeline} and a.email is not null`;
+  const at = zonedText(new Date(receipt.at), work.zone);
+  await sendLetters(
+    to.map(({ email }) => ({
+      account: by,
+      to: email,
+      subject: WORDS.mailSubject(work.title),
+      body: WORDS.mailBody(work.title, at, receipt.hash),
+    })),
+  );
 }
 
 /** Takes a submission back before the due time; what was frozen stays stored. */

@@ -14,6 +14,8 @@ export interface Inputs {
   submission_drawing: { submission: string };
   /** Keeps states of the past of timelines whose log has grown. */
   past_states: Record<string, never>;
+  /** Looks for wording that is close among the works of an assignment. */
+  close_wording: { assignment: string };
   /** Gives back the marks whose day has come. */
   held_marks: Record<string, never>;
   /** Removes what is over. */

@@ -4,6 +4,10 @@ import { classes } from "../classes";
 export const INPUT =
   "w-full rounded-md border border-edge bg-white px-2.5 h-9 text-[15px] text-slate placeholder:text-[#5d7479]";
 
+/** The same where it stands among words, and is as wide as it is told. */
+export const SHORT_INPUT =
+  "rounded-md border border-edge bg-white px-2 h-8 text-[14px] text-slate placeholder:text-[#5d7479]";
+
 /** A label, a control, and beneath it a hint and what is wrong with it. */
 export function Field({
   label,

@@ -87,6 +87,9 @@ export default async function AssignmentPage({
         {bar}
         <main className="mx-auto max-w-[640px] px-5 py-8">
           {card}
+          <a href={`/api/assignments/${id}/handout`} className={`${buttonLook("plain", "small")} mt-4`}>
+            {WORDS.aPageToPrint}
+          </a>
           <div className="mt-6">
             {role !== "student" ? null : own ? (
               <Link href={`/timelines/${own}`} className={buttonLook("main")}>

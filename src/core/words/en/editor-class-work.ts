@@ -1,6 +1,7 @@
 /** What stands on the screen: editor, class, work. */
 export const WORDS = {
   yourTeacherHasChangedThe: "Your teacher has changed the assignment. What is asked now stands under “The task”.",
+  whatIsCounted: "What is counted of your work",
   stuck: "Stuck",
   iAmStuck: "I am stuck: ask the teacher",
   stuckHere: "What are you stuck with at this event?",

@@ -4,6 +4,7 @@ export const WORDS = {
   assisting: " · you assist",
   yearIsOver: " · its year is over",
   groupsAreMade: "Your teacher makes the groups. Your timeline stands here as soon as they are made.",
+  aPageToPrint: "The task as a page to print",
   anExample: "See how it may be done",
   questionsOf: "Where this group is stuck",
   lookAtTheDraft: "Look at the draft",

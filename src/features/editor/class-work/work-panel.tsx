@@ -11,6 +11,7 @@ import { rubricSum } from "@/core/classes/rubric";
 import { rubricSumText } from "@/core/words/en/setting";
 import { RubricTable } from "@/ui/rubric-table";
 import { SendLine } from "@/ui/controls/send-line";
+import { LookOverSection } from "./look-over-section";
 import { Stuck } from "./stuck";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -31,6 +32,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
   const [problem, setProblem] = useState<string | null>(null);
   if (!work) return null;
   const { assignment, submission, returned, keptMonths } = work;
+  const mayHandIn = !submission || returned?.toImprove === true;
   const open = (id: string) => select(id, true);
   return (
     <Frame title={assignment.title} onClose={onClose}>
@@ -170,6 +172,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
           </a>
         ) : null}
         {assignment.rubric && !returned ? <RubricTable rubric={assignment.rubric} /> : null}
+        {mayHandIn ? <LookOverSection /> : null}
         <Stuck event="" />
         {submission ? (
           <section aria-label={WORDS.receipt} className="text-[14px]">
@@ -186,11 +189,26 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                 {WORDS.seeItAsHandedIn}
               </a>
             </p>
+            <p>
+              <a className="font-bold text-verdigris underline" href={`/submissions/${submission.id}/receipt`}>
+                {WORDS.receiptToPrint}
+              </a>
+            </p>
             <p className="text-[13px] text-quiet [overflow-wrap:anywhere]">{WORDS.fingerprint(submission.hash)}</p>
             <p className="text-[13px] text-quiet">{WORDS.theClassKeepsItFor(keptMonths)}</p>
           </section>
         ) : null}
-        <p className="text-[14px] text-quiet">{WORDS.yourTeacherCanLookAt}</p>
+        <p className="text-[14px] text-quiet">
+          {WORDS.yourTeacherCanLookAt}{" "}
+          <a
+            className="text-verdigris underline"
+            href={`/timelines/${store.timelineId}/who`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            {WORDS.whatIsCounted}
+          </a>
+        </p>
         <section aria-label={WORDS.theGroup}>
           <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.theGroup}</h3>
           <p>{editors.map((e) => e.displayName).join(", ")}</p>

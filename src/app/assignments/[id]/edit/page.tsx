@@ -3,7 +3,8 @@ import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { dueInZone, findAssignment, givenEventsOf, isBegun } from "@/server/classes/assignment";
 import { usableAsModel } from "@/server/classes/begin";
-import { findClassRole } from "@/server/classes/class";
+import { UseAgain } from "@/features/classes/use-again";
+import { classesOf, findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
@@ -37,6 +38,12 @@ export default async function EditAssignmentPage({ params }: { params: Promise<{
             given: given.map((g) => ({ title: g.title, typed: g.rightWhen.typed, locked: g.locked })),
             options: a.options,
           }}
+        />
+        <UseAgain
+          id={id}
+          classes={(await classesOf(user.id))
+            .filter((c) => c.role === "teacher" && !c.archived)
+            .map((c) => ({ id: c.id, name: c.name }))}
         />
       </main>
     </>

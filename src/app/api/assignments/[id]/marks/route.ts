@@ -1,16 +1,19 @@
-import Papa from "papaparse";
 import { requirementName } from "@/core/words/en/class-work";
 import { findAssignment } from "@/server/classes/assignment";
 import { groupsOf } from "@/server/classes/marking";
+import { oneRosterResults } from "@/server/classes/results";
 import { teaches } from "@/server/classes/submission-ref";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";
+import { csvResponse, xlsxResponse } from "../../../../csv-response";
 import { checkDraft } from "../../../../desk-work";
 
-/** The marks as a table, one line a student. */
-export const GET = memberRoute({}, async ({ user, params }) => {
+/** The marks as a table, one line a student: as CSV, with `as=xlsx` as a workbook, with `as=oneroster` as OneRoster results. */
+export const GET = memberRoute({}, async ({ request, user, params }) => {
   const assignment = await findAssignment(params.id!);
   if (!assignment || !(await teaches(assignment.id, user.id))) return fail("not_found");
+  const as = new URL(request.url).searchParams.get("as");
+  if (as === "oneroster") return csvResponse(await oneRosterResults(assignment), "results", false);
   const lines = (await groupsOf(assignment.id, checkDraft)).flatMap((g) =>
     g.members.map((name) => ({
       Student: name,
@@ -29,14 +32,6 @@ export const GET = memberRoute({}, async ({ user, params }) => {
       Total: assignment.total,
     })),
   );
-  // A name that begins like a formula stays text in a spreadsheet.
-  const csv = Papa.unparse(lines, { escapeFormulae: true, newline: "\r\n" });
-  const name = assignment.title.replaceAll(/[^\p{L}\p{N} -]/gu, "").trim() || "assignment";
-  return new Response(`\uFEFF${csv}\r\n`, {
-    headers: {
-      "Content-Type": "text/csv; charset=utf-8",
-      "Content-Disposition": `attachment; filename="marks.csv"; filename*=UTF-8''${encodeURIComponent(`${name} - marks.csv`)}`,
-      "Cache-Control": "no-store",
-    },
-  });
+  const title = `${assignment.title} - marks`;
+  return as === "xlsx" ? xlsxResponse(lines, title) : csvResponse(lines, title);
 });

@@ -9,7 +9,14 @@ const readRoster = ajv.compile(
     entries: {
       type: "array",
       maxItems: 10_000,
-      items: object({ displayName: { type: "string", maxLength: 200 }, note: { type: "string", maxLength: 200 } }),
+      items: object(
+        {
+          displayName: { type: "string", maxLength: 200 },
+          note: { type: "string", maxLength: 200 },
+          id: { type: "string", maxLength: 100 },
+        },
+        ["id"],
+      ),
     },
   }),
 ) as unknown as ValidateFunction<{ entries: RosterEntry[] }>;
