@@ -24,25 +24,31 @@ function read(pdf: Uint8Array): { pages: string[]; fonts: string; info: string }
   }
 }
 
-it.skipIf(!hasPoppler)("sheets of text begin on pages of their own, their text is read in order, type is embedded", async () => {
-  const pdf = await makeSheets("Marking sheets", [
-    [
-      { kind: "title", text: "Nia, Obi" },
-      { kind: "small", text: "Rubric" },
-      { kind: "item", text: "Dates: exact (4 of 4)", bullet: "–" },
-      { kind: "text", text: "One line\nand the next" },
-    ],
-    [{ kind: "title", text: "Wren" }, ...Array.from({ length: 90 }, (_, i) => ({ kind: "text" as const, text: `Line ${i}` }))],
-  ]);
-  const { pages, fonts, info } = read(pdf);
-  expect(pages.length).toBeGreaterThan(2);
-  expect(pages[0]).toMatch(/Nia, Obi[\s\S]*Rubric[\s\S]*Dates: exact \(4 of 4\)[\s\S]*One line[\s\S]*and the next/);
-  expect(pages[0]).not.toContain("Wren");
-  const rest = pages.slice(1).join("\n");
-  for (let i = 1; i < 90; i++) expect(rest.indexOf(`Line ${i}`)).toBeGreaterThan(rest.indexOf(`Line ${i - 1}\n`));
-  // No font stands for another.
-  for (const line of fonts.trim().split("\n").slice(2)) expect(line).toMatch(/\byes yes yes\b/);
-  expect(info).toMatch(/Title:\s+Marking sheets/);
-  expect(info).toMatch(/Tagged:\s+yes/);
-  expect(info).toMatch(/\(A4\)/);
-});
+it.skipIf(!hasPoppler)(
+  "sheets of text begin on pages of their own, their text is read in order, type is embedded",
+  async () => {
+    const pdf = await makeSheets("Marking sheets", [
+      [
+        { kind: "title", text: "Nia, Obi" },
+        { kind: "small", text: "Rubric" },
+        { kind: "item", text: "Dates: exact (4 of 4)", bullet: "–" },
+        { kind: "text", text: "One line\nand the next" },
+      ],
+      [
+        { kind: "title", text: "Wren" },
+        ...Array.from({ length: 90 }, (_, i) => ({ kind: "text" as const, text: `Line ${i}` })),
+      ],
+    ]);
+    const { pages, fonts, info } = read(pdf);
+    expect(pages.length).toBeGreaterThan(2);
+    expect(pages[0]).toMatch(/Nia, Obi[\s\S]*Rubric[\s\S]*Dates: exact \(4 of 4\)[\s\S]*One line[\s\S]*and the next/);
+    expect(pages[0]).not.toContain("Wren");
+    const rest = pages.slice(1).join("\n");
+    for (let i = 1; i < 90; i++) expect(rest.indexOf(`Line ${i}`)).toBeGreaterThan(rest.indexOf(`Line ${i - 1}\n`));
+    // No font stands for another.
+    for (const line of fonts.trim().split("\n").slice(2)) expect(line).toMatch(/\byes yes yes\b/);
+    expect(info).toMatch(/Title:\s+Marking sheets/);
+    expect(info).toMatch(/Tagged:\s+yes/);
+    expect(info).toMatch(/\(A4\)/);
+  },
+);

@@ -62,6 +62,7 @@ export function Bars({
                 stroke="#17323A"
                 strokeWidth={i === 0 ? 0 : 1}
                 strokeDasharray={PATTERNS[i % PATTERNS.length]}
+                maxBarSize={48}
                 isAnimationActive={false}
               />
             ))}

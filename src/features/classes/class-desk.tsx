@@ -188,7 +188,7 @@ export function ClassDesk({
           open={listing}
           onClose={() => setListing(false)}
         />
-        <Modal title={PEOPLE.slips} open={slips !== null} onOpenChange={() => setSlips(null)}>
+        <Modal wide title={PEOPLE.slips} open={slips !== null} onOpenChange={() => setSlips(null)}>
           <Slips slips={slips ?? []} className={name} onDone={() => setSlips(null)} />
         </Modal>
       </section>

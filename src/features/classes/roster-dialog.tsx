@@ -80,7 +80,7 @@ export function RosterDialog({
   };
   const tooMany = roster.entries.length + members.length > MOST_ROSTER;
   return (
-    <Modal title={made ? WORDS.slips : WORDS.addFromList} open={open} onOpenChange={(on) => (on ? null : close())}>
+    <Modal wide title={made ? WORDS.slips : WORDS.addFromList} open={open} onOpenChange={(on) => (on ? null : close())}>
       {made ? (
         <>
           <p role="status">{WORDS.addedAnd(made.slips.length, made.there)}</p>

@@ -103,7 +103,7 @@ export function RubricEditor({
   const alter = (i: number, part: Partial<Criterion>) =>
     rubric && onChange({ ...rubric, criteria: rubric.criteria.map((c, k) => (k === i ? { ...c, ...part } : c)) });
   return (
-    <section aria-label={WORDS.rubric}>
+    <section aria-label={WORDS.rubricEditor}>
       <h2 className="mb-1 text-[18px]">{WORDS.rubric}</h2>
       <p className="text-[14px] text-quiet">{WORDS.rubricHelp}</p>
       {rubric ? (

@@ -215,7 +215,7 @@ function Pairs({
     </select>
   );
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className="text-[13px] text-quiet">{label}</legend>
       <div className="flex gap-1">
         {select(1, one, setOne)}

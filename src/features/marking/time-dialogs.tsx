@@ -39,7 +39,7 @@ export function MoreTime({
     >
       {extended ? (
         <span className="block text-[13px] font-normal text-quiet">
-          {WORDS.until} <ZonedTime at={extended} zone={zone} short />
+          {WORDS.until} <ZonedTime at={extended} zone={zone} />
         </span>
       ) : null}
     </TimeDialog>
@@ -61,7 +61,7 @@ export function HoldMarks({ assignment, until, zone }: { assignment: string; unt
     >
       {until ? (
         <span className="text-[14px]">
-          {WORDS.heldNotice} <ZonedTime at={until} zone={zone} short />
+          {WORDS.heldNotice} <ZonedTime at={until} zone={zone} />
         </span>
       ) : null}
     </TimeDialog>

@@ -48,7 +48,12 @@ export async function makeGroups(
         await tx`insert into group_work (id, assignment_id, timeline_id, created_at) values (${group}, ${id}, ${timeline.id}, clock_timestamp())`;
         for (const account of people)
           await tx`insert into group_member (assignment_id, account_id, group_id) values (${id}, ${account}, ${group})`;
-        for (const account of others) await makeEditor(tx, timeline.id, account);
+        for (const account of others) {
+          await makeEditor(tx, timeline.id, account);
+          // They stand in the order they were put in.
+          await tx`
+            update editor set joined_at = clock_timestamp() where timeline_id = ${timeline.id} and account_id = ${account}`;
+        }
         await tx`
           insert into account_notice (account_id, text)
           select p.id, ${`“${assignment.title}”: your teacher has made the groups. Your timeline is there now; you work on it `} ||

@@ -93,22 +93,24 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     where s.id = ${id} and s.taken_back_at is null`;
   if (!row) return null;
   const overrides = await overridesOf(id);
+  const hidden = row.blind && !row.returnedAt;
   return {
     id: row.id,
     assignmentId: row.assignmentId,
     timelineId: row.timelineId,
     versionId: row.versionId,
     content: JSON.parse(row.content) as SubmissionContent,
-    members: row.blind && !row.returnedAt ? [WORDS.blindWork] : row.members,
-    hidden: row.blind && !row.returnedAt,
+    members: hidden ? [WORDS.blindWork] : row.members,
+    hidden,
     levels: row.levels ?? [],
     version: row.version ?? 0,
     heldUntil: row.returnedAt ? null : row.heldUntil,
     earlier: await earlierMarks(id),
     replies: await repliesTo(id),
-    questions: await questionsOf(row.timelineId),
+    // Whoever asked is not named before the rest is.
+    questions: (await questionsOf(row.timelineId)).map((q) => (hidden ? { ...q, by: WORDS.blindSomebody } : q)),
     close: (await passagesSeen(row.timelineId)).map((p) =>
-      row.blind && !row.returnedAt && p.otherNames ? { ...p, otherNames: WORDS.blindWork } : p,
+      hidden && p.otherNames ? { ...p, otherNames: WORDS.blindWork } : p,
     ),
     aside: Object.values(await asideOf(row.timelineId)),
     hash: row.hash,

@@ -71,6 +71,7 @@ export const WORDS = {
   marksXlsx: "Workbook (XLSX)",
   marksOneRoster: "OneRoster results (CSV)",
   marksSheets: "Marking sheets (PDF)",
+  blindSomebody: "Somebody of the group",
   blindWork: "Names are hidden until it is given back",
   atAnotherSite: "at another site",
   givenWithItsDate: "given with its date",

@@ -30,7 +30,7 @@ export const WORDS = {
   signInName: "Sign-in name",
   code: "First-time code",
   how: (address: string) =>
-    `${address} → Sign in → “Your teacher gave you a code?”. Choose a password; from then on you sign in with it.`,
+    `${address} → Sign in → “Your teacher gave you a code?” Choose a password; from then on you sign in with it.`,
   teachers: "Who teaches here",
   role: { lead: "leads the class", teacher: "teaches", assistant: "assists" },
   colleague: "E-mail of a colleague’s account",

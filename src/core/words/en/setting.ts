@@ -71,6 +71,7 @@ export const WORDS = {
   addText: "Add a text",
   takeTextAway: (n: number) => `Take away text ${n}`,
   rubric: "What it is marked by",
+  rubricEditor: "Rubric",
   rubricHelp: "Criteria in levels, each with points. Without a rubric you give points as you see fit.",
   noRubric: "Points alone",
   makeRubric: "Make a rubric",

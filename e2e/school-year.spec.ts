@@ -1,0 +1,382 @@
+import { type Browser, expect, type Page, test } from "@playwright/test";
+import { readFile } from "node:fs/promises";
+import AxeBuilder from "@axe-core/playwright";
+import { chartButton, newPerson, type Person, saved, serverUrl, writeLines } from "./harness/people";
+
+/** A class by its teacher, with as many students who have accounts as there are names. */
+async function classOf(browser: Browser, ...names: string[]): Promise<{ ward: Person; id: string; pupils: Person[] }> {
+  const ward = await newPerson(browser, "Ms Ward");
+  const made = await ward.context.request.post("/api/classes", { data: { name: "History 8B" } });
+  const { id } = (await made.json()) as { id: string };
+  await ward.page.goto(`/classes/${id}`);
+  const code = await ward.page.getByTestId("join-code").innerText();
+  const pupils: Person[] = [];
+  for (const name of names) {
+    const pupil = await newPerson(browser, name);
+    await pupil.context.request.post("/api/classes/join-as-me", { data: { code } });
+    pupils.push(pupil);
+  }
+  return { ward, id, pupils };
+}
+
+const dialog = (page: Page, name: string) => page.getByRole("dialog", { name });
+
+test("students come out of a list with slips, sign in with their code, and a colleague and an assistant join their teacher", async ({
+  browser,
+}) => {
+  const { ward, id } = await classOf(browser);
+  const desk = ward.page;
+  await desk.reload();
+  await desk.getByRole("button", { name: "Add students from a list" }).click();
+  const list = dialog(desk, "Add students from a list");
+  await list.getByLabel("Names").fill("Ada, Ada Byron\nJonas\njonas\n, nobody\nMila");
+  await expect(list.getByText("3 students to add")).toBeVisible();
+  await expect(list.getByText(/Twice in the list, and taken once: “jonas” \(line 3\)/)).toBeVisible();
+  await expect(list.getByText(/No name: “, nobody” \(line 4\)/)).toBeVisible();
+  // A school's own export, with two classes in it.
+  const users =
+    "sourcedId,status,role,givenName,familyName\nu1,,student,Ada,Byron\nu2,,student,Bo,Reed\nu3,,teacher,Iris,Ward\n";
+  const enrollments = "sourcedId,status,classSourcedId,userSourcedId,role\ne1,,8B,u1,student\ne2,,8A,u2,student\n";
+  const file = (name: string, text: string) => ({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+  await list
+    .getByLabel("Files of a OneRoster export")
+    .setInputFiles([file("users.csv", users), file("enrollments.csv", enrollments)]);
+  await expect(list.getByText("1 student to add")).toBeVisible();
+  await list.getByLabel("Which class of the export").selectOption({ label: "8A (1)" });
+  await expect(list.getByText("Bo R.")).toBeVisible();
+  await list.getByLabel("Files of a OneRoster export").setInputFiles([file("users.csv", "a,b\n1,2")]);
+  await expect(list.getByText("These files are no OneRoster export")).toBeVisible();
+  await list.getByLabel("Names").fill("Ada, Ada Byron\nJonas\nMila");
+  await list.getByRole("button", { name: "Add 3 students" }).click();
+  const slips = dialog(desk, "Slips to hand out");
+  await expect(slips.getByTestId("slip")).toHaveCount(3);
+  const slip = await slips.getByTestId("slip").first().innerText();
+  const [signInName, code] = [slip.match(/ada-\d+/)![0], slip.match(/code\s+([a-z0-9]{10})/)![1]!];
+  // On paper there are the slips and nothing else.
+  await desk.emulateMedia({ media: "print" });
+  await expect(desk.locator(".only-print").getByTestId("slip")).toHaveCount(3);
+  await expect(desk.locator(".only-print")).toBeVisible();
+  await expect(slips).toBeHidden();
+  await desk.emulateMedia({ media: "screen" });
+  await slips.getByRole("button", { name: "Done" }).click();
+  await expect(desk.getByText(`${signInName} · has not come in yet`)).toBeVisible();
+
+  // Ada comes in the first time, and from then on by her password.
+  const ada = await (await browser.newContext({ baseURL: serverUrl() })).newPage();
+  await ada.goto("/sign-in");
+  await ada.getByRole("link", { name: "Set a new password" }).click();
+  await ada.getByLabel("Sign-in name", { exact: true }).fill(signInName);
+  await ada.getByLabel("Code from your teacher").fill(code);
+  await ada.getByLabel("New password").fill("three-blue-ferries");
+  await ada.getByRole("button", { name: "Set the password" }).click();
+  await expect(ada.getByRole("link", { name: "History 8B" })).toBeVisible();
+  await desk.reload();
+  await expect(desk.getByText(`${signInName} · has not come in yet`)).toHaveCount(0);
+  await desk.getByRole("button", { name: "New slips for those who have not come in yet" }).click();
+  await expect(dialog(desk, "Slips to hand out").getByTestId("slip")).toHaveCount(2);
+  await dialog(desk, "Slips to hand out").getByRole("button", { name: "Done" }).click();
+
+  // Colleagues.
+  const reed = await newPerson(browser, "Mr Reed");
+  const fern = await newPerson(browser, "Ms Fern");
+  const teachers = desk.getByRole("region", { name: "Who teaches here" });
+  await teachers.getByLabel("E-mail of a colleague’s account").fill("nobody@school.example");
+  await teachers.getByRole("button", { name: "Take into the class" }).click();
+  await expect(teachers.getByText("No account has this e-mail address")).toBeVisible();
+  await teachers.getByLabel("E-mail of a colleague’s account").fill(reed.email);
+  await teachers.getByRole("button", { name: "Take into the class" }).click();
+  await expect(teachers.getByText("Mr Reed", { exact: true })).toBeVisible();
+  await teachers.getByLabel("E-mail of a colleague’s account").fill(fern.email);
+  await teachers.getByLabel("As").selectOption("assistant");
+  await teachers.getByRole("button", { name: "Take into the class" }).click();
+  await expect(teachers.getByText("assists")).toBeVisible();
+  await reed.page.goto(`/classes/${id}`);
+  await expect(reed.page.getByRole("link", { name: "New assignment" })).toBeVisible();
+  await expect(reed.page.getByRole("button", { name: "End the year of this class" })).toHaveCount(0);
+  await fern.page.goto(`/classes/${id}`);
+  await expect(fern.page.getByText("You assist in this class")).toBeVisible();
+  await expect(fern.page.getByRole("link", { name: "New assignment" })).toHaveCount(0);
+
+  // The year ends, and the next begins with the same set-up.
+  await desk.getByRole("button", { name: "Begin the next year with it" }).click();
+  await dialog(desk, "Begin the next year with it").getByLabel("Name of the class then").fill("History 9B");
+  await dialog(desk, "Begin the next year with it").getByRole("button", { name: "Begin it" }).click();
+  await expect(desk.getByRole("heading", { name: "History 9B" })).toBeVisible();
+  await expect(
+    desk.getByRole("region", { name: "Who teaches here" }).getByText("Mr Reed", { exact: true }),
+  ).toBeVisible();
+  await desk.goto(`/classes/${id}`);
+  await desk.getByRole("button", { name: "End the year of this class" }).click();
+  await expect(desk.getByRole("button", { name: "Open it again" })).toBeVisible();
+  await ada.goto(`/classes/${id}`);
+  await expect(ada.getByText("The year of this class is over.")).toBeVisible();
+});
+
+test("an assignment with rubric, texts and groups by lot: set, asked about, looked over, handed in, marked by keys, held, given back, answered and changed", async ({
+  browser,
+}) => {
+  test.setTimeout(600_000);
+  const { ward, id, pupils } = await classOf(browser, "Nia", "Obi", "Wren", "Kit");
+  const desk = ward.page;
+  await desk.goto(`/classes/${id}/new-assignment`);
+  await desk.getByLabel("Title", { exact: true }).fill("Crossing project");
+  await desk.getByLabel("Due").fill("2031-07-11T16:00");
+  await desk.getByLabel("Events, at least").fill("2");
+  await desk.getByLabel("Add a requirement").selectOption({ label: "Opening page" });
+  await desk.getByLabel("Opening page: words, at least").fill("4");
+  await desk.getByLabel("Opening page: asked or wished").selectOption("wished");
+  await desk.getByLabel("Add a requirement").selectOption({ label: "Before and after an event" });
+  await desk.getByRole("button", { name: "Take away: Before and after an event" }).click();
+  await desk.getByRole("button", { name: "Make a rubric" }).click();
+  await desk.getByLabel("Name of the rubric").fill("Crossing");
+  await desk.getByRole("button", { name: "Keep it to use again" }).click();
+  await expect(desk.getByText("Kept.")).toBeVisible();
+  await desk.getByRole("button", { name: "Add a text" }).click();
+  await desk.getByLabel("Text 1: title").fill("Toll book, 1702");
+  await desk
+    .getByLabel("Text 1", { exact: true })
+    .fill("Received of the carters from the west bank, for eleven crossings with salt, four shillings.");
+  await desk.getByLabel("Groups").selectOption("teacher");
+  await desk.getByLabel("Names are hidden while it is marked").check();
+  const seen = desk.getByRole("complementary", { name: "As a student sees it" });
+  await expect(seen).toContainText("An opening page of at least 4 words (wished, not asked)");
+  await expect(seen).toContainText("Accuracy");
+  const away = desk.waitForEvent("download");
+  await desk.getByRole("button", { name: "As a file, for a colleague" }).click();
+  const file = await (await away).path();
+  await desk.getByRole("button", { name: "Set the assignment" }).click();
+  await expect(desk.getByRole("heading", { name: "Where every group stands" })).toBeVisible();
+  const assignment = new URL(desk.url()).pathname;
+
+  // The file fills the form of a colleague.
+  const other = await classOf(browser);
+  await other.ward.page.goto(`/classes/${other.id}/new-assignment`);
+  await other.ward.page
+    .getByLabel("File of an assignment")
+    .setInputFiles({ name: "a.json", mimeType: "application/json", buffer: Buffer.from('{"fastigo":"other"}') });
+  await expect(other.ward.page.getByText("This file holds no assignment of Fastigo")).toBeVisible();
+  await other.ward.page
+    .getByLabel("File of an assignment")
+    .setInputFiles({ name: "b.json", mimeType: "application/json", buffer: await readFile(file) });
+  await expect(other.ward.page.getByText("Filled in from the file.")).toBeVisible();
+  await expect(other.ward.page.getByLabel("Title", { exact: true })).toHaveValue("Crossing project");
+  await expect(other.ward.page.getByLabel("Criterion 1", { exact: true })).toHaveValue("Accuracy");
+
+  // Groups: nobody begins by themselves; drawn by lot, one is moved by hand.
+  const [nia, obi] = pupils as [Person, Person];
+  await nia.page.goto(assignment);
+  await expect(nia.page.getByText("Your teacher makes the groups.")).toBeVisible();
+  await desk.getByRole("button", { name: "Make groups" }).click();
+  const lots = dialog(desk, "Make groups");
+  await lots.getByLabel("How many a group").fill("2");
+  await lots.getByLabel("Keep together: one").selectOption({ label: "Nia" });
+  await lots.getByLabel("Keep together: the other").selectOption({ label: "Obi" });
+  await lots.getByRole("button", { name: "Keep together: Add the pair" }).click();
+  await lots.getByRole("button", { name: "Draw lots" }).click();
+  await expect(lots.getByRole("button", { name: "Make these 2 groups" })).toBeVisible();
+  await lots.getByLabel("Group of Kit").selectOption({ label: "In no group" });
+  await expect(lots.getByRole("region", { name: "In no group" }).getByText("Kit")).toBeVisible();
+  // By pointer into the first group that is free.
+  const chip = lots.getByRole("region", { name: "In no group" }).getByText("Kit");
+  const free = lots.getByRole("region", { name: /^Group/ }).last();
+  const [from, to] = [(await chip.boundingBox())!, (await free.boundingBox())!];
+  await desk.mouse.move(from.x + 10, from.y + 8);
+  await desk.mouse.down();
+  await desk.mouse.move(from.x + 30, from.y + 20, { steps: 3 });
+  await desk.mouse.move(to.x + 40, to.y + 30, { steps: 6 });
+  await desk.mouse.up();
+  await expect(lots.getByRole("button", { name: "Make these 3 groups" })).toBeVisible();
+  // The press that ends a drag is no press of a button: the next one is.
+  await expect(async () => {
+    await lots.getByRole("button", { name: "Make these 3 groups" }).click({ timeout: 2_000 });
+    await expect(lots).toBeHidden({ timeout: 2_000 });
+  }).toPass();
+  await expect(desk.getByTestId("groups").getByText("Nia, Obi")).toBeVisible();
+
+  // They write; something is copied out of the text they were given.
+  await nia.page.goto(assignment);
+  await nia.page.getByRole("link", { name: "Open your timeline" }).click();
+  await writeLines(nia.page, ["1702 Salt tolls", "1783 Flood", "1783 The flood"]);
+  await chartButton(nia.page, /Salt tolls/).click();
+  await nia.page.getByRole("textbox", { name: "Description" }).click();
+  await nia.page.keyboard.type(
+    "They took from the west bank for eleven crossings with salt four shillings, which was much.",
+  );
+  await saved(nia.page);
+  // Stuck, and answered.
+  await nia.page.getByRole("button", { name: "I am stuck: ask the teacher" }).click();
+  await nia.page.getByLabel("What are you stuck with at this event?").fill("Is four shillings much?");
+  await nia.page.getByRole("button", { name: "Ask", exact: true }).click();
+  await expect(nia.page.getByText("Not answered yet.")).toBeVisible();
+  await desk.goto("/teaching");
+  const glance = desk.getByRole("region", { name: "What waits in History 8B" });
+  await glance.getByRole("link", { name: "Nia, Obi" }).click();
+  await desk.getByLabel("Answer to Nia").fill("A week's wages.");
+  await desk.getByRole("button", { name: "Send" }).click();
+  await expect(desk.getByText("Ms Ward: A week's wages.")).toBeVisible();
+  await expect(nia.page.getByText("A week's wages.")).toBeVisible();
+
+  // Looked over before it is handed in.
+  await nia.page.getByRole("button", { name: "The task" }).click();
+  const look = nia.page.getByRole("region", { name: "Worth a look before you hand in" });
+  await expect(look.getByText(/It says the same as “(The flood|Flood)”/)).toBeVisible();
+  await look.getByRole("button", { name: "Set aside" }).first().click();
+  await look.getByLabel(/Why it is set aside/).fill("One is the river, one the town.");
+  await look.getByRole("button", { name: "Set it aside" }).click();
+  await expect(look.getByText("1 set aside")).toBeVisible();
+  await look.getByRole("button", { name: "Look for close wording" }).click();
+  await expect(look.getByTestId("close-wording")).toContainText("eleven crossings with salt four shillings");
+  await expect(look).not.toContainText("Toll book");
+  await expect(nia.page.getByText("Toll book, 1702")).toBeVisible();
+  await nia.page.getByRole("button", { name: "Submit", exact: true }).click();
+  await dialog(nia.page, "Not everything is met").getByRole("button", { name: "Submit as it is" }).click();
+  await expect(nia.page.getByTestId("receipt")).toBeVisible();
+  await nia.page.keyboard.press("Escape");
+  const receipt = await nia.page.request.get(
+    (await nia.page.getByRole("link", { name: "A receipt to keep" }).getAttribute("href"))!,
+  );
+  expect([receipt.status(), receipt.headers()["content-type"]]).toEqual([200, "application/pdf"]);
+  expect((await receipt.body()).subarray(0, 5).toString()).toBe("%PDF-");
+  // Obi, who has an address, has it by mail too.
+  await nia.page.goto("/mailbox");
+  await expect(nia.page.getByText("Handed in: Crossing project").first()).toBeVisible();
+
+  // Marked by keys, without the names.
+  await desk.goto("/teaching");
+  await desk.getByRole("link", { name: "Work 1" }).click();
+  const panel = desk.getByRole("complementary", { name: "Marking" });
+  await expect(panel.getByRole("heading", { name: "Work 1" })).toBeVisible();
+  await expect(panel).not.toContainText("Nia");
+  await expect(panel.getByRole("region", { name: "Close wording" })).toContainText("in a text of the assignment");
+  await expect(panel.getByRole("region", { name: "Set aside in the ready check" })).toContainText("one the town");
+  await panel.getByRole("radio", { name: /^Accuracy: Beyond/ }).focus();
+  for (const key of ["2", "1", "3"]) await desk.keyboard.press(key);
+  await expect(panel.getByLabel("Points of 20")).toHaveValue("13.5");
+  await expect(panel.getByText("Together 6 of 9, which is 13.5 of 20.")).toBeVisible();
+  await panel.getByLabel("Comment on the whole").fill("Say where you know it from.");
+  await panel.getByRole("button", { name: "Keep this comment" }).click();
+  await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  await panel.getByLabel("Comments I use again").selectOption({ label: "Say where you know it from." });
+  await expect(panel.getByLabel("Comment on the whole")).toHaveValue(/it from\.\nSay/);
+  await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  // Held until all are marked.
+  await desk.getByRole("button", { name: "Hold marks" }).click();
+  await dialog(desk, "Hold marks").getByLabel("Hold what is given back until").fill("2032-01-10T08:00");
+  await dialog(desk, "Hold marks").getByRole("button", { name: "Hold until then" }).click();
+  await expect(desk.getByText("What you give back is held until")).toBeVisible();
+  await panel.getByRole("button", { name: "Return this" }).click();
+  await expect(panel.getByText("Given back, and held until")).toBeVisible();
+  await obi.page.goto(assignment);
+  await obi.page.getByRole("link", { name: "Open your timeline" }).click();
+  await obi.page.getByRole("button", { name: "The task" }).click();
+  await expect(obi.page.getByRole("region", { name: "Receipt" })).toBeVisible();
+  await expect(obi.page.getByRole("region", { name: "Returned" })).toHaveCount(0);
+  await desk.getByRole("button", { name: "Hold marks" }).click();
+  await dialog(desk, "Hold marks").getByRole("button", { name: "Hold nothing any more" }).click();
+  await expect(panel.getByRole("heading", { name: "Nia, Obi" })).toBeVisible();
+  // The group reads how it came about, and answers.
+  const back = obi.page.getByRole("region", { name: "Returned" });
+  await expect(back).toContainText("13.5 of 20");
+  await expect(back).toContainText("Accuracy 2 of 3; Explanation 3 of 3; Sources 1 of 3. Together 6 of 9");
+  await back.getByLabel("Your answer to the teacher").fill("The toll book, page 3.");
+  await back.getByRole("button", { name: "Answer" }).click();
+  await expect(panel.getByText("The toll book, page 3.")).toBeVisible();
+  await panel.getByRole("button", { name: "Change the mark" }).click();
+  const change = dialog(desk, "Change the mark");
+  await change.getByRole("radio", { name: /^Sources: As asked/ }).click();
+  await change.getByLabel("Why").fill("They know where it is from.");
+  await change.getByRole("button", { name: "Change it" }).click();
+  await expect(panel.getByLabel("Points of 20")).toHaveValue("15.5");
+  await expect(back).toContainText("before it was 13.5. “They know where it is from.”");
+
+  // Who did what, the figures, the sheets and the tables.
+  const who = (await panel.getByRole("link", { name: "Who did what" }).getAttribute("href"))!;
+  await desk.goto(who);
+  await expect(desk.getByRole("row", { name: /^Nia 3 3/ })).toBeVisible();
+  await expect(desk.getByRole("row", { name: /^Obi 0 0/ })).toBeVisible();
+  await obi.page.goto(who);
+  await expect(obi.page.getByText("What is counted of your work on this timeline")).toBeVisible();
+  await expect(obi.page.getByText("Nia")).toHaveCount(0);
+  await desk.goto(`${assignment}/figures`);
+  await expect(desk.getByText("1 marked: 15.5 of 20 on average")).toBeVisible();
+  await expect(desk.getByRole("img", { name: "Requirement by requirement" }).locator("svg").first()).toBeVisible();
+  const at = `/api${assignment}`;
+  const text = async (path: string) => (await desk.request.get(path)).text();
+  expect(await text(`/api/timelines/${who.split("/")[2]}/who`)).toContain("Nia,3,3");
+  expect(await text(`${at}/marks`)).toContain("15.5,20");
+  expect(await text(`${at}/marks?as=oneroster`)).toMatch(/fully graded,15\.5/);
+  const binary = async (path: string) =>
+    (await (await desk.request.get(path)).body()).subarray(0, 4).toString("latin1");
+  expect(await binary(`${at}/marks?as=xlsx`)).toBe("PK\u0003\u0004");
+  expect(await binary(`${at}/sheets`)).toBe("%PDF");
+  expect(await binary(`${at}/handout`)).toBe("%PDF");
+});
+
+test("more time is given to one, nothing is taken after it from the others, and a model is shown", async ({
+  browser,
+}) => {
+  const { ward, id, pupils } = await classOf(browser, "Nia", "Obi");
+  const desk = ward.page;
+  const model = await desk.request.post("/api/timelines", { data: { title: "As it may be done", subject: "" } });
+  expect(model.status()).toBe(200);
+  await desk.goto(`/classes/${id}/new-assignment`);
+  await desk.getByLabel("Title", { exact: true }).fill("Short");
+  const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+  await desk.getByLabel("Due").fill(`${yesterday}T16:00`);
+  await desk.getByLabel("Handed in late").selectOption("refused");
+  await desk.getByLabel("A timeline that shows how it may be done").selectOption({ label: "As it may be done" });
+  await desk.getByLabel("Groups").selectOption("single");
+  await desk.getByRole("button", { name: "Set the assignment" }).click();
+  await expect(desk.getByRole("heading", { name: "Where every group stands" })).toBeVisible();
+  const assignment = new URL(desk.url()).pathname;
+  const [nia, obi] = pupils as [Person, Person];
+  for (const p of [nia, obi]) {
+    await p.page.goto(assignment);
+    await expect(p.page.getByRole("link", { name: "See how it may be done" })).toBeVisible();
+    await p.page.getByRole("button", { name: "Begin" }).click();
+    await writeLines(p.page, ["1702 Salt tolls"]);
+    await saved(p.page);
+  }
+  const example = await nia.page.request.get(
+    (await nia.page
+      .getByRole("link", { name: "See how it may be done" })
+      .or(nia.page.getByTestId("chart"))
+      .first()
+      .getAttribute("href")) ?? `/timelines/${((await model.json()) as { id: string }).id}/reader`,
+  );
+  expect(example.status()).toBe(200);
+  await desk.reload();
+  await desk.getByRole("button", { name: "More time for Nia" }).click();
+  await dialog(desk, "More time for Nia").getByLabel("Until").fill("2031-01-10T08:00");
+  await dialog(desk, "More time for Nia").getByRole("button", { name: "Give it" }).click();
+  await expect(desk.getByTestId("groups").getByText(/until .*2031/)).toBeVisible();
+  const submit = async (page: Page) => {
+    await page.getByRole("button", { name: "Submit", exact: true }).click();
+    await dialog(page, "Not everything is met").getByRole("button", { name: "Submit as it is" }).click();
+  };
+  await submit(obi.page);
+  await expect(obi.page.getByText("your teacher takes nothing after it")).toBeVisible();
+  await submit(nia.page);
+  await expect(nia.page.getByTestId("receipt")).toContainText("in time");
+});
+
+test("the teacher's pages have nothing axe finds, also on a phone", async ({ browser }) => {
+  const { ward, id } = await classOf(browser, "Nia");
+  const desk = ward.page;
+  await desk.goto(`/classes/${id}/new-assignment`);
+  await desk.getByRole("button", { name: "Make a rubric" }).click();
+  await desk.getByRole("button", { name: "Add a text" }).click();
+  for (const path of [null, "/teaching", `/classes/${id}`] as const) {
+    if (path) await desk.goto(path);
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 390, height: 844 },
+    ]) {
+      await desk.setViewportSize(size);
+      const { violations } = await new AxeBuilder({ page: desk }).analyze();
+      expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);
+      const wide = await desk.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(wide).toBeLessThanOrEqual(0);
+    }
+  }
+});
