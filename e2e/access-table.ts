@@ -67,6 +67,22 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /classes/[id]": CLASS,
   "PAGE /classes/[id]/new-assignment": TEACHER,
   "PAGE /teaching": SIGNED_IN,
+  // Only whoever chooses, who is none of these.
+  "PAGE /lti/[choice]": OPERATOR,
+  "POST /api/lti/choices/[choice]": OPERATOR,
+  // These are asked by learning platforms, and refuse whatever they do not know.
+  "GET /api/lti/login": EVERYBODY,
+  "POST /api/lti/login": EVERYBODY,
+  "POST /api/lti/launch": EVERYBODY,
+  "GET /api/lti/jwks": EVERYBODY,
+  // The class of the table is no course of a platform.
+  "POST /api/classes/[id]/platform": OPERATOR,
+  "PAGE /classes/[id]/privacy": CLASS,
+  "PAGE /assignments/[id]/gallery": CLASS,
+  "PUT /api/assignments/[id]/gallery": TEACHER,
+  "POST /api/assignments/[id]/reviews": TEACHER,
+  // Only whoever was given it to read, who is none of these.
+  "PUT /api/reviews/[review]": OPERATOR,
   "PAGE /assignments/[id]/figures": TEACHER,
   "PAGE /timelines/[id]/who": GROUP_AND_TEACHER,
   "GET /api/timelines/[id]/who": TEACHER,

@@ -249,6 +249,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("/teachers/[account]", `/teachers/${colleague.id}`)
         .replace("[question]", s.question)
         .replace("[rubric]", s.rubric)
+        .replace("[review]", "none")
+        .replace("[choice]", "none")
         .replace("[comment]", s.comment)
         .replace("/classes/[id]", `/classes/${s.klass}`)
         .replace("/assignments/[id]", `/assignments/${s.assignment}`)
@@ -331,6 +333,9 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/assignments/[id]/groups": { groups: [[classmate.id]] },
         "PUT /api/assignments/[id]/extension": { accounts: [classmate.id], dueAt: "2199-01-01T10:00" },
         "POST /api/assignments/[id]/again": { class: s.klass },
+        "PUT /api/assignments/[id]/gallery": { submissions: [] },
+        "POST /api/assignments/[id]/reviews": { count: 2, blind: true },
+        "PUT /api/reviews/[review]": { levels: [], comment: "Good." },
         "POST /api/rubrics": { rubric },
         "POST /api/kept-comments": { text: "Say more" },
         "POST /api/timelines/[id]/questions": { event: "", text: "Where does it begin?" },
@@ -384,7 +389,9 @@ test("each is answered as the table says, to everybody it could concern", async 
       // Who has begun already may begin, but not twice.
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
-      if (path.endsWith("/replies") && response.status() === 409) got = "yes";
+      if (/\/(replies|reviews)$/.test(path) && response.status() === 409) got = "yes";
+      // Whoever comes from no known platform is told so, whoever they are.
+      if (path.startsWith("/api/lti/") && response.status() === 400) got = "yes";
       // The media of the table is a picture, and only a video has a still: it is asked about by those who may.
       if (path.endsWith("still") && response.status() === 415) got = "yes";
       if (got !== expected) wrong.push(`${name} as ${actor}: ${got}, not ${expected}`);

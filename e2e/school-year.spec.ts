@@ -97,6 +97,18 @@ test("students come out of a list with slips, sign in with their code, and a col
   await expect(fern.page.getByText("You assist in this class")).toBeVisible();
   await expect(fern.page.getByRole("link", { name: "New assignment" })).toHaveCount(0);
 
+  // What is kept of the students, and what the school adds to it.
+  await desk.getByRole("link", { name: "What is kept, and who sees it" }).click();
+  await expect(desk.getByText("are kept for 24 months, and then destroyed")).toBeVisible();
+  await desk
+    .getByLabel("What your school adds to this")
+    .fill("Hollin Bank School keeps a paper list of sign-in names.");
+  await desk.getByRole("button", { name: "Save it" }).click();
+  await expect(desk.getByText("Saved.")).toBeVisible();
+  await ada.goto(`/classes/${id}/privacy`);
+  await expect(ada.getByText("keeps a paper list of sign-in names")).toBeVisible();
+  await desk.goto(`/classes/${id}`);
+
   // The year ends, and the next begins with the same set-up.
   await desk.getByRole("button", { name: "Begin the next year with it" }).click();
   await dialog(desk, "Begin the next year with it").getByLabel("Name of the class then").fill("History 9B");
@@ -379,4 +391,87 @@ test("the teacher's pages have nothing axe finds, also on a phone", async ({ bro
       expect(wide).toBeLessThanOrEqual(0);
     }
   }
+});
+
+test("work of others is read by the rubric, without names, and chosen work is shown to the class", async ({
+  browser,
+}) => {
+  const { ward, id, pupils } = await classOf(browser, "Nia", "Obi");
+  const level = (points: number) => ({ name: points ? "Right" : "Not yet", text: "", points });
+  const made = await ward.context.request.post("/api/assignments", {
+    data: {
+      class: id,
+      title: "Short",
+      instructions: "",
+      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
+      requirements: [{ kind: "events", count: 1 }],
+      given: [],
+      total: 20,
+      dueAt: "2031-07-11T16:00",
+      options: {
+        rubric: { name: "Short", criteria: [{ name: "Dates", weight: 1, levels: [level(4), level(0)] }] },
+      },
+    },
+  });
+  expect(made.status()).toBe(200);
+  const assignment = `/assignments/${((await made.json()) as { id: string }).id}`;
+  const desk = ward.page;
+  await desk.goto(assignment);
+  await desk.getByRole("button", { name: "Peer reading" }).click();
+  const peers = dialog(desk, "Peer reading");
+  await peers.getByRole("button", { name: "Draw who reads whom" }).click();
+  await expect(peers.getByText("Two groups at least have to hand in")).toBeVisible();
+  for (const p of pupils) {
+    await p.page.goto(assignment);
+    await p.page.getByRole("button", { name: "Begin", exact: true }).click();
+    await writeLines(p.page, [`1702 Tolls of ${p.name}`, "1783 Flood"]);
+    await chartButton(p.page, /Flood/).click();
+    await saved(p.page);
+    await p.page.getByRole("button", { name: "Submit", exact: true }).click();
+    await expect(p.page.getByTestId("receipt")).toBeVisible();
+  }
+  await peers.getByRole("button", { name: "Draw who reads whom" }).click();
+  await expect(peers.getByText("2 readings given out.")).toBeVisible();
+  await peers.getByRole("button", { name: "Leave it" }).click();
+
+  // Nia reads Obi's work, and is not told whose it is.
+  const [nia, obi] = pupils as [Person, Person];
+  await nia.page.goto(assignment);
+  const read = nia.page.getByRole("article", { name: "Work 1" });
+  const address = (await read.getByRole("link", { name: "Read it" }).getAttribute("href"))!;
+  const page = await (await nia.page.request.get(address)).text();
+  expect(page).toContain("Tolls of Obi");
+  expect(page).toContain("Names are hidden");
+  await read.getByRole("button", { name: "Send it" }).click();
+  await expect(read.getByText("Choose a level or write a few words.")).toBeVisible();
+  await read.getByRole("radio", { name: /^Dates: Right/ }).focus();
+  await nia.page.keyboard.press("1");
+  await read.getByLabel("What you say about Work 1").fill("Say who paid.");
+  await read.getByRole("button", { name: "Send it" }).click();
+  await expect(read.getByText("Sent.")).toBeVisible();
+
+  // Their teacher sees who said it, decides, and shows the work to the class.
+  await desk.goto(assignment);
+  await desk.getByRole("link", { name: "Obi", exact: true }).click();
+  const panel = desk.getByRole("complementary", { name: "Marking" });
+  await expect(panel.getByRole("region", { name: "What others said" })).toContainText("Nia, 20 of 20: Say who paid.");
+  await panel.getByRole("radio", { name: /^Dates: Right/ }).click();
+  await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  await panel.getByRole("button", { name: "Return this" }).click();
+  await panel.getByLabel("Show it in the class gallery").check();
+  await expect(desk.getByRole("link", { name: "Class gallery" })).toBeVisible();
+  await obi.page.goto(assignment);
+  await obi.page.getByRole("link", { name: "Open your timeline" }).click();
+  await obi.page.getByRole("button", { name: "The task" }).click();
+  const back = obi.page.getByRole("region", { name: "Returned" });
+  await expect(back.getByText("Say who paid.")).toBeVisible();
+  await expect(back).not.toContainText("Nia");
+  await nia.page.goto(assignment);
+  await nia.page.getByRole("link", { name: "See the class gallery" }).click();
+  await expect(nia.page.getByRole("heading", { name: "Obi" })).toBeVisible();
+  await nia.page.getByRole("link", { name: "Obi" }).click();
+  await expect(nia.page.getByRole("article", { name: "Obi" })).toBeVisible();
+  const stranger = await newPerson(browser, "Stranger");
+  await stranger.page.goto(`${assignment}/gallery`);
+  await expect(stranger.page.getByRole("heading", { name: "Obi" })).toHaveCount(0);
 });

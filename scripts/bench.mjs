@@ -6,6 +6,7 @@ import { createServer, request } from "node:http";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { benchChart } from "./lib/bench-browser.mjs";
+import { benchClasses } from "./lib/bench-classes.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
 import { benchMedia } from "./lib/bench-media.mjs";
 import { benchHandingOut } from "./lib/bench-handing-out.mjs";
@@ -268,6 +269,7 @@ await run(async () => {
     process.env.DATABASE_URL = cluster.url;
     if (wanted("handing-out"))
       await benchHandingOut(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 11), child.pid);
+    if (wanted("classes")) await benchClasses(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 13));
     await sql.end();
 
     if (wanted("editor"))

@@ -121,15 +121,6 @@ const VIEWS = {
       await p.getByRole("button", { name: "Set by parts" }).click();
     },
   ],
-  "reader-chart": [
-    LAPTOP,
-    "",
-    async (p) => {
-      await openPublished(p);
-      await p.getByRole("link", { name: "Chart", exact: true }).click();
-      await p.locator(".chart-live button").first().waitFor();
-    },
-  ],
   "reader-begin": [
     LAPTOP,
     "",
@@ -149,18 +140,6 @@ const VIEWS = {
         .first()
         .click();
       await p.locator("article.hung").waitFor();
-    },
-  ],
-  "reader-read": [
-    LAPTOP,
-    "",
-    async (p) => {
-      await openPublished(p);
-      await p.getByRole("link", { name: "Read", exact: true }).click();
-      await p.getByRole("heading", { name: "The long night flood" }).scrollIntoViewIfNeeded();
-      await p.evaluate(() =>
-        document.querySelector(".event")?.ownerDocument.querySelectorAll(".event")[16]?.scrollIntoView(),
-      );
     },
   ],
   share: [
@@ -221,6 +200,24 @@ const VIEWS = {
     },
   ],
   class: [LAPTOP, "ward", (p) => openClass(p)],
+  teaching: [
+    LAPTOP,
+    "ward",
+    async (p) => {
+      await p.goto(`${address}/teaching`);
+      await p.getByRole("heading", { name: "My classes today" }).waitFor();
+    },
+  ],
+  figures: [
+    LAPTOP,
+    "ward",
+    async (p) => {
+      await openClass(p);
+      await p.getByRole("link", { name: "Crossing project" }).click();
+      await p.getByRole("link", { name: "Figures" }).click();
+      await p.getByRole("img", { name: "Group beside group" }).locator("svg").first().waitFor();
+    },
+  ],
   marking: [
     LAPTOP,
     "ward",

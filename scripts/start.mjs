@@ -15,6 +15,7 @@ import {
 } from "./lib/machine.mjs";
 import { startStandInPlayer } from "./lib/stand-in-player.mjs";
 import { MEMORY } from "./lib/memory.mjs";
+import { demoPlatforms } from "./lib/platform-demo.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 import { watch } from "./lib/watch.mjs";
 
@@ -160,6 +161,8 @@ await run(async () => {
             FASTIGO_BUILD: build,
             FASTIGO_ROOT: ROOT,
             ...(standIn ? { STAND_IN_PLAYER: standIn } : {}),
+            // On this machine alone the stand-in of a learning platform is known.
+            ...(process.env.LTI_PLATFORMS || process.env.PUBLIC_URL ? {} : { LTI_PLATFORMS: demoPlatforms() }),
             NEXT_TELEMETRY_DISABLED: "1",
           },
         },

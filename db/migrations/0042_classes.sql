@@ -22,6 +22,9 @@ $$;
 alter table class_member add column roster_id text not null default '';
 
 alter table class
+  -- What the school says to what is kept of its students, in its own words.
+  add column notice text not null default '',
+  add constraint class_notice_length check (length(notice) <= 5000),
   -- A year that is over: nothing is set or handed in any more, all is still seen.
   add column archived_at timestamptz,
   -- The class of the year before, whose set-up it has.
@@ -164,3 +167,80 @@ create table close_passage (
 );
 create index close_passage_timeline on close_passage (timeline_id);
 create index close_passage_assignment on close_passage (assignment_id);
+
+-- What of an assignment is shown to the whole class, in its order.
+create table gallery (
+  assignment_id text not null references assignment (id) on delete cascade,
+  submission_id text not null references submission (id) on delete cascade,
+  place integer not null,
+  primary key (assignment_id, submission_id)
+);
+create index gallery_submission on gallery (submission_id);
+
+-- Work of others that a student reads by the rubric; null for `done_at`: not yet.
+create table peer_review (
+  id text primary key,
+  assignment_id text not null references assignment (id) on delete cascade,
+  submission_id text not null references submission (id) on delete cascade,
+  account_id text not null references account (id) on delete cascade,
+  -- Neither sees whose the other is.
+  blind boolean not null,
+  levels jsonb not null default '[]',
+  comment text not null default '',
+  done_at timestamptz,
+  unique (submission_id, account_id),
+  constraint peer_review_comment_length check (length(comment) <= 4000)
+);
+create index peer_review_account on peer_review (account_id, assignment_id);
+create index peer_review_assignment on peer_review (assignment_id);
+
+-- Learning platforms (LTI 1.3): logins under way, each used once; who somebody is there, which class a course is, which assignment a link.
+-- `platform` is the issuer and the client id, as they stand in the configuration.
+create table lti_login (
+  state text primary key,
+  nonce text not null,
+  platform text not null,
+  at timestamptz not null default now()
+);
+create table lti_account (
+  platform text not null,
+  subject text not null,
+  account_id text not null references account (id) on delete cascade,
+  primary key (platform, subject)
+);
+create index lti_account_account on lti_account (account_id);
+create table lti_course (
+  platform text not null,
+  context text not null,
+  class_id text not null references class (id) on delete cascade,
+  -- Where its people are asked for; '' where the platform does not tell.
+  memberships text not null default '',
+  primary key (platform, context)
+);
+create index lti_course_class on lti_course (class_id);
+create table lti_link (
+  platform text not null,
+  link text not null,
+  assignment_id text not null references assignment (id) on delete cascade,
+  -- Where its points go; '' where the platform takes none.
+  line_item text not null default '',
+  primary key (platform, link)
+);
+create index lti_link_assignment on lti_link (assignment_id);
+-- A choice under way: what a teacher links from the platform.
+create table lti_choice (
+  id text primary key,
+  platform text not null,
+  account_id text not null references account (id) on delete cascade,
+  class_id text not null references class (id) on delete cascade,
+  deployment text not null,
+  return_url text not null,
+  data text not null,
+  at timestamptz not null default now()
+);
+-- The key Fastigo signs with; made when it is first needed.
+create table lti_key (
+  id text primary key,
+  private_key jsonb not null,
+  at timestamptz not null default now()
+);

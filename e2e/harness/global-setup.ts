@@ -1,6 +1,7 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import sharp from "sharp";
+import { startStandInPlatform } from "../../scripts/lib/stand-in-platform.mjs";
 import { startStandInPlayer } from "../../scripts/lib/stand-in-player.mjs";
 import { startServer } from "./server";
 
@@ -24,12 +25,20 @@ export default async function globalSetup() {
   process.env.E2E_PICTURE_SITE = `http://${host}`;
   const films = (await startStandInPlayer())!;
   process.env.E2E_FILMS = films;
-  const server = await startServer("e2e", { PRIVATE_PICTURE_HOSTS: host, STAND_IN_PLAYER: films });
+  const platform = await startStandInPlatform();
+  process.env.E2E_PLATFORM = platform.url;
+  const server = await startServer("e2e", {
+    PRIVATE_PICTURE_HOSTS: host,
+    STAND_IN_PLAYER: films,
+    LTI_PLATFORMS: JSON.stringify([platform.config]),
+  });
+  platform.setTool(server.url);
   process.env.E2E_URL = server.url;
   process.env.E2E_DATABASE = server.databaseUrl;
   return async () => {
     site.closeAllConnections();
     site.close();
+    platform.stop();
     await server.stop();
   };
 }

@@ -49,6 +49,10 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     earlier: s.earlier,
     replies: s.replies,
     questions: s.questions,
+    reviews: {
+      said: s.reviews.said.map(({ by, points, comment }) => ({ by, points, comment })),
+      agreement: s.reviews.agreement,
+    },
     close: s.close.map((c) => ({ ...c })),
     aside: s.aside,
     returnedAt: s.returnedAt?.toISOString() ?? null,

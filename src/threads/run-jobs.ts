@@ -1,5 +1,6 @@
 // What each kind of job does. Drawings and pages are made in threads, under a time limit; the rest is light, and waits for
 // the database and the network only.
+import { sendScores } from "@/server/lti/services";
 import { releaseHeld } from "@/server/classes/marking";
 import "server-only";
 import { db } from "@/server/db/pool";
@@ -84,6 +85,7 @@ const WORKS: Works = {
         limitMs: WORDING_MS,
       }),
     ),
+  lti_scores: async ({ submission }) => sendScores(submission),
   held_marks: async () => {
     await releaseHeld();
     return null;

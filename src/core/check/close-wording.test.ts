@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { closeWording, LEAST_WORDS, ownWords, SURELY_FOUND, type Worded } from "./close-wording";
+import { closeWording, LEAST_WORDS, ownWords, type Worded } from "./close-wording";
 
 /** Even numbers from a seed. */
 function random(seed: number): () => number {
@@ -72,7 +72,7 @@ describe("close wording", () => {
     for (let i = 0; i < 60; i++) {
       const from = texts[i]!.text.split(" ");
       const to = texts[199 - i]!;
-      const length = SURELY_FOUND + (i % 17);
+      const length = LEAST_WORDS + (i % 17);
       const at = Math.floor(next() * (from.length - length));
       const there = to.text.split(" ");
       there.splice(Math.floor(next() * there.length), 0, ...from.slice(at, at + length));

@@ -26,9 +26,8 @@ const SHINGLE = 5;
  * SHINGLE + WINDOW - 1 equal words is found.
  */
 const WINDOW = 4;
-export const SURELY_FOUND = SHINGLE + WINDOW - 1;
-/** A shorter stretch is how one says it, not where it is from. */
-export const LEAST_WORDS = SURELY_FOUND;
+/** Every stretch so long is found; a shorter one is how one says it, not where it is from. */
+export const LEAST_WORDS = SHINGLE + WINDOW - 1;
 /** A shingle that stands in more texts than this is a saying of the class, such as the task's own words. */
 const MOST_TEXTS = 40;
 

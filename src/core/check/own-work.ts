@@ -69,6 +69,8 @@ export interface OwnWork {
     /** What the mark was before it was changed, and why. */
     earlier: { points: number | null; reason: string; at: string }[];
     replies: Reply[];
+    /** What others of the class said of it. */
+    reviews: { by: string; points: number | null; comment: string }[];
     comments: { event: string; text: string }[];
     given: { event: string | null; title: string; locked: boolean; right: When; result: GivenResult; reason: string }[];
     at: string;

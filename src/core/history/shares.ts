@@ -177,7 +177,7 @@ class Texts {
     const oldAuthors = known.authors.slice(head, known.authors.length - tail);
     // A word that is only spelt on or moved within the stretch stays whose it was.
     const left = new Map<string, string[]>();
-    old.forEach((w, i) => left.set(w, [...(left.get(w) ?? []), oldAuthors[i]!]));
+    for (const [i, w] of old.entries()) left.set(w, [...(left.get(w) ?? []), oldAuthors[i]!]);
     const authors = added.map((w) => left.get(w)?.shift() ?? author);
     const kept = added.filter((_, i) => authors[i] !== author).length;
     const others = oldAuthors.filter((a) => a !== author).length;

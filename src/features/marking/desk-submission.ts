@@ -1,5 +1,6 @@
 import type { BasedOn } from "@/core/timeline/fields";
 import type { Question, Reply } from "@/core/check/own-work";
+import type { Agreement } from "@/core/classes/peers";
 import type { Rubric } from "@/core/classes/rubric";
 import type { Check } from "@/core/check/requirements";
 import type { GivenResult } from "@/core/check/given-dates";
@@ -46,6 +47,8 @@ export interface DeskSubmission {
     result: GivenResult;
     override: { result: GivenResult; reason: string } | null;
   }[];
+  /** What others of the class said of it, and how far they agree. */
+  reviews: { said: { by: string; points: number | null; comment: string }[]; agreement: Agreement | null };
   drawing: string;
   hash: string;
   submittedAt: string;

@@ -13,6 +13,9 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
+import { WORDS as PEERS } from "@/core/words/en/peers";
+import { CheckRow } from "@/ui/controls/check-row";
+import { ReviewsSaid } from "@/ui/reviews-said";
 import { ChangeMark } from "./change-mark";
 import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";
@@ -27,11 +30,14 @@ export function MarkPanel({
   total,
   zone,
   mayMark,
+  gallery,
   onStep,
 }: {
   open: DeskSubmission;
   /** Assistants comment, and give no marks. */
   mayMark: boolean;
+  /** What is shown to the class. */
+  gallery: readonly string[];
   total: number;
   zone: string;
   onStep: (by: 1 | -1) => void;
@@ -164,6 +170,7 @@ export function MarkPanel({
           titles={Object.fromEntries(open.events.map((e) => [e.id, e.title || WORDS.untitled]))}
         />
       ) : null}
+      {open.reviews.said.length > 0 ? <ReviewsSaid {...open.reviews} total={total} /> : null}
       {open.close.length > 0 ? <CloseWording open={open} /> : null}
       {open.aside.length > 0 ? (
         <section aria-label={WORDS.asideTitle} className="mt-4 text-[14px]">
@@ -196,6 +203,21 @@ export function MarkPanel({
           ))}
         </ul>
       </section>
+      {mayMark && open.returnedAt ? (
+        <div className="mt-3">
+          <CheckRow
+            label={PEERS.inGallery}
+            checked={gallery.includes(open.id)}
+            onChange={async (on) => {
+              const answer = await askServer("PUT", `/api/assignments/${open.assignment}/gallery`, {
+                submissions: on ? [...gallery, open.id] : gallery.filter((g) => g !== open.id),
+              });
+              setFailed(answer.ok ? null : answer.sentence);
+              router.refresh();
+            }}
+          />
+        </div>
+      ) : null}
       {open.timeline ? (
         <p className="mt-3 text-[14px]">
           <a

@@ -16,7 +16,9 @@ import { SHORT_INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
+import { WORDS as PEERS } from "@/core/words/en/peers";
 import { LotsDialog } from "./lots-dialog";
+import { PeersDialog } from "./peers-dialog";
 import { HoldMarks, MoreTime } from "./time-dialogs";
 import { MarkPanel } from "./mark-panel";
 import { anyUnsaved } from "./mark-saver";
@@ -66,6 +68,7 @@ export function MarkingDesk({
   mayMark,
   idle,
   heldUntil,
+  gallery,
 }: {
   assignment: string;
   total: number;
@@ -79,6 +82,8 @@ export function MarkingDesk({
   idle: readonly { id: string; displayName: string }[] | null;
   /** What is given back waits until then. */
   heldUntil: string | null;
+  /** What is shown to the class. */
+  gallery: readonly string[];
 }) {
   const router = useRouter();
   const ready = useReady();
@@ -149,6 +154,12 @@ export function MarkingDesk({
               {WORDS.figures}
             </Link>
             {mayMark && idle ? <LotsDialog assignment={assignment} people={idle} /> : null}
+            {gallery.length > 0 ? (
+              <Link href={`/assignments/${assignment}/gallery`} className={buttonLook("quiet", "small")}>
+                {PEERS.gallery}
+              </Link>
+            ) : null}
+            {mayMark ? <PeersDialog assignment={assignment} /> : null}
             {mayMark ? <HoldMarks assignment={assignment} until={heldUntil} zone={zone} /> : null}
             {mayMark ? (
               <>
@@ -296,7 +307,15 @@ export function MarkingDesk({
         {shown ? <HandedIn open={shown} total={total} zone={zone} /> : null}
       </main>
       {shown ? (
-        <MarkPanel key={shown.id} mayMark={mayMark} open={shown} total={total} zone={zone} onStep={step} />
+        <MarkPanel
+          key={shown.id}
+          mayMark={mayMark}
+          gallery={gallery}
+          open={shown}
+          total={total}
+          zone={zone}
+          onStep={step}
+        />
       ) : null}
     </div>
   );

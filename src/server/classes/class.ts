@@ -24,6 +24,7 @@ export interface SchoolClass {
   outsidePlayers: boolean;
   recording: boolean;
   teacher: string;
+  notice: string;
   /** When its year was ended; null: it goes on. */
   archivedAt: Date | null;
   /** The class of the year before. */
@@ -69,6 +70,8 @@ export interface ClassChange {
   zone?: string;
   outsidePlayers?: boolean;
   recording?: boolean;
+  /** What the school says to what is kept, in its own words. */
+  notice?: string;
 }
 
 /** Renews or closes the join code, or sets how far students may publish. The teacher only. */
@@ -81,7 +84,8 @@ export async function alterClass(id: string, teacher: string, change: ClassChang
       retention_months = coalesce(${change.retentionMonths ?? null}, retention_months),
       zone = coalesce(${change.zone ?? null}, zone),
       outside_players = coalesce(${change.outsidePlayers ?? null}, outside_players),
-      recording = coalesce(${change.recording ?? null}, recording)
+      recording = coalesce(${change.recording ?? null}, recording),
+      notice = coalesce(${change.notice?.trim() ?? null}, notice)
     where id = ${id} and teaches(id, ${teacher}) returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
 }
@@ -90,7 +94,7 @@ export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
     select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
-      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows
+      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice
     from class c where c.id = ${id}`;
   return row ?? null;
 }

@@ -7,6 +7,7 @@ import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { TEACHERS_NAME } from "./class";
 import type { GivenOverride } from "./overrides";
+import { sendScoresOf } from "../lti/services";
 import { findSubmissionRef, type SubmissionRef, teaches, watches } from "./submission-ref";
 
 export type GroupState = "not_begun" | "working" | "submitted" | "marked" | "returned";
@@ -287,6 +288,7 @@ export async function saveMark(
   });
   if ("failed" in done) return done;
   await workChanged(s.timelineId);
+  await sendScoresOf([submission]);
   return { saved: true, version: done.version };
 }
 
@@ -308,19 +310,21 @@ export async function returnWork(
     where m.submission_id = ${submission} and m.points is not null and a.id = ${s.assignmentId} returning m.returned_at is not null as returned`;
   if (!done) return fail("not_marked_yet");
   await workChanged(s.timelineId);
+  await sendScoresOf([submission]);
   return done;
 }
 
 /** Returns every submission of an assignment that has points; gives how many. */
 export async function returnAll(assignment: string, teacher: string): Promise<Failure | { returned: number }> {
   if (!(await teaches(assignment, teacher))) return fail("not_found");
-  const done = await db()<{ timelineId: string }[]>`
+  const done = await db()<{ timelineId: string; id: string }[]>`
     update mark m set returned_at = case when a.return_at > now() then null else now() end,
       hold_until = case when a.return_at > now() then a.return_at end
     from current_submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id
     where s.id = m.submission_id and g.assignment_id = ${assignment} and m.points is not null and m.returned_at is null
-    returning g.timeline_id`;
+    returning g.timeline_id, s.id`;
   for (const row of done) await workChanged(row.timelineId);
+  await sendScoresOf(done.map((d) => d.id));
   return { returned: done.length };
 }
 
@@ -347,11 +351,12 @@ export async function holdUntil(
 
 /** Gives back what was held until now; gives how many. */
 export async function releaseHeld(): Promise<number> {
-  const done = await db()<{ timelineId: string }[]>`
+  const done = await db()<{ timelineId: string; id: string }[]>`
     update mark m set returned_at = now(), hold_until = null
     from submission s join group_work g on g.id = s.group_id
     where s.id = m.submission_id and m.hold_until <= now() and m.returned_at is null and m.points is not null
-    returning g.timeline_id`;
+    returning g.timeline_id, s.id`;
   for (const row of done) await workChanged(row.timelineId);
+  await sendScoresOf(done.map((d) => d.id));
   return done.length;
 }

@@ -24,7 +24,6 @@ const mail = async (id: string) =>
   (await db()<{ email: string }[]>`select email from account where id = ${id}`)[0]!.email;
 const current = async (timeline: string) => (await ownWork(timeline))!.submission!.id;
 const mark = (points: number | null, more = {}) => ({ points, comment: "", comments: [], ...more });
-const _inHours = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString();
 const RUBRIC: Rubric = {
   name: "Crossing",
   criteria: [

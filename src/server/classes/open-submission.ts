@@ -6,6 +6,7 @@ import { db } from "../db/pool";
 import { type PassageSeen, passagesSeen } from "./close-wording";
 import { earlierMarks } from "./mark-history";
 import { type GivenOverride, overridesOf } from "./overrides";
+import { reviewsOf } from "./peers";
 import { questionsOf } from "./questions";
 import { repliesTo } from "./replies";
 import { asideOf } from "./set-aside";
@@ -18,6 +19,8 @@ export interface OpenSubmission {
   versionId: string;
   content: SubmissionContent;
   members: string[];
+  /** What others of the class said of it, and how far they agree. */
+  reviews: Awaited<ReturnType<typeof reviewsOf>>;
   /** The names are not shown to those who mark it. */
   hidden: boolean;
   hash: string;
@@ -101,6 +104,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     versionId: row.versionId,
     content: JSON.parse(row.content) as SubmissionContent,
     members: hidden ? [WORDS.blindWork] : row.members,
+    reviews: await reviewsOf(id, !hidden),
     hidden,
     levels: row.levels ?? [],
     version: row.version ?? 0,

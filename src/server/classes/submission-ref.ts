@@ -41,11 +41,38 @@ export async function findSubmissionRef(id: string): Promise<SubmissionRef | nul
 
 /** The names of a submission as somebody may read them: hidden from those who mark it without them. */
 export async function namesFor(s: SubmissionRef, account: string): Promise<string> {
-  const own = !s.hidden || (await hasRight(db(), s.timelineId, account, "edit"));
+  const own =
+    (await hasRight(db(), s.timelineId, account, "edit")) || (!s.hidden && !(await readsIt(s.id, account))?.blind);
   return own ? s.members.join(", ") : WORDS.blindWork;
 }
 
-/** Whether a person may see what was handed in: its group, and those who teach or assist in the class. */
+/**
+ * Whether a person may see what was handed in: its group, those who teach or assist in the
+ * class, those who were given it to read, and the class where it is shown to it.
+ */
 export async function maySeeSubmission(s: SubmissionRef, account: string): Promise<boolean> {
-  return (await watches(s.assignmentId, account)) || (await hasRight(db(), s.timelineId, account, "edit"));
+  return (
+    (await watches(s.assignmentId, account)) ||
+    (await hasRight(db(), s.timelineId, account, "edit")) ||
+    (await isShownTo(s.id, account)) ||
+    (await readsIt(s.id, account)) !== null
+  );
+}
+
+/** How a person was given this work to read; null: they were not. */
+async function readsIt(submission: string, account: string): Promise<{ blind: boolean } | null> {
+  const [row] = await db()<{ blind: boolean }[]>`
+    select p.blind from peer_review p join assignment a on a.id = p.assignment_id
+    join class_member m on m.class_id = a.class_id and m.account_id = p.account_id
+    where p.submission_id = ${submission} and p.account_id = ${account}`;
+  return row ?? null;
+}
+
+/** Whether a work is shown to a class of which a person is a student. */
+async function isShownTo(submission: string, account: string): Promise<boolean> {
+  const [row] = await db()`
+    select from gallery g join assignment a on a.id = g.assignment_id
+    join class_member m on m.class_id = a.class_id and m.account_id = ${account}
+    join submission s on s.id = g.submission_id and s.taken_back_at is null where g.submission_id = ${submission}`;
+  return row !== undefined;
 }

@@ -18,6 +18,7 @@ import type { AssignmentOptions, LateRule } from "./assignment";
 import { earlierMarks } from "./mark-history";
 import { sendLetters } from "../mail/outgoing";
 import { overridesOf } from "./overrides";
+import { reviewsOf } from "./peers";
 import { questionsOf } from "./questions";
 import { repliesTo } from "./replies";
 import { asideOf } from "./set-aside";
@@ -253,6 +254,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
         rubric: (JSON.parse(s.content) as SubmissionContent).rubric ?? null,
         earlier: s.changes === 0 ? [] : await earlierMarks(s.id),
         replies: await repliesTo(s.id),
+        reviews: (await reviewsOf(s.id, false)).said.map(({ by, points, comment }) => ({ by, points, comment })),
         comments: (
           await db()<
             { event: string; text: string }[]

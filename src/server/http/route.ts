@@ -23,6 +23,10 @@ interface Options<Body> {
   mostBody?: number;
   /** It answers people with a page: when something fails, that is a page too. */
   page?: true;
+  /** Other sites send people's browsers here, with something of their own that says who they are. No cookie counts. */
+  foreign?: true;
+  /** What stands in its query may be as long as an address. */
+  longQuery?: true;
 }
 
 type Handler = ((
@@ -36,6 +40,7 @@ type Handler = ((
 const MOST_BODY = 200_000;
 /** No id, address or size in a path is longer. */
 const LONGEST_PARAM = 200;
+const LONGEST_QUERY = 2_000;
 
 /** A route that needs a signed-in person. Refuses other origins, strangers and unknown shapes before anything runs. */
 export function memberRoute<Body = undefined>(
@@ -68,7 +73,7 @@ function route<Body, Who extends object>(
   const refuse = (f: Failure) => (options.page ? failurePage(f) : failureResponse(f));
   const handler: Handler = async (request, context) => {
     try {
-      if (request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request))
+      if (!options.foreign && request.method !== "GET" && request.method !== "HEAD" && !isOwnOrigin(request))
         return refuse(fail("other_origin"));
       const raw = (await context.params) ?? {}; // a route without parameters has none
       const params = Object.fromEntries(
@@ -76,7 +81,8 @@ function route<Body, Who extends object>(
       );
       const { searchParams } = new URL(request.url);
       for (const text of [...Object.values(params), ...[...searchParams].flat()])
-        if (!isClean(text) || text.length > LONGEST_PARAM) return refuse(fail("bad_address"));
+        if (!isClean(text) || text.length > (options.longQuery ? LONGEST_QUERY : LONGEST_PARAM))
+          return refuse(fail("bad_address"));
       const asker = await who(request);
       if (isFailure(asker)) return refuse(asker);
       let body = undefined as Body;

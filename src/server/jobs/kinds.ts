@@ -16,6 +16,8 @@ export interface Inputs {
   past_states: Record<string, never>;
   /** Looks for wording that is close among the works of an assignment. */
   close_wording: { assignment: string };
+  /** Sends the points of a submission to the learning platforms its assignment is linked from. */
+  lti_scores: { submission: string };
   /** Gives back the marks whose day has come. */
   held_marks: Record<string, never>;
   /** Removes what is over. */

@@ -5,10 +5,14 @@ import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
 import { BeginAssignment } from "@/features/classes/begin-assignment";
+import { WORDS as PEERS } from "@/core/words/en/peers";
+import { ReviewForm } from "@/features/marking/review-form";
 import { MarkingDesk } from "@/features/marking/marking-desk";
 import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
 import { usableFor } from "@/server/classes/begin";
 import { findClassRole } from "@/server/classes/class";
+import { galleryOf } from "@/server/classes/gallery";
+import { reviewsBy } from "@/server/classes/peers";
 import { notBegun } from "@/server/classes/groups";
 import { modelFor } from "@/server/classes/reach";
 import { groupsOf } from "@/server/classes/marking";
@@ -82,6 +86,7 @@ export default async function AssignmentPage({
   );
   if (asStudent) {
     const own = role === "student" ? await findOwnWork(id, user.id) : null;
+    const toRead = role === "student" ? await reviewsBy(id, user.id) : [];
     return (
       <>
         {bar}
@@ -115,6 +120,22 @@ export default async function AssignmentPage({
               </a>
             ) : null}
           </div>
+          {toRead.length > 0 ? (
+            <section aria-label={PEERS.toRead} className="mt-6">
+              <h2 className="text-[20px]">{PEERS.toRead}</h2>
+              <p className="text-[14px] text-quiet">{PEERS.toReadHelp}</p>
+              {toRead.map((r, i) => (
+                <ReviewForm key={r.id} given={{ ...r }} name={r.names || PEERS.work(i + 1)} />
+              ))}
+            </section>
+          ) : null}
+          {(await galleryOf(id)).length > 0 ? (
+            <p className="mt-4">
+              <Link href={`/assignments/${id}/gallery`} className="font-bold text-verdigris underline">
+                {PEERS.galleryLink}
+              </Link>
+            </p>
+          ) : null}
           {role === "student" ? (
             <p className="mt-3 text-[14px] text-quiet">
               {WORDS.yourTeacherCanLookAt(
@@ -145,6 +166,7 @@ export default async function AssignmentPage({
           extended: r.extended?.toISOString() ?? null,
         }))}
         open={mine}
+        gallery={(await galleryOf(id)).map((g) => g.submission)}
         mayMark={role === "teacher"}
         idle={
           assignment.options.grouping === "teacher" && !assignment.over

@@ -1,7 +1,10 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as PRIVACY } from "@/core/words/en/privacy";
 import { WORDS as PEOPLE } from "@/core/words/en/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { PlatformButton } from "@/features/classes/platform-button";
+import { courseOf } from "@/server/lti/services";
 import { TeachersPanel } from "@/features/classes/teachers-panel";
 import { ClassDesk } from "@/features/classes/class-desk";
 import { assignmentsOf } from "@/server/classes/assignment";
@@ -27,6 +30,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
   if (!found) notFound();
   const assignments = await assignmentsOf(id);
   const teachers = role === "student" ? [] : (await teachersOf(id)).map((t) => ({ ...t }));
+  const platform = role === "teacher" ? await courseOf(id) : null;
   const published = await publishedTo(id);
   const own = role === "student" ? await workOf(user.id) : [];
   return (
@@ -39,6 +43,11 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
           {role === "student" ? (
             <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
           ) : null}
+          <p>
+            <Link href={`/classes/${id}/privacy`} className="text-[14px] text-verdigris underline">
+              {PRIVACY.link}
+            </Link>
+          </p>
           <h2 className="mt-5 mb-2 text-[18px]">{WORDS.assignments}</h2>
           {role === "teacher" && found.archivedAt === null ? (
             <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
@@ -64,6 +73,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               );
             })}
           </ul>
+          {role === "teacher" && platform ? <PlatformButton classId={id} platform={platform} /> : null}
           <Practices klass={id} account={user.id} isTeacher={role === "teacher"} />
           {published.length > 0 ? (
             <>

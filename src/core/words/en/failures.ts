@@ -56,6 +56,23 @@ export const FAILURES = {
   mark_needs_reason:
     "This mark was given back already. Say why it is changed: the group reads the reason, and the mark before is kept.",
   not_returned_yet: "This can be answered once it has been given back, and up to a hundred times. Nothing was sent.",
+  no_such_platform:
+    "This learning platform is not known here. Ask whoever runs Fastigo at your school to add it; nothing was changed.",
+  bad_launch:
+    "What your learning platform sent could not be confirmed, so nobody was signed in. Open the link on the platform again; if that does not help, tell its administrator.",
+  launch_over:
+    "This way in from your learning platform was used already, or took too long. Open the link on the platform again.",
+  launch_elsewhere:
+    "This way in was begun in another browser, or this one keeps no cookies from here. Open the link on the platform again, in a window of its own.",
+  no_course:
+    "Your learning platform did not say which course this is, so there is no class to open. Tell its administrator.",
+  course_not_opened:
+    "Your teacher has to open this course in Fastigo once, from the learning platform, before you can. Nothing was changed.",
+  platform_silent:
+    "The learning platform does not answer, or not as it should. Nothing was changed; try again in a few minutes.",
+  too_few_to_review:
+    "Two groups at least have to hand in before anybody can read another's work. Nothing was given out.",
+  review_empty: "Choose a level or write a few words. Nothing was sent.",
   reply_empty: "Write an answer of up to 2,000 characters. Nothing was sent.",
   question_empty: "Write a few words, up to 2,000 characters. Nothing was sent.",
   questions_full:

@@ -188,7 +188,8 @@ export const GUIDE: readonly GuideTask[] = [
     also: "submit assignment homework ready check teacher frozen copy deadline",
     steps: [
       "Open the assignment from your home page. The ready check at the foot of the editor says what is asked and what is missing; each line leads to the spot.",
-      "Press Hand in. What you handed in stays as it is; until it is due you can take it back and hand in again.",
+      "Stuck? “I am stuck” in an event's sheet asks your teacher, who answers there. Under The task stands what is worth a look before you hand in; what you have looked at you can set aside with a reason.",
+      "Press Submit. What you handed in stays as it is; until it is due you can take it back and hand in again.",
       "Is your teacher not on Fastigo? Under Share make a frozen copy: a link, or a file with its pictures, with a fingerprint that proves it was not changed.",
     ],
     picture: { name: "ready-check", alt: "The ready check under a chart: what is asked, and what is there" },
@@ -200,8 +201,10 @@ export const GUIDE: readonly GuideTask[] = [
     also: "teacher students join code group requirement rubric",
     steps: [
       "Open Classes, name the class and press Make the class. Students join with the code; they need a name and a password, no e-mail address.",
-      "Press New assignment: instructions, due time, requirements, events you give.",
-      "The class's page shows who has begun and who has handed in.",
+      "Or press Add students from a list: paste names, or choose a school's OneRoster export. Each student gets a slip to print, with a sign-in name and a code for the first time.",
+      "Under Who teaches here take in colleagues by their e-mail: as teachers, or as assistants who see and comment.",
+      "Press New assignment: instructions, due time, what is asked or only wished, texts to read, a rubric, events you give. Let students make the groups, or make them by lot.",
+      "When the year is over, begin the next one with the same set-up.",
     ],
     picture: { name: "class", alt: "A class with its assignments, students and practices" },
     links: [
@@ -214,12 +217,30 @@ export const GUIDE: readonly GuideTask[] = [
     title: "Mark a class",
     also: "grade points comment return feedback teacher",
     steps: [
-      "Open the assignment. Each group's work is drawn as it was handed in, beside what was asked.",
-      "Comment on events, give points and return it, or give it back to improve.",
-      "Take the marks away as a table when all are done.",
+      "My classes today, on your home page, says who waits to be marked, who handed in again, who is late, stuck, or has asked.",
+      "Open a work: it is drawn as it was handed in, beside what was asked. Choose levels of the rubric with the keys 1, 2, 3, comment on events, insert comments you have kept.",
+      "Close wording and Who did what stand beside the work; what they mean is for you to say.",
+      "Return it, or give it back to improve. Hold marks keeps all of them back until a day. A mark that was given back is changed with a reason.",
+      "Take the marks away as a table, a workbook, OneRoster results or marking sheets; Figures shows how the class did.",
     ],
     picture: { name: "marking", alt: "Marking: the work of a group with requirements and points" },
-    links: [{ to: "/help/class", text: "Set up a class and an assignment" }],
+    links: [
+      { to: "/teaching", text: "My classes today" },
+      { to: "/help/class", text: "Set up a class and an assignment" },
+      { to: "/help/peers", text: "Let students read each other's work" },
+    ],
+  },
+  {
+    id: "peers",
+    title: "Let students read each other's work",
+    also: "peer review gallery show class exhibition feedback",
+    steps: [
+      "On the assignment press Peer reading: everybody who has handed in is given work of others, by lot and, if you want, without names.",
+      "They read it, choose levels of the rubric and write what is good and what would make it better. You see what was said and how far they agree, and decide yourself.",
+      "Chosen work that you have given back can be shown in the class gallery, all together or one after another.",
+    ],
+    picture: null,
+    links: [{ to: "/help/mark", text: "Mark a class" }],
   },
   {
     id: "together",

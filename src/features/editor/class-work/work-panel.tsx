@@ -12,6 +12,7 @@ import { rubricSumText } from "@/core/words/en/setting";
 import { RubricTable } from "@/ui/rubric-table";
 import { SendLine } from "@/ui/controls/send-line";
 import { LookOverSection } from "./look-over-section";
+import { ReviewsSaid } from "@/ui/reviews-said";
 import { Stuck } from "./stuck";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -98,6 +99,9 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
                   ))}
                 </ul>
               </>
+            ) : null}
+            {returned.reviews.length > 0 ? (
+              <ReviewsSaid said={returned.reviews} agreement={null} total={assignment.total} />
             ) : null}
             {submission ? (
               <div className="mt-3">

@@ -11,6 +11,7 @@ const readAlter = ajv.compile({
     zone: { type: "string", maxLength: 60 },
     outsidePlayers: { type: "boolean" },
     recording: { type: "boolean" },
+    notice: { type: "string", maxLength: 5_000 },
   },
   additionalProperties: false,
 }) as ValidateFunction<ClassChange>;
