@@ -13,12 +13,11 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
-import { WORDS as PEERS } from "@/core/words/en/peers";
-import { CheckRow } from "@/ui/controls/check-row";
 import { ReviewsSaid } from "@/ui/reviews-said";
 import { ChangeMark } from "./change-mark";
 import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";
+import { GalleryBox } from "./gallery-box";
 import { GivenLine } from "./given-line";
 import { RubricMarks } from "./rubric-marks";
 import { Questions, Replies } from "./talk";
@@ -204,19 +203,7 @@ export function MarkPanel({
         </ul>
       </section>
       {mayMark && open.returnedAt ? (
-        <div className="mt-3">
-          <CheckRow
-            label={PEERS.inGallery}
-            checked={gallery.includes(open.id)}
-            onChange={async (on) => {
-              const answer = await askServer("PUT", `/api/assignments/${open.assignment}/gallery`, {
-                submissions: on ? [...gallery, open.id] : gallery.filter((g) => g !== open.id),
-              });
-              setFailed(answer.ok ? null : answer.sentence);
-              router.refresh();
-            }}
-          />
-        </div>
+        <GalleryBox assignment={open.assignment} submission={open.id} gallery={gallery} />
       ) : null}
       {open.timeline ? (
         <p className="mt-3 text-[14px]">
