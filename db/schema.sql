@@ -1,5 +1,9 @@
 -- The shape of the database after all migrations, to read in review; never run.
 
+CREATE SCHEMA public;
+
+COMMENT ON SCHEMA public IS 'standard public schema';
+
 CREATE FUNCTION public.as_json(text) RETURNS jsonb
     LANGUAGE plpgsql IMMUTABLE STRICT
     AS $_$
@@ -8,6 +12,22 @@ begin
 exception when others then
   return regexp_replace($1, '\\u(0000|[dD][89a-fA-F][0-9a-fA-F]{2})', '', 'g')::jsonb;
 end $_$;
+
+CREATE FUNCTION public.due_for(assignment_id text, account_id text) RETURNS timestamp with time zone
+    LANGUAGE sql STABLE
+    AS $_$
+  select greatest(a.due_at, (select x.due_at from extension x where x.assignment_id = a.id and x.account_id = $2))
+  from assignment a where a.id = $1
+$_$;
+
+CREATE FUNCTION public.due_of_group(group_id text) RETURNS timestamp with time zone
+    LANGUAGE sql STABLE
+    AS $_$
+  select greatest(a.due_at, (
+    select max(x.due_at) from extension x join group_member m on m.account_id = x.account_id and m.assignment_id = x.assignment_id
+    where m.group_id = g.id and x.assignment_id = a.id))
+  from group_work g join assignment a on a.id = g.assignment_id where g.id = $1
+$_$;
 
 CREATE FUNCTION public.refuse_alteration() RETURNS trigger
     LANGUAGE plpgsql
@@ -37,6 +57,12 @@ begin
 end $$;
 
 CREATE FUNCTION public.teaches(class_id text, account_id text) RETURNS boolean
+    LANGUAGE sql STABLE
+    AS $_$
+  select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2 and t.role <> 'assistant')
+$_$;
+
+CREATE FUNCTION public.watches(class_id text, account_id text) RETURNS boolean
     LANGUAGE sql STABLE
     AS $_$
   select exists (select from class_teacher t where t.class_id = $1 and t.account_id = $2)
@@ -93,6 +119,17 @@ CREATE TABLE public.assignment (
     total integer NOT NULL,
     due_at timestamp with time zone NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
+    late_rule text DEFAULT 'accepted'::text NOT NULL,
+    "grouping" text DEFAULT 'pupils'::text NOT NULL,
+    blind boolean DEFAULT false NOT NULL,
+    rubric jsonb,
+    texts jsonb DEFAULT '[]'::jsonb NOT NULL,
+    model text,
+    model_shown text DEFAULT 'never'::text NOT NULL,
+    return_at timestamp with time zone,
+    CONSTRAINT assignment_grouping_known CHECK (("grouping" = ANY (ARRAY['pupils'::text, 'single'::text, 'teacher'::text]))),
+    CONSTRAINT assignment_late_rule_known CHECK ((late_rule = ANY (ARRAY['accepted'::text, 'refused'::text]))),
+    CONSTRAINT assignment_model_shown_known CHECK ((model_shown = ANY (ARRAY['never'::text, 'before'::text, 'after'::text]))),
     CONSTRAINT assignment_title_length CHECK (((length(title) >= 1) AND (length(title) <= 200))),
     CONSTRAINT assignment_total_positive CHECK (((total >= 1) AND (total <= 1000)))
 );
@@ -160,7 +197,11 @@ CREATE TABLE public.class (
     organisation_id text,
     outside_players boolean DEFAULT true NOT NULL,
     recording boolean DEFAULT true NOT NULL,
+    notice text DEFAULT ''::text NOT NULL,
+    archived_at timestamp with time zone,
+    follows text,
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
+    CONSTRAINT class_notice_length CHECK ((length(notice) <= 5000)),
     CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text]))),
     CONSTRAINT class_retention_months CHECK (((retention_months >= 1) AND (retention_months <= 120)))
 );
@@ -170,13 +211,34 @@ CREATE TABLE public.class_member (
     account_id text NOT NULL,
     joined_at timestamp with time zone DEFAULT now() NOT NULL,
     note text DEFAULT ''::text NOT NULL,
+    roster_id text DEFAULT ''::text NOT NULL,
     CONSTRAINT class_member_note_short CHECK ((length(note) <= 40))
 );
 
 CREATE TABLE public.class_teacher (
     class_id text NOT NULL,
     account_id text NOT NULL,
-    joined_at timestamp with time zone DEFAULT now() NOT NULL
+    joined_at timestamp with time zone DEFAULT now() NOT NULL,
+    role text DEFAULT 'teacher'::text NOT NULL,
+    CONSTRAINT class_teacher_role_known CHECK ((role = ANY (ARRAY['lead'::text, 'teacher'::text, 'assistant'::text])))
+);
+
+CREATE TABLE public.close_passage (
+    assignment_id text NOT NULL,
+    timeline_id text NOT NULL,
+    event_id text NOT NULL,
+    passage text NOT NULL,
+    words integer NOT NULL,
+    kind text NOT NULL,
+    other_timeline text,
+    other_event text DEFAULT ''::text NOT NULL,
+    other text NOT NULL,
+    CONSTRAINT close_passage_kind_known CHECK ((kind = ANY (ARRAY['classmate'::text, 'text'::text, 'quote'::text])))
+);
+
+CREATE TABLE public.close_wording (
+    assignment_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.submission (
@@ -263,6 +325,12 @@ CREATE TABLE public.event_comment (
     text text NOT NULL
 );
 
+CREATE TABLE public.extension (
+    assignment_id text NOT NULL,
+    account_id text NOT NULL,
+    due_at timestamp with time zone NOT NULL
+);
+
 CREATE TABLE public.frozen_copy (
     address text NOT NULL,
     timeline_id text NOT NULL,
@@ -270,6 +338,12 @@ CREATE TABLE public.frozen_copy (
     created_by text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     closed_at timestamp with time zone
+);
+
+CREATE TABLE public.gallery (
+    assignment_id text NOT NULL,
+    submission_id text NOT NULL,
+    place integer NOT NULL
 );
 
 CREATE TABLE public.given_event (
@@ -380,9 +454,70 @@ ALTER TABLE public.job_runner ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
     CACHE 1
 );
 
+CREATE TABLE public.kept_comment (
+    id bigint NOT NULL,
+    account_id text NOT NULL,
+    text text NOT NULL,
+    used integer DEFAULT 0 NOT NULL,
+    CONSTRAINT kept_comment_length CHECK (((length(text) >= 1) AND (length(text) <= 1000)))
+);
+
+ALTER TABLE public.kept_comment ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.kept_comment_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
 CREATE TABLE public.known_browser (
     token_hash bytea NOT NULL,
     account_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.lti_account (
+    platform text NOT NULL,
+    subject text NOT NULL,
+    account_id text NOT NULL
+);
+
+CREATE TABLE public.lti_choice (
+    id text NOT NULL,
+    platform text NOT NULL,
+    account_id text NOT NULL,
+    class_id text NOT NULL,
+    deployment text NOT NULL,
+    return_url text NOT NULL,
+    data text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.lti_course (
+    platform text NOT NULL,
+    context text NOT NULL,
+    class_id text NOT NULL,
+    memberships text DEFAULT ''::text NOT NULL
+);
+
+CREATE TABLE public.lti_key (
+    id text NOT NULL,
+    private_key jsonb NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.lti_link (
+    platform text NOT NULL,
+    link text NOT NULL,
+    assignment_id text NOT NULL,
+    line_item text DEFAULT ''::text NOT NULL
+);
+
+CREATE TABLE public.lti_login (
+    state text NOT NULL,
+    nonce text NOT NULL,
+    platform text NOT NULL,
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
@@ -430,7 +565,42 @@ CREATE TABLE public.mark (
     points numeric,
     comment text DEFAULT ''::text NOT NULL,
     returned_at timestamp with time zone,
-    to_improve boolean DEFAULT false NOT NULL
+    to_improve boolean DEFAULT false NOT NULL,
+    levels jsonb DEFAULT '[]'::jsonb NOT NULL,
+    version integer DEFAULT 0 NOT NULL,
+    by_id text,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    hold_until timestamp with time zone
+);
+
+CREATE TABLE public.mark_before (
+    submission_id text NOT NULL,
+    n integer NOT NULL,
+    points numeric,
+    levels jsonb NOT NULL,
+    comment text NOT NULL,
+    by_id text,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    reason text NOT NULL
+);
+
+CREATE TABLE public.mark_reply (
+    id bigint NOT NULL,
+    submission_id text NOT NULL,
+    account_id text,
+    by_teacher boolean NOT NULL,
+    text text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT mark_reply_length CHECK (((length(text) >= 1) AND (length(text) <= 2000)))
+);
+
+ALTER TABLE public.mark_reply ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.mark_reply_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
 );
 
 CREATE TABLE public.media (
@@ -528,6 +698,18 @@ CREATE TABLE public.past_state (
     packed bytea NOT NULL
 );
 
+CREATE TABLE public.peer_review (
+    id text NOT NULL,
+    assignment_id text NOT NULL,
+    submission_id text NOT NULL,
+    account_id text NOT NULL,
+    blind boolean NOT NULL,
+    levels jsonb DEFAULT '[]'::jsonb NOT NULL,
+    comment text DEFAULT ''::text NOT NULL,
+    done_at timestamp with time zone,
+    CONSTRAINT peer_review_comment_length CHECK ((length(comment) <= 4000))
+);
+
 CREATE TABLE public.practice (
     id text NOT NULL,
     class_id text NOT NULL,
@@ -586,9 +768,38 @@ CREATE TABLE public.publication (
 );
 ALTER TABLE ONLY public.publication ALTER COLUMN words SET STATISTICS 1000;
 
+CREATE TABLE public.question (
+    id bigint NOT NULL,
+    timeline_id text NOT NULL,
+    event_id text NOT NULL,
+    account_id text,
+    text text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    answer text DEFAULT ''::text NOT NULL,
+    answered_by text,
+    answered_at timestamp with time zone,
+    CONSTRAINT question_length CHECK (((length(text) >= 1) AND (length(text) <= 2000)))
+);
+
+ALTER TABLE public.question ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
+    SEQUENCE NAME public.question_id_seq
+    START WITH 1
+    INCREMENT BY 1
+    NO MINVALUE
+    NO MAXVALUE
+    CACHE 1
+);
+
 CREATE TABLE public.removed_editor (
     timeline_id text NOT NULL,
     account_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.rubric (
+    id text NOT NULL,
+    account_id text NOT NULL,
+    rubric jsonb NOT NULL,
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
@@ -609,6 +820,15 @@ CREATE TABLE public.session (
     id text DEFAULT replace((gen_random_uuid())::text, '-'::text, ''::text) NOT NULL,
     browser text DEFAULT ''::text NOT NULL,
     seen_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.set_aside (
+    timeline_id text NOT NULL,
+    finding text NOT NULL,
+    reason text NOT NULL,
+    account_id text,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT set_aside_length CHECK (((length(reason) >= 1) AND (length(reason) <= 500)))
 );
 
 CREATE TABLE public.short_link (
@@ -827,6 +1047,9 @@ ALTER TABLE ONLY public.class
 ALTER TABLE ONLY public.class_teacher
     ADD CONSTRAINT class_teacher_pkey PRIMARY KEY (class_id, account_id);
 
+ALTER TABLE ONLY public.close_wording
+    ADD CONSTRAINT close_wording_pkey PRIMARY KEY (assignment_id);
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_pkey PRIMARY KEY (timeline_id, account_id);
 
@@ -836,8 +1059,14 @@ ALTER TABLE ONLY public.event_comment
 ALTER TABLE ONLY public.event
     ADD CONSTRAINT event_pkey PRIMARY KEY (timeline_id, id);
 
+ALTER TABLE ONLY public.extension
+    ADD CONSTRAINT extension_pkey PRIMARY KEY (assignment_id, account_id);
+
 ALTER TABLE ONLY public.frozen_copy
     ADD CONSTRAINT frozen_copy_pkey PRIMARY KEY (address);
+
+ALTER TABLE ONLY public.gallery
+    ADD CONSTRAINT gallery_pkey PRIMARY KEY (assignment_id, submission_id);
 
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_pkey PRIMARY KEY (id);
@@ -863,8 +1092,32 @@ ALTER TABLE ONLY public.job
 ALTER TABLE ONLY public.job_runner
     ADD CONSTRAINT job_runner_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.kept_comment
+    ADD CONSTRAINT kept_comment_account_id_text_key UNIQUE (account_id, text);
+
+ALTER TABLE ONLY public.kept_comment
+    ADD CONSTRAINT kept_comment_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_pkey PRIMARY KEY (token_hash);
+
+ALTER TABLE ONLY public.lti_account
+    ADD CONSTRAINT lti_account_pkey PRIMARY KEY (platform, subject);
+
+ALTER TABLE ONLY public.lti_choice
+    ADD CONSTRAINT lti_choice_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.lti_course
+    ADD CONSTRAINT lti_course_pkey PRIMARY KEY (platform, context);
+
+ALTER TABLE ONLY public.lti_key
+    ADD CONSTRAINT lti_key_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.lti_link
+    ADD CONSTRAINT lti_link_pkey PRIMARY KEY (platform, link);
+
+ALTER TABLE ONLY public.lti_login
+    ADD CONSTRAINT lti_login_pkey PRIMARY KEY (state);
 
 ALTER TABLE ONLY public.made_file
     ADD CONSTRAINT made_file_pkey PRIMARY KEY (id);
@@ -875,8 +1128,14 @@ ALTER TABLE ONLY public.made_piece
 ALTER TABLE ONLY public.mail
     ADD CONSTRAINT mail_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.mark_before
+    ADD CONSTRAINT mark_before_pkey PRIMARY KEY (submission_id, n);
+
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_pkey PRIMARY KEY (submission_id);
+
+ALTER TABLE ONLY public.mark_reply
+    ADD CONSTRAINT mark_reply_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.media_file
     ADD CONSTRAINT media_file_pkey PRIMARY KEY (media_id, size);
@@ -911,6 +1170,12 @@ ALTER TABLE ONLY public.page_report
 ALTER TABLE ONLY public.past_state
     ADD CONSTRAINT past_state_pkey PRIMARY KEY (timeline_id, seq);
 
+ALTER TABLE ONLY public.peer_review
+    ADD CONSTRAINT peer_review_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.peer_review
+    ADD CONSTRAINT peer_review_submission_id_account_id_key UNIQUE (submission_id, account_id);
+
 ALTER TABLE ONLY public.practice
     ADD CONSTRAINT practice_pkey PRIMARY KEY (id);
 
@@ -923,14 +1188,23 @@ ALTER TABLE ONLY public.publication
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_pkey PRIMARY KEY (timeline_id);
 
+ALTER TABLE ONLY public.question
+    ADD CONSTRAINT question_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_pkey PRIMARY KEY (timeline_id, account_id);
+
+ALTER TABLE ONLY public.rubric
+    ADD CONSTRAINT rubric_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
+
+ALTER TABLE ONLY public.set_aside
+    ADD CONSTRAINT set_aside_pkey PRIMARY KEY (timeline_id, finding);
 
 ALTER TABLE ONLY public.short_link
     ADD CONSTRAINT short_link_pkey PRIMARY KEY (word);
@@ -981,6 +1255,8 @@ CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (l
 
 CREATE INDEX assignment_class ON public.assignment USING btree (class_id);
 
+CREATE INDEX assignment_model ON public.assignment USING btree (model) WHERE (model IS NOT NULL);
+
 CREATE INDEX blob_store ON public.blob USING btree (store);
 
 CREATE UNIQUE INDEX class_join_code_unique ON public.class USING btree (upper(join_code));
@@ -989,9 +1265,15 @@ CREATE INDEX class_member_account ON public.class_member USING btree (account_id
 
 CREATE INDEX class_teacher_account ON public.class_teacher USING btree (account_id);
 
+CREATE INDEX close_passage_assignment ON public.close_passage USING btree (assignment_id);
+
+CREATE INDEX close_passage_timeline ON public.close_passage USING btree (timeline_id);
+
 CREATE INDEX editor_account ON public.editor USING btree (account_id);
 
 CREATE INDEX frozen_copy_timeline ON public.frozen_copy USING btree (timeline_id);
+
+CREATE INDEX gallery_submission ON public.gallery USING btree (submission_id);
 
 CREATE INDEX given_event_assignment ON public.given_event USING btree (assignment_id);
 
@@ -1009,9 +1291,17 @@ CREATE UNIQUE INDEX job_waiting ON public.job USING btree (kind, about) WHERE (s
 
 CREATE INDEX known_browser_account ON public.known_browser USING btree (account_id);
 
+CREATE INDEX lti_account_account ON public.lti_account USING btree (account_id);
+
+CREATE INDEX lti_course_class ON public.lti_course USING btree (class_id);
+
+CREATE INDEX lti_link_assignment ON public.lti_link USING btree (assignment_id);
+
 CREATE INDEX made_file_account ON public.made_file USING btree (account_id, at);
 
 CREATE INDEX mail_account ON public.mail USING btree (account_id, at DESC);
+
+CREATE INDEX mark_reply_submission ON public.mark_reply USING btree (submission_id, id);
 
 CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
 
@@ -1022,6 +1312,10 @@ CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 CREATE INDEX page_pass_timeline ON public.page_pass USING btree (timeline_id);
 
 CREATE INDEX page_report_waiting ON public.page_report USING btree (at) WHERE (decided_at IS NULL);
+
+CREATE INDEX peer_review_account ON public.peer_review USING btree (account_id, assignment_id);
+
+CREATE INDEX peer_review_assignment ON public.peer_review USING btree (assignment_id);
 
 CREATE INDEX practice_class ON public.practice USING btree (class_id);
 
@@ -1042,6 +1336,10 @@ CREATE INDEX publication_subject ON public.publication USING btree (lower(subjec
 CREATE INDEX publication_unfound ON public.publication USING btree (timeline_id) WHERE (words IS NULL);
 
 CREATE INDEX publication_words ON public.publication USING gin (words) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX question_timeline ON public.question USING btree (timeline_id, id);
+
+CREATE INDEX rubric_account ON public.rubric USING btree (account_id, at);
 
 CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
 
@@ -1078,6 +1376,9 @@ ALTER TABLE ONLY public.account_notice
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
 
+ALTER TABLE ONLY public.assignment
+    ADD CONSTRAINT assignment_model_fkey FOREIGN KEY (model) REFERENCES public.timeline(id) ON DELETE SET NULL;
+
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash) ON DELETE CASCADE;
 
@@ -1092,6 +1393,9 @@ ALTER TABLE ONLY public.change
 
 ALTER TABLE ONLY public.check_result
     ADD CONSTRAINT check_result_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.class
+    ADD CONSTRAINT class_follows_fkey FOREIGN KEY (follows) REFERENCES public.class(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.class_member
     ADD CONSTRAINT class_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -1108,6 +1412,18 @@ ALTER TABLE ONLY public.class_teacher
 ALTER TABLE ONLY public.class_teacher
     ADD CONSTRAINT class_teacher_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.close_passage
+    ADD CONSTRAINT close_passage_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.close_passage
+    ADD CONSTRAINT close_passage_other_timeline_fkey FOREIGN KEY (other_timeline) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.close_passage
+    ADD CONSTRAINT close_passage_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.close_wording
+    ADD CONSTRAINT close_wording_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1120,6 +1436,12 @@ ALTER TABLE ONLY public.event_comment
 ALTER TABLE ONLY public.event
     ADD CONSTRAINT event_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.extension
+    ADD CONSTRAINT extension_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.extension
+    ADD CONSTRAINT extension_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.frozen_copy
     ADD CONSTRAINT frozen_copy_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);
 
@@ -1128,6 +1450,12 @@ ALTER TABLE ONLY public.frozen_copy
 
 ALTER TABLE ONLY public.frozen_copy
     ADD CONSTRAINT frozen_copy_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.gallery
+    ADD CONSTRAINT gallery_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.gallery
+    ADD CONSTRAINT gallery_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.given_event
     ADD CONSTRAINT given_event_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id);
@@ -1156,8 +1484,26 @@ ALTER TABLE ONLY public.item
 ALTER TABLE ONLY public.job
     ADD CONSTRAINT job_asked_by_fkey FOREIGN KEY (asked_by) REFERENCES public.account(id) ON DELETE SET NULL;
 
+ALTER TABLE ONLY public.kept_comment
+    ADD CONSTRAINT kept_comment_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.known_browser
     ADD CONSTRAINT known_browser_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.lti_account
+    ADD CONSTRAINT lti_account_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.lti_choice
+    ADD CONSTRAINT lti_choice_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.lti_choice
+    ADD CONSTRAINT lti_choice_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.lti_course
+    ADD CONSTRAINT lti_course_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.lti_link
+    ADD CONSTRAINT lti_link_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.made_file
     ADD CONSTRAINT made_file_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -1170,6 +1516,21 @@ ALTER TABLE ONLY public.made_piece
 
 ALTER TABLE ONLY public.mail
     ADD CONSTRAINT mail_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.mark_before
+    ADD CONSTRAINT mark_before_by_id_fkey FOREIGN KEY (by_id) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.mark_before
+    ADD CONSTRAINT mark_before_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.mark
+    ADD CONSTRAINT mark_by_id_fkey FOREIGN KEY (by_id) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.mark_reply
+    ADD CONSTRAINT mark_reply_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.mark_reply
+    ADD CONSTRAINT mark_reply_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
@@ -1213,6 +1574,15 @@ ALTER TABLE ONLY public.page
 ALTER TABLE ONLY public.past_state
     ADD CONSTRAINT past_state_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.peer_review
+    ADD CONSTRAINT peer_review_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.peer_review
+    ADD CONSTRAINT peer_review_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.peer_review
+    ADD CONSTRAINT peer_review_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.practice
     ADD CONSTRAINT practice_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
@@ -1234,11 +1604,23 @@ ALTER TABLE ONLY public.publication
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
 
+ALTER TABLE ONLY public.question
+    ADD CONSTRAINT question_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.question
+    ADD CONSTRAINT question_answered_by_fkey FOREIGN KEY (answered_by) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.question
+    ADD CONSTRAINT question_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.removed_editor
     ADD CONSTRAINT removed_editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.rubric
+    ADD CONSTRAINT rubric_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -1248,6 +1630,12 @@ ALTER TABLE ONLY public.saved_look
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.set_aside
+    ADD CONSTRAINT set_aside_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE SET NULL;
+
+ALTER TABLE ONLY public.set_aside
+    ADD CONSTRAINT set_aside_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.short_link
     ADD CONSTRAINT short_link_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;

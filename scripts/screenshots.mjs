@@ -72,7 +72,10 @@ async function openWork(page) {
 async function signInNameOf(name) {
   const page = await pageFor(LAPTOP, "ward");
   await openClass(page);
-  const text = await page.getByRole("listitem").filter({ hasText: name }).innerText();
+  const text = await page
+    .getByRole("listitem")
+    .filter({ hasText: new RegExp(`${name.toLowerCase()}-\\d`) })
+    .innerText();
   await page.close();
   return text.match(/[a-z]+-\d+/)[0];
 }

@@ -16,7 +16,7 @@ import { between } from "@/core/timeline/place";
 import { RIVER_MAP } from "./draw-map";
 import { PICTURES } from "./draw-pictures";
 import { bellWav } from "./make-bell";
-import { ASSIGNMENT, CLASS_NAME, type DemoGroup, EVENTS, GROUPS } from "./school";
+import { ASSIGNMENT, CLASS_NAME, type DemoGroup, EVENTS, GROUPS, inOwnWords } from "./school";
 import { DEMO, type DemoTimeline } from "./world";
 
 const PASSWORD = "over-the-ambrel";
@@ -350,7 +350,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
         id,
         fields: { title: e.line[1], when: readWhen(e.line[0]), category: categories.get(e.category)! },
       },
-      { kind: "describe", of: id, update: toBase64(descriptionFrom([e.text], clientId++)) },
+      { kind: "describe", of: id, update: toBase64(descriptionFrom([inOwnWords(group, i)], clientId++)) },
       ...source(id, e.source),
     ]);
     if (i < group.pictures) {

@@ -189,3 +189,17 @@ export const EVENTS: readonly {
     text: "Ada Tolley took the last fare.",
   },
 ];
+
+/** What a group wrote about an event: each in other words, but for one passage that two of them have alike. */
+export function inOwnWords(group: DemoGroup, event: number): string {
+  const { line, text, source } = EVENTS[event]!;
+  const [when, title] = line;
+  const number = GROUPS.indexOf(group);
+  if (number === 0 || event === ALIKE) return text;
+  return number % 2 === 1
+    ? `${title}, ${when}. So says the ${source}; we have not seen it said elsewhere.`
+    : `In ${source} we read of it: ${title.toLowerCase()}. The year is ${when}.`;
+}
+
+/** The event about which all who wrote of it say the same. */
+const ALIKE = 0;

@@ -1,8 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { Rubric } from "@/core/classes/rubric";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
-import { edit, must, school } from "../testing/school";
+import { edit, must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { beginAssignment } from "./begin";
 import { findCloseWording, ownPassages, passagesSeen } from "./close-wording";
@@ -17,19 +16,6 @@ withTestDatabase("beside_others");
 
 const current = async (timeline: string) => (await ownWork(timeline))!.submission!.id;
 const mark = (points: number) => ({ points, comment: "", comments: [] });
-const RUBRIC: Rubric = {
-  name: "Crossing",
-  criteria: [
-    {
-      name: "Dates",
-      weight: 1,
-      levels: [
-        { name: "yes", text: "", points: 2 },
-        { name: "no", text: "", points: 0 },
-      ],
-    },
-  ],
-};
 
 describe("work of others", () => {
   it("is read by those who handed in, not whose own it is; their teacher sees who said what, and how far they agree", async () => {

@@ -1,8 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { Rubric } from "@/core/classes/rubric";
 import { noticesOf } from "../accounts/account";
 import { db } from "../db/pool";
-import { must, school } from "../testing/school";
+import { must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { beginAssignment } from "./begin";
 import { keepComment, keptComments } from "./kept-comments";
@@ -24,19 +23,6 @@ const mail = async (id: string) =>
   (await db()<{ email: string }[]>`select email from account where id = ${id}`)[0]!.email;
 const current = async (timeline: string) => (await ownWork(timeline))!.submission!.id;
 const mark = (points: number | null, more = {}) => ({ points, comment: "", comments: [], ...more });
-const RUBRIC: Rubric = {
-  name: "Crossing",
-  criteria: [
-    {
-      name: "Dates",
-      weight: 1,
-      levels: [
-        { name: "yes", text: "", points: 2 },
-        { name: "no", text: "", points: 0 },
-      ],
-    },
-  ],
-};
 
 describe("marks", () => {
   it("by two teachers at once do not write over each other, and what was given back is changed with a reason", async () => {

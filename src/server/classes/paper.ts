@@ -50,7 +50,7 @@ function markingSheet(a: Assignment, s: OpenSubmission): Line[] {
                     item(
                       WORDS.level(
                         c.name,
-                        level.text ? `${level.name}, ${level.text}` : level.name,
+                        level.text ? `${level.name} – ${level.text}` : level.name,
                         level.points,
                         bestOf(c),
                       ),
@@ -69,9 +69,9 @@ function markingSheet(a: Assignment, s: OpenSubmission): Line[] {
     ),
     ...section(
       WORDS.given,
-      s.content.given
-        .filter((g) => !g.locked)
-        .map((g, n) => item(WORDS.givenLine(g.title, GIVEN_WORDS[s.overrides[n]?.result ?? g.result]))),
+      s.content.given.flatMap((g, n) =>
+        g.locked ? [] : [item(WORDS.givenLine(g.title, GIVEN_WORDS[s.overrides[n]?.result ?? g.result]))],
+      ),
     ),
     ...section(
       WORDS.requirements,

@@ -1,9 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { Rubric } from "@/core/classes/rubric";
 import { noticesOf } from "../accounts/account";
 import { signIn } from "../accounts/sign-in";
 import { db } from "../db/pool";
-import { must, school } from "../testing/school";
+import { must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { findRight } from "../timelines/access";
 import { createTimeline } from "../timelines/create";
@@ -28,19 +27,6 @@ const mail = async (id: string) =>
 const current = async (timeline: string) => (await ownWork(timeline))!.submission!.id;
 const mark = (points: number | null, more = {}) => ({ points, comment: "", comments: [], ...more });
 const inHours = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString();
-const RUBRIC: Rubric = {
-  name: "Crossing",
-  criteria: [
-    {
-      name: "Dates",
-      weight: 1,
-      levels: [
-        { name: "yes", text: "", points: 2 },
-        { name: "no", text: "", points: 0 },
-      ],
-    },
-  ],
-};
 
 describe("who teaches a class", () => {
   it("a colleague does all but end it, an assistant sees and comments, and both can be taken out again", async () => {

@@ -1,5 +1,6 @@
 import { nanoid } from "nanoid";
 import type { Op } from "@/core/change/change";
+import type { Rubric } from "@/core/classes/rubric";
 import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
 import { type AssignmentInput, createAssignment } from "../classes/assignment";
@@ -12,6 +13,21 @@ import { makePerson } from "./test-database";
 
 /** The right date of the given event that is to be dated. */
 export const RIGHT = "17 Aug 1851";
+
+/** A rubric of one criterion: all points, or none. */
+export const RUBRIC: Rubric = {
+  name: "Crossing",
+  criteria: [
+    {
+      name: "Dates",
+      weight: 1,
+      levels: [
+        { name: "yes", text: "", points: 2 },
+        { name: "no", text: "", points: 0 },
+      ],
+    },
+  ],
+};
 
 /** The value, or an error that names the failure. */
 export function must<T>(value: T): Exclude<T, { failed: string }> {
