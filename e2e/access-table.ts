@@ -67,6 +67,10 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /classes/[id]": CLASS,
   "PAGE /classes/[id]/new-assignment": TEACHER,
   "PAGE /teaching": SIGNED_IN,
+  "PAGE /assignments/[id]/moderation": TEACHER,
+  "POST /api/assignments/[id]/moderation": TEACHER,
+  // Nothing of the table is in a sample.
+  "PUT /api/submissions/[id]/second": OPERATOR,
   // Only whoever chooses, who is none of these.
   "PAGE /lti/[choice]": OPERATOR,
   "POST /api/lti/choices/[choice]": OPERATOR,

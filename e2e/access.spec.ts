@@ -335,6 +335,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/assignments/[id]/again": { class: s.klass },
         "PUT /api/assignments/[id]/gallery": { submissions: [] },
         "POST /api/assignments/[id]/reviews": { count: 2, blind: true },
+        "POST /api/assignments/[id]/moderation": { count: 1 },
+        "PUT /api/submissions/[id]/second": { points: 3, levels: [], comment: "" },
         "PUT /api/reviews/[review]": { levels: [], comment: "Good." },
         "POST /api/rubrics": { rubric },
         "POST /api/kept-comments": { text: "Say more" },
@@ -389,7 +391,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       // Who has begun already may begin, but not twice.
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
-      if (/\/(replies|reviews)$/.test(path) && response.status() === 409) got = "yes";
+      if (/\/(replies|reviews|moderation)$/.test(path) && response.status() === 409) got = "yes";
       // Whoever comes from no known platform is told so, whoever they are.
       if (path.startsWith("/api/lti/") && response.status() === 400) got = "yes";
       // The media of the table is a picture, and only a video has a still: it is asked about by those who may.

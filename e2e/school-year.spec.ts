@@ -475,3 +475,59 @@ test("work of others is read by the rubric, without names, and chosen work is sh
   await stranger.page.goto(`${assignment}/gallery`);
   await expect(stranger.page.getByRole("heading", { name: "Obi" })).toHaveCount(0);
 });
+
+test("a sample is marked by a second teacher before they see the first mark, and the difference is shown", async ({
+  browser,
+}) => {
+  const { ward, id, pupils } = await classOf(browser, "Nia");
+  const reed = await newPerson(browser, "Mr Reed");
+  await ward.context.request.post(`/api/classes/${id}/teachers`, { data: { email: reed.email, role: "teacher" } });
+  const made = await ward.context.request.post("/api/assignments", {
+    data: {
+      class: id,
+      title: "Short",
+      instructions: "",
+      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
+      requirements: [{ kind: "events", count: 1 }],
+      given: [],
+      total: 20,
+      dueAt: "2031-07-11T16:00",
+    },
+  });
+  const { id: assignment } = (await made.json()) as { id: string };
+  const nia = pupils[0]!.context.request;
+  const begun = await nia.post(`/api/assignments/${assignment}/group`);
+  const { timeline } = (await begun.json()) as { timeline: string };
+  const ops = [{ kind: "add_event", id: "e1", fields: { title: "Rope ferry" } }];
+  await nia.post(`/api/timelines/${timeline}/changes`, { data: { id: "c1", base: 0, ops } });
+  expect((await nia.post(`/api/timelines/${timeline}/submission`)).status()).toBe(200);
+  const desk = ward.page;
+  await desk.goto(`/assignments/${assignment}`);
+  await desk.getByRole("link", { name: "Nia", exact: true }).click();
+  const panel = desk.getByRole("complementary", { name: "Marking" });
+  await panel.getByLabel("Points of 20").fill("14");
+  await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  await desk.getByRole("link", { name: "Second marking" }).click();
+  await desk.getByRole("button", { name: "Draw the sample" }).click();
+  await expect(desk.getByRole("row", { name: "Nia 14, Ms Ward – –" })).toBeVisible();
+
+  // Mr Reed sees nothing of the first mark, neither in the table nor beside the work, before he has given his.
+  const other = reed.page;
+  await other.goto(`/assignments/${assignment}/moderation`);
+  await expect(other.getByRole("row", { name: "Nia seen after yours waits for yours –" })).toBeVisible();
+  await other.getByRole("link", { name: "Nia" }).click();
+  const second = other.getByRole("complementary", { name: "You mark it second" });
+  await expect(second).toBeVisible();
+  await expect(other.getByText("14 / 20")).toHaveCount(0);
+  expect(await other.content()).not.toContain('"points":14');
+  await second.getByRole("button", { name: "Give it" }).click();
+  await expect(second.getByText("must lie between 0 and 20")).toBeVisible();
+  await second.getByLabel("Points of 20").fill("11,5");
+  await second.getByLabel("Why").fill("One event is not enough.");
+  await second.getByRole("button", { name: "Give it" }).click();
+  const seen = other.getByRole("region", { name: "Second marking" });
+  await expect(seen).toContainText("Mr Reed: 11.5 of 20 – One event is not enough.");
+  await expect(other.getByRole("complementary", { name: "Marking" }).getByLabel("Points of 20")).toHaveValue("14");
+  await desk.reload();
+  await expect(desk.getByRole("row", { name: "Nia 14, Ms Ward 11.5, Mr Reed 2.5 points" })).toBeVisible();
+});

@@ -244,3 +244,19 @@ create table lti_key (
   private_key jsonb not null,
   at timestamptz not null default now()
 );
+
+-- Works that a second teacher marks too, drawn by lot, and what they gave; the mark itself stays the first one's until it is changed.
+create table moderation (
+  submission_id text primary key references submission (id) on delete cascade,
+  at timestamptz not null default now()
+);
+create table second_mark (
+  submission_id text not null references submission (id) on delete cascade,
+  account_id text not null references account (id) on delete cascade,
+  points numeric not null,
+  levels jsonb not null default '[]',
+  comment text not null default '',
+  at timestamptz not null default now(),
+  primary key (submission_id, account_id),
+  constraint second_mark_comment_length check (length(comment) <= 4000)
+);

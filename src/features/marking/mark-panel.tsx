@@ -14,6 +14,7 @@ import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
 import { ReviewsSaid } from "@/ui/reviews-said";
+import { WORDS as MODERATION } from "@/core/words/en/moderation";
 import { ChangeMark } from "./change-mark";
 import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";
@@ -30,6 +31,7 @@ export function MarkPanel({
   zone,
   mayMark,
   gallery,
+  second,
   onStep,
 }: {
   open: DeskSubmission;
@@ -37,6 +39,8 @@ export function MarkPanel({
   mayMark: boolean;
   /** What is shown to the class. */
   gallery: readonly string[];
+  /** What second markers gave. */
+  second: readonly { by: string; points: number; comment: string }[];
   total: number;
   zone: string;
   onStep: (by: 1 | -1) => void;
@@ -168,6 +172,19 @@ export function MarkPanel({
           questions={open.questions}
           titles={Object.fromEntries(open.events.map((e) => [e.id, e.title || WORDS.untitled]))}
         />
+      ) : null}
+      {second.length > 0 ? (
+        <section aria-label={MODERATION.seconds} className="mt-4 border-t border-line pt-3 text-[14px]">
+          <h3 className="font-sans text-[14px] font-bold">{MODERATION.seconds}</h3>
+          <ul>
+            {second.map((s) => (
+              <li key={s.by}>
+                <strong>{MODERATION.of(s.by, s.points, total)}</strong>
+                {s.comment ? ` – ${s.comment}` : ""}
+              </li>
+            ))}
+          </ul>
+        </section>
       ) : null}
       {open.reviews.said.length > 0 ? <ReviewsSaid {...open.reviews} total={total} /> : null}
       {open.close.length > 0 ? <CloseWording open={open} /> : null}

@@ -18,6 +18,8 @@ import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
 import { WORDS as PEERS } from "@/core/words/en/peers";
 import { LotsDialog } from "./lots-dialog";
+import { WORDS as MODERATION } from "@/core/words/en/moderation";
+import { SecondMark } from "./second-mark";
 import { PeersDialog } from "./peers-dialog";
 import { HoldMarks, MoreTime } from "./time-dialogs";
 import { MarkPanel } from "./mark-panel";
@@ -69,6 +71,7 @@ export function MarkingDesk({
   idle,
   heldUntil,
   gallery,
+  second,
 }: {
   assignment: string;
   total: number;
@@ -84,6 +87,8 @@ export function MarkingDesk({
   heldUntil: string | null;
   /** What is shown to the class. */
   gallery: readonly string[];
+  /** Second marking of the open one; null where it is not in the sample. */
+  second: { asked: boolean; given: readonly { by: string; points: number; comment: string }[] } | null;
 }) {
   const router = useRouter();
   const ready = useReady();
@@ -160,6 +165,11 @@ export function MarkingDesk({
               </Link>
             ) : null}
             {mayMark ? <PeersDialog assignment={assignment} /> : null}
+            {mayMark ? (
+              <Link href={`/assignments/${assignment}/moderation`} className={buttonLook("quiet", "small")}>
+                {MODERATION.moderation}
+              </Link>
+            ) : null}
             {mayMark ? <HoldMarks assignment={assignment} until={heldUntil} zone={zone} /> : null}
             {mayMark ? (
               <>
@@ -306,8 +316,11 @@ export function MarkingDesk({
         {rows.length === 0 ? <p className="mt-4">{WORDS.nobodyHasJoinedTheClass}</p> : null}
         {shown ? <HandedIn open={shown} total={total} zone={zone} /> : null}
       </main>
-      {shown ? (
+      {shown && second?.asked ? (
+        <SecondMark key={shown.id} open={shown} total={total} />
+      ) : shown ? (
         <MarkPanel
+          second={second?.given ?? []}
           key={shown.id}
           mayMark={mayMark}
           gallery={gallery}

@@ -1,12 +1,15 @@
 import { describe, expect, it } from "vitest";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
+import { db } from "../db/pool";
 import { edit, must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { beginAssignment } from "./begin";
 import { findCloseWording, ownPassages, passagesSeen } from "./close-wording";
 import { galleryOf, showInGallery } from "./gallery";
 import { returnWork, saveMark } from "./marking";
+import { drawSample, giveSecond, sampleOf, secondFor, waitingForSecond } from "./moderation";
+import { addTeacher } from "./people";
 import { beginReviews, review, reviewsBy, reviewsOf } from "./peers";
 import { minutesOf, onlyOf, whoDidWhat } from "./shares";
 import { findSubmissionRef, maySeeSubmission, namesFor } from "./submission-ref";
@@ -78,6 +81,42 @@ describe("work of others", () => {
     expect(await maySeeSubmission(ref, (await makePerson("Stranger")).id)).toBe(false);
     must(await showInGallery(s.assignment, s.teacher.id, []));
     expect(await maySeeSubmission(ref, s.obi.id)).toBe(false);
+  });
+});
+
+describe("second marking", () => {
+  it("is asked of a colleague for a sample, before they see the first mark; then both see both", async () => {
+    const s = await school(3_600, { options: { rubric: RUBRIC } });
+    must(await submit(s.timeline, s.nia.id));
+    const id = await current(s.timeline);
+    must(await saveMark(id, s.teacher.id, mark(14)));
+    expect(await drawSample(s.assignment, s.teacher.id, 1, 1)).toMatchObject({ failed: "no_second_teacher" });
+    const reed = await makePerson("Mr Reed");
+    const [row] = await db()<{ email: string }[]>`select email from account where id = ${reed.id}`;
+    must(await addTeacher(s.klass, s.teacher.id, row!.email, "teacher"));
+    expect(await drawSample(s.assignment, s.nia.id, 1, 1)).toMatchObject({ failed: "not_found" });
+    expect(await giveSecond(id, reed.id, { points: 12, levels: [1], comment: "" })).toMatchObject({
+      failed: "not_found",
+    });
+    expect(await secondFor(id, reed.id)).toBeNull();
+    expect(must(await drawSample(s.assignment, s.teacher.id, 5, 1))).toEqual({ drawn: 1 });
+    expect(await secondFor(id, reed.id)).toEqual({ asked: true, given: [] });
+    expect([await waitingForSecond(s.assignment, reed.id), await waitingForSecond(s.assignment, s.teacher.id)]).toEqual(
+      [[id], []],
+    );
+    expect(await secondFor(id, s.teacher.id)).toEqual({ asked: false, given: [] });
+    const give = (who: string, points: number) =>
+      giveSecond(id, who, { points, levels: [1], comment: "Too few dates." });
+    expect(await give(s.teacher.id, 12)).toMatchObject({ failed: "marked_by_you" });
+    expect(await give(s.nia.id, 12)).toMatchObject({ failed: "not_found" });
+    expect(await give(reed.id, 21)).toMatchObject({ failed: "points_out_of_range" });
+    must(await give(reed.id, 12));
+    const seen = [{ by: "Mr Reed", points: 12, comment: "Too few dates." }];
+    expect(await secondFor(id, reed.id)).toEqual({ asked: false, given: seen });
+    expect(await sampleOf(s.assignment)).toMatchObject([{ names: "Nia", first: 14, firstBy: "Ms Ward", given: seen }]);
+    // Drawn again, what was given stays.
+    expect(must(await drawSample(s.assignment, s.teacher.id, 1, 2))).toEqual({ drawn: 1 });
+    expect(await secondFor(id, s.teacher.id)).toEqual({ asked: false, given: seen });
   });
 });
 

@@ -43,6 +43,8 @@ const STATUS: Record<FailureCode, number> = {
   no_course: 400,
   course_not_opened: 409,
   platform_silent: 502,
+  no_second_teacher: 409,
+  marked_by_you: 409,
   too_few_to_review: 409,
   review_empty: 400,
   practice_small: 400,

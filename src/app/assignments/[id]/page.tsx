@@ -12,6 +12,7 @@ import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/ass
 import { usableFor } from "@/server/classes/begin";
 import { findClassRole } from "@/server/classes/class";
 import { galleryOf } from "@/server/classes/gallery";
+import { secondFor, waitingForSecond } from "@/server/classes/moderation";
 import { reviewsBy } from "@/server/classes/peers";
 import { notBegun } from "@/server/classes/groups";
 import { modelFor } from "@/server/classes/reach";
@@ -148,7 +149,9 @@ export default async function AssignmentPage({
     );
   }
   const rows = await groupsOf(id, checkDraft);
+  const waiting = new Set(role === "teacher" ? await waitingForSecond(id, user.id) : []);
   const ref = s ? await findSubmissionRef(s) : null;
+  const second = ref && ref.assignmentId === id && role === "teacher" ? await secondFor(ref.id, user.id) : null;
   const mine = ref && ref.assignmentId === id ? await openSubmission(ref.id, user.id) : null;
   return (
     <div className="flex h-dvh flex-col max-lg:h-auto">
@@ -159,13 +162,16 @@ export default async function AssignmentPage({
         zone={assignment.zone}
         rows={rows.map((r, i) => ({
           ...r,
+          points: r.submission && waiting.has(r.submission) ? null : r.points,
           key: r.group ?? `idle-${i}`,
           submittedAt: r.submittedAt?.toISOString() ?? null,
           changedAt: r.changedAt?.toISOString() ?? null,
           heldUntil: r.heldUntil?.toISOString() ?? null,
           extended: r.extended?.toISOString() ?? null,
         }))}
-        open={mine}
+        // Who marks second sees nothing of the first mark before theirs.
+        open={mine && second?.asked ? { ...mine, points: null, levels: [], comment: "", comments: {} } : mine}
+        second={second}
         gallery={(await galleryOf(id)).map((g) => g.submission)}
         mayMark={role === "teacher"}
         idle={

@@ -70,6 +70,9 @@ export const FAILURES = {
     "Your teacher has to open this course in Fastigo once, from the learning platform, before you can. Nothing was changed.",
   platform_silent:
     "The learning platform does not answer, or not as it should. Nothing was changed; try again in a few minutes.",
+  no_second_teacher:
+    "Nobody else teaches this class, so there is nobody to mark second. Take in a colleague on the class's page first.",
+  marked_by_you: "You marked this work first, so a colleague marks it second. Nothing was changed.",
   too_few_to_review:
     "Two groups at least have to hand in before anybody can read another's work. Nothing was given out.",
   review_empty: "Choose a level or write a few words. Nothing was sent.",
