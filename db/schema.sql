@@ -632,6 +632,11 @@ CREATE TABLE public.migration (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.moderation (
+    submission_id text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.one_time_code (
     account_id text NOT NULL,
     code_hash bytea NOT NULL,
@@ -810,6 +815,16 @@ CREATE TABLE public.saved_look (
     name text NOT NULL,
     look jsonb NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.second_mark (
+    submission_id text NOT NULL,
+    account_id text NOT NULL,
+    points numeric NOT NULL,
+    levels jsonb DEFAULT '[]'::jsonb NOT NULL,
+    comment text DEFAULT ''::text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT second_mark_comment_length CHECK ((length(comment) <= 4000))
 );
 
 CREATE TABLE public.session (
@@ -1146,6 +1161,9 @@ ALTER TABLE ONLY public.media
 ALTER TABLE ONLY public.migration
     ADD CONSTRAINT migration_pkey PRIMARY KEY (name);
 
+ALTER TABLE ONLY public.moderation
+    ADD CONSTRAINT moderation_pkey PRIMARY KEY (submission_id);
+
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_pkey PRIMARY KEY (account_id);
 
@@ -1199,6 +1217,9 @@ ALTER TABLE ONLY public.rubric
 
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.second_mark
+    ADD CONSTRAINT second_mark_pkey PRIMARY KEY (submission_id, account_id);
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
@@ -1550,6 +1571,9 @@ ALTER TABLE ONLY public.media
 ALTER TABLE ONLY public.media
     ADD CONSTRAINT media_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.moderation
+    ADD CONSTRAINT moderation_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1627,6 +1651,12 @@ ALTER TABLE ONLY public.saved_look
 
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.second_mark
+    ADD CONSTRAINT second_mark_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.second_mark
+    ADD CONSTRAINT second_mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;

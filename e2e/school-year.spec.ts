@@ -271,6 +271,17 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await panel.getByLabel("Comments I use again").selectOption({ label: "Say where you know it from." });
   await expect(panel.getByLabel("Comment on the whole")).toHaveValue(/it from\.\nSay/);
   await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  // A comment is pinned to words of the text.
+  const told = desk.getByRole("list", { name: "Events" }).getByText("They took from the west bank");
+  await told.evaluate((node) => {
+    const text = node.firstChild!;
+    const at = text.textContent!.indexOf("eleven crossings");
+    document.getSelection()!.setBaseAndExtent(text, at, text, at + "eleven crossings".length);
+  });
+  await desk.getByRole("button", { name: "Comment on “eleven crossings”" }).click();
+  await desk.keyboard.type("which ones?");
+  await expect(desk.getByLabel("Comment on Salt tolls")).toHaveValue("“eleven crossings” – which ones?");
+  await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
   // Held until all are marked.
   await desk.getByRole("button", { name: "Hold marks" }).click();
   await dialog(desk, "Hold marks").getByLabel("Hold what is given back until").fill("2032-01-10T08:00");
@@ -290,6 +301,7 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   const back = obi.page.getByRole("region", { name: "Returned" });
   await expect(back).toContainText("13.5 of 20");
   await expect(back).toContainText("Accuracy 2 of 3; Explanation 3 of 3; Sources 1 of 3. Together 6 of 9");
+  await expect(back.getByText("“eleven crossings” – which ones?")).toBeVisible();
   await back.getByLabel("Your answer to the teacher").fill("The toll book, page 3.");
   await back.getByRole("button", { name: "Answer" }).click();
   await expect(panel.getByText("The toll book, page 3.")).toBeVisible();

@@ -1,6 +1,8 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/marking";
+import { useEffect, useRef, useState } from "react";
+import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskEvent, DeskMedium, DeskSubmission } from "./desk-submission";
@@ -62,10 +64,31 @@ function Drawing({ heading, at, zone, svg }: { heading: string | null; at: strin
   );
 }
 
+/** Of the words a comment is pinned to so many are named. */
+const MOST_PICKED = 120;
+
 /** An event as it was written, and beside it the field for the comment on it. */
 function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmission; total: number }) {
   const { values, change } = useMark(open, total);
   const earlier = open.before?.comments[e.id];
+  const words = useRef<HTMLDivElement>(null);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const [picked, setPicked] = useState("");
+  // What is selected of the text can be commented on: what was handed in does not change, so its words are the pin.
+  useEffect(() => {
+    const look = () => {
+      const selection = document.getSelection();
+      const inside = selection?.anchorNode && words.current?.contains(selection.anchorNode);
+      setPicked(inside ? selection.toString().replaceAll(/\s+/g, " ").trim().slice(0, MOST_PICKED) : "");
+    };
+    document.addEventListener("selectionchange", look);
+    return () => document.removeEventListener("selectionchange", look);
+  }, []);
+  const pin = () => {
+    const before = (values.comments[e.id] ?? "").trimEnd();
+    change({ comments: { ...values.comments, [e.id]: `${before}${before ? "\n" : ""}“${picked}” – ` } });
+    field.current?.focus();
+  };
   return (
     <li className="grid gap-x-5 gap-y-2 px-3 py-3 [contain-intrinsic-size:auto_140px] [content-visibility:auto] md:grid-cols-[minmax(0,1fr)_minmax(200px,280px)]">
       <div className="min-w-0">
@@ -81,6 +104,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
         <h3 className="text-[17px]">{e.title || WORDS.untitled}</h3>
         {e.html ? (
           <div
+            ref={words}
             className="mt-1 max-w-[62ch] text-[15px] [&_a]:underline [&_blockquote]:border-l-2 [&_blockquote]:border-line [&_blockquote]:pl-3 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mb-1.5 [&_ul]:list-disc [&_ul]:pl-5"
             // Escaped where it is made (blocks-html.ts).
             dangerouslySetInnerHTML={{ __html: e.html }}
@@ -113,18 +137,26 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
           ))}
         </p>
       </div>
-      <Field label={WORDS.commentOn(e.title || WORDS.untitled)} hint={earlier ? WORDS.before2(earlier) : null}>
-        {(ids) => (
-          <textarea
-            id={ids.id}
-            aria-describedby={ids.describedBy}
-            rows={3}
-            className={`${INPUT} h-auto py-1.5`}
-            value={values.comments[e.id] ?? ""}
-            onChange={(x) => change({ comments: { ...values.comments, [e.id]: x.target.value } })}
-          />
-        )}
-      </Field>
+      <div>
+        <Field label={WORDS.commentOn(e.title || WORDS.untitled)} hint={earlier ? WORDS.before2(earlier) : null}>
+          {(ids) => (
+            <textarea
+              ref={field}
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              rows={3}
+              className={`${INPUT} h-auto py-1.5`}
+              value={values.comments[e.id] ?? ""}
+              onChange={(x) => change({ comments: { ...values.comments, [e.id]: x.target.value } })}
+            />
+          )}
+        </Field>
+        {picked ? (
+          <Button size="small" className="mt-1" onMouseDown={(x) => x.preventDefault()} onClick={pin}>
+            {WORDS.commentOnWords(picked)}
+          </Button>
+        ) : null}
+      </div>
     </li>
   );
 }

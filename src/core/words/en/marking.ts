@@ -99,6 +99,7 @@ export const WORDS = {
   noDescription: "No description.",
   noSource: "No source.",
   source: "Source: ",
+  commentOnWords: (words: string) => `Comment on “${words.length > 40 ? `${words.slice(0, 38)} …` : words}”`,
   commentOn: (x: string) => `Comment on ${x}`,
   before2: (earlier: string) => `Before: “${earlier}”`,
   video: "Video",
