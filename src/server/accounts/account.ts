@@ -3,7 +3,7 @@ import { verify } from "@node-rs/argon2";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
-import { blankName, classesIn, handedInBy, leaveAllClasses, taughtAlone } from "../classes/reach";
+import { blankName, classesIn, forgetInClasses, handedInBy, leaveAllClasses, taughtAlone } from "../classes/reach";
 import { forgetResults, resultsOf } from "../classes/practice";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -251,6 +251,7 @@ export async function deleteAccount(id: string): Promise<void> {
     await tx`delete from account_notice where account_id = ${id}`;
     await forgetLooks(tx, id);
     await forgetResults(tx, id);
+    await forgetInClasses(tx, id);
     await tx`delete from one_time_code where account_id = ${id}`;
     await tx`delete from mail where account_id = ${id}`;
     await tx`delete from made_file where account_id = ${id}`;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { noticesOf } from "../accounts/account";
+import { deleteAccount, noticesOf } from "../accounts/account";
 import { db } from "../db/pool";
 import { must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
@@ -156,6 +156,20 @@ describe("what a teacher keeps", () => {
     expect((await keptComments(s.teacher.id)).map((c) => c.text)).toEqual(["Say more", "Good"]);
     expect(await keepComment(s.teacher.id, "")).toMatchObject({ failed: "comment_empty" });
   });
+});
+
+it("with an account goes what classes keep of it alone; what was said to others stays, without the name", async () => {
+  const s = await school();
+  must(await keepRubric(s.teacher.id, RUBRIC));
+  must(await keepComment(s.teacher.id, "Say more"));
+  must(await ask(s.timeline, s.nia.id, "", "Old or new calendar?"));
+  const [q] = await questionsOf(s.timeline);
+  must(await answer(q!.id, s.teacher.id, "New."));
+  await db()`insert into lti_account (platform, subject, account_id) values ('p', 'ward', ${s.teacher.id})`;
+  await deleteAccount(s.teacher.id);
+  for (const table of ["rubric", "kept_comment", "lti_account", "lti_choice", "extension"])
+    expect(await db()`select from ${db()(table)} where account_id = ${s.teacher.id}`, table).toEqual([]);
+  expect((await questionsOf(s.timeline))[0]).toMatchObject({ answer: "New.", answeredBy: "Deleted account" });
 });
 
 describe("the teacher's page of all classes", () => {

@@ -118,6 +118,19 @@ export async function leaveAllClasses(tx: Tx, account: string): Promise<void> {
       select from class_teacher o where o.class_id = t.class_id and o.account_id <> ${account} and o.role = 'lead')`;
 }
 
+/**
+ * Destroys what classes keep of a person alone: what they kept to use again, more time they were given, work of others they were to read
+ * and have not, who they are on learning platforms. What they said to others stays with those, without the name.
+ */
+export async function forgetInClasses(tx: Tx, account: string): Promise<void> {
+  await tx`delete from rubric where account_id = ${account}`;
+  await tx`delete from kept_comment where account_id = ${account}`;
+  await tx`delete from extension where account_id = ${account}`;
+  await tx`delete from peer_review where account_id = ${account} and done_at is null`;
+  await tx`delete from lti_choice where account_id = ${account}`;
+  await tx`delete from lti_account where account_id = ${account}`;
+}
+
 /** The open classes that a person teaches and nobody else does, by name. */
 export async function taughtAlone(sql: Sql, account: string): Promise<string[]> {
   const rows = await sql<{ name: string }[]>`
