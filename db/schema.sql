@@ -569,6 +569,7 @@ CREATE TABLE public.mark (
     levels jsonb DEFAULT '[]'::jsonb NOT NULL,
     version integer DEFAULT 0 NOT NULL,
     by_id text,
+    saved_by text,
     at timestamp with time zone DEFAULT now() NOT NULL,
     hold_until timestamp with time zone
 );
@@ -1552,6 +1553,9 @@ ALTER TABLE ONLY public.mark_reply
 
 ALTER TABLE ONLY public.mark_reply
     ADD CONSTRAINT mark_reply_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.mark
+    ADD CONSTRAINT mark_saved_by_fkey FOREIGN KEY (saved_by) REFERENCES public.account(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);

@@ -81,7 +81,9 @@ alter table mark
   add column levels jsonb not null default '[]',
   -- Grows with every save, so that two who mark at once do not write over each other.
   add column version integer not null default 0,
+  -- Who gave the points, and who saved last: a comment of somebody else makes them no first marker.
   add column by_id text references account (id) on delete set null,
+  add column saved_by text references account (id) on delete set null,
   add column at timestamptz not null default now(),
   -- Given back, but not before this.
   add column hold_until timestamptz;

@@ -3,7 +3,7 @@ import { seeded, shuffled } from "./random";
 /** What is wanted of groups that are drawn by lot. People are named by their ids. */
 export interface Lots {
   people: readonly string[];
-  /** How many a group; groups differ by one at most. */
+  /** How many a group at most; groups are as equal as the pairs allow. */
   size: number;
   /** Never in one group. */
   apart: readonly (readonly [string, string])[];

@@ -1,3 +1,4 @@
+import { listOf, recordOf, textOf } from "../text/loose";
 import { object } from "../text/schema";
 
 /** A step of a criterion. Points are whole or halves. */
@@ -48,32 +49,28 @@ export const RUBRIC_SCHEMA = object({
 
 /** Reads a rubric out of a file that was taken out here; null where there is none. What is too long or too much is cut. */
 export function rubricFrom(file: unknown): Rubric | null {
-  const record = (value: unknown) =>
-    typeof value === "object" && value !== null ? (value as Record<string, unknown>) : {};
-  const text = (value: unknown, most: number) => (typeof value === "string" ? value.slice(0, most) : "");
-  const list = (value: unknown) => (Array.isArray(value) ? (value as unknown[]) : []);
   const number = (value: unknown, least: number, most: number) =>
     typeof value === "number" && Number.isFinite(value) ? Math.min(most, Math.max(least, value)) : least;
-  const outer = record(file);
+  const outer = recordOf(file);
   if (outer.fastigo !== "rubric" || outer.version !== 1) return null;
-  const rubric = record(outer.rubric);
-  const criteria = list(rubric.criteria)
+  const rubric = recordOf(outer.rubric);
+  const criteria = listOf(rubric.criteria)
     .slice(0, MOST_CRITERIA)
-    .map(record)
+    .map(recordOf)
     .map((c) => ({
-      name: text(c.name, 120),
+      name: textOf(c.name, 120),
       weight: Math.round(number(c.weight, 1, 10)),
-      levels: list(c.levels)
+      levels: listOf(c.levels)
         .slice(0, MOST_LEVELS)
-        .map(record)
+        .map(recordOf)
         .map((l) => ({
-          name: text(l.name, 60),
-          text: text(l.text, 600),
+          name: textOf(l.name, 60),
+          text: textOf(l.text, 600),
           points: Math.round(number(l.points, 0, 100) * 2) / 2,
         })),
     }))
     .filter((c) => c.name.trim() !== "" && c.levels.length > 1);
-  return criteria.length > 0 ? { name: text(rubric.name, 120), criteria } : null;
+  return criteria.length > 0 ? { name: textOf(rubric.name, 120), criteria } : null;
 }
 
 /** What was chosen: for each criterion the number of its level, or null. */

@@ -1,3 +1,4 @@
+import { listOf, recordOf, textOf } from "@/core/text/loose";
 import type { Requirement } from "@/core/check/requirements";
 import { rubricFrom } from "@/core/classes/rubric";
 import { REQUIREMENT_NAMES } from "@/core/words/en/class-work";
@@ -21,18 +22,15 @@ export interface AssignmentValues {
  * what came, and the server checks what is set.
  */
 export function assignmentFrom(file: unknown): AssignmentValues | null {
-  const record = (value: unknown) =>
-    typeof value === "object" && value !== null ? (value as Record<string, unknown>) : {};
-  const text = (value: unknown, most: number) => (typeof value === "string" ? value.slice(0, most) : "");
-  const list = (value: unknown) => (Array.isArray(value) ? (value as unknown[]).map(record) : []);
-  const outer = record(file);
+  const list = (value: unknown) => listOf(value).map(recordOf);
+  const outer = recordOf(file);
   if (outer.fastigo !== "assignment" || outer.version !== 1) return null;
-  const a = record(outer.assignment);
-  const o = record(a.options);
+  const a = recordOf(outer.assignment);
+  const o = recordOf(a.options);
   return {
-    title: text(a.title, 200),
-    instructions: text(a.instructions, 10_000),
-    period: text(a.period, 500),
+    title: textOf(a.title, 200),
+    instructions: textOf(a.instructions, 10_000),
+    period: textOf(a.period, 500),
     due: "",
     total: typeof a.total === "number" && a.total >= 1 && a.total <= 1_000 ? Math.round(a.total) : 20,
     requirements: list(a.requirements)
@@ -40,7 +38,7 @@ export function assignmentFrom(file: unknown): AssignmentValues | null {
       .slice(0, 40) as unknown as Requirement[],
     given: list(a.given)
       .slice(0, 100)
-      .map((g) => ({ title: text(g.title, 300), typed: text(g.typed, 500), locked: g.locked === true })),
+      .map((g) => ({ title: textOf(g.title, 300), typed: textOf(g.typed, 500), locked: g.locked === true })),
     options: {
       ...USUAL_OPTIONS,
       lateRule: o.lateRule === "refused" ? "refused" : "accepted",
@@ -49,7 +47,7 @@ export function assignmentFrom(file: unknown): AssignmentValues | null {
       rubric: rubricFrom({ fastigo: "rubric", version: 1, rubric: o.rubric }),
       texts: list(o.texts)
         .slice(0, 12)
-        .map((t) => ({ title: text(t.title, 200), text: text(t.text, 20_000) })),
+        .map((t) => ({ title: textOf(t.title, 200), text: textOf(t.text, 20_000) })),
     },
   };
 }

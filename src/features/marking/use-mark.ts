@@ -15,7 +15,8 @@ export function useMark(
     comments: open.comments,
     levels: open.levels,
   };
-  saver.base ??= open.version;
+  // Until something is typed, what the page shows is what was seen: a colleague's mark that came in meanwhile too.
+  if (saver.typed === null) saver.base = open.version;
   const values = saver.typed ?? stored;
   // What is typed is with the saver at once, which keeps it wherever one goes next.
   return { values, state, saver, change: (part) => saver.set({ ...(saver.typed ?? stored), ...part }) };

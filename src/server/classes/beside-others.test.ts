@@ -114,6 +114,9 @@ describe("second marking", () => {
     const seen = [{ by: "Mr Reed", points: 12, comment: "Too few dates." }];
     expect(await secondFor(id, reed.id)).toEqual({ asked: false, given: seen });
     expect(await sampleOf(s.assignment)).toMatchObject([{ names: "Nia", first: 14, firstBy: "Ms Ward", given: seen }]);
+    // Who comments later is no first marker.
+    must(await saveMark(id, reed.id, { ...mark(14), comment: "See the second mark." }));
+    expect(await sampleOf(s.assignment)).toMatchObject([{ firstBy: "Ms Ward" }]);
     // Drawn again, what was given stays.
     expect(must(await drawSample(s.assignment, s.teacher.id, 1, 2))).toEqual({ drawn: 1 });
     expect(await secondFor(id, s.teacher.id)).toEqual({ asked: false, given: seen });

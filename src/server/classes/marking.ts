@@ -1,5 +1,4 @@
 import "server-only";
-import { createHash } from "node:crypto";
 import type { Check, Requirement } from "@/core/check/requirements";
 import { MOST_CRITERIA, type Rubric } from "@/core/classes/rubric";
 import { db } from "../db/pool";
@@ -7,6 +6,7 @@ import { type Failure, fail } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { TEACHERS_NAME } from "./class";
 import type { GivenOverride } from "./overrides";
+import { blindName, blindNumbers } from "./blind";
 import { sendScoresOf } from "../lti/services";
 import { findSubmissionRef, type SubmissionRef, teaches, watches } from "./submission-ref";
 
@@ -41,9 +41,6 @@ export interface GroupRow {
   /** Until when, where it has more time than the others. */
   extended: Date | null;
 }
-
-/** The names that stand for those of a group while it is marked without its names being seen. */
-export const blindName = (n: number) => `Work ${n}`;
 
 /** Checks a draft by requirements; null when that cannot be done. */
 export type CheckDraft = (timeline: string, requirements: Requirement[]) => Promise<Check[] | null>;
@@ -161,18 +158,17 @@ export async function groupsOf(assignment: string, check: CheckDraft): Promise<G
 
 /** What was handed in and has not come back is called by a number, in an order that says nothing of who it is. */
 function hideNames(rows: GroupRow[]): void {
-  const hidden = rows.filter((r) => r.submission && r.state !== "returned");
-  hidden.sort((x, y) => (blindKey(x.group!) < blindKey(y.group!) ? -1 : 1));
-  hidden.forEach((r, i) => {
-    r.members = [blindName(i + 1)];
+  const numbers = blindNumbers(rows.flatMap((r) => (r.submission ? [r.group!] : [])));
+  const hidden = new Map<GroupRow, number>();
+  for (const r of rows) {
+    if (!r.submission || r.state === "returned") continue;
+    hidden.set(r, numbers.get(r.group!)!);
+    r.members = [blindName(numbers.get(r.group!)!)];
     r.accounts = [];
     r.timeline = null;
-  });
-  const place = new Map(hidden.map((r, i) => [r, i]));
-  rows.sort((x, y) => (place.get(x) ?? -1) - (place.get(y) ?? -1));
+  }
+  rows.sort((x, y) => (hidden.get(x) ?? 0) - (hidden.get(y) ?? 0));
 }
-
-const blindKey = (group: string) => createHash("sha256").update(group).digest("hex");
 
 /** Says of a given date what counts instead, with a reason; null: what was worked out counts again. The teacher only. */
 export async function overrideGiven(
@@ -247,7 +243,7 @@ export async function saveMark(
     where v.id = ${s.versionId} and e ->> 'id' = any(${asked})`;
   const known = new Set(events.map((e) => e.id));
   const done = await db().begin(async (tx): Promise<Failure | { version: number }> => {
-    await tx`insert into mark (submission_id, by_id) values (${submission}, ${teacher}) on conflict do nothing`;
+    await tx`insert into mark (submission_id) values (${submission}) on conflict do nothing`;
     const [was] = await tx<
       {
         points: string | null;
@@ -259,7 +255,7 @@ export async function saveMark(
         changes: number;
       }[]
     >`
-      select points, comment, levels, version, by_id as by, returned_at is not null as returned,
+      select points, comment, levels, version, saved_by as by, returned_at is not null as returned,
         (select count(*)::int from mark_before b where b.submission_id = m.submission_id) as changes
       from mark m where submission_id = ${submission} for update`;
     const before = was!.points === null ? null : Number(was!.points);
@@ -277,7 +273,8 @@ export async function saveMark(
     }
     await tx`
       update mark set points = ${input.points}, comment = ${input.comment.slice(0, 10_000)}, levels = ${tx.json(levels as never)},
-        version = version + 1, by_id = ${teacher}, at = now()
+        version = version + 1, saved_by = ${teacher}, at = now(),
+        by_id = case when ${differs} then ${teacher} else by_id end
       where submission_id = ${submission}`;
     for (const c of input.comments)
       if (known.has(c.event))

@@ -74,6 +74,25 @@ describe("marks", () => {
     expect(await namesFor((await findSubmissionRef(id))!, s.teacher.id)).toBe("Nia");
   });
 
+  it("without names: a number is the same on every page, and stays when others have their work back", async () => {
+    const s = await school(3_600, { options: { blind: true } });
+    const timelines = [s.timeline];
+    for (const p of [s.obi, s.wren]) timelines.push(must(await beginAssignment(s.assignment, p.id)).timeline);
+    for (const [i, p] of [s.nia, s.obi, s.wren].entries()) must(await submit(timelines[i]!, p.id));
+    const onDesk = async () =>
+      new Map((await groupsOf(s.assignment, none)).map((r) => [r.submission, r.members.join()] as const));
+    const before = await onDesk();
+    expect([...before.values()]).toEqual(["Work 1", "Work 2", "Work 3"]);
+    const atAGlance = (await teachingOf(s.teacher.id, none))[0]!.toMark;
+    expect(atAGlance.map((w) => w.names)).toEqual(["Work 1", "Work 2", "Work 3"]);
+    for (const w of atAGlance) expect(before.get(w.href.split("s=")[1]!)).toBe(w.names);
+    const [first] = [...before].find(([, name]) => name === "Work 1")!;
+    must(await saveMark(first!, s.teacher.id, mark(9)));
+    must(await returnWork(first!, s.teacher.id));
+    const after = await onDesk();
+    for (const [id, name] of before) if (id !== first) expect(after.get(id)).toBe(name);
+  });
+
   it("are held until a day, so that all see theirs at once", async () => {
     const s = await school();
     const other = must(await beginAssignment(s.assignment, s.obi.id)).timeline;

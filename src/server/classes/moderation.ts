@@ -3,6 +3,7 @@ import { seeded, shuffled } from "@/core/classes/random";
 import { MOST_CRITERIA } from "@/core/classes/rubric";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
+import { blindName, blindNumbers } from "./blind";
 import { teaches } from "./submission-ref";
 
 /** What somebody gave who marked a work as well. */
@@ -116,15 +117,28 @@ async function givenOf(submission: string): Promise<SecondMark[]> {
 
 /** The sample of an assignment, with what was given; for its teachers. */
 export async function sampleOf(assignment: string): Promise<Sampled[]> {
-  const rows = await db()<{ submission: string; names: string; first: string | null; firstBy: string | null }[]>`
-    select s.id as submission, case when x.blind and m.returned_at is null then '' else array_to_string(s.members, ', ') end as names,
+  const rows = await db()<
+    {
+      submission: string;
+      group: string;
+      hidden: boolean;
+      names: string;
+      first: string | null;
+      firstBy: string | null;
+    }[]
+  >`
+    select s.id as submission, g.id as "group", x.blind and m.returned_at is null as hidden, array_to_string(s.members, ', ') as names,
       m.points as first, b.display_name as first_by
     from moderation o join submission s on s.id = o.submission_id join group_work g on g.id = s.group_id
     join assignment x on x.id = g.assignment_id left join mark m on m.submission_id = s.id left join account b on b.id = m.by_id
     where g.assignment_id = ${assignment} and s.taken_back_at is null and s.replaced_by is null order by s.id`;
+  const all = await db()<{ id: string }[]>`
+    select g.id from current_submission s join group_work g on g.id = s.group_id where g.assignment_id = ${assignment}`;
+  const numbers = blindNumbers(all.map((g) => g.id));
   return Promise.all(
     rows.map(async (r) => ({
-      ...r,
+      submission: r.submission,
+      names: r.hidden ? blindName(numbers.get(r.group)!) : r.names,
       first: r.first === null ? null : Number(r.first),
       firstBy: r.firstBy ?? "",
       given: await givenOf(r.submission),

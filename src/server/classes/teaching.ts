@@ -3,7 +3,8 @@ import type { Check, Requirement } from "@/core/check/requirements";
 import { type Standing, standingOf } from "@/core/classes/standing";
 import { db } from "../db/pool";
 import { TEACHERS_NAME } from "./class";
-import { blindName, type CheckDraft } from "./marking";
+import { blindName, blindNumbers } from "./blind";
+import type { CheckDraft } from "./marking";
 
 /** Somebody, or a group, a teacher should look at, and where that is done. */
 export interface Waiting {
@@ -18,8 +19,9 @@ export interface ClassAtAGlance {
   id: string;
   name: string;
   members: number;
-  toMark: Waiting[];
-  again: Waiting[];
+  /** With the number that stands for the names where they are hidden. */
+  toMark: (Waiting & { number: number | null })[];
+  again: (Waiting & { number: number | null })[];
   late: (Waiting & { by: number })[];
   stuck: (Waiting & { standing: Standing; kinds: string[] })[];
   asked: (Waiting & { questions: number })[];
@@ -28,6 +30,7 @@ export interface ClassAtAGlance {
 interface GroupOfClass {
   classId: string;
   assignment: string;
+  group: string | null;
   title: string;
   blind: boolean;
   requirements: Requirement[];
@@ -46,6 +49,8 @@ interface GroupOfClass {
 
 /** The most drafts that are checked anew for one look. */
 const MOST_CHECKED = 40;
+/** What is late for so long is no news. */
+const LONG_PAST_S = 28 * 86_400;
 const CLOSE_MS = 2 * 86_400_000;
 
 /**
@@ -61,7 +66,7 @@ export async function teachingOf(account: string, check: CheckDraft, now = new D
   const ids = classes.map((c) => c.id);
   if (ids.length === 0) return [];
   const groups = await sql<GroupOfClass[]>`
-    select a.class_id, a.id as assignment, a.title, a.blind, a.requirements, a.created_at as set_at, due_of_group(g.id) as due_at,
+    select a.class_id, a.id as assignment, g.id as "group", a.title, a.blind, a.requirements, a.created_at as set_at, due_of_group(g.id) as due_at,
       g.timeline_id as timeline, t.altered_at, s.id as submission, coalesce(m.to_improve and m.returned_at is not null, false) as to_improve,
       s.id is not null and exists (select from submission o where o.replaced_by = s.id) as again,
       m.points is not null as marked,
@@ -76,7 +81,7 @@ export async function teachingOf(account: string, check: CheckDraft, now = new D
     left join current_submission s on s.group_id = g.id left join mark m on m.submission_id = s.id
     where a.class_id = any(${ids}) and (t.deleted_at is null or s.id is not null) order by a.due_at, a.id, names`;
   const idle = await sql<GroupOfClass[]>`
-    select a.class_id, a.id as assignment, a.title, false as blind, a.requirements, a.created_at as set_at, due_for(a.id, p.id) as due_at,
+    select a.class_id, a.id as assignment, null as "group", a.title, false as blind, a.requirements, a.created_at as set_at, due_for(a.id, p.id) as due_at,
       null as timeline, null as altered_at, null as submission, false as to_improve, false as again, false as marked, 0 as questions,
       null as checks, ${sql.unsafe(TEACHERS_NAME)} as names
     from assignment a join class_member k on k.class_id = a.class_id join account p on p.id = k.account_id,
@@ -89,21 +94,37 @@ export async function teachingOf(account: string, check: CheckDraft, now = new D
   const made = new Map(
     classes.map((c) => [c.id, { ...c, toMark: [], again: [], late: [], stuck: [], asked: [] } as ClassAtAGlance]),
   );
-  let hidden = 0;
-  for (const g of [...groups, ...idle]) sort(made.get(g.classId)!, g, now, () => blindName(++hidden));
+  const numbers = blindNumbersOf(groups);
+  for (const g of [...groups, ...idle]) sort(made.get(g.classId)!, g, now, numbers.get(g) ?? null);
+  // The order of names would tell them.
+  for (const c of made.values())
+    for (const list of [c.toMark, c.again]) list.sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
   return [...made.values()];
+}
+
+/** The numbers that stand for the groups of blind assignments, as their desks have them. */
+function blindNumbersOf(groups: readonly GroupOfClass[]): Map<GroupOfClass, number> {
+  const found = new Map<GroupOfClass, number>();
+  const blind = groups.filter((g) => g.blind && g.submission);
+  for (const assignment of new Set(blind.map((g) => g.assignment))) {
+    const own = blind.filter((g) => g.assignment === assignment);
+    const numbers = blindNumbers(own.map((g) => g.group!));
+    for (const g of own) found.set(g, numbers.get(g.group!)!);
+  }
+  return found;
 }
 
 const isClose = (g: GroupOfClass, now: Date) =>
   g.dueAt.getTime() >= now.getTime() && g.dueAt.getTime() - now.getTime() <= CLOSE_MS;
 
-function sort(into: ClassAtAGlance, g: GroupOfClass, now: Date, hide: () => string): void {
+function sort(into: ClassAtAGlance, g: GroupOfClass, now: Date, number: number | null): void {
   const at = (href: string, names = g.names): Waiting => ({ names, assignment: g.assignment, title: g.title, href });
   const desk = `/assignments/${g.assignment}`;
   if (g.questions > 0) into.asked.push({ ...at(`${desk}/questions/${g.timeline}`), questions: g.questions });
   if (g.submission && !g.toImprove) {
     if (g.marked) return;
-    const own = at(`${desk}?s=${g.submission}`, g.blind ? hide() : g.names);
+    const names = number === null ? g.names : blindName(number);
+    const own = { ...at(`${desk}?s=${g.submission}`, names), number };
     (g.again ? into.again : into.toMark).push(own);
     return;
   }
@@ -112,6 +133,7 @@ function sort(into: ClassAtAGlance, g: GroupOfClass, now: Date, hide: () => stri
   const checks = g.checks?.map((c) => ({ have: c.have, need: c.need, wished: c.requirement.wished === true })) ?? null;
   const standing = standingOf({ dueAt: g.dueAt, setAt: g.setAt, alteredAt: g.alteredAt, checks }, now);
   const draft = g.timeline ? `/timelines/${g.timeline}/reader` : desk;
+  if (standing.code === "late" && standing.by > LONG_PAST_S) return;
   if (standing.code === "late") into.late.push({ ...at(draft), by: standing.by });
   else if (standing.code !== "fine")
     into.stuck.push({

@@ -1,5 +1,6 @@
 // LTI 1.3 Core (IMS Global, 2019): the login that a platform begins (section 5.1.1 of the Security Framework), and the launch.
 import "server-only";
+import { recordOf, textOf } from "@/core/text/loose";
 import { createRemoteJWKSet, errors, type JWTPayload, jwtVerify } from "jose";
 import { customAlphabet, nanoid } from "nanoid";
 import { type Opened, openSession } from "../accounts/sessions";
@@ -96,9 +97,7 @@ async function readMessage(token: string, state: string, held: string | null): P
   return { platform, payload, teaches };
 }
 
-const record = (value: unknown): Record<string, unknown> =>
-  typeof value === "object" && value !== null ? (value as Record<string, unknown>) : {};
-const text = (value: unknown, most = 500) => (typeof value === "string" ? value.slice(0, most) : "");
+const text = (value: unknown, most = 500) => textOf(value, most);
 
 /** Takes somebody in who comes from a platform: who they are, which class it is, and where they go. */
 export async function launch(
@@ -110,7 +109,7 @@ export async function launch(
   const message = await readMessage(token, state, held);
   if ("failed" in message) return message;
   const { platform, payload, teaches } = message;
-  const context = record(payload[`${CLAIM}context`]);
+  const context = recordOf(payload[`${CLAIM}context`]);
   if (text(context.id) === "") return fail("no_course");
   return db()
     .begin(async (tx): Promise<{ to: string } & Opened> => {
@@ -172,7 +171,7 @@ async function classFor(
   const key = keyOf(platform);
   const course = text(context.id);
   await tx`select pg_advisory_xact_lock(hashtext(${`${key} course ${course}`}))`;
-  const memberships = text(record(payload[NRPS]).context_memberships_url, 2_000);
+  const memberships = text(recordOf(payload[NRPS]).context_memberships_url, 2_000);
   const [known] = await tx<{ id: string }[]>`
     update lti_course set memberships = coalesce(nullif(${memberships}, ''), memberships)
     where platform = ${key} and context = ${course} returning class_id as id`;
@@ -197,9 +196,9 @@ async function classFor(
 
 /** Where a link of the platform leads: the assignment it was made for, else the class. */
 async function targetOf(tx: Tx, platform: Platform, payload: JWTPayload, klass: string): Promise<string> {
-  const link = text(record(payload[`${CLAIM}resource_link`]).id);
-  const item = text(record(payload[AGS]).lineitem, 2_000);
-  const wanted = text(record(payload[`${CLAIM}custom`]).assignment, 40);
+  const link = text(recordOf(payload[`${CLAIM}resource_link`]).id);
+  const item = text(recordOf(payload[AGS]).lineitem, 2_000);
+  const wanted = text(recordOf(payload[`${CLAIM}custom`]).assignment, 40);
   if (link !== "" && wanted !== "")
     await tx`
       insert into lti_link (platform, link, assignment_id, line_item)
@@ -221,7 +220,7 @@ async function choiceFor(
   klass: string,
   teaches: boolean,
 ): Promise<string> {
-  const settings = record(payload[DEEP_LINK]);
+  const settings = recordOf(payload[DEEP_LINK]);
   const to = text(settings.deep_link_return_url, 2_000);
   if (!teaches || !/^https?:\/\//.test(to)) throw new Refused(fail("bad_launch"));
   const id = nanoid(16);

@@ -7,7 +7,6 @@ export const WORDS = {
   drawn: (n: number) => (n === 1 ? "1 work is in the sample." : `${n} works are in the sample.`),
   none: "Nothing is drawn yet.",
   work: "Work",
-  workN: (n: number) => `Work ${n}`,
   first: "First",
   second: "Second",
   difference: "Difference",

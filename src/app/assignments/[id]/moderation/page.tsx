@@ -52,11 +52,11 @@ export default async function ModerationPage({ params }: { params: Promise<{ id:
               </tr>
             </thead>
             <tbody>
-              {rows.map((r, i) => (
+              {rows.map((r) => (
                 <tr key={r.submission} className="border-b border-line">
                   <td className="py-2 pr-3 font-bold">
                     <Link href={`/assignments/${id}?s=${r.submission}`} className="text-verdigris underline">
-                      {r.names || WORDS.workN(i + 1)}
+                      {r.names}
                     </Link>
                   </td>
                   <td className="py-2 pr-3">
