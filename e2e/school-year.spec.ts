@@ -19,6 +19,25 @@ async function classOf(browser: Browser, ...names: string[]): Promise<{ ward: Pe
   return { ward, id, pupils };
 }
 
+/** An assignment of one event, set by the route; gives its id. */
+async function shortAssignment(ward: Person, klass: string, options: object = {}): Promise<string> {
+  const made = await ward.context.request.post("/api/assignments", {
+    data: {
+      class: klass,
+      title: "Short",
+      instructions: "",
+      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
+      requirements: [{ kind: "events", count: 1 }],
+      given: [],
+      total: 20,
+      dueAt: "2031-07-11T16:00",
+      options,
+    },
+  });
+  expect(made.status()).toBe(200);
+  return ((await made.json()) as { id: string }).id;
+}
+
 const dialog = (page: Page, name: string) => page.getByRole("dialog", { name });
 
 test("students come out of a list with slips, sign in with their code, and a colleague and an assistant join their teacher", async ({
@@ -261,7 +280,10 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await expect(panel).not.toContainText("Nia");
   await expect(panel.getByRole("region", { name: "Close wording" })).toContainText("in a text of the assignment");
   await expect(panel.getByRole("region", { name: "Set aside in the ready check" })).toContainText("one the town");
-  await panel.getByRole("radio", { name: /^Accuracy: Beyond/ }).focus();
+  await expect(panel.getByRole("heading", { name: "Work 1" })).toBeFocused();
+  // Previous, next, the points, and there is the rubric.
+  for (let i = 0; i < 4; i++) await desk.keyboard.press("Tab");
+  await expect(panel.getByRole("radio", { name: /^Accuracy: Beyond/ })).toBeFocused();
   for (const key of ["2", "1", "3"]) await desk.keyboard.press(key);
   await expect(panel.getByLabel("Points of 20")).toHaveValue("13.5");
   await expect(panel.getByText("Together 6 of 9, which is 13.5 of 20.")).toBeVisible();
@@ -410,23 +432,8 @@ test("work of others is read by the rubric, without names, and chosen work is sh
 }) => {
   const { ward, id, pupils } = await classOf(browser, "Nia", "Obi");
   const level = (points: number) => ({ name: points ? "Right" : "Not yet", text: "", points });
-  const made = await ward.context.request.post("/api/assignments", {
-    data: {
-      class: id,
-      title: "Short",
-      instructions: "",
-      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
-      requirements: [{ kind: "events", count: 1 }],
-      given: [],
-      total: 20,
-      dueAt: "2031-07-11T16:00",
-      options: {
-        rubric: { name: "Short", criteria: [{ name: "Dates", weight: 1, levels: [level(4), level(0)] }] },
-      },
-    },
-  });
-  expect(made.status()).toBe(200);
-  const assignment = `/assignments/${((await made.json()) as { id: string }).id}`;
+  const rubric = { name: "Short", criteria: [{ name: "Dates", weight: 1, levels: [level(4), level(0)] }] };
+  const assignment = `/assignments/${await shortAssignment(ward, id, { rubric })}`;
   const desk = ward.page;
   await desk.goto(assignment);
   await desk.getByRole("button", { name: "Peer reading" }).click();
@@ -494,19 +501,7 @@ test("a sample is marked by a second teacher before they see the first mark, and
   const { ward, id, pupils } = await classOf(browser, "Nia");
   const reed = await newPerson(browser, "Mr Reed");
   await ward.context.request.post(`/api/classes/${id}/teachers`, { data: { email: reed.email, role: "teacher" } });
-  const made = await ward.context.request.post("/api/assignments", {
-    data: {
-      class: id,
-      title: "Short",
-      instructions: "",
-      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
-      requirements: [{ kind: "events", count: 1 }],
-      given: [],
-      total: 20,
-      dueAt: "2031-07-11T16:00",
-    },
-  });
-  const { id: assignment } = (await made.json()) as { id: string };
+  const assignment = await shortAssignment(ward, id);
   const nia = pupils[0]!.context.request;
   const begun = await nia.post(`/api/assignments/${assignment}/group`);
   const { timeline } = (await begun.json()) as { timeline: string };

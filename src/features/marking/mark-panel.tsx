@@ -22,6 +22,7 @@ import { GalleryBox } from "./gallery-box";
 import { GivenLine } from "./given-line";
 import { RubricMarks } from "./rubric-marks";
 import { Questions, Replies } from "./talk";
+import { useFocusWhenOpened } from "./use-focus";
 import { useMark } from "./use-mark";
 
 /** Beside what was handed in: what is known of it, the points, the comment on the whole, and giving it back. */
@@ -45,6 +46,7 @@ export function MarkPanel({
   zone: string;
   onStep: (by: 1 | -1) => void;
 }) {
+  const heading = useFocusWhenOpened<HTMLHeadingElement>();
   const router = useRouter();
   const ready = useReady();
   const [failed, setFailed] = useState<string | null>(null);
@@ -63,7 +65,9 @@ export function MarkPanel({
       className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
     >
       <div className="flex items-center gap-2">
-        <h2 className="text-[20px]">{open.members.join(", ")}</h2>
+        <h2 ref={heading} tabIndex={-1} className="text-[20px]">
+          {open.members.join(", ")}
+        </h2>
         <span className="ml-auto flex gap-1">
           <Button size="small" onClick={() => onStep(-1)} title={WORDS.altAndTheUpArrow}>
             {WORDS.previous}

@@ -9,10 +9,12 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
+import { useFocusWhenOpened } from "./use-focus";
 import { RubricMarks } from "./rubric-marks";
 
 /** A work of the sample as its second marker marks it: before they see what the first gave. */
 export function SecondMark({ open, total }: { open: DeskSubmission; total: number }) {
+  const heading = useFocusWhenOpened<HTMLHeadingElement>();
   const router = useRouter();
   const ready = useReady();
   const [points, setPoints] = useState("");
@@ -34,7 +36,9 @@ export function SecondMark({ open, total }: { open: DeskSubmission; total: numbe
       aria-label={WORDS.secondTitle}
       className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
     >
-      <h2 className="text-[20px]">{open.members.join(", ")}</h2>
+      <h2 ref={heading} tabIndex={-1} className="text-[20px]">
+        {open.members.join(", ")}
+      </h2>
       <p className="mt-1 font-bold">{WORDS.secondTitle}</p>
       <p className="text-[14px] text-quiet">{WORDS.secondHelp}</p>
       {open.rubric ? (

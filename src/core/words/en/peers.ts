@@ -5,7 +5,7 @@ export const WORDS = {
   gallery: "Class gallery",
   galleryLink: "See the class gallery",
   inGallery: "Show it in the class gallery",
-  nothingShown: "Nothing is shown here yet. Your teacher chooses what is.",
+  nothingShown: "Nothing is shown here yet. The teachers of the class choose what is, once it was given back.",
   oneByOne: "One after another",
   allTogether: "All together",
   previous: "Previous",
