@@ -38,7 +38,8 @@ test("a timeline is made, written, described and published by keyboard alone", a
   }
   await expect(page.getByTestId("ledger").getByRole("row")).toHaveCount(4);
 
-  // The chart is walked in time order.
+  // The chart is walked in time order, once the last one hangs on it.
+  await expect(chartButton(page, /long night flood, event 3 of 3/)).toBeVisible();
   await tabTo(page, /long night flood, event 3 of 3/, true);
   await key("Home");
   await expect(chartButton(page, /Rope ferry, event 1 of 3/)).toBeFocused();
