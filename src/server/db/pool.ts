@@ -22,6 +22,10 @@ function connect(): AnySql {
     max: !isMainThread ? 2 : Number(process.env.WEB ?? 1) > 1 ? 8 : 12,
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     onnotice: () => {},
+    connect_timeout: 10,
+    // While the database is away every question hears so within a second, and the first after it is back waits no longer:
+    // the library's own pause grows to twenty seconds, and whoever asked sits through it.
+    backoff: (retries) => Math.min(1, 0.05 * 2 ** retries),
     // Bytes of timelines and files: never `Date` for days of history.
     types: {},
   });
