@@ -1,5 +1,6 @@
 -- The shape of the database after all migrations, to read in review; never run.
 
+
 CREATE SCHEMA public;
 
 COMMENT ON SCHEMA public IS 'standard public schema';
@@ -28,6 +29,21 @@ CREATE FUNCTION public.due_of_group(group_id text) RETURNS timestamp with time z
     where m.group_id = g.id and x.assignment_id = a.id))
   from group_work g join assignment a on a.id = g.assignment_id where g.id = $1
 $_$;
+
+CREATE FUNCTION public.of_school(school text, account text) RETURNS boolean
+    LANGUAGE sql STABLE
+    AS $$
+  select exists (select from organisation_member m where m.organisation_id = school and m.account_id = account)
+    or exists (
+      select from class c where c.organisation_id = school and c.closed_at is null and c.archived_at is null
+        and (watches(c.id, account) or exists (select from class_member m where m.class_id = c.id and m.account_id = account)))
+$$;
+
+CREATE FUNCTION public.reach(visibility text) RETURNS integer
+    LANGUAGE sql IMMUTABLE
+    AS $$
+  select array_position(array['only_me', 'class', 'school', 'password', 'link', 'everybody'], visibility)
+$$;
 
 CREATE FUNCTION public.refuse_alteration() RETURNS trigger
     LANGUAGE plpgsql
@@ -113,7 +129,6 @@ CREATE TABLE public.assignment (
     id text NOT NULL,
     class_id text NOT NULL,
     title text NOT NULL,
-    instructions text NOT NULL,
     period jsonb NOT NULL,
     requirements jsonb NOT NULL,
     total integer NOT NULL,
@@ -127,11 +142,21 @@ CREATE TABLE public.assignment (
     model text,
     model_shown text DEFAULT 'never'::text NOT NULL,
     return_at timestamp with time zone,
+    instructions jsonb DEFAULT '[]'::jsonb NOT NULL,
     CONSTRAINT assignment_grouping_known CHECK (("grouping" = ANY (ARRAY['pupils'::text, 'single'::text, 'teacher'::text]))),
     CONSTRAINT assignment_late_rule_known CHECK ((late_rule = ANY (ARRAY['accepted'::text, 'refused'::text]))),
     CONSTRAINT assignment_model_shown_known CHECK ((model_shown = ANY (ARRAY['never'::text, 'before'::text, 'after'::text]))),
     CONSTRAINT assignment_title_length CHECK (((length(title) >= 1) AND (length(title) <= 200))),
     CONSTRAINT assignment_total_positive CHECK (((total >= 1) AND (total <= 1000)))
+);
+
+CREATE TABLE public.assignment_picture (
+    assignment_id text NOT NULL,
+    id text NOT NULL,
+    text text NOT NULL,
+    bytes bytea NOT NULL,
+    width integer NOT NULL,
+    height integer NOT NULL
 );
 
 CREATE TABLE public.blob (
@@ -202,7 +227,7 @@ CREATE TABLE public.class (
     follows text,
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
     CONSTRAINT class_notice_length CHECK ((length(notice) <= 5000)),
-    CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'link'::text, 'everybody'::text]))),
+    CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'link'::text, 'everybody'::text]))),
     CONSTRAINT class_retention_months CHECK (((retention_months >= 1) AND (retention_months <= 120)))
 );
 
@@ -654,13 +679,26 @@ CREATE TABLE public.organisation (
     id text NOT NULL,
     name text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
-    CONSTRAINT organisation_name_length CHECK (((length(name) >= 1) AND (length(name) <= 120)))
+    publish_limit text DEFAULT 'everybody'::text NOT NULL,
+    CONSTRAINT organisation_name_length CHECK (((length(name) >= 1) AND (length(name) <= 120))),
+    CONSTRAINT organisation_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'link'::text, 'everybody'::text])))
+);
+
+CREATE TABLE public.organisation_invitation (
+    token text NOT NULL,
+    organisation_id text NOT NULL,
+    email text NOT NULL,
+    role text NOT NULL,
+    invited_by text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT organisation_invitation_role_known CHECK ((role = ANY (ARRAY['administrator'::text, 'teacher'::text])))
 );
 
 CREATE TABLE public.organisation_member (
     organisation_id text NOT NULL,
     account_id text NOT NULL,
     role text NOT NULL,
+    joined_at timestamp with time zone DEFAULT clock_timestamp() NOT NULL,
     CONSTRAINT organisation_role_known CHECK ((role = ANY (ARRAY['administrator'::text, 'teacher'::text])))
 );
 
@@ -768,9 +806,10 @@ CREATE TABLE public.publication (
     days int8range,
     pictures integer DEFAULT 0 NOT NULL,
     opened bigint DEFAULT 0 NOT NULL,
+    organisation_id text,
     CONSTRAINT publication_closes_after_it_opens CHECK (((closes_at IS NULL) OR (opens_at IS NULL) OR (closes_at > opens_at))),
     CONSTRAINT publication_password_where_asked CHECK (((visibility <> 'password'::text) OR (password_hash IS NOT NULL))),
-    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text])))
+    CONSTRAINT publication_visibility_known CHECK ((visibility = ANY (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'password'::text, 'link'::text, 'everybody'::text])))
 );
 ALTER TABLE ONLY public.publication ALTER COLUMN words SET STATISTICS 1000;
 
@@ -864,7 +903,14 @@ CREATE VIEW public.shown_publication AS
     p.events,
     p.published_at,
     p.visibility AS chosen,
-    (ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text])[LEAST(array_position(ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text], p.visibility), array_position(ARRAY['only_me'::text, 'class'::text, 'password'::text, 'link'::text, 'everybody'::text], COALESCE(c.publish_limit, 'everybody'::text)))] AS visibility,
+        CASE
+            WHEN ((COALESCE(c.organisation_id, p.organisation_id) IS NULL) AND (w.visibility = 'school'::text)) THEN
+            CASE
+                WHEN (c.id IS NULL) THEN 'only_me'::text
+                ELSE 'class'::text
+            END
+            ELSE w.visibility
+        END AS visibility,
     COALESCE(c.id, p.class_id) AS class_id,
     p.zone,
     p.opens_at,
@@ -880,11 +926,17 @@ CREATE VIEW public.shown_publication AS
            FROM public.short_link s
           WHERE (s.timeline_id = p.timeline_id)
           ORDER BY s.made_at DESC
-         LIMIT 1) AS word
-   FROM (((public.publication p
+         LIMIT 1) AS word,
+        CASE
+            WHEN (c.id IS NULL) THEN p.organisation_id
+            ELSE c.organisation_id
+        END AS organisation_id
+   FROM (((((public.publication p
      LEFT JOIN public.group_work g ON ((g.timeline_id = p.timeline_id)))
      LEFT JOIN public.assignment a ON ((a.id = g.assignment_id)))
-     LEFT JOIN public.class c ON ((c.id = a.class_id)));
+     LEFT JOIN public.class c ON ((c.id = a.class_id)))
+     LEFT JOIN public.organisation o ON ((o.id = c.organisation_id)))
+     CROSS JOIN LATERAL ( SELECT (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'password'::text, 'link'::text, 'everybody'::text])[LEAST(public.reach(p.visibility), public.reach(COALESCE(c.publish_limit, 'everybody'::text)), public.reach(COALESCE(o.publish_limit, 'everybody'::text)))] AS visibility) w);
 
 CREATE TABLE public.sign_in_attempt (
     name text NOT NULL,
@@ -1030,6 +1082,9 @@ ALTER TABLE ONLY public.account
 ALTER TABLE ONLY public.address_check
     ADD CONSTRAINT address_check_pkey PRIMARY KEY (address);
 
+ALTER TABLE ONLY public.assignment_picture
+    ADD CONSTRAINT assignment_picture_pkey PRIMARY KEY (assignment_id, id);
+
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_pkey PRIMARY KEY (id);
 
@@ -1171,6 +1226,9 @@ ALTER TABLE ONLY public.one_time_code
 ALTER TABLE ONLY public.opened_day
     ADD CONSTRAINT opened_day_pkey PRIMARY KEY (timeline_id, day);
 
+ALTER TABLE ONLY public.organisation_invitation
+    ADD CONSTRAINT organisation_invitation_pkey PRIMARY KEY (token);
+
 ALTER TABLE ONLY public.organisation_member
     ADD CONSTRAINT organisation_member_pkey PRIMARY KEY (organisation_id, account_id);
 
@@ -1285,6 +1343,8 @@ CREATE UNIQUE INDEX class_join_code_unique ON public.class USING btree (upper(jo
 
 CREATE INDEX class_member_account ON public.class_member USING btree (account_id);
 
+CREATE INDEX class_organisation ON public.class USING btree (organisation_id) WHERE (organisation_id IS NOT NULL);
+
 CREATE INDEX class_teacher_account ON public.class_teacher USING btree (account_id);
 
 CREATE INDEX close_passage_assignment ON public.close_passage USING btree (assignment_id);
@@ -1331,6 +1391,8 @@ CREATE INDEX media_made_of ON public.media USING btree (made_of);
 
 CREATE INDEX media_timeline ON public.media USING btree (timeline_id);
 
+CREATE UNIQUE INDEX organisation_invitation_email ON public.organisation_invitation USING btree (organisation_id, lower(email));
+
 CREATE INDEX page_pass_timeline ON public.page_pass USING btree (timeline_id);
 
 CREATE INDEX page_report_waiting ON public.page_report USING btree (at) WHERE (decided_at IS NULL);
@@ -1352,6 +1414,8 @@ CREATE INDEX publication_days ON public.publication USING gist (days) WHERE ((vi
 CREATE INDEX publication_listed ON public.publication USING btree (published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
 
 CREATE INDEX publication_most_opened ON public.publication USING btree (opened DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
+
+CREATE INDEX publication_organisation ON public.publication USING btree (organisation_id) WHERE (organisation_id IS NOT NULL);
 
 CREATE INDEX publication_subject ON public.publication USING btree (lower(subject), published_at DESC) WHERE ((visibility = 'everybody'::text) AND (taken_back_at IS NULL));
 
@@ -1401,6 +1465,9 @@ ALTER TABLE ONLY public.assignment
 ALTER TABLE ONLY public.assignment
     ADD CONSTRAINT assignment_model_fkey FOREIGN KEY (model) REFERENCES public.timeline(id) ON DELETE SET NULL;
 
+ALTER TABLE ONLY public.assignment_picture
+    ADD CONSTRAINT assignment_picture_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash) ON DELETE CASCADE;
 
@@ -1426,7 +1493,7 @@ ALTER TABLE ONLY public.class_member
     ADD CONSTRAINT class_member_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.class
-    ADD CONSTRAINT class_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id);
+    ADD CONSTRAINT class_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.class_teacher
     ADD CONSTRAINT class_teacher_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
@@ -1584,6 +1651,12 @@ ALTER TABLE ONLY public.one_time_code
 ALTER TABLE ONLY public.opened_day
     ADD CONSTRAINT opened_day_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.organisation_invitation
+    ADD CONSTRAINT organisation_invitation_invited_by_fkey FOREIGN KEY (invited_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.organisation_invitation
+    ADD CONSTRAINT organisation_invitation_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.organisation_member
     ADD CONSTRAINT organisation_member_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1625,6 +1698,9 @@ ALTER TABLE ONLY public.practice
 
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id);
+
+ALTER TABLE ONLY public.publication
+    ADD CONSTRAINT publication_organisation_id_fkey FOREIGN KEY (organisation_id) REFERENCES public.organisation(id) ON DELETE SET NULL;
 
 ALTER TABLE ONLY public.publication
     ADD CONSTRAINT publication_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
@@ -1718,3 +1794,4 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+

@@ -1,7 +1,20 @@
 /** What a request is answered: done, "sign in first", as if there were nothing, or refused to those who may look but not do. */
 export type Answer = "yes" | "sign in" | "nothing" | "not yours";
-/** Actors: the timeline and its class have an owner and an editor (one group), a classmate of another group, a teacher. */
-export const ACTORS = ["nobody", "stranger", "editor", "owner", "classmate", "teacher", "otherTeacher"] as const;
+/**
+ * Actors: the timeline and its class have an owner and an editor (one group), a classmate of another group, the teacher who leads it, one
+ * who teaches with them and one who assists; and there is the teacher of another class.
+ */
+export const ACTORS = [
+  "nobody",
+  "stranger",
+  "editor",
+  "owner",
+  "classmate",
+  "teacher",
+  "otherTeacher",
+  "coTeacher",
+  "assistant",
+] as const;
 type Row = [
   nobody: Answer,
   stranger: Answer,
@@ -10,19 +23,67 @@ type Row = [
   classmate: Answer,
   teacher: Answer,
   otherTeacher: Answer,
+  coTeacher: Answer,
+  assistant: Answer,
 ];
 
-const EVERYBODY: Row = ["yes", "yes", "yes", "yes", "yes", "yes", "yes"];
-const NOWHERE: Row = ["nothing", "nothing", "nothing", "nothing", "nothing", "nothing", "nothing"];
-const OPERATOR: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "nothing", "nothing"];
-const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes", "yes", "yes", "yes"];
-const EDITORS: Row = ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"];
-const OWNER: Row = ["sign in", "not yours", "not yours", "yes", "not yours", "not yours", "not yours"];
-const OWNER_HIDDEN: Row = ["sign in", "nothing", "not yours", "yes", "nothing", "nothing", "nothing"];
-const OWNER_ONLY: Row = ["sign in", "nothing", "nothing", "yes", "nothing", "nothing", "nothing"];
-const CLASS: Row = ["sign in", "nothing", "yes", "yes", "yes", "yes", "nothing"];
-const TEACHER: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing"];
-const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "yes", "nothing"];
+const EVERYBODY: Row = ["yes", "yes", "yes", "yes", "yes", "yes", "yes", "yes", "yes"];
+const NOWHERE: Row = [
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+];
+const OPERATOR: Row = [
+  "sign in",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+];
+const SIGNED_IN: Row = ["sign in", "yes", "yes", "yes", "yes", "yes", "yes", "yes", "yes"];
+const EDITORS: Row = ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing", "nothing", "nothing"];
+const OWNER: Row = [
+  "sign in",
+  "not yours",
+  "not yours",
+  "yes",
+  "not yours",
+  "not yours",
+  "not yours",
+  "not yours",
+  "not yours",
+];
+const OWNER_HIDDEN: Row = [
+  "sign in",
+  "nothing",
+  "not yours",
+  "yes",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+  "nothing",
+];
+const OWNER_ONLY: Row = ["sign in", "nothing", "nothing", "yes", "nothing", "nothing", "nothing", "nothing", "nothing"];
+const CLASS: Row = ["sign in", "nothing", "yes", "yes", "yes", "yes", "nothing", "yes", "yes"];
+const TEACHER: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing", "yes", "nothing"];
+/** What teachers see, and those who assist them. */
+const WATCHERS: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing", "yes", "yes"];
+/** What whoever leads the class does; those beside them see it and are told so. */
+const LEAD: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing", "not yours", "not yours"];
+/** What whoever leads the class does alone: it is their timeline, and their school. */
+const LEAD_ALONE: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing", "nothing", "nothing"];
+const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "yes", "nothing", "yes", "yes"];
 
 /**
  * Who may ask what, for every route and page of src/app. A route that is missing here, or stands here and is gone, fails
@@ -67,6 +128,19 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /classes/[id]": CLASS,
   "PAGE /classes/[id]/new-assignment": TEACHER,
   "PAGE /teaching": SIGNED_IN,
+  "PAGE /schools": SIGNED_IN,
+  // All who teach or are taught in its classes.
+  "PAGE /schools/[id]": CLASS,
+  "PAGE /schools/join/[token]": SIGNED_IN,
+  "POST /api/schools": SIGNED_IN,
+  "PATCH /api/schools/[id]": LEAD_ALONE,
+  "DELETE /api/schools/[id]": LEAD_ALONE,
+  "POST /api/schools/[id]/teachers": LEAD_ALONE,
+  "DELETE /api/schools/[id]/teachers": LEAD_ALONE,
+  "PUT /api/schools/[id]/teachers/[account]": LEAD_ALONE,
+  "DELETE /api/schools/[id]/teachers/[account]": LEAD_ALONE,
+  // No letter with this link was written.
+  "POST /api/schools/join/[token]": OPERATOR,
   "PAGE /assignments/[id]/moderation": TEACHER,
   "POST /api/assignments/[id]/moderation": TEACHER,
   // Nothing of the table is in a sample.
@@ -87,15 +161,15 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/assignments/[id]/reviews": TEACHER,
   // Only whoever was given it to read, who is none of these.
   "PUT /api/reviews/[review]": OPERATOR,
-  "PAGE /assignments/[id]/figures": TEACHER,
+  "PAGE /assignments/[id]/figures": WATCHERS,
   "PAGE /timelines/[id]/who": GROUP_AND_TEACHER,
-  "GET /api/timelines/[id]/who": TEACHER,
+  "GET /api/timelines/[id]/who": WATCHERS,
   "GET /api/timelines/[id]/close-wording": EDITORS,
   "POST /api/timelines/[id]/close-wording": EDITORS,
   "GET /api/assignments/[id]/sheets": TEACHER,
   "GET /api/assignments/[id]/handout": CLASS,
   "GET /submissions/[id]/receipt": GROUP_AND_TEACHER,
-  "PAGE /assignments/[id]/questions/[timeline]": TEACHER,
+  "PAGE /assignments/[id]/questions/[timeline]": WATCHERS,
   "PAGE /assignments/[id]": CLASS,
   "PAGE /assignments/[id]/edit": TEACHER,
   "PAGE /join/[token]": SIGNED_IN,
@@ -130,7 +204,17 @@ export const ACCESS: Record<string, Row> = {
   "DELETE /api/session": EVERYBODY,
   "GET /api/looks": SIGNED_IN,
   "POST /api/looks": SIGNED_IN,
-  "DELETE /api/looks/[look]": ["sign in", "nothing", "nothing", "yes", "nothing", "nothing", "nothing"],
+  "DELETE /api/looks/[look]": [
+    "sign in",
+    "nothing",
+    "nothing",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
   "GET /api/live": SIGNED_IN,
   "PUT /api/account/ledger": SIGNED_IN,
   "GET /api/timelines": SIGNED_IN,
@@ -173,7 +257,7 @@ export const ACCESS: Record<string, Row> = {
   "DELETE /api/timelines/[id]/addresses": EDITORS,
   "GET /api/timelines/[id]/media/[media]/[size]": GROUP_AND_TEACHER,
   // The table's timeline is a group's work: its link is for classmates.
-  "POST /api/join/[token]": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing"],
+  "POST /api/join/[token]": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing", "nothing", "nothing"],
   "POST /api/session/code": EVERYBODY,
   "POST /api/classes": SIGNED_IN,
   "PATCH /api/classes/[id]": TEACHER,
@@ -181,13 +265,25 @@ export const ACCESS: Record<string, Row> = {
   "PATCH /api/classes/[id]/members/[account]": TEACHER,
   "DELETE /api/classes/[id]/members/[account]": TEACHER,
   "POST /api/classes/[id]/teachers": TEACHER,
-  "PUT /api/classes/[id]/teachers/[account]": TEACHER,
+  // The lead is handed over by whoever has it.
+  "PUT /api/classes/[id]/teachers/[account]": [
+    "sign in",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "yes",
+    "nothing",
+    "not yours",
+    "nothing",
+  ],
   "DELETE /api/classes/[id]/teachers/[account]": TEACHER,
   "POST /api/classes/[id]/roster": TEACHER,
   "PUT /api/classes/[id]/roster": TEACHER,
-  "PUT /api/classes/[id]/year": TEACHER,
+  "PUT /api/classes/[id]/year": LEAD,
   "POST /api/classes/[id]/year": TEACHER,
-  "POST /api/classes/[id]/practices": TEACHER,
+  // It is made of a timeline of the one who leads the class.
+  "POST /api/classes/[id]/practices": LEAD_ALONE,
   "DELETE /api/classes/[id]/practices/[practice]": TEACHER,
   "GET /practice/[practice]": CLASS,
   "POST /api/practices/[practice]/answers": CLASS,
@@ -195,8 +291,28 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/classes/join-as-me": SIGNED_IN,
   "POST /api/assignments": TEACHER,
   "PUT /api/assignments/[id]": TEACHER,
-  "PUT /api/assignments/[id]/group": ["sign in", "nothing", "not yours", "yes", "nothing", "nothing", "nothing"],
-  "POST /api/assignments/[id]/group": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing"],
+  "PUT /api/assignments/[id]/group": [
+    "sign in",
+    "nothing",
+    "not yours",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
+  "POST /api/assignments/[id]/group": [
+    "sign in",
+    "nothing",
+    "yes",
+    "yes",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
   "POST /api/assignments/[id]/return": TEACHER,
   "PUT /api/assignments/[id]/return": TEACHER,
   "POST /api/assignments/[id]/groups": TEACHER,
@@ -209,13 +325,55 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/kept-comments": SIGNED_IN,
   "DELETE /api/kept-comments/[comment]": OWNER_ONLY,
   "POST /api/timelines/[id]/questions": EDITORS,
-  "PUT /api/questions/[question]": TEACHER,
+  "PUT /api/questions/[question]": WATCHERS,
   "PUT /api/timelines/[id]/set-aside": EDITORS,
-  "POST /api/submissions/[id]/replies": GROUP_AND_TEACHER,
+  // What is said about a mark is between its group and those who give it.
+  "POST /api/submissions/[id]/replies": [
+    "sign in",
+    "nothing",
+    "yes",
+    "yes",
+    "nothing",
+    "yes",
+    "nothing",
+    "yes",
+    "nothing",
+  ],
   "GET /api/assignments/[id]/marks": TEACHER,
-  "POST /api/timelines/[id]/classmates": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
-  "POST /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
-  "DELETE /api/timelines/[id]/submission": ["sign in", "nothing", "yes", "yes", "nothing", "nothing", "nothing"],
+  "GET /api/assignments/[id]/pictures/[picture]": CLASS,
+  "POST /api/timelines/[id]/classmates": [
+    "sign in",
+    "nothing",
+    "yes",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
+  "POST /api/timelines/[id]/submission": [
+    "sign in",
+    "nothing",
+    "yes",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
+  "DELETE /api/timelines/[id]/submission": [
+    "sign in",
+    "nothing",
+    "yes",
+    "yes",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
   "POST /api/timelines/[id]/files": GROUP_AND_TEACHER,
   "POST /api/timelines/[id]/files/plan": GROUP_AND_TEACHER,
   // Files that were made for the owner.
@@ -225,7 +383,18 @@ export const ACCESS: Record<string, Row> = {
   "GET /api/timelines/[id]/frozen-copies": EDITORS,
   "POST /api/timelines/[id]/frozen-copies": EDITORS,
   "DELETE /api/timelines/[id]/frozen-copies/[address]": EDITORS,
-  "PUT /api/submissions/[id]/mark": TEACHER,
+  // Whoever assists comments, and is told that points are for teachers.
+  "PUT /api/submissions/[id]/mark": [
+    "sign in",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "yes",
+    "nothing",
+    "yes",
+    "not yours",
+  ],
   "POST /api/submissions/[id]/return": TEACHER,
   "PUT /api/submissions/[id]/return": TEACHER,
   "PUT /api/submissions/[id]/given/[n]": TEACHER,

@@ -68,8 +68,10 @@ test("each is answered as the table says, to everybody it could concern", async 
     classmate: await person("Classmate"),
     teacher: await person("Teacher"),
     otherTeacher: await person("Other"),
+    coTeacher: await person("Reed"),
+    assistant: await person("Fern"),
   };
-  const { editor, owner, classmate, teacher, otherTeacher } = people;
+  const { editor, owner, classmate, teacher, otherTeacher, coTeacher, assistant } = people;
   const nobody = await playwrightRequest.newContext({ baseURL: serverUrl() });
   const json = async <T>(response: APIResponse): Promise<T> => (await response.json()) as T;
   const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
@@ -107,6 +109,15 @@ test("each is answered as the table says, to everybody it could concern", async 
     const page = await (await teacher.get(`/classes/${klass}`)).text();
     const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
     for (const student of [owner, editor, classmate]) await post(student, "/api/classes/join-as-me", { code });
+    await post(teacher, `/api/classes/${klass}/teachers`, { email: coTeacher.email, role: "teacher" });
+    await post(teacher, `/api/classes/${klass}/teachers`, { email: assistant.email, role: "assistant" });
+    const schoolWith = async () => {
+      const { id: made } = await post<{ id: string }>(teacher, "/api/schools", { name: "Hollinbank School" });
+      await teacher.patch(`/api/classes/${klass}`, { data: { school: made } });
+      await post(teacher, `/api/schools/${made}/teachers`, { email: colleague.email, role: "teacher" });
+      await post(teacher, `/api/schools/${made}/teachers`, { email: "new@hollinbank.example", role: "teacher" });
+      return made;
+    };
     const joined = async () =>
       post<{ user: { id: string } }>(
         await playwrightRequest.newContext({ baseURL: serverUrl() }),
@@ -114,7 +125,13 @@ test("each is answered as the table says, to everybody it could concern", async 
         { code, displayName: "Pupil", password: PASSWORD },
       );
     const pupil = names("[account]") ? (await joined()).user.id : "none";
-    const { id: assignment } = await post<{ id: string }>(teacher, "/api/assignments", assignmentBody(klass));
+    const illustrated = {
+      ...assignmentBody(klass),
+      instructions: [{ kind: "medium", item: "castle" }],
+      pictures: [{ id: "castle", text: "A castle", data: png.toString("base64") }],
+    };
+    const set = names("/pictures/[picture]") ? illustrated : assignmentBody(klass);
+    const { id: assignment } = await post<{ id: string }>(teacher, "/api/assignments", set);
     const { timeline: id } = await post<{ timeline: string }>(owner, `/api/assignments/${assignment}/group`);
     await post(owner, `/api/timelines/${id}/classmates`, { account: editor.id });
     const send = async () => {
@@ -205,6 +222,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       pupil,
       lesson,
       practice,
+      school: names("/schools/[id]") ? await schoolWith() : "none",
       question: names("[question]") ? await asked() : "none",
       rubric: names("[rubric]")
         ? (await post<{ id: string }>(owner, "/api/rubrics", { rubric: { ...rubric, name: id } })).id
@@ -246,6 +264,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         )
         .replace("/f/[address]", `/f/${s.copy}`)
         .replace("frozen-copies/[address]", `frozen-copies/${s.copy}`)
+        .replace("/schools/[id]", `/schools/${s.school}`)
         .replace("/teachers/[account]", `/teachers/${colleague.id}`)
         .replace("[question]", s.question)
         .replace("[rubric]", s.rubric)
@@ -322,6 +341,11 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },
+        "POST /api/schools": { name: "New" },
+        "PATCH /api/schools/[id]": { publishLimit: "school" },
+        "POST /api/schools/[id]/teachers": { email: colleague.email, role: "administrator" },
+        "DELETE /api/schools/[id]/teachers": { email: "new@hollinbank.example" },
+        "PUT /api/schools/[id]/teachers/[account]": { role: "administrator" },
         "PATCH /api/classes/[id]": { code: "renew" },
         "POST /api/classes/join": { code: s.code, displayName: "New", password: PASSWORD },
         "POST /api/classes/join-as-me": { code: s.code },

@@ -47,7 +47,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
 
   await desk.getByRole("link", { name: "New assignment" }).click();
   await desk.getByLabel("Title", { exact: true }).fill("Crossing project");
-  await desk.getByLabel("Instructions").fill("How was the river crossed?");
+  await desk.getByRole("textbox", { name: "Instructions" }).fill("How was the river crossed?");
   const due = new Date(Date.now() + 3 * 86_400_000);
   await desk.getByLabel("Due").fill(`${due.toISOString().slice(0, 10)}T16:00`);
   await desk.getByLabel("Period").fill("1600 - 1931");

@@ -4,13 +4,14 @@ import sharp from "sharp";
 import { type Actor, school, signUp } from "./attack/actor";
 import { newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 
-type Visibility = "only_me" | "class" | "link" | "everybody";
-const REACH: Visibility[] = ["only_me", "class", "link", "everybody"];
-const WHO = ["nobody", "stranger", "other teacher", "teacher", "classmate", "editor", "owner"] as const;
+type Visibility = "only_me" | "class" | "school" | "link" | "everybody";
+const REACH: Visibility[] = ["only_me", "class", "school", "link", "everybody"];
+const WHO = ["nobody", "stranger", "other teacher", "teacher", "schoolmate", "classmate", "editor", "owner"] as const;
 /** Who sees what was published how far. */
 const SEEN: Record<Visibility, (typeof WHO)[number][]> = {
   only_me: ["editor", "owner"],
   class: ["teacher", "classmate", "editor", "owner"],
+  school: ["teacher", "schoolmate", "classmate", "editor", "owner"],
   link: [...WHO],
   everybody: [...WHO],
 };
@@ -20,6 +21,13 @@ async function setUp() {
   const url = serverUrl();
   const one = await school(url);
   const other = await school(url);
+  // Another class of the same school, by another teacher.
+  const beside = await school(url);
+  const { id: ofBoth } = await one.teacher.must<{ id: string }>("POST", "/api/schools", { name: "Hollinbank School" });
+  await one.teacher.must("POST", `/api/schools/${ofBoth}/teachers`, { email: beside.teacher.email, role: "teacher" });
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { school: ofBoth });
+  await beside.teacher.must("PATCH", `/api/classes/${beside.klass}`, { school: ofBoth });
+  const schoolmate = await beside.pupil("Ada");
   const [owner, editor, classmate] = [await one.pupil("Nia"), await one.pupil("Obi"), await one.pupil("Wren")];
   const { timeline } = await owner.must<{ timeline: string }>("POST", `/api/assignments/${one.assignment}/group`);
   await owner.must("POST", `/api/timelines/${timeline}/classmates`, { account: editor.id });
@@ -29,12 +37,13 @@ async function setUp() {
     stranger: await signUp(url, "Stranger"),
     "other teacher": other.teacher,
     teacher: one.teacher,
+    schoolmate,
     classmate,
     editor,
     owner,
   };
   people.nobody.forgetAll();
-  return { one, owner, timeline, media, people };
+  return { one, owner, timeline, media, people, school: ofBoth, beside };
 }
 
 async function addPicture(who: Actor, timeline: string): Promise<string> {
@@ -61,7 +70,7 @@ async function whoSees(people: Record<string, Actor>, path: string): Promise<str
 }
 
 test("page and media of a publication open for just those it was published to, as far as the class lets it", async () => {
-  const { one, owner, timeline, media, people } = await setUp();
+  const { one, owner, timeline, media, people, school: ofBoth } = await setUp();
   await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: "everybody" });
   let address = "";
   for (const visibility of REACH) {
@@ -78,13 +87,17 @@ test("page and media of a publication open for just those it was published to, a
     ]);
     const page = await owner.ask("GET", `/t/${address}`);
     expect(page.headers.get("cache-control")).toBe(
-      visibility === "only_me" || visibility === "class" ? "private, no-cache" : "no-cache",
+      ["only_me", "class", "school"].includes(visibility) ? "private, no-cache" : "no-cache",
     );
     const listed = (await people.stranger.ask("GET", "/published")).text.includes(address);
     expect([visibility, listed]).toEqual([visibility, visibility === "everybody"]);
     for (const who of [people.teacher, people.classmate]) {
       const onClassPage = (await who.ask("GET", `/classes/${one.klass}`)).text.includes(address);
-      expect([visibility, onClassPage]).toEqual([visibility, visibility === "class" || visibility === "everybody"]);
+      expect([visibility, onClassPage]).toEqual([visibility, ["class", "school", "everybody"].includes(visibility)]);
+    }
+    for (const who of [people.teacher, people.schoolmate, people.owner]) {
+      const onSchoolPage = (await who.ask("GET", `/schools/${ofBoth}`)).text.includes(address);
+      expect([visibility, onSchoolPage]).toEqual([visibility, visibility === "school" || visibility === "everybody"]);
     }
   }
   // What was published further does not outlive a limit that is lowered; nor does a frozen copy.
@@ -102,6 +115,27 @@ test("page and media of a publication open for just those it was published to, a
     );
     expect(state.publication.visibility).toBe(limit);
   }
+  // So it is with what the school lets its pupils publish, whatever the class does; leaving the school opens nothing by itself.
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: "everybody" });
+  for (const limit of [...REACH].reverse()) {
+    await one.teacher.must("PATCH", `/api/schools/${ofBoth}`, { publishLimit: limit });
+    expect([limit, await whoSees(people, `/t/${address}`)]).toEqual([limit, SEEN[limit]]);
+    expect([limit, await whoSees(people, `/f/${copy.address}`)]).toEqual([limit, SEEN[limit]]);
+    expect((await people.stranger.ask("GET", "/published")).text.includes(address)).toBe(limit === "everybody");
+  }
+  const beyond = await owner.ask("PUT", `/api/timelines/${timeline}/publication`, { visibility: "link", fresh: false });
+  expect([beyond.status, beyond.json.failed]).toEqual([403, "beyond_class_limit"]);
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { school: null });
+  expect(await whoSees(people, `/t/${address}`)).toEqual(SEEN.only_me);
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { publishLimit: "everybody" });
+  expect(await whoSees(people, `/t/${address}`)).toEqual(SEEN.everybody);
+  // What went as far as its school goes to the class when that ends.
+  await one.teacher.must("PATCH", `/api/classes/${one.klass}`, { school: ofBoth });
+  await one.teacher.must("PATCH", `/api/schools/${ofBoth}`, { publishLimit: "school" });
+  await owner.must("PUT", `/api/timelines/${timeline}/publication`, { visibility: "school", fresh: false });
+  expect(await whoSees(people, `/t/${address}`)).toEqual(SEEN.school);
+  await one.teacher.must("DELETE", `/api/schools/${ofBoth}`);
+  expect(await whoSees(people, `/t/${address}`)).toEqual(SEEN.class);
 });
 
 test("a teacher gives a timeline of their own to their class; nobody else can, and no other class", async () => {

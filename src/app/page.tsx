@@ -162,6 +162,7 @@ function StateOf({ card }: { card: TimelineCard }) {
       : {
           only_me: WORDS.publishedOnlyItsEditors,
           class: WORDS.publishedTheClass,
+          school: WORDS.publishedTheSchool,
           password: WORDS.publishedWithAPassword,
           link: WORDS.publishedAnyoneWithTheLink,
           everybody: WORDS.publishedEverybody,

@@ -57,14 +57,14 @@ export function notShown(published: Published | null, address: string, variant: 
       },
     });
   }
-  return say(
-    404,
-    WORDS.thereIsNothingHereThat,
-    framed ? WORDS.notInFramesMore : published.visibility === "class" ? WORDS.signInAsSomebodyOf : WORDS.signInAsOneOf,
-    {
-      link: framed ? { to: whole, text: WORDS.openOnItsOwn } : { to: `/sign-in?to=/t/${address}`, text: WORDS.signIn },
-    },
-  );
+  return say(404, WORDS.thereIsNothingHereThat, framed ? WORDS.notInFramesMore : signInAs(published.visibility), {
+    link: framed ? { to: whole, text: WORDS.openOnItsOwn } : { to: `/sign-in?to=/t/${address}`, text: WORDS.signIn },
+  });
+}
+
+function signInAs(visibility: Published["visibility"]): string {
+  if (visibility === "school") return WORDS.signInAsSomebodyOfSchool;
+  return visibility === "class" ? WORDS.signInAsSomebodyOf : WORDS.signInAsOneOf;
 }
 
 /** The stored page of what is published: its version, its name, and what is said on it. */

@@ -3,6 +3,8 @@ import type { ReactNode } from "react";
 import { lateText } from "@/core/words/en/late";
 import { standingText, WORDS } from "@/core/words/en/teaching";
 import { type ClassAtAGlance, teachingOf, type Waiting } from "@/server/classes/teaching";
+import { schoolsOf } from "@/server/classes/school";
+import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
 import { checkDraft } from "../desk-work";
@@ -17,6 +19,7 @@ const MOST_SHOWN = 8;
 export default async function TeachingPage() {
   const user = await requirePageUser("/teaching");
   const classes = await teachingOf(user.id, checkDraft);
+  const schools = await schoolsOf(db(), user.id);
   return (
     <>
       <UserBar />
@@ -29,9 +32,21 @@ export default async function TeachingPage() {
             <ClassGlance key={c.id} of={c} />
           ))}
         </div>
-        <Link href="/classes" className={`${buttonLook("plain")} mt-6`}>
-          {WORDS.newClass}
-        </Link>
+        <p className="mt-6 flex flex-wrap gap-3">
+          <Link href="/classes" className={buttonLook("plain")}>
+            {WORDS.newClass}
+          </Link>
+          {schools.map((s) => (
+            <Link key={s.id} href={`/schools/${s.id}`} className={buttonLook("plain")}>
+              {s.name}
+            </Link>
+          ))}
+          {schools.length === 0 ? (
+            <Link href="/schools" className={buttonLook("quiet")}>
+              {WORDS.newSchool}
+            </Link>
+          ) : null}
+        </p>
       </main>
     </>
   );

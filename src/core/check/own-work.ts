@@ -1,5 +1,6 @@
 import type { When } from "../time/when";
 import type { GivenResult } from "./given-dates";
+import type { Instructions } from "../classes/instructions";
 import type { Rubric } from "../classes/rubric";
 import type { Requirement } from "./requirements";
 
@@ -29,7 +30,7 @@ export interface OwnWork {
   assignment: {
     id: string;
     title: string;
-    instructions: string;
+    instructions: Instructions;
     className: string;
     requirements: Requirement[];
     total: number;
@@ -51,6 +52,8 @@ export interface OwnWork {
   /** Findings that were looked at and set aside, with the reasons. */
   aside: Record<string, string>;
   publishLimit: string;
+  /** The name of the school its class belongs to; null: to none. */
+  school: string | null;
   /** How long the class keeps what is handed in, months. */
   keptMonths: number;
   /** Who could still be taken into the group. */

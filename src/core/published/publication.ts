@@ -12,6 +12,8 @@ export interface Publication {
   visibility: Visibility;
   /** The class it is given to, or was made in. */
   classId: string | null;
+  /** The school it is given to, or of the class it was made in. */
+  organisationId: string | null;
   takenBack: boolean;
   state: PageState;
   publishedAt: string;

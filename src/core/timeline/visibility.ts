@@ -1,3 +1,3 @@
 /** Who may see what was published, the fewest first. */
-export const REACH = ["only_me", "class", "password", "link", "everybody"] as const;
+export const REACH = ["only_me", "class", "school", "password", "link", "everybody"] as const;
 export type Visibility = (typeof REACH)[number];

@@ -1,13 +1,19 @@
+import { MOST_INSTRUCTION_PICTURES, MOST_PICTURE_DATA } from "@/core/classes/instructions";
+import { type Block, isId } from "@/core/text/description";
+import { paragraphsOf } from "@/core/text/formatted";
+import { blocksIn } from "@/core/text/write-description";
 import { listOf, recordOf, textOf } from "@/core/text/loose";
 import type { Requirement } from "@/core/check/requirements";
 import { rubricFrom } from "@/core/classes/rubric";
 import { REQUIREMENT_NAMES } from "@/core/words/en/class-work";
+import type { MakerPicture } from "./maker-picture";
 import { type MakerOptions, USUAL_OPTIONS } from "./maker-choices";
 
 /** An assignment as its form holds it. */
 export interface AssignmentValues {
   title: string;
-  instructions: string;
+  instructions: readonly Block[];
+  pictures: readonly MakerPicture[];
   period: string;
   /** Day and time in the zone of the class, as the browser's field for them writes it. */
   due: string;
@@ -15,6 +21,15 @@ export interface AssignmentValues {
   requirements: readonly Requirement[];
   given: readonly { title: string; typed: string; locked: boolean }[];
   options: MakerOptions;
+}
+
+/** A picture out of a file: its bytes are there, and are looked at by the server. */
+function pictureOf(p: Record<string, unknown>): MakerPicture[] {
+  const data = textOf(p.data, MOST_PICTURE_DATA);
+  if (!isId(p.id) || data === "" || !/^[A-Za-z0-9+/]*={0,2}$/.test(data)) return [];
+  const size = (n: unknown) => (typeof n === "number" && n > 0 && n < 10_000 ? Math.round(n) : 100);
+  const [width, height] = [size(p.width), size(p.height)];
+  return [{ id: p.id, text: textOf(p.text, 300), data, width, height, src: `data:image/webp;base64,${data}` }];
 }
 
 /**
@@ -29,7 +44,9 @@ export function assignmentFrom(file: unknown): AssignmentValues | null {
   const o = recordOf(a.options);
   return {
     title: textOf(a.title, 200),
-    instructions: textOf(a.instructions, 10_000),
+    // Older files hold plain words.
+    instructions: typeof a.instructions === "string" ? paragraphsOf(a.instructions) : blocksIn(a.instructions),
+    pictures: list(a.pictures).slice(0, MOST_INSTRUCTION_PICTURES).flatMap(pictureOf),
     period: textOf(a.period, 500),
     due: "",
     total: typeof a.total === "number" && a.total >= 1 && a.total <= 1_000 ? Math.round(a.total) : 20,

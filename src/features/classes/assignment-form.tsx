@@ -2,7 +2,7 @@
 
 import { WORDS } from "@/core/words/en/classes";
 import { Plus, Trash2 } from "lucide-react";
-import { type FormEvent, useRef, useState } from "react";
+import { type FormEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
 import { type Requirement, requirementKey } from "@/core/check/requirements";
 import type { Rubric } from "@/core/classes/rubric";
 import { requirementText } from "@/core/words/en/class-work";
@@ -23,6 +23,10 @@ import { MakerChoices, type MakerOptions, USUAL_OPTIONS } from "./maker-choices"
 import { draftOf, RequirementRows, requirementsOf } from "./requirement-rows";
 import { RubricEditor } from "./rubric-editor";
 import { RubricTable } from "@/ui/rubric-table";
+import { FormattedText } from "@/ui/text/formatted-text";
+import { withData } from "./maker-picture";
+
+const InstructionsField = lazy(() => import("./instructions-field"));
 
 interface Given {
   key: number;
@@ -36,7 +40,6 @@ const NONE: DateProblem = { code: "not_a_date" };
 function inFields(a: AssignmentValues | null) {
   return {
     title: a?.title ?? "",
-    instructions: a?.instructions ?? "",
     period: a?.period ?? "",
     due: a?.due ?? "",
     total: String(a?.total ?? 20),
@@ -63,6 +66,9 @@ export function AssignmentForm({
 }) {
   const ready = useReady();
   const [v, setV] = useState(() => inFields(known));
+  const [text, setText] = useState(() => ({ blocks: known?.instructions ?? [], pictures: known?.pictures ?? [] }));
+  /** Counts what was taken in from a file: the field begins anew with it. */
+  const [taken, setTaken] = useState(0);
   const [given, setGiven] = useState<Given[]>(() => (known?.given ?? []).map((g, key) => ({ ...g, key })));
   const [problem, setProblem] = useState<string | null>(null);
   const set = (field: keyof typeof v) => (e: { target: { value: string } }) => setV({ ...v, [field]: e.target.value });
@@ -80,17 +86,20 @@ export function AssignmentForm({
     setSaid(read ? SETTING.fromFile : null);
     if (!read) return;
     setV({ ...inFields(read), due: v.due });
+    setText({ blocks: read.instructions, pictures: read.pictures });
+    setTaken(taken + 1);
     setRows(read.requirements.map(draftOf));
     setGiven(read.given.map((g, key) => ({ ...g, key })));
     setOptions(read.options);
   };
-  const takeOut = () =>
+  const takeOut = async () =>
     saveJson(v.title || SETTING.untitled, {
       fastigo: "assignment",
       version: 1,
       assignment: {
         title: v.title,
-        instructions: v.instructions,
+        instructions: text.blocks,
+        pictures: (await Promise.all(text.pictures.map(withData))).map(({ src: _, ...p }) => p),
         period: v.period,
         total: number(v.total) ?? 20,
         requirements,
@@ -103,7 +112,8 @@ export function AssignmentForm({
     const body = {
       class: classId,
       title: v.title,
-      instructions: v.instructions,
+      instructions: text.blocks,
+      pictures: text.pictures.map((p) => ({ id: p.id, text: p.text, ...(p.data ? { data: p.data } : {}) })),
       period: readWhen(v.period, { order }),
       requirements,
       given: given.map((g) => ({ title: g.title, when: readWhen(g.typed, { order }), locked: g.locked })),
@@ -134,17 +144,17 @@ export function AssignmentForm({
               />
             )}
           </Field>
-          <Field label={WORDS.instructions}>
-            {(ids) => (
-              <textarea
-                id={ids.id}
-                className={`${INPUT} h-auto py-2`}
-                rows={4}
-                value={v.instructions}
-                onChange={set("instructions")}
+          <div className="flex flex-col gap-1.5">
+            <Suspense fallback={<p className="min-h-[160px] text-quiet">{WORDS.instructions}</p>}>
+              <InstructionsField
+                key={taken}
+                label={WORDS.instructions}
+                blocks={text.blocks}
+                pictures={text.pictures}
+                onChange={(blocks, pictures) => setText({ blocks, pictures })}
               />
-            )}
-          </Field>
+            </Suspense>
+          </div>
           <div className="grid gap-4 sm:grid-cols-2">
             <Field label={WORDS.due} hint={WORDS.inTheTimeOfThe(zone.replaceAll("_", " "))}>
               {(ids) => (
@@ -275,7 +285,7 @@ export function AssignmentForm({
             <Button kind="main" type="submit" disabled={!ready}>
               {known ? WORDS.saveTheChanges : WORDS.setTheAssignment}
             </Button>
-            <Button kind="quiet" onClick={takeOut}>
+            <Button kind="quiet" onClick={() => void takeOut()}>
               {SETTING.assignmentOut}
             </Button>
             {known ? null : (
@@ -296,7 +306,7 @@ export function AssignmentForm({
           <h2 className="mb-2 text-[16px]">{WORDS.asAStudentSeesIt}</h2>
           <AssignmentCard
             title={v.title || WORDS.untitled}
-            instructions={v.instructions}
+            instructions={<FormattedText blocks={text.blocks} pictures={text.pictures} className="mt-2" />}
             requirements={requirements}
             given={given.map((g) => ({
               title: g.title || "Untitled",
@@ -321,7 +331,7 @@ export function AssignmentCard({
   texts,
 }: {
   title: string;
-  instructions: string;
+  instructions: ReactNode;
   requirements: readonly Requirement[];
   given: readonly { title: string; when: string | null }[];
   rubric: Rubric | null;
@@ -330,7 +340,7 @@ export function AssignmentCard({
   return (
     <div>
       <h2 className="text-[20px]">{title}</h2>
-      {instructions ? <p className="mt-2 whitespace-pre-line">{instructions}</p> : null}
+      {instructions}
       {requirements.length > 0 ? (
         <ul className="mt-3 list-disc pl-5">
           {requirements.map((r) => (

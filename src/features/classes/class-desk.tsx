@@ -11,14 +11,17 @@ import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
 import { WORDS as PEOPLE } from "@/core/words/en/people";
+import { REACH, type Visibility } from "@/core/timeline/visibility";
+import { WORDS as SCHOOLS } from "@/core/words/en/schools";
 import { RosterDialog } from "./roster-dialog";
 import { type Slip, Slips } from "./slips";
 import { type ClassTeacher, TeachersPanel } from "./teachers-panel";
 import { YearPanel } from "./year-panel";
 
-const LIMITS: [string, string][] = [
+const LIMITS: [Visibility, string][] = [
   ["only_me", "not at all: only its editors see it"],
   ["class", "for the class"],
+  ["school", "for the school"],
   ["link", "for the class and anyone with the link"],
   ["everybody", "for everybody"],
 ];
@@ -51,6 +54,8 @@ export function ClassDesk({
   teachers,
   joinCode,
   publishLimit,
+  school,
+  schools,
   retentionMonths,
   zone,
   outsidePlayers,
@@ -66,6 +71,9 @@ export function ClassDesk({
   teachers: readonly ClassTeacher[];
   joinCode: string | null;
   publishLimit: string;
+  school: { id: string; name: string; publishLimit: Visibility } | null;
+  /** The schools whoever looks at it teaches at. */
+  schools: readonly { id: string; name: string }[];
   retentionMonths: number;
   zone: string;
   outsidePlayers: boolean;
@@ -114,7 +122,7 @@ export function ClassDesk({
               value={publishLimit}
               onChange={(e) => void alter({ publishLimit: e.target.value })}
             >
-              {LIMITS.map(([value, words]) => (
+              {LIMITS.filter(([value]) => value === publishLimit || mayGo(value, school)).map(([value, words]) => (
                 <option key={value} value={value}>
                   {words}
                 </option>
@@ -122,6 +130,28 @@ export function ClassDesk({
             </select>
           )}
         </Field>
+        {school && REACH.indexOf(school.publishLimit) < REACH.indexOf(publishLimit as Visibility) ? (
+          <p className="mt-1 text-[13px] text-quiet">{SCHOOLS.goesNoFurther(school.name, school.publishLimit)}</p>
+        ) : null}
+        {schools.length > 0 || school ? (
+          <Field label={SCHOOLS.ofSchool} className="mt-4">
+            {(ids) => (
+              <select
+                id={ids.id}
+                className={INPUT}
+                value={school?.id ?? ""}
+                onChange={(e) => void alter({ school: e.target.value || null })}
+              >
+                <option value="">{SCHOOLS.ofNone}</option>
+                {[...(school && !schools.some((s) => s.id === school.id) ? [school] : []), ...schools].map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.name}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+        ) : null}
         <Field label={WORDS.whatIsHandedInIs} hint={WORDS.thenItIsDestroyedWith} className="mt-4">
           {(ids) => (
             <select
@@ -196,6 +226,12 @@ export function ClassDesk({
       <TeachersPanel classId={id} me={me} teachers={teachers} mayAlter />
     </>
   );
+}
+
+/** Whether a class can let its work go that far: to a school where it is of one, and no further than that lets it. */
+function mayGo(value: Visibility, school: { publishLimit: Visibility } | null): boolean {
+  if (!school) return value !== "school";
+  return REACH.indexOf(value) <= REACH.indexOf(school.publishLimit);
 }
 
 /** The time zone due times are said in. */

@@ -3,6 +3,7 @@
 import type { LookName } from "@/core/timeline/looks";
 import type { SeenBy } from "./look/seen-by";
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { Given } from "./share/publish-section";
 import type { OwnWork } from "@/core/check/own-work";
 import type { Timeline } from "@/core/timeline/timeline";
 import type { Snapshot } from "@/core/formats/snapshot";
@@ -76,8 +77,7 @@ export interface EditorProps {
   editors: EditorPerson[];
   publication: Publication | null;
   work: OwnWork | null;
-  /** The classes one teaches: a timeline can be given to them. */
-  classes: { id: string; name: string }[];
+  given: Given;
   /** How this person likes the ledger; null: as usual. */
   columns: LedgerColumns | null;
   /** Whether this person may use camera and microphone. */
@@ -389,7 +389,7 @@ export function Editor(props: EditorProps) {
         </div>
         <ReadyCheck onWork={() => setPanel("work")} />
         {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
-        <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} classes={props.classes} />
+        <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} given={props.given} />
         <PrintChart />
         {papering ? <PaperDialog onClose={closePaper} /> : null}
         {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}

@@ -4,6 +4,7 @@ import { canonicalJson } from "@/core/text/canonical-json";
 import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
 import { blankName, classesIn, forgetInClasses, handedInBy, leaveAllClasses, taughtAlone } from "../classes/reach";
+import { leaveAllSchools } from "../classes/school";
 import { forgetResults, resultsOf } from "../classes/practice";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -247,6 +248,7 @@ export async function deleteAccount(id: string): Promise<void> {
     }
     await tx`delete from editor where account_id = ${id}`;
     await leaveAllClasses(tx, id);
+    await leaveAllSchools(tx, id);
     await tx`delete from removed_editor where account_id = ${id}`;
     await tx`delete from account_notice where account_id = ${id}`;
     await forgetLooks(tx, id);

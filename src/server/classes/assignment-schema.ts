@@ -1,6 +1,7 @@
 import "server-only";
 import type { ValidateFunction } from "ajv";
 import { ajv } from "../http/route";
+import { MOST_INSTRUCTION_PICTURES, MOST_LETTERS, MOST_PICTURE_DATA } from "@/core/classes/instructions";
 import { MEDIA_SORTS, type RequirementKind } from "@/core/check/requirements";
 import { RUBRIC_SCHEMA } from "@/core/classes/rubric";
 import { maybe, object } from "@/core/text/schema";
@@ -17,7 +18,25 @@ export const readAssignment = ajv.compile(
     {
       class: { type: "string", maxLength: 40 },
       title: { type: "string", maxLength: 1_000 },
-      instructions: { type: "string", maxLength: 10_000 },
+      instructions: {
+        anyOf: [
+          { type: "string", maxLength: MOST_LETTERS },
+          // What is no block of ours is left out as it is read.
+          { type: "array", maxItems: 1_000, items: { type: "object" } },
+        ],
+      },
+      pictures: {
+        type: "array",
+        maxItems: MOST_INSTRUCTION_PICTURES,
+        items: object(
+          {
+            id: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
+            text: { type: "string", maxLength: 300 },
+            data: { type: "string", maxLength: MOST_PICTURE_DATA, pattern: "^[A-Za-z0-9+/]*={0,2}$" },
+          },
+          ["data"],
+        ),
+      },
       period: WHEN_SCHEMA,
       requirements: {
         type: "array",
@@ -83,6 +102,9 @@ export const readAssignment = ajv.compile(
         ["lateRule", "grouping", "blind", "rubric", "texts", "model", "modelShown"],
       ),
     },
-    ["options"],
+    ["options", "pictures"],
   ),
 ) as unknown as ValidateFunction<AssignmentInput>;
+
+/** All its pictures may come with it. */
+export const MOST_ASSIGNMENT = 200_000 + MOST_INSTRUCTION_PICTURES * MOST_PICTURE_DATA;

@@ -1,17 +1,21 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import type { Requirement } from "@/core/check/requirements";
+import type { GivenPicture, Instructions } from "@/core/classes/instructions";
 import { type Rubric, rubricProblem } from "@/core/classes/rubric";
 import { requirementText } from "@/core/words/en/class-work";
 import { rubricProblemText } from "@/core/words/en/setting";
 import { zonedText } from "@/core/time/zoned";
 import { confirmReading } from "@/core/timeline/read-options";
+import type { Block } from "@/core/text/description";
+import { sameValue } from "@/core/text/same-value";
 import { isDated, type When } from "@/core/time/when";
 import { db, type Tx } from "../db/pool";
-import { type Failure, fail } from "../http/failure";
+import { type Failure, fail, isFailure } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { hasRight } from "../timelines/access";
 import { findClassRole } from "./class";
+import { PICTURES, type ReadInstructions, readInstructions, writePictures } from "./instructions";
 
 export interface GivenInput {
   title: string;
@@ -22,7 +26,10 @@ export interface GivenInput {
 export interface AssignmentInput {
   class: string;
   title: string;
-  instructions: string;
+  /** Plain words, or a formatted text. */
+  instructions: string | readonly Block[];
+  /** The pictures that stand in it. */
+  pictures?: readonly GivenPicture[];
   period: When;
   requirements: Requirement[];
   given: GivenInput[];
@@ -71,7 +78,7 @@ export interface Assignment {
   classId: string;
   className: string;
   title: string;
-  instructions: string;
+  instructions: Instructions;
   period: When;
   requirements: Requirement[];
   total: number;
@@ -89,7 +96,9 @@ export interface Assignment {
 async function readInput(
   input: AssignmentInput,
   teacher: string,
-): Promise<Failure | (AssignmentInput & { due: Date; options: AssignmentOptions })> {
+): Promise<
+  Failure | (Omit<AssignmentInput, "pictures"> & { due: Date; options: AssignmentOptions; text: ReadInstructions })
+> {
   const title = input.title.trim();
   const due = await instantOf(input.dueAt, input.class);
   if (!due) return fail("assignment_incomplete", "Set the day and time it is due.");
@@ -111,10 +120,12 @@ async function readInput(
     return fail("assignment_incomplete", "The model timeline is none of yours any more. Choose another, or none.");
   const around = input.requirements.find((r) => r.kind === "around" && r.event.trim() === "");
   if (around) return fail("assignment_incomplete", "Say before and after which event the others are to stand.");
+  const text = await readInstructions(input.instructions, input.pictures ?? []);
+  if (isFailure(text)) return text;
   return {
     ...input,
     title,
-    instructions: input.instructions.slice(0, 10_000),
+    text,
     period,
     given,
     due,
@@ -149,7 +160,8 @@ export async function createAssignment(teacher: string, input: AssignmentInput):
   await db().begin(async (tx) => {
     await tx`
       insert into assignment (id, class_id, title, instructions, period, requirements, total, due_at)
-      values (${id}, ${a.class}, ${a.title}, ${a.instructions}, ${tx.json(a.period as never)}, ${tx.json(a.requirements as never)}, ${a.total}, ${a.due})`;
+      values (${id}, ${a.class}, ${a.title}, ${tx.json(a.text.blocks as never)}, ${tx.json(a.period as never)}, ${tx.json(a.requirements as never)}, ${a.total}, ${a.due})`;
+    await writePictures(tx, id, a.text.pictures);
     await writeOptions(tx, id, a.options);
     await writeGiven(tx, id, a.given);
   });
@@ -187,15 +199,21 @@ export async function alterAssignment(
   const done = await db().begin(async (tx) => {
     await tx`select from assignment where id = ${id} for update`;
     await tx`
-      update assignment set title = ${a.title}, instructions = ${a.instructions}, period = ${tx.json(a.period as never)},
+      update assignment set title = ${a.title}, instructions = ${tx.json(a.text.blocks as never)}, period = ${tx.json(a.period as never)},
         requirements = ${tx.json(a.requirements as never)}, total = ${a.total}, due_at = ${a.due} where id = ${id}`;
+    await writePictures(tx, id, a.text.pictures);
     await writeOptions(tx, id, a.options);
     const groups = await tx<{ timelineId: string }[]>`select timeline_id from group_work where assignment_id = ${id}`;
     if (groups.length === 0) {
       await tx`delete from given_event where assignment_id = ${id}`;
       await writeGiven(tx, id, a.given);
     }
-    const different = differences(before, { ...before, ...a, dueAt: a.due });
+    const different = differences(before, {
+      ...before,
+      ...a,
+      dueAt: a.due,
+      instructions: { ...before.instructions, blocks: a.text.blocks },
+    });
     const told =
       different.length === 0
         ? []
@@ -220,7 +238,7 @@ function differences(was: Assignment, now: Assignment): string[] {
   const [old, fresh] = [new Set(texts(was)), new Set(texts(now))];
   for (const r of fresh) if (!old.has(r)) found.push(`now asked: ${r}`);
   for (const r of old) if (!fresh.has(r)) found.push(`no longer asked: ${r}`);
-  if (was.instructions !== now.instructions) found.push("the instructions are different");
+  if (!sameValue(was.instructions.blocks, now.instructions.blocks)) found.push("the instructions are different");
   if (was.options.lateRule !== now.options.lateRule)
     found.push(
       now.options.lateRule === "refused"
@@ -235,7 +253,8 @@ function differences(was: Assignment, now: Assignment): string[] {
   return found;
 }
 
-const COLUMNS = `a.id, a.class_id, c.name as class_name, a.title, a.instructions, a.period, a.requirements, a.total, a.due_at, a.return_at, c.zone,
+const COLUMNS = `a.id, a.class_id, c.name as class_name, a.title,
+  jsonb_build_object('blocks', a.instructions, 'pictures', ${PICTURES}) as instructions, a.period, a.requirements, a.total, a.due_at, a.return_at, c.zone,
   coalesce(c.archived_at, c.closed_at) is not null as over,
   jsonb_build_object('lateRule', a.late_rule, 'grouping', a.grouping, 'blind', a.blind, 'rubric', a.rubric, 'texts', a.texts,
     'model', a.model, 'modelShown', a.model_shown) as options`;

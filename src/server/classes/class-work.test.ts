@@ -98,7 +98,7 @@ describe("altering an assignment", () => {
     return {
       class: a.classId,
       title: a.title,
-      instructions: a.instructions,
+      instructions: a.instructions.blocks,
       period: a.period,
       requirements: a.requirements,
       given: [],

@@ -25,6 +25,8 @@ export interface SchoolClass {
   recording: boolean;
   teacher: string;
   notice: string;
+  /** The school it belongs to. */
+  school: { id: string; name: string; publishLimit: Visibility } | null;
   /** When its year was ended; null: it goes on. */
   archivedAt: Date | null;
   /** The class of the year before. */
@@ -94,8 +96,9 @@ export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
     select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
-      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice
-    from class c where c.id = ${id}`;
+      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice,
+      case when o.id is not null then jsonb_build_object('id', o.id, 'name', o.name, 'publishLimit', o.publish_limit) end as school
+    from class c left join organisation o on o.id = c.organisation_id where c.id = ${id}`;
   return row ?? null;
 }
 

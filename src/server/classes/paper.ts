@@ -7,6 +7,7 @@ import { GIVEN_WORDS, requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { rubricSumText } from "@/core/words/en/setting";
 import { WORDS } from "@/core/words/en/sheets";
+import type { Block, Inline } from "@/core/text/description";
 import type { Line } from "@/core/paper/lines";
 import { db } from "../db/pool";
 import { type Assignment, findAssignment, givenEventsOf } from "./assignment";
@@ -121,6 +122,36 @@ export async function receiptOf(submission: string, account: string): Promise<{ 
   return { title: s.content.title, lines };
 }
 
+/** A formatted text as lines of a page; the addresses behind its links stand beside their words. Pictures are left to the screen. */
+function blockLines(blocks: readonly Block[], bullet?: string): Line[] {
+  return blocks.flatMap((b): Line[] => {
+    switch (b.kind) {
+      case "heading":
+        return [{ kind: "small", text: wordsOf(b.content) }];
+      case "paragraph":
+        return [
+          bullet ? { kind: "item", text: wordsOf(b.content), bullet } : { kind: "text", text: wordsOf(b.content) },
+        ];
+      case "quote":
+        return blockLines(b.blocks).map((l) => ({ ...l, kind: l.kind === "text" ? "quiet" : l.kind }));
+      case "list":
+        return b.items.flatMap((item, i) => blockLines(item, b.ordered ? `${i + 1}.` : "•"));
+      default:
+        return [];
+    }
+  });
+}
+
+function wordsOf(content: readonly Inline[]): string {
+  return content
+    .map((c) => {
+      if (c.kind === "break") return "\n";
+      const link = c.marks.find((m) => m.kind === "link")?.address;
+      return link && link !== c.text ? `${c.text} (${link})` : c.text;
+    })
+    .join("");
+}
+
 /** The task on a page, to be handed out. */
 export async function handoutOf(a: Assignment): Promise<Line[]> {
   const given = await givenEventsOf(a.id);
@@ -128,7 +159,7 @@ export async function handoutOf(a: Assignment): Promise<Line[]> {
   return [
     { kind: "title", text: a.title },
     { kind: "quiet", text: `${a.className} · ${WORDS.due(zonedText(a.dueAt, a.zone))}. ${WORDS.totalMark(a.total)}` },
-    ...(a.instructions.trim() ? [{ kind: "text" as const, text: a.instructions }] : []),
+    ...blockLines(a.instructions.blocks),
     ...section(
       WORDS.whatIsAsked,
       a.requirements.map((r) => item(requirementText(r))),

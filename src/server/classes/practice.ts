@@ -56,7 +56,7 @@ async function publishedVersions(
   return sql<{ id: string; title: string; version: string }[]>`
     select p.timeline_id as id, p.title, p.version_id as version
     from shown_publication p join timeline t on t.id = p.timeline_id
-    where (p.visibility = 'everybody' or (p.visibility = 'class' and p.class_id = ${klass}))
+    where (p.visibility = 'everybody' or (p.visibility in ('class', 'school') and p.class_id = ${klass}))
       and p.open and t.deleted_at is null and (${timeline}::text is null or p.timeline_id = ${timeline})
     order by (p.class_id is not distinct from ${klass}) desc, p.published_at desc limit 100`;
 }

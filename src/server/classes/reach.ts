@@ -46,11 +46,16 @@ export async function isOfClass(sql: Sql, klass: string, account: string): Promi
   return row !== undefined;
 }
 
-/** The class a timeline is made in, and how far it lets what is made in it be published; null for a timeline of no class. */
-export async function classOf(sql: Sql, timeline: string): Promise<{ id: string; limit: Visibility } | null> {
-  const [row] = await sql<{ id: string; limit: Visibility }[]>`
-    select c.id, c.publish_limit as "limit"
+/** The class a timeline is made in, its school, and how far both let what is made there be published; null for a timeline of no class. */
+export async function classOf(
+  sql: Sql,
+  timeline: string,
+): Promise<{ id: string; limit: Visibility; school: string | null } | null> {
+  const [row] = await sql<{ id: string; limit: Visibility; school: string | null }[]>`
+    select c.id, o.id as school,
+      case when reach(o.publish_limit) < reach(c.publish_limit) then o.publish_limit else c.publish_limit end as "limit"
     from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    left join organisation o on o.id = c.organisation_id
     where g.timeline_id = ${timeline}`;
   return row ?? null;
 }

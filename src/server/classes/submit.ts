@@ -3,6 +3,7 @@ import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
 import type { OwnWork } from "@/core/check/own-work";
+import type { Instructions } from "@/core/classes/instructions";
 import type { Rubric } from "@/core/classes/rubric";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { canonicalJson } from "@/core/text/canonical-json";
@@ -15,6 +16,7 @@ import { addJob } from "../jobs/queue";
 import { workChanged } from "../live/notify";
 import { requireRight } from "../timelines/access";
 import type { AssignmentOptions, LateRule } from "./assignment";
+import { PICTURES } from "./instructions";
 import { earlierMarks } from "./mark-history";
 import { sendLetters } from "../mail/outgoing";
 import { overridesOf } from "./overrides";
@@ -191,13 +193,14 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
     {
       id: string;
       title: string;
-      instructions: string;
+      instructions: Instructions;
       className: string;
       classId: string;
       requirements: Requirement[];
       total: number;
       dueAt: Date;
       publishLimit: string;
+      school: string | null;
       zone: string;
       retentionMonths: number;
       groupId: string;
@@ -208,11 +211,15 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       model: string | null;
     }[]
   >`
-    select a.id, a.title, a.instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, due_of_group(g.id) as due_at,
+    select a.id, a.title,
+      jsonb_build_object('blocks', a.instructions, 'pictures', ${db().unsafe(PICTURES)}) as instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, due_of_group(g.id) as due_at,
       a.rubric, a.texts, a.grouping, a.late_rule, case when a.model_shown = 'before' or (a.model_shown = 'after' and exists (
         select from current_submission s join mark k on k.submission_id = s.id where s.group_id = g.id and k.returned_at is not null))
-        then a.model end as model, c.publish_limit, c.zone, c.retention_months, g.id as group_id
-    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id where g.timeline_id = ${timeline}`;
+        then a.model end as model,
+        case when reach(o.publish_limit) < reach(c.publish_limit) then o.publish_limit else c.publish_limit end as publish_limit,
+        o.name as school, c.zone, c.retention_months, g.id as group_id
+    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    left join organisation o on o.id = c.organisation_id where g.timeline_id = ${timeline}`;
   if (!row) return null;
   const classmates =
     row.grouping !== "pupils"
@@ -285,6 +292,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
     questions: await questionsOf(timeline),
     aside: await asideOf(timeline),
     publishLimit: row.publishLimit,
+    school: row.school,
     keptMonths: row.retentionMonths,
     classmates: classmates.map((c) => ({ ...c })),
     submission: s

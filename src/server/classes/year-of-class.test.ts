@@ -228,7 +228,7 @@ async function inputOf(assignment: string) {
   const a = (await findAssignment(assignment))!;
   return {
     title: a.title,
-    instructions: a.instructions,
+    instructions: a.instructions.blocks,
     period: a.period,
     requirements: a.requirements,
     given: [],

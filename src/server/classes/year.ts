@@ -3,6 +3,7 @@ import { nanoid } from "nanoid";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { newJoinCode } from "./class";
+import { copyPictures } from "./instructions";
 
 /**
  * Ends the year of a class, or takes that back: nobody joins or hands in any more, all of it is still seen, and what was handed in is kept
@@ -52,6 +53,7 @@ async function setAgain(tx: Tx, assignment: string, klass: string, later: boolea
     select ${id}, ${klass}, title, instructions, period, requirements, total,
       due_at + case when ${later} then interval '1 year' else interval '0' end, late_rule, grouping, blind, rubric, texts, model, model_shown
     from assignment where id = ${assignment}`;
+  await copyPictures(tx, assignment, id);
   for (const g of await tx<
     { id: string }[]
   >`select id from given_event where assignment_id = ${assignment} order by place`)

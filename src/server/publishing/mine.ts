@@ -13,6 +13,7 @@ export interface OwnPublished {
   title: string;
   visibility: Visibility;
   className: string | null;
+  schoolName: string | null;
   state: PageState;
   opensAt: Date | null;
   closesAt: Date | null;
@@ -29,13 +30,13 @@ export interface OwnPublished {
 /** Everything a person has published, of the timelines they own, the last published first. */
 export async function publishedBy(account: string): Promise<OwnPublished[]> {
   const rows = await db()<(Omit<OwnPublished, "days" | "opened"> & { opened: string })[]>`
-    select p.timeline_id as timeline, coalesce(p.word, p.address) as address, p.title, p.visibility, c.name as class_name,
+    select p.timeline_id as timeline, coalesce(p.word, p.address) as address, p.title, p.visibility, c.name as class_name, o.name as school_name,
       p.opens_at, p.closes_at, p.published_at, p.zone, p.opened, p.embed_sites, p.copies,
       ${stateOf(db())} as state,
       (select count(*)::int from change h where h.timeline_id = p.timeline_id and h.seq > v.seq) as later
     from shown_publication p join version v on v.id = p.version_id
     join timeline t on t.id = p.timeline_id join editor e on e.timeline_id = p.timeline_id
-    left join class c on c.id = p.class_id
+    left join class c on c.id = p.class_id left join organisation o on o.id = p.organisation_id
     where e.account_id = ${account} and e.role = 'owner' and t.deleted_at is null
     order by p.published_at desc, p.timeline_id`;
   const days = await openedOn(

@@ -3,6 +3,7 @@ import { REACH, type Visibility } from "@/core/timeline/visibility";
 import { customAlphabet } from "nanoid";
 import { hashPassword, passwordProblem } from "../accounts/password";
 import { classOf, teachesClass } from "../classes/reach";
+import { teachesAt } from "../classes/school";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { requireRight } from "../timelines/access";
@@ -26,7 +27,7 @@ export async function publicationOf(timeline: string): Promise<Publication | nul
       opened: string;
     })[]
   >`
-    select p.address, p.word, p.visibility, p.class_id, p.taken_back_at, v.created_at, v.seq, p.zone, p.opens_at, p.closes_at, p.copies,
+    select p.address, p.word, p.visibility, p.class_id, p.organisation_id, p.taken_back_at, v.created_at, v.seq, p.zone, p.opens_at, p.closes_at, p.copies,
       p.embed_sites, p.opened, o.password_hash is not null as has_password,
       ${stateOf(db())} as state,
       (select count(*)::int from change c where c.timeline_id = p.timeline_id and c.seq > v.seq) as later
@@ -50,6 +51,8 @@ export interface Wishes {
   visibility: Visibility;
   /** The class it is given to by its teacher. */
   klass?: string | null;
+  /** The school it is given to by one of its teachers. */
+  school?: string | null;
   /** Where a password is asked for: the one that is set now. */
   password?: string;
   /** ISO 8601; null takes it away. */
@@ -63,7 +66,8 @@ export interface Wishes {
 
 /**
  * Publishes what the timeline is now (`fresh`), or alters only who may see what was published before, and how. The address
- * stays the same for good. Owner only. To a class goes what was made for it, and what its teacher gives it (`klass`).
+ * stays the same for good. Owner only. To a class goes what was made for it, and what its teacher gives it (`klass`); to a school what
+ * was made in its classes, and what its teachers give it (`school`).
  */
 export async function publish(
   timeline: string,
@@ -71,7 +75,7 @@ export async function publish(
   wishes: Wishes,
   fresh: boolean,
 ): Promise<Failure | { publication: Publication }> {
-  const { visibility, klass = null } = wishes;
+  const { visibility, klass = null, school = null } = wishes;
   // Worked out before the transaction: it takes its time on purpose.
   const password = wishes.password?.trim();
   const problem = password === undefined ? null : passwordProblem(password, []);
@@ -80,10 +84,14 @@ export async function publish(
   const done = await db()
     .begin(async (tx) => {
       await requireRight(tx, timeline, by, "own");
-      const limit = (await classOf(tx, timeline))?.limit ?? null;
+      const made = await classOf(tx, timeline);
+      const limit = made?.limit ?? null;
       const given = visibility === "class" && !limit ? klass : null;
       if (visibility === "class" && !limit && !(given && (await teachesClass(tx, given, by))))
         throw new Refused(fail("not_your_class"));
+      const givenSchool = visibility === "school" && !made ? school : null;
+      if (visibility === "school" && !(made ? made.school : givenSchool && (await teachesAt(tx, givenSchool, by))))
+        throw new Refused(fail("not_your_school"));
       if (limit && REACH.indexOf(visibility) > REACH.indexOf(limit)) throw new Refused(fail("beyond_class_limit"));
       const [known] = await tx<{ passwordHash: string | null }[]>`
         select password_hash from publication where timeline_id = ${timeline} for update`;
@@ -95,7 +103,7 @@ export async function publish(
       if (!known || fresh) await publishVersion(tx, timeline, by, visibility, hash, wishes.zone ?? "UTC");
       const sites = wishes.embedSites ? [...wishes.embedSites] : null;
       await tx`
-        update publication set visibility = ${asShown ? tx`visibility` : visibility}, class_id = ${given}, taken_back_at = null,
+        update publication set visibility = ${asShown ? tx`visibility` : visibility}, class_id = ${given}, organisation_id = ${givenSchool}, taken_back_at = null,
           password_hash = coalesce(${hash}, password_hash),
           opens_at = ${wishes.opensAt === undefined ? tx`opens_at` : wishes.opensAt},
           closes_at = ${wishes.closesAt === undefined ? tx`closes_at` : wishes.closesAt},

@@ -2,6 +2,7 @@ import "server-only";
 import type { PageState } from "@/core/published/publication";
 import type { Visibility } from "@/core/timeline/visibility";
 import { isOfClass } from "../classes/reach";
+import { isOfSchool } from "../classes/school";
 import { db, type Sql } from "../db/pool";
 import { hasRight } from "../timelines/access";
 
@@ -12,6 +13,7 @@ export interface Published {
   version: string;
   visibility: Visibility;
   classId: string | null;
+  organisationId: string | null;
   /** When the version that stands there was made. */
   at: Date;
   /** The time zone of its author. */
@@ -33,7 +35,7 @@ export const stateOf = (sql: Sql) => sql`
 /** What stands at a published address or under a word, without looking at who asks; null when nothing ever did. */
 export async function findPublished(address: string): Promise<Published | null> {
   const [row] = await db()<Published[]>`
-    select p.timeline_id as timeline, p.address, p.version_id as version, p.visibility, p.class_id, p.published_at as at, p.zone,
+    select p.timeline_id as timeline, p.address, p.version_id as version, p.visibility, p.class_id, p.organisation_id, p.published_at as at, p.zone,
       case when t.deleted_at is not null then 'taken_back' else ${stateOf(db())} end as state,
       p.opens_at, p.closes_at, p.copies, p.embed_sites
     from shown_publication p join timeline t on t.id = p.timeline_id
@@ -54,11 +56,10 @@ export async function canSee(published: Published, account: string | null, passe
   }
   if (account === null) return false;
   if (await hasRight(db(), published.timeline, account, "edit")) return true;
+  if (published.state !== "open" || (visibility !== "class" && visibility !== "school")) return false;
+  if (published.classId !== null && (await isOfClass(db(), published.classId, account))) return true;
   return (
-    published.state === "open" &&
-    visibility === "class" &&
-    published.classId !== null &&
-    isOfClass(db(), published.classId, account)
+    visibility === "school" && published.organisationId !== null && isOfSchool(db(), published.organisationId, account)
   );
 }
 

@@ -126,8 +126,10 @@ export async function searchPublished(asked: Asked): Promise<{ found: FoundTimel
       -- Asked only of those that fit all else: joined to all, every timeline there is would be read.
       fitting as materialized (select f.* from newest f
         where (select t.deleted_at from timeline t where t.id = f.timeline_id) is null
-          and coalesce((select c.publish_limit from group_work g join assignment a on a.id = g.assignment_id
-            join class c on c.id = a.class_id where g.timeline_id = f.timeline_id), 'everybody') = 'everybody'),
+          and not exists (select from group_work g join assignment a on a.id = g.assignment_id
+            join class c on c.id = a.class_id left join organisation o on o.id = c.organisation_id
+            where g.timeline_id = f.timeline_id
+              and (c.publish_limit <> 'everybody' or coalesce(o.publish_limit, 'everybody') <> 'everybody'))),
       page as (select f.*, row_number() over (order by ${order}, f.timeline_id) as at from fitting f
         order by at limit ${A_PAGE} offset ${asked.page * A_PAGE})
     select p.timeline_id as timeline, coalesce((select s.word from short_link s where s.timeline_id = p.timeline_id

@@ -3,6 +3,7 @@ import { customAlphabet } from "nanoid";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { classOf, isOfClass } from "../classes/reach";
+import { isOfSchool } from "../classes/school";
 import { findRight, hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
 import type { Visibility } from "@/core/timeline/visibility";
@@ -68,6 +69,7 @@ export interface FoundCopy {
   /** How far its class lets what was made in it go; null for what was made in none. */
   limit: Visibility | null;
   classId: string | null;
+  school: string | null;
 }
 
 /** Whether a person (null: nobody signed in) may see a copy: whoever has the link, as far as its class lets it go. */
@@ -76,15 +78,16 @@ export async function canSeeCopy(copy: FoundCopy, account: string | null): Promi
   if (copy.limit === null || copy.limit === "link" || copy.limit === "everybody") return true;
   if (account === null) return false;
   if (await hasRight(db(), copy.timeline, account, "edit")) return true;
-  return copy.limit === "class" && copy.classId !== null && isOfClass(db(), copy.classId, account);
+  if (copy.limit !== "only_me" && copy.classId !== null && (await isOfClass(db(), copy.classId, account))) return true;
+  return copy.limit === "school" && copy.school !== null && isOfSchool(db(), copy.school, account);
 }
 
 /** The version behind a link; null when there never was one. */
 export async function findFrozenCopy(address: string): Promise<FoundCopy | null> {
-  const [row] = await db()<Omit<FoundCopy, "limit" | "classId">[]>`
+  const [row] = await db()<Omit<FoundCopy, "limit" | "classId" | "school">[]>`
     select f.timeline_id as timeline, f.version_id as version, f.closed_at is not null as closed, v.created_at as at, v.hash
     from frozen_copy f join version v on v.id = f.version_id where f.address = ${address}`;
   if (!row) return null;
   const made = await classOf(db(), row.timeline);
-  return { ...row, limit: made?.limit ?? null, classId: made?.id ?? null };
+  return { ...row, limit: made?.limit ?? null, classId: made?.id ?? null, school: made?.school ?? null };
 }

@@ -1,8 +1,8 @@
 import { createAssignment } from "@/server/classes/assignment";
-import { readAssignment } from "@/server/classes/assignment-schema";
+import { MOST_ASSIGNMENT, readAssignment } from "@/server/classes/assignment-schema";
 import { memberRoute } from "@/server/http/route";
 
-export const POST = memberRoute({ body: readAssignment }, async ({ user, body }) => {
+export const POST = memberRoute({ body: readAssignment, mostBody: MOST_ASSIGNMENT }, async ({ user, body }) => {
   const made = await createAssignment(user.id, body);
   return "failed" in made ? made : { id: made.id };
 });

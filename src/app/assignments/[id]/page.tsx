@@ -21,6 +21,7 @@ import { findSubmissionRef } from "@/server/classes/submission-ref";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
+import { InstructionsView } from "@/ui/text/instructions-view";
 import { ZonedTime } from "@/ui/zoned-time";
 import { Logo } from "@/ui/logo";
 import { checkDraft, openSubmission } from "../../desk-work";
@@ -47,7 +48,7 @@ export default async function AssignmentPage({
   const card = (
     <AssignmentCard
       title={assignment.title}
-      instructions={assignment.instructions}
+      instructions={<InstructionsView assignment={id} of={assignment.instructions} />}
       requirements={assignment.requirements}
       given={given}
       rubric={assignment.options.rubric}

@@ -9,6 +9,7 @@ import { TeachersPanel } from "@/features/classes/teachers-panel";
 import { ClassDesk } from "@/features/classes/class-desk";
 import { assignmentsOf } from "@/server/classes/assignment";
 import { findClass, findClassRole, membersOf } from "@/server/classes/class";
+import { schoolsOf } from "@/server/classes/school";
 import { teachersOf } from "@/server/classes/people";
 import { workOf } from "@/server/classes/home";
 import { db } from "@/server/db/pool";
@@ -39,6 +40,13 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
       <main className="mx-auto grid max-w-[1080px] gap-8 px-5 py-7 md:grid-cols-[minmax(0,1fr)_380px]">
         <div>
           <h1 className="text-[26px]">{found.name}</h1>
+          {found.school ? (
+            <p>
+              <Link href={`/schools/${found.school.id}`} className="text-verdigris underline">
+                {found.school.name}
+              </Link>
+            </p>
+          ) : null}
           {found.archivedAt ? <p className="font-bold">{PEOPLE.yearOver}</p> : null}
           {role === "student" ? (
             <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
@@ -92,6 +100,8 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               teachers={teachers}
               joinCode={found.joinCode}
               publishLimit={found.publishLimit}
+              school={found.school}
+              schools={(await schoolsOf(db(), user.id)).map(({ id: school, name }) => ({ id: school, name }))}
               retentionMonths={found.retentionMonths}
               zone={found.zone}
               outsidePlayers={found.outsidePlayers}

@@ -61,6 +61,7 @@ export default async function PublishedByMe() {
 function whoSees(p: OwnPublished): string {
   if (p.state === "taken_back") return WORDS.nobodySees;
   if (p.state === "hidden") return WORDS.hiddenSees;
+  if (p.visibility === "school" && p.schoolName) return p.schoolName;
   return p.visibility === "class" && p.className ? p.className : WORDS.whoSees[p.visibility];
 }
 

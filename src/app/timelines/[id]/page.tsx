@@ -5,6 +5,7 @@ import { EditorLoader } from "@/features/editor/editor-loader";
 import { ledgerColumnsOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { mayRecord } from "@/server/classes/outside";
+import { schoolsOf } from "@/server/classes/school";
 import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { BUILD } from "../../reader-response";
@@ -34,7 +35,10 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       columns={await ledgerColumnsOf(user.id)}
       mayRecord={await mayRecord(user.id)}
       build={BUILD}
-      classes={(await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : []))}
+      given={{
+        classes: (await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : [])),
+        schools: (await schoolsOf(db(), user.id)).map((s) => ({ id: s.id, name: s.name })),
+      }}
     />
   );
 }

@@ -4,6 +4,8 @@ export const WORDS = {
   youAndThoseWhoWork: "you and those who work on it, signed in",
   theClass: "The class",
   itsTeacherAndStudentsSigned: "its teacher and students, signed in",
+  theSchool: "The school",
+  itsTeachersAndStudents: "the school’s teachers and the students of its classes, signed in",
   anyoneWithTheLink: "Anyone with the link",
   notListedAnywhere: "not listed anywhere",
   everybody: "Everybody",

@@ -167,6 +167,13 @@ export const FAILURES = {
   nothing_to_publish: "There is nothing to publish yet. Write a title or an event first.",
   beyond_class_limit:
     "Your class lets work for it be published only so far. Choose fewer readers, or ask your teacher.",
+  not_your_school:
+    "Only what was made in a class of the school, or is given by one of its teachers, can be published to a school. Choose other readers.",
+  school_name_missing: "Give the school a name of up to 120 letters. Nothing was saved.",
+  school_needs_email: "A school is kept by somebody with an e-mail address. Sign up with one, and make it there.",
+  administrators_only: "Only the school's administrators can do that. Nothing was changed.",
+  last_administrator:
+    "A school always has an administrator. Make somebody else one first, or end the school. Nothing was changed.",
   not_your_class: "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
   class_name_missing: "Type a name for the class, of 1 to 80 characters.",
   no_such_zone: "There is no time zone of this name. Choose one from the list; nothing was changed.",

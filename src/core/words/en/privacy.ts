@@ -21,6 +21,7 @@ export const WORDS = {
   publish: {
     only_me: "What you make for this class cannot be published.",
     class: "What you make for this class can be published to the class, not beyond it.",
+    school: "What you make for this class can be published to the school, not beyond it.",
     password: "What you make for this class can be published behind a password, not for everybody.",
     link: "What you make for this class can be published to whoever has the link; search engines are asked to leave it out.",
     everybody:

@@ -20,6 +20,7 @@ export const WORDS = {
   openOnItsOwn: "Open it on its own page",
   thereIsNothingHereThat: "There is nothing here that you may see",
   signInAsSomebodyOf: "Sign in as somebody of the class it was published to, or ask its author to open it.",
+  signInAsSomebodyOfSchool: "Sign in as somebody of the school it was published to, or ask its author to open it.",
   signInAsOneOf: "Sign in as one of its editors, or ask its author to open it.",
   signIn: "Sign in",
   untitled: "Untitled",
@@ -91,6 +92,7 @@ export const WORDS = {
   whoSees: {
     only_me: "Only its editors",
     class: "The class",
+    school: "The school",
     password: "Anyone with the link and the password",
     link: "Anyone with the link",
     everybody: "Everybody",

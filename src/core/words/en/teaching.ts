@@ -12,6 +12,7 @@ export const WORDS = {
   nothing: "nobody",
   none: "You teach no class yet.",
   newClass: "New class",
+  newSchool: "Make a school",
   students: (n: number) => (n === 1 ? "1 student" : `${n} students`),
   questions: (n: number) => (n === 1 ? "1 question" : `${n} questions`),
   more: (n: number) => `and ${n} more`,

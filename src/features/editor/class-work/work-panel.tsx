@@ -17,6 +17,7 @@ import { Stuck } from "./stuck";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { InstructionsView } from "@/ui/text/instructions-view";
 import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Frame } from "../sheet/frame";
@@ -127,7 +128,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
           </section>
         ) : null}
         {assignment.takesLate || submission ? null : <p className="font-bold">{WORDS.nothingAfter}</p>}
-        {assignment.instructions ? <p className="whitespace-pre-line">{assignment.instructions}</p> : null}
+        <InstructionsView assignment={assignment.id} of={assignment.instructions} className="" />
         <section aria-label={WORDS.requirements}>
           <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.whatIsAsked}</h3>
           <ul className="flex flex-col gap-1.5">

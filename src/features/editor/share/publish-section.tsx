@@ -13,10 +13,11 @@ import type { Publication } from "../store/ports";
 import { asItIs, type Said, useOwner, usePublishing } from "./use-publishing";
 import { WhatChanged } from "./what-changed";
 
-/** One choice of who may see it; `class` where it is one of several classes. */
+/** One choice of who may see it; `class` or `school` where it is one of several. */
 interface Readers {
   value: Visibility;
   class?: string;
+  school?: string;
   words: string;
   more: string;
 }
@@ -24,14 +25,21 @@ interface Readers {
 const WHO: Readers[] = [
   { value: "only_me", words: WORDS.onlyItsEditors, more: WORDS.youAndThoseWhoWork },
   { value: "class", words: WORDS.theClass, more: WORDS.itsTeacherAndStudentsSigned },
+  { value: "school", words: WORDS.theSchool, more: WORDS.itsTeachersAndStudents },
   { value: "password", words: WORDS.withAPassword, more: WORDS.withAPasswordMore },
   { value: "link", words: WORDS.anyoneWithTheLink, more: WORDS.notListedAnywhere },
   { value: "everybody", words: WORDS.everybody, more: WORDS.listedOnFastigosPagesAnd },
 ];
-const keyOf = (w: Readers) => `${w.value} ${w.class ?? ""}`;
+const keyOf = (w: Readers) => `${w.value} ${w.class ?? w.school ?? ""}`;
+
+/** To whom one can give a timeline of one's own: the classes and schools one teaches. */
+export interface Given {
+  classes: readonly { id: string; name: string }[];
+  schools: readonly { id: string; name: string }[];
+}
 
 /** Who sees it, from when until when, and publishing what has changed. */
-export function PublishSection({ classes }: { classes: readonly { id: string; name: string }[] }) {
+export function PublishSection({ classes, schools }: Given) {
   const publication = useEditorState((s) => s.publication);
   const editors = useEditorState((s) => s.editors);
   const waiting = useEditorState((s) => s.waiting);
@@ -44,19 +52,30 @@ export function PublishSection({ classes }: { classes: readonly { id: string; na
   const [copies, setCopies] = useState<boolean | null>(null);
   const live = publication !== null && !publication.takenBack;
   const offered = WHO.flatMap((w): Readers[] => {
-    if (work) return REACH.indexOf(w.value) <= REACH.indexOf(work.publishLimit as Visibility) ? [w] : [];
+    if (work) {
+      if (REACH.indexOf(w.value) > REACH.indexOf(work.publishLimit as Visibility)) return [];
+      return w.value !== "school" ? [w] : work.school ? [{ ...w, words: work.school }] : [];
+    }
+    if (w.value === "school")
+      return schools.map((s) => ({ ...w, school: s.id, words: s.name, more: WORDS.itsTeachersAndStudents }));
     if (w.value !== "class") return [w];
     return classes.map((c) => ({ ...w, class: c.id, words: c.name, more: WORDS.yourClassItsStudentsSigned }));
   });
   // What it is now; else the widest of what is offered that is not listed.
   const usual =
-    offered.find((w) => publication?.visibility === w.value && (!w.class || w.class === publication.classId)) ??
+    offered.find(
+      (w) =>
+        publication?.visibility === w.value &&
+        (!w.class || w.class === publication.classId) &&
+        (!w.school || w.school === publication.organisationId),
+    ) ??
     offered.findLast((w) => w.value !== "everybody") ??
     offered[0]!;
   const readers = offered.find((w) => keyOf(w) === chosen) ?? usual;
   const said = (w: Readers): Said => ({
     visibility: w.value,
     ...(w.class ? { class: w.class } : {}),
+    ...(w.school ? { school: w.school } : {}),
     ...(w.value === "password" && password ? { password } : {}),
     ...(live ? {} : times),
     ...(live || copies === null ? {} : { copies }),
@@ -125,7 +144,7 @@ export function PublishSection({ classes }: { classes: readonly { id: string; na
                   value={live ? publication[which] : (times[which] ?? null)}
                   onChange={(at) =>
                     live
-                      ? void publish({ ...asItIs(publication, classes), [which]: at }, false)
+                      ? void publish({ ...asItIs(publication, { classes, schools }), [which]: at }, false)
                       : setTimes({ ...times, [which]: at })
                   }
                 />
@@ -137,7 +156,7 @@ export function PublishSection({ classes }: { classes: readonly { id: string; na
               label={WORDS.othersMayBegin}
               checked={live ? publication.copies : (copies ?? publication?.copies ?? false)}
               onChange={(on) =>
-                live ? void publish({ ...asItIs(publication, classes), copies: on }, false) : setCopies(on)
+                live ? void publish({ ...asItIs(publication, { classes, schools }), copies: on }, false) : setCopies(on)
               }
             />
           </div>
@@ -159,7 +178,7 @@ export function PublishSection({ classes }: { classes: readonly { id: string; na
                   <Button
                     kind="main"
                     disabled={busy || waiting > 0}
-                    onClick={() => void publish(asItIs(publication, classes), true)}
+                    onClick={() => void publish(asItIs(publication, { classes, schools }), true)}
                   >
                     {WORDS.publishTheChanges}
                   </Button>

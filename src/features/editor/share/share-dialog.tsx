@@ -7,7 +7,7 @@ import { useEditorState } from "../store/editor-context";
 import { EmbedSection } from "./embed-section";
 import { FrozenCopies } from "./frozen-copies";
 import { LinkSection } from "./link-section";
-import { PublishSection } from "./publish-section";
+import { type Given, PublishSection } from "./publish-section";
 import { Together } from "./together";
 import { useOwner } from "./use-publishing";
 
@@ -15,12 +15,11 @@ import { useOwner } from "./use-publishing";
 export function ShareDialog({
   open,
   onOpenChange,
-  classes,
+  given,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  /** The classes one teaches. */
-  classes: readonly { id: string; name: string }[];
+  given: Given;
 }) {
   const publication = useEditorState((s) => s.publication);
   const owner = useOwner();
@@ -28,7 +27,7 @@ export function ShareDialog({
   return (
     <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange} wide>
       <HowItGoes task="publish" className="mb-2" />
-      <PublishSection classes={classes} />
+      <PublishSection {...given} />
       {live ? <LinkSection publication={publication} owner={owner} /> : null}
       {live ? <EmbedSection publication={publication} owner={owner} /> : null}
       <Together owner={owner} />

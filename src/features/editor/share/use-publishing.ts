@@ -10,6 +10,7 @@ import type { Publication } from "../store/ports";
 export interface Said {
   visibility: Publication["visibility"];
   class?: string;
+  school?: string;
   password?: string;
   opensAt?: string | null;
   closesAt?: string | null;
@@ -47,8 +48,18 @@ export function usePublishing() {
   };
 }
 
+const NOTHING = { classes: [], schools: [] };
+
 /** What is said of who sees it where that stays as it is. */
-export function asItIs(p: Publication, classes: readonly { id: string }[] = []): Said {
+export function asItIs(
+  p: Publication,
+  { classes, schools }: { classes: readonly { id: string }[]; schools: readonly { id: string }[] } = NOTHING,
+): Said {
   const own = p.visibility === "class" && p.classId && classes.some((c) => c.id === p.classId);
-  return { visibility: p.visibility, ...(own ? { class: p.classId! } : {}) };
+  const ownSchool = p.visibility === "school" && p.organisationId && schools.some((s) => s.id === p.organisationId);
+  return {
+    visibility: p.visibility,
+    ...(own ? { class: p.classId! } : {}),
+    ...(ownSchool ? { school: p.organisationId! } : {}),
+  };
 }

@@ -30,8 +30,9 @@ import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { isOwnText, itemsOf } from "@/core/timeline/timeline";
-import { CleanText, ColourOfWords, Medium, PlainLink, Quotation } from "./description-nodes";
-import { Tool } from "./description-tool";
+import { Tool } from "@/ui/controls/tool";
+import { CleanText, ColourOfWords, PlainLink } from "@/ui/text/nodes";
+import { Medium, Quotation } from "./description-nodes";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** The description of an event (or the introduction), written by several people at once. */

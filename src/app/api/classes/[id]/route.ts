@@ -1,22 +1,25 @@
 import type { ValidateFunction } from "ajv";
 import { alterClass, type ClassChange } from "@/server/classes/class";
+import { setSchool } from "@/server/classes/school";
 import { ajv, memberRoute } from "@/server/http/route";
 
 const readAlter = ajv.compile({
   type: "object",
   properties: {
     code: { enum: ["renew", "close"] },
-    publishLimit: { enum: ["only_me", "class", "link", "everybody"] },
+    publishLimit: { enum: ["only_me", "class", "school", "link", "everybody"] },
     retentionMonths: { type: "integer", minimum: 1, maximum: 120 },
     zone: { type: "string", maxLength: 60 },
     outsidePlayers: { type: "boolean" },
     recording: { type: "boolean" },
     notice: { type: "string", maxLength: 5_000 },
+    school: { anyOf: [{ type: "null" }, { type: "string", maxLength: 40 }] },
   },
   additionalProperties: false,
-}) as ValidateFunction<ClassChange>;
+}) as ValidateFunction<ClassChange & { school?: string | null }>;
 
-export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) => {
+export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body: { school, ...body } }) => {
+  if (school !== undefined) return setSchool(params.id!, user.id, school);
   const done = await alterClass(params.id!, user.id, body);
   return "failed" in done ? done : { done: true };
 });

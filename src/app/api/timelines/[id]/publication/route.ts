@@ -23,6 +23,7 @@ const readPublish = ajv.compile({
     fresh: { type: "boolean" },
     zone: { type: "string", maxLength: 60, pattern: "^[A-Za-z0-9_+/-]+$" },
     class: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
+    school: { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" },
     password: { type: "string", maxLength: 1_000 },
     opensAt: moment,
     closesAt: moment,
@@ -35,6 +36,7 @@ const readPublish = ajv.compile({
   visibility: Visibility;
   fresh: boolean;
   class?: string;
+  school?: string;
   zone?: string;
   password?: string;
   opensAt?: string | null;

@@ -1,0 +1,22 @@
+/** Writing what is to be done. */
+export const WORDS = {
+  formatting: "Formatting of the instructions",
+  bold: "Bold",
+  italic: "Italic",
+  heading: "Heading",
+  list: "List",
+  numberedList: "Numbered list",
+  quote: "Quotation",
+  link: "Link",
+  picture: "Picture",
+  choosePicture: "Picture for the instructions",
+  address: "Web address of the link",
+  set: "Set it",
+  unset: "Take the link away",
+  cancel: "Cancel",
+  noAddress: "That is no web address. Type one as example.org/page, or copy it from the browser.",
+  noPicture: "This file is no picture the browser can read. Nothing was put in; choose another.",
+  whatIsSeen: (n: number) => `What is to be seen on picture ${n}`,
+  forThose: "for those who do not see it",
+  takeOut: (text: string) => `Take the picture ${text || "without words"} out of the text`,
+} as const;
