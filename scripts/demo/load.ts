@@ -16,7 +16,7 @@ import { between } from "@/core/timeline/place";
 import { RIVER_MAP } from "./draw-map";
 import { PICTURES } from "./draw-pictures";
 import { bellWav } from "./make-bell";
-import { ASSIGNMENT, CLASS_NAME, type DemoGroup, EVENTS, GROUPS, inOwnWords } from "./school";
+import { ASSIGNMENT, CLASS_NAME, SCHOOL_NAME, type DemoGroup, EVENTS, GROUPS, inOwnWords } from "./school";
 import { DEMO, type DemoTimeline } from "./world";
 
 const PASSWORD = "over-the-ambrel";
@@ -277,6 +277,8 @@ for (const demo of DEMO)
 // The school: the teacher's class, five groups at every stage, one marked and returned.
 const ward = visitors.ward!;
 const { id: klass } = await ward.must<{ id: string }>("POST", "/api/classes", { name: CLASS_NAME });
+const { id: school } = await ward.must<{ id: string }>("POST", "/api/schools", { name: SCHOOL_NAME });
+await ward.must("PATCH", `/api/classes/${klass}`, { school });
 const code = (await ward.text(`/classes/${klass}`)).match(/data-testid="join-code">([A-Z0-9]+)</)?.[1];
 if (!code) throw new Error("The class shows no join code.");
 for (const key of ["nia", "obi"] as const) await visitors[key]!.must("POST", "/api/classes/join-as-me", { code });
@@ -436,6 +438,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
   await first.must("POST", `/api/submissions/${work.submission.id}/replies`, {
     text: "The year of the ferry is in County roll 12, leaf 7. Shall we add the leaf?",
   });
+  await first.must("PUT", `/api/timelines/${timeline}/publication`, { visibility: "school", fresh: true });
 }
 
 for (const group of GROUPS) await loadGroup(group);

@@ -1,10 +1,28 @@
+import type { Block, Mark } from "../../src/core/text/description";
+
+const said = (text: string, ...marks: Mark[]): Block => ({
+  kind: "paragraph",
+  content: [{ kind: "text", text, marks }],
+});
+
 /** Hollin Bank School in the demo: the class, the Crossing project, and five groups at every stage. */
+export const SCHOOL_NAME = "Hollin Bank School";
 export const CLASS_NAME = "History 8B";
 
 export const ASSIGNMENT = {
   title: "Crossing project",
-  instructions:
-    "How have people crossed the Ambrel, and what came of it? Work in twos or threes. Write in your own words and say where you know it from.",
+  instructions: [
+    said("How have people crossed the Ambrel, and what came of it?", { kind: "bold" }),
+    {
+      kind: "list",
+      ordered: false,
+      items: [
+        [said("Work in twos or threes.")],
+        [said("Write in your own words, and say where you know it from.")],
+        [said("Go and look: the flood stone at the bridge names its years.")],
+      ],
+    },
+  ] as Block[],
   period: "1600 - 1931",
   requirements: [{ kind: "events", count: 12 }, { kind: "media", count: 6 }, { kind: "sources" }] as const,
   given: [

@@ -158,7 +158,7 @@ export default function InstructionsField({
   const standing = pictures.filter((p) => used.includes(p.id));
   return (
     <Pictures value={pictures}>
-      <div className="text-[14px] font-bold">{label}</div>
+      <div className="text-[13px] text-quiet">{label}</div>
       <div className="rounded-md border border-edge bg-white focus-within:outline-3 focus-within:outline-sun">
         <div
           role="toolbar"
