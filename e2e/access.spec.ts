@@ -146,12 +146,15 @@ test("each is answered as the table says, to everybody it could concern", async 
       });
       return upload;
     };
-    const { media } = await post<{ media: { id: string } }>(owner, `/api/timelines/${id}/uploads/${await send()}`);
+    const illustrate = async () =>
+      (await post<{ media: { id: string } }>(owner, `/api/timelines/${id}/uploads/${await send()}`)).media.id;
+    const media = names("media") ? await illustrate() : "none";
+    const shown = { of: "timeline", list: "media", media, kind: "picture" };
     await post(owner, `/api/timelines/${id}/changes`, {
       id: "c1",
       base: 1,
       ops: [
-        { kind: "add_item", id: "i1", fields: { of: "timeline", list: "media", media: media.id, kind: "picture" } },
+        ...(media === "none" ? [] : [{ kind: "add_item", id: "i1", fields: shown }]),
         { kind: "add_event", id: "e1", fields: { title: "Ferry" } },
       ],
     });
@@ -162,7 +165,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         }),
       );
     const address = names("[address]") || names("/publication/") ? (await publish()).publication.address : "none";
-    const { token } = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
+    const invite = () => post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
+    const token = names("[token]") || names("/invitation") ? (await invite()).token : "none";
     const freeze = () => post<{ copy: { address: string } }>(owner, `/api/timelines/${id}/frozen-copies`);
     const copy = names("[address]") ? (await freeze()).copy.address : "none";
     const file = async () => {
@@ -213,7 +217,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       code,
       assignment,
       id,
-      media: media.id,
+      media,
       address,
       copy,
       token,
