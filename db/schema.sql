@@ -225,6 +225,8 @@ CREATE TABLE public.class (
     notice text DEFAULT ''::text NOT NULL,
     archived_at timestamp with time zone,
     follows text,
+    bylines text DEFAULT 'no_names'::text NOT NULL,
+    CONSTRAINT class_bylines_known CHECK ((bylines = ANY (ARRAY['free'::text, 'no_names'::text]))),
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
     CONSTRAINT class_notice_length CHECK ((length(notice) <= 5000)),
     CONSTRAINT class_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'link'::text, 'everybody'::text]))),

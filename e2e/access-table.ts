@@ -264,6 +264,8 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/classes/[id]/members/[account]/code": TEACHER,
   "PATCH /api/classes/[id]/members/[account]": TEACHER,
   "DELETE /api/classes/[id]/members/[account]": TEACHER,
+  "GET /api/classes/[id]/members/[account]/kept": TEACHER,
+  "DELETE /api/classes/[id]/members/[account]/kept": TEACHER,
   "POST /api/classes/[id]/teachers": TEACHER,
   // The lead is handed over by whoever has it.
   "PUT /api/classes/[id]/teachers/[account]": [

@@ -375,6 +375,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/assignments": assignmentBody(s.klass),
         "PUT /api/assignments/[id]": assignmentBody(s.klass),
         "PUT /api/assignments/[id]/group": { timeline: s.id },
+        "DELETE /api/classes/[id]/members/[account]/kept": { account: true },
         "PATCH /api/classes/[id]/members/[account]": { note: "by the window" },
         "PUT /api/submissions/[id]/return": { toImprove: true },
         "PUT /api/submissions/[id]/given/[n]": { result: "right", reason: "as agreed" },

@@ -1,5 +1,6 @@
+import { readFile } from "node:fs/promises";
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { type Actor, school } from "./attack/actor";
+import { type Actor, assignmentBody, school } from "./attack/actor";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 
 /** Somebody who is signed in already, in a browser of their own. */
@@ -188,4 +189,58 @@ test("what was published says when, in its author's time", async ({ browser }) =
   const link = await nia.page.getByLabel("Link to the published page").inputValue();
   await nia.page.goto(link);
   await expect(nia.page.getByText(/^Published \w{3} \d+ \w{3} \d{4}, \d\d:\d\d \w+ with/)).toBeVisible();
+});
+
+test("what a class keeps of a student goes out as a file and is destroyed; no student's name stands on what is published", async ({
+  browser,
+}) => {
+  const ward = await newPerson(browser, "Ms Ward");
+  const wren = await newPerson(browser, "Wren");
+  const made = await ward.context.request.post("/api/classes", { data: { name: "History 8B" } });
+  const { id } = (await made.json()) as { id: string };
+  const desk = ward.page;
+  await desk.goto(`/classes/${id}`);
+  const code = await desk.getByTestId("join-code").innerText();
+  await wren.context.request.post("/api/classes/join-as-me", { data: { code } });
+  const set = await ward.context.request.post("/api/assignments", { data: assignmentBody(id) });
+  const { id: assignment } = (await set.json()) as { id: string };
+  const pupil = wren.page;
+  await pupil.goto(`/assignments/${assignment}`);
+  await pupil.getByRole("button", { name: "Begin" }).click();
+  await writeLines(pupil, ["1744 Timber bridge"]);
+  await pupil.getByRole("button", { name: "About", exact: true }).click();
+  await pupil.getByLabel("By-line").fill("by Wren");
+  await pupil.keyboard.press("Tab");
+  await saved(pupil);
+  await pupil.getByRole("button", { name: "Share" }).click();
+  const share = pupil.getByRole("dialog", { name: "Share" });
+  await share.getByRole("button", { name: "Publish" }).click();
+  await expect(share.getByText(/The class wants nobody’s name on what is published/)).toBeVisible();
+  await pupil.keyboard.press("Escape");
+  await pupil.getByLabel("By-line").fill("The ferrymen");
+  await pupil.keyboard.press("Tab");
+  await saved(pupil);
+  await pupil.getByRole("button", { name: "Share" }).click();
+  await share.getByRole("button", { name: "Publish" }).click();
+  await expect(share.getByLabel("Link to the published page")).toBeVisible();
+  await pupil.keyboard.press("Escape");
+  expect((await wren.context.request.post(`/api/timelines/${pupil.url().split("/").at(-1)}/submission`)).status()).toBe(
+    200,
+  );
+
+  await desk.reload();
+  await desk.getByRole("button", { name: "Remove", exact: true }).first().click();
+  const dialog = desk.getByRole("dialog", { name: "Take Wren out of the class?" });
+  const download = desk.waitForEvent("download");
+  await dialog.getByRole("link", { name: "All of it as a file" }).click();
+  const kept = JSON.parse(await readFile(await (await download).path(), "utf8")) as { submissions: unknown[] };
+  expect(kept.submissions).toHaveLength(1);
+  await dialog.getByRole("button", { name: "Destroy what is kept" }).click();
+  await dialog.getByRole("button", { name: "Destroy what is kept of Wren, for good" }).click();
+  await expect(desk.getByText("Nobody has joined yet.")).toBeVisible();
+  await desk.goto(`/assignments/${assignment}`);
+  await expect(desk.getByRole("link", { name: "Wren" })).toHaveCount(0);
+  await pupil.goto("/");
+  await expect(pupil.getByText(/keeps nothing of you any more/)).toBeVisible();
+  await expect(pupil.getByRole("link", { name: "Crossing project" }).first()).toBeVisible();
 });

@@ -6,7 +6,7 @@ import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
+import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
@@ -15,6 +15,7 @@ import { REACH, type Visibility } from "@/core/timeline/visibility";
 import { WORDS as SCHOOLS } from "@/core/words/en/schools";
 import { RosterDialog } from "./roster-dialog";
 import { type Slip, Slips } from "./slips";
+import { type ClassMember, StudentRow } from "./student-row";
 import { type ClassTeacher, TeachersPanel } from "./teachers-panel";
 import { YearPanel } from "./year-panel";
 
@@ -35,16 +36,6 @@ const RETENTION = [
   [60, "five school years"],
 ] as const;
 
-interface ClassMember {
-  id: string;
-  displayName: string;
-  signInName: string | null;
-  madeElsewhere: boolean;
-  note: string;
-  /** Was put here by a list, and has not come in yet. */
-  waits: boolean;
-}
-
 /** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
 export function ClassDesk({
   id,
@@ -60,6 +51,7 @@ export function ClassDesk({
   zone,
   outsidePlayers,
   recording,
+  bylines,
   members,
 }: {
   id: string;
@@ -78,6 +70,7 @@ export function ClassDesk({
   zone: string;
   outsidePlayers: boolean;
   recording: boolean;
+  bylines: "free" | "no_names";
   members: ClassMember[];
 }) {
   const router = useRouter();
@@ -172,6 +165,11 @@ export function ClassDesk({
         <ZoneField zone={zone} onZone={(next) => void alter({ zone: next })} />
         <div className="mt-4 flex flex-col gap-1.5">
           <CheckRow
+            label={WORDS.noNames}
+            checked={bylines === "no_names"}
+            onChange={(on) => void alter({ bylines: on ? "no_names" : "free" })}
+          />
+          <CheckRow
             label={WORDS.mayPlayOutside}
             checked={outsidePlayers}
             onChange={(on) => void alter({ outsidePlayers: on })}
@@ -257,93 +255,5 @@ function ZoneField({ zone, onZone }: { zone: string; onZone: (zone: string) => v
         </select>
       )}
     </Field>
-  );
-}
-
-/** A student with what tells them from another of that name, a code for a lost password, and the way out of the class. */
-function StudentRow({
-  classId,
-  member: m,
-  members,
-}: {
-  classId: string;
-  member: ClassMember;
-  members: readonly ClassMember[];
-}) {
-  const router = useRouter();
-  const ready = useReady();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [code, setCode] = useState<string | null>(null);
-  const [removing, setRemoving] = useState(false);
-  const [note, setNote] = useState(m.note);
-  const path = `/api/classes/${classId}/members/${m.id}`;
-  const alike = members.some((o) => o.id !== m.id && o.displayName.toLowerCase() === m.displayName.toLowerCase());
-  const done = (answer: { ok: true } | { ok: false; sentence: string }) => {
-    setProblem(answer.ok ? null : answer.sentence);
-    if (answer.ok) router.refresh();
-  };
-  return (
-    <li className="flex min-h-10 flex-wrap items-center gap-x-3 gap-y-1 py-1">
-      <strong>{m.displayName}</strong>
-      <span className="text-[14px] text-quiet">
-        {m.signInName ?? (m.madeElsewhere ? WORDS.hasAnAccountFromAnother : WORDS.signsInWithEMail)}
-        {m.waits ? WORDS.notComeIn : ""}
-      </span>
-      {alike || m.note ? (
-        <input
-          aria-label={WORDS.noteToTellFromOthers(m.displayName, m.signInName ?? "")}
-          title={WORDS.onlyYouSeeThisOn}
-          className={`${SHORT_INPUT} w-36`}
-          placeholder={WORDS.whichOne}
-          maxLength={40}
-          value={note}
-          disabled={!ready}
-          onChange={(e) => setNote(e.target.value)}
-          onBlur={async () => {
-            if (note.trim() !== m.note) done(await askServer("PATCH", path, { note }));
-          }}
-        />
-      ) : null}
-      <span className="ml-auto flex gap-1">
-        {code ? (
-          <span role="status" className="text-[14px]">
-            {WORDS.oneTimeCode} <strong>{code}</strong>
-            {WORDS.forADay}
-          </span>
-        ) : m.signInName ? (
-          <Button
-            size="small"
-            kind="quiet"
-            disabled={!ready}
-            onClick={async () => {
-              const answer = await askServer<{ code: string }>("POST", `${path}/code`);
-              setProblem(answer.ok ? null : answer.sentence);
-              if (answer.ok) setCode(answer.value.code);
-            }}
-          >
-            {WORDS.passwordLost}
-          </Button>
-        ) : null}
-        <Button size="small" kind="quiet" disabled={!ready} onClick={() => setRemoving(true)}>
-          {WORDS.remove}
-        </Button>
-      </span>
-      <Problem text={problem} className="w-full" />
-      <Modal title={WORDS.takeOutOfTheClass(m.displayName)} open={removing} onOpenChange={setRemoving}>
-        <p>{WORDS.theyNoLongerSeeThe}</p>
-        <div className="mt-4 flex gap-2">
-          <Button
-            kind="main"
-            onClick={async () => {
-              setRemoving(false);
-              done(await askServer("DELETE", path));
-            }}
-          >
-            {WORDS.takeOutOfTheClass2}
-          </Button>
-          <Button onClick={() => setRemoving(false)}>{WORDS.leaveIt}</Button>
-        </div>
-      </Modal>
-    </li>
   );
 }

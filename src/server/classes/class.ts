@@ -25,6 +25,8 @@ export interface SchoolClass {
   recording: boolean;
   teacher: string;
   notice: string;
+  /** What may stand as by-line on what is published of its work. */
+  bylines: Bylines;
   /** The school it belongs to. */
   school: { id: string; name: string; publishLimit: Visibility } | null;
   /** When its year was ended; null: it goes on. */
@@ -32,6 +34,9 @@ export interface SchoolClass {
   /** The class of the year before. */
   follows: string | null;
 }
+
+/** As its authors like; or nobody's name: empty, or a pseudonym. */
+export type Bylines = "free" | "no_names";
 
 /** What a person is in a class; null: nothing. */
 export async function findClassRole(sql: Sql, id: string, account: string): Promise<ClassRole | null> {
@@ -81,6 +86,7 @@ export interface ClassChange {
   recording?: boolean;
   /** What the school says to what is kept, in its own words. */
   notice?: string;
+  bylines?: Bylines;
 }
 
 /** Renews or closes the join code, or sets how far students may publish. The teacher only. */
@@ -94,6 +100,7 @@ export async function alterClass(id: string, teacher: string, change: ClassChang
       zone = coalesce(${change.zone ?? null}, zone),
       outside_players = coalesce(${change.outsidePlayers ?? null}, outside_players),
       recording = coalesce(${change.recording ?? null}, recording),
+      bylines = coalesce(${change.bylines ?? null}, bylines),
       notice = coalesce(${change.notice?.trim() ?? null}, notice)
     where id = ${id} and teaches(id, ${teacher}) returning id`;
   return done.length > 0 ? { done: true } : fail("not_found");
@@ -103,7 +110,7 @@ export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
     select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
-      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice,
+      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice, c.bylines,
       case when o.id is not null then jsonb_build_object('id', o.id, 'name', o.name, 'publishLimit', o.publish_limit) end as school
     from class c left join organisation o on o.id = c.organisation_id where c.id = ${id}`;
   return row ?? null;

@@ -60,6 +60,22 @@ export async function classOf(
   return row ?? null;
 }
 
+/** Whether a by-line names somebody of the class a timeline is made in, which that class does not want. */
+export async function bylineNames(sql: Sql, timeline: string, byline: string): Promise<boolean> {
+  const [row] = await sql<{ names: string[] }[]>`
+    select (select coalesce(array_agg(p.display_name), '{}') from class_member m join account p on p.id = m.account_id
+      where m.class_id = c.id) as names
+    from group_work g join assignment a on a.id = g.assignment_id join class c on c.id = a.class_id
+    where g.timeline_id = ${timeline} and c.bylines = 'no_names'`;
+  const words = wordsOf(byline);
+  return (row?.names ?? []).some((n) => {
+    const name = wordsOf(n);
+    return name.length > 0 && words.some((_, i) => name.every((w, k) => words[i + k] === w));
+  });
+}
+
+const wordsOf = (text: string) => text.toLocaleLowerCase("en").match(/[\p{L}\p{N}]+/gu) ?? [];
+
 /**
  * Makes somebody a member of the group whose work a timeline is, if they are of its class and have not begun the assignment
  * elsewhere. "no_work": it is no group's work.

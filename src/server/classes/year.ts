@@ -30,8 +30,8 @@ export async function nextYear(id: string, by: string, name: string): Promise<Fa
   return db().begin(async (tx): Promise<Failure | { id: string }> => {
     const next = nanoid(12);
     const made = await tx`
-      insert into class (id, name, join_code, publish_limit, retention_months, zone, organisation_id, outside_players, recording, follows)
-      select ${next}, ${plain}, ${newJoinCode()}, publish_limit, retention_months, zone, organisation_id, outside_players, recording, id
+      insert into class (id, name, join_code, publish_limit, retention_months, zone, organisation_id, outside_players, recording, bylines, follows)
+      select ${next}, ${plain}, ${newJoinCode()}, publish_limit, retention_months, zone, organisation_id, outside_players, recording, bylines, id
       from class where id = ${id} and teaches(id, ${by}) returning id`;
     if (made.length === 0) return fail("not_found");
     await tx`

@@ -109,6 +109,8 @@ const STATUS: Record<FailureCode, number> = {
   nothing_to_publish: 400,
   beyond_class_limit: 403,
   not_your_class: 403,
+  account_of_their_own: 409,
+  byline_names: 409,
   not_your_school: 403,
   administrators_only: 403,
   last_administrator: 409,

@@ -2,7 +2,7 @@ import "server-only";
 import { REACH, type Visibility } from "@/core/timeline/visibility";
 import { customAlphabet } from "nanoid";
 import { hashPassword, passwordProblem } from "../accounts/password";
-import { classOf, teachesClass } from "../classes/reach";
+import { bylineNames, classOf, teachesClass } from "../classes/reach";
 import { teachesAt } from "../classes/school";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
@@ -135,6 +135,7 @@ async function publishVersion(
   if (!version || (version.frozen.title === "" && version.frozen.events.length === 0))
     throw new Refused(fail("nothing_to_publish"));
   const { frozen } = version;
+  if (await bylineNames(tx, timeline, frozen.byline)) throw new Refused(fail("byline_names"));
   const found = foundIn(frozen);
   await tx`
     insert into publication (timeline_id, address, visibility, version_id, title, byline, events, zone, password_hash)

@@ -1,8 +1,8 @@
 import "server-only";
 import { customAlphabet } from "nanoid";
 import { db } from "../db/pool";
-import { type Failure, fail, isFailure, refusal } from "../http/failure";
-import { classOf, isOfClass } from "../classes/reach";
+import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
+import { bylineNames, classOf, isOfClass } from "../classes/reach";
 import { isOfSchool } from "../classes/school";
 import { findRight, hasRight, requireRight } from "./access";
 import { freeze } from "./freeze";
@@ -23,6 +23,7 @@ export async function makeFrozenCopy(timeline: string, by: string): Promise<Fail
       await requireRight(tx, timeline, by, "edit");
       const version = await freeze(tx, timeline, by, "frozen_copy");
       if (!version) return fail("not_found");
+      if (await bylineNames(tx, timeline, version.frozen.byline)) throw new Refused(fail("byline_names"));
       const address = newAddress();
       const [row] = await tx<{ createdAt: Date }[]>`
       insert into frozen_copy (address, timeline_id, version_id, created_by) values (${address}, ${timeline}, ${version.id}, ${by}) returning created_at`;

@@ -106,6 +106,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               zone={found.zone}
               outsidePlayers={found.outsidePlayers}
               recording={found.recording}
+              bylines={found.bylines}
               members={(await membersOf(id)).map((m) => ({ ...m }))}
             />
           </div>

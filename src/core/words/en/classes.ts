@@ -90,6 +90,14 @@ export const WORDS = {
   takeOutOfTheClass: (displayName: string) => `Take ${displayName} out of the class?`,
   theyNoLongerSeeThe:
     "They no longer see the class and its assignments, and are told so. Their timelines stay theirs; what they have handed in stays on your desk. With the join code they can come back.",
+  whatIsKept: "What the class keeps of them",
+  keptAsFile: "All of it as a file",
+  forgetMore:
+    "It can be destroyed: what they handed in alone goes with its marks and comments, and their name goes from what they handed in with others. They are out of the class then. What they have made stays theirs.",
+  andTheAccount: "Delete their account too, in a week",
+  forget: "Destroy what is kept",
+  forgetForGood: (name: string) => `Destroy what is kept of ${name}, for good`,
+  noNames: "By-lines of what is published are empty or pseudonyms: no student’s name",
   takeOutOfTheClass2: "Take out of the class",
   leaveIt: "Leave it",
   nameOfTheClass: "Name of the class",

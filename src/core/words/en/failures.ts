@@ -174,6 +174,10 @@ export const FAILURES = {
   administrators_only: "Only the school's administrators can do that. Nothing was changed.",
   last_administrator:
     "A school always has an administrator. Make somebody else one first, or end the school. Nothing was changed.",
+  account_of_their_own:
+    "This account was not made in the class, so it is not the class’s to delete. What the class keeps can be destroyed without it.",
+  byline_names:
+    "The class wants nobody’s name on what is published. Under About leave the by-line empty or take a pseudonym, and do it again. Nothing was published.",
   not_your_class: "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
   class_name_missing: "Type a name for the class, of 1 to 80 characters.",
   no_such_zone: "There is no time zone of this name. Choose one from the list; nothing was changed.",

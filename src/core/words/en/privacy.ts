@@ -3,13 +3,16 @@ export const WORDS = {
   title: "What is kept of you, and who sees it",
   link: "What is kept, and who sees it",
   intro: (klass: string, teachers: string) => `This is the class ${klass}. Its teachers are ${teachers}.`,
-  points: (months: number, publish: string, outside: boolean, recording: boolean) => [
+  points: (months: number, publish: string, noNames: boolean, outside: boolean, recording: boolean) => [
     "Your class sees the name you chose, and nothing else of you. Your teachers see your sign-in name too, and may have noted your whole name; nobody else sees that.",
     "Your teachers see the timelines you make for an assignment of this class, while you work on them and as you handed them in. They do not see your other timelines.",
     "For such a timeline it is counted who wrote which words and events, and when. Your teachers see it of the group, you see it of yourself: under “The task”, “What is counted of your work”.",
     "Wording of your work is compared with the works of the class and the texts you were given. You see passages of your own; your teachers see both sides. No machine decides what that means.",
     `What you hand in, its marks and comments are kept for ${months} months, and then destroyed. Your timeline stays yours.`,
     publish,
+    noNames
+      ? "On what is published of it stands nobody’s name: the by-line is empty or a pseudonym."
+      : "On what is published of it stands the by-line you choose. It need not be your name.",
     outside
       ? "Videos of other sites are only asked for when you press them; those sites then learn that you watch."
       : "Videos of other sites are not played here.",
@@ -24,8 +27,7 @@ export const WORDS = {
     school: "What you make for this class can be published to the school, not beyond it.",
     password: "What you make for this class can be published behind a password, not for everybody.",
     link: "What you make for this class can be published to whoever has the link; search engines are asked to leave it out.",
-    everybody:
-      "What you make for this class can be published for everybody. Choose a by-line that is not your whole name.",
+    everybody: "What you make for this class can be published for everybody.",
   } as Record<string, string>,
   fromSchool: "What your school adds",
   edit: "What your school adds to this, in its own words",

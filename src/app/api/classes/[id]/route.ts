@@ -12,6 +12,7 @@ const readAlter = ajv.compile({
     zone: { type: "string", maxLength: 60 },
     outsidePlayers: { type: "boolean" },
     recording: { type: "boolean" },
+    bylines: { enum: ["free", "no_names"] },
     notice: { type: "string", maxLength: 5_000 },
     school: { anyOf: [{ type: "null" }, { type: "string", maxLength: 40 }] },
   },

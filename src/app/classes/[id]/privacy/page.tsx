@@ -19,6 +19,7 @@ export default async function PrivacyPage({ params }: { params: Promise<{ id: st
   const points = WORDS.points(
     found.retentionMonths,
     WORDS.publish[found.publishLimit] ?? "",
+    found.bylines === "no_names",
     found.outsidePlayers,
     found.recording,
   );
