@@ -762,7 +762,8 @@ CREATE TABLE public.practice (
     timeline_id text,
     title text NOT NULL,
     cards jsonb NOT NULL,
-    created_at timestamp with time zone DEFAULT now() NOT NULL
+    created_at timestamp with time zone DEFAULT now() NOT NULL,
+    due_at timestamp with time zone
 );
 
 CREATE TABLE public.practice_result (

@@ -212,6 +212,7 @@ test("a class of three is given a practice: no page holds a date before it is ch
   await ward.page.goto(`/classes/${klass}`);
   await ward.page.getByText("Give a practice").click();
   await ward.page.getByLabel("Of the timeline").selectOption({ label: "The crossing" });
+  await ward.page.getByLabel("Due, if it is to be done by a time").fill("2031-12-11T16:00");
   await ward.page.getByRole("button", { name: "Give it to the class" }).click();
   const given = ward.page.getByRole("region", { name: "Practice" });
   await expect(given.getByRole("link", { name: "The crossing" })).toBeVisible();
@@ -222,6 +223,9 @@ test("a class of three is given a practice: no page holds a date before it is ch
   for (const [n, name] of ["Ilse", "Bram", "Wren"].entries()) {
     const { page } = await newPerson(browser, name);
     expect((await page.request.post("/api/classes/join-as-me", { data: { code } })).ok()).toBe(true);
+    // It is among what is due at home until it is done.
+    await page.goto("/");
+    await expect(page.getByRole("link", { name: "The crossing" })).toHaveAttribute("href", /^\/practice\//);
     await page.goto(`/classes/${klass}`);
     await expect(page.getByRole("region", { name: "Practice" })).toContainText("not done yet");
     await page.getByRole("region", { name: "Practice" }).getByRole("link", { name: "The crossing" }).click();
@@ -252,6 +256,12 @@ test("a class of three is given a practice: no page holds a date before it is ch
       );
       // What others made of it is not theirs to see.
       await expect(page.getByRole("main")).not.toContainText("Ilse");
+      await page.goto("/");
+      await expect(page.getByRole("heading", { name: "Your timelines" })).toBeVisible();
+      await expect(page.getByRole("link", { name: "The crossing" })).toHaveCount(0);
+    } else if (n === 0) {
+      await ward.page.reload();
+      await expect(given).toContainText("due Thu 11 Dec 2031, 16:00");
     }
   }
   await ward.page.reload();

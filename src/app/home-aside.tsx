@@ -3,6 +3,7 @@ import Link from "next/link";
 import { lateText } from "@/core/words/en/late";
 import type { ClassCard } from "@/server/classes/class";
 import type { StudentWork, TeacherWork } from "@/server/classes/home";
+import type { duePractices } from "@/server/classes/practice";
 import { buttonLook } from "@/ui/controls/button";
 import { ZonedTime } from "@/ui/zoned-time";
 
@@ -11,10 +12,12 @@ export function HomeAside({
   classes,
   work,
   teaching,
+  practices,
 }: {
   classes: ClassCard[];
   work: StudentWork[];
   teaching: TeacherWork[];
+  practices: Awaited<ReturnType<typeof duePractices>>;
 }) {
   const due = work.filter((w) => !w.submittedAt || w.toImprove);
   const waiting = work.filter((w) => w.submittedAt && !w.returnedAt);
@@ -51,7 +54,23 @@ export function HomeAside({
           </p>
         </Card>
       ))}
-      {due.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.due3}</h2> : null}
+      {due.length + practices.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.due3}</h2> : null}
+      {practices.map((p) => (
+        <Card key={p.id} colour="border-l-sun">
+          <a href={`/practice/${p.id}`} className="font-head text-[16px] font-[650] underline">
+            {p.title || WORDS.untitled}
+          </a>
+          <p className="text-[14px]">
+            {p.className} · <ZonedTime at={p.dueAt.toISOString()} zone={p.zone} />
+          </p>
+          <p className="text-[14px]">
+            {WORDS.aPractice}
+            {p.dueAt.getTime() < Date.now() ? (
+              <strong className="text-copper-dark"> · {lateText((Date.now() - p.dueAt.getTime()) / 1000)}</strong>
+            ) : null}
+          </p>
+        </Card>
+      ))}
       {due.map((w) => (
         <Card key={w.assignment} colour="border-l-sun">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">

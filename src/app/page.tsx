@@ -8,6 +8,7 @@ import { FindTimelines } from "@/features/home/find-timelines";
 import { noticesOf } from "@/server/accounts/account";
 import { classesOf } from "@/server/classes/class";
 import { waitingFor, workOf } from "@/server/classes/home";
+import { duePractices } from "@/server/classes/practice";
 import { findPageUser } from "@/server/http/page-user";
 import { listedTimelines } from "@/server/publishing/listed";
 import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
@@ -147,7 +148,9 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
             </ul>
           )}
         </main>
-        {classes.length > 0 ? <HomeAside classes={classes} work={work} teaching={teaching} /> : null}
+        {classes.length > 0 ? (
+          <HomeAside classes={classes} work={work} teaching={teaching} practices={await duePractices(id)} />
+        ) : null}
       </div>
     </>
   );

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { WORDS } from "@/core/words/en/schools";
-import { NewSchoolForm } from "@/features/classes/school-forms";
+import { NameForm } from "@/features/classes/name-form";
 import { schoolsOf } from "@/server/classes/school";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -33,7 +33,7 @@ export default async function SchoolsPage() {
         ) : null}
         <h1 className="mb-2 text-[26px]">{WORDS.newSchool}</h1>
         <p className="mb-5 text-quiet">{WORDS.whatItIs}</p>
-        <NewSchoolForm />
+        <NameForm label={WORDS.nameOfTheSchool} button={WORDS.makeTheSchool} path="/api/schools" to="/schools" />
       </main>
     </>
   );

@@ -7,39 +7,20 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
 import { ownZone } from "@/ui/own-zone";
+import { NameForm } from "./name-form";
 import { useReady } from "@/ui/use-ready";
 
 /** A new class needs a name only. */
 export function NewClassForm() {
-  const ready = useReady();
-  const [name, setName] = useState("");
-  const [problem, setProblem] = useState<string | null>(null);
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    const answer = await askServer<{ id: string }>("POST", "/api/classes", { name, zone: ownZone() });
-    if (answer.ok) window.location.assign(`/classes/${answer.value.id}`);
-    else setProblem(answer.sentence);
-  };
   return (
-    <form onSubmit={submit} className="flex items-end gap-2" noValidate>
-      <fieldset disabled={!ready} className="contents">
-        <Field label={WORDS.nameOfTheClass} problem={problem} className="flex-1">
-          {(ids) => (
-            <input
-              id={ids.id}
-              aria-describedby={ids.describedBy}
-              className={INPUT}
-              value={name}
-              placeholder={WORDS.history8b}
-              onChange={(e) => setName(e.target.value)}
-            />
-          )}
-        </Field>
-        <Button kind="main" type="submit" disabled={!ready}>
-          {WORDS.makeTheClass}
-        </Button>
-      </fieldset>
-    </form>
+    <NameForm
+      label={WORDS.nameOfTheClass}
+      placeholder={WORDS.history8b}
+      button={WORDS.makeTheClass}
+      path="/api/classes"
+      body={() => ({ zone: ownZone() })}
+      to="/classes"
+    />
   );
 }
 

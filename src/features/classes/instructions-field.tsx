@@ -3,7 +3,6 @@
 import { Node } from "@tiptap/core";
 import { EditorContent, type NodeViewProps, NodeViewWrapper, ReactNodeViewRenderer, useEditor } from "@tiptap/react";
 import { useEditorState } from "@tiptap/react";
-import StarterKit from "@tiptap/starter-kit";
 import { Bold, Heading1, Image, Italic, Link2, List, ListOrdered, Quote, X } from "lucide-react";
 import { createContext, useContext, useRef, useState } from "react";
 import { type Block, mediaInText, safeAddress } from "@/core/text/description";
@@ -14,7 +13,7 @@ import { INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { Tool } from "@/ui/controls/tool";
-import { CleanText, ColourOfWords, PlainLink } from "@/ui/text/nodes";
+import { textKit } from "@/ui/text/nodes";
 import { type MakerPicture, pictureFrom } from "./maker-picture";
 
 const Pictures = createContext<readonly MakerPicture[]>([]);
@@ -88,26 +87,7 @@ export default function InstructionsField({
   const editor = useEditor({
     immediatelyRender: false,
     content: nodesOf(blocks) as never,
-    extensions: [
-      StarterKit.configure({
-        heading: { levels: [3, 4] },
-        code: false,
-        codeBlock: false,
-        strike: false,
-        underline: false,
-        horizontalRule: false,
-        link: false,
-      }),
-      PlainLink.configure({
-        openOnClick: false,
-        autolink: true,
-        defaultProtocol: "https",
-        isAllowedUri: (url) => safeAddress(url) !== null,
-      }),
-      PictureNode,
-      ColourOfWords,
-      CleanText,
-    ],
+    extensions: [...textKit(), PictureNode],
     onUpdate: ({ editor: e }) => onChange(blocksOfNodes(e.getJSON() as TextNode), known.current),
     editorProps: {
       attributes: {

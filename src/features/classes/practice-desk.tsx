@@ -13,10 +13,20 @@ import { useReady } from "@/ui/use-ready";
 const COUNTS = [5, 8, 12, 20, 40];
 
 /** Gives a practice to a class. */
-export function GivePractice({ klass, timelines }: { klass: string; timelines: { id: string; title: string }[] }) {
+export function GivePractice({
+  klass,
+  zone,
+  timelines,
+}: {
+  klass: string;
+  /** The time zone of the class. */
+  zone: string;
+  timelines: { id: string; title: string }[];
+}) {
   const router = useRouter();
   const ready = useReady();
   const [choice, setChoice] = useState({ timeline: timelines[0]?.id ?? "", count: 8, parts: false, spans: true });
+  const [due, setDue] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   if (timelines.length === 0) return <p className="text-quiet">{WORDS.noTimelines}</p>;
   return (
@@ -26,7 +36,10 @@ export function GivePractice({ klass, timelines }: { klass: string; timelines: {
         className="mt-2 flex flex-col gap-2"
         onSubmit={async (e) => {
           e.preventDefault();
-          const answer = await askServer("POST", `/api/classes/${klass}/practices`, choice);
+          const answer = await askServer("POST", `/api/classes/${klass}/practices`, {
+            ...choice,
+            ...(due ? { dueAt: due } : {}),
+          });
           setProblem(answer.ok ? null : answer.sentence);
           if (answer.ok) router.refresh();
         }}
@@ -71,6 +84,18 @@ export function GivePractice({ klass, timelines }: { klass: string; timelines: {
           checked={choice.parts}
           onChange={(parts) => setChoice({ ...choice, parts })}
         />
+        <Field label={WORDS.practiceDue} hint={WORDS.inTheTimeOfThe(zone.replaceAll("_", " "))}>
+          {(ids) => (
+            <input
+              id={ids.id}
+              aria-describedby={ids.describedBy}
+              type="datetime-local"
+              className={INPUT}
+              value={due}
+              onChange={(e) => setDue(e.target.value)}
+            />
+          )}
+        </Field>
         <Problem text={problem} />
         <Button type="submit" className="self-start" disabled={!ready}>
           {WORDS.give}

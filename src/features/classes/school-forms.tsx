@@ -13,38 +13,6 @@ import { useReady } from "@/ui/use-ready";
 
 type Role = "administrator" | "teacher";
 
-/** A new school needs a name only. */
-export function NewSchoolForm() {
-  const ready = useReady();
-  const [name, setName] = useState("");
-  const [problem, setProblem] = useState<string | null>(null);
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    const answer = await askServer<{ id: string }>("POST", "/api/schools", { name });
-    if (answer.ok) window.location.assign(`/schools/${answer.value.id}`);
-    else setProblem(answer.sentence);
-  };
-  return (
-    <form onSubmit={submit} className="flex items-end gap-2" noValidate>
-      <Field label={WORDS.nameOfTheSchool} problem={problem} className="flex-1">
-        {(ids) => (
-          <input
-            id={ids.id}
-            aria-describedby={ids.describedBy}
-            className={INPUT}
-            value={name}
-            disabled={!ready}
-            onChange={(e) => setName(e.target.value)}
-          />
-        )}
-      </Field>
-      <Button kind="main" type="submit" disabled={!ready}>
-        {WORDS.makeTheSchool}
-      </Button>
-    </form>
-  );
-}
-
 /** Takes up the invitation of a letter. */
 export function JoinSchoolButton({ token }: { token: string }) {
   const ready = useReady();

@@ -10,10 +10,12 @@ import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-data
 import { tidy } from "../tidy";
 import { publish } from "../publishing/publish";
 import { purgeTimeline } from "../timelines/purge";
-import { createClass, findClass } from "./class";
+import { alterClass, createClass, findClass } from "./class";
 import { joinAsMe } from "./join-class";
+import { teachingOf } from "./teaching";
 import {
   checkPractice,
+  duePractices,
   forgetResults,
   givePractice,
   openPractice,
@@ -75,6 +77,33 @@ describe("a practice that is given to a class", () => {
     must(await givePractice(klass, ward.id, choice(own)));
     const empty = await makeTimeline(ward.id, "Empty");
     expect(await givePractice(klass, ward.id, choice(empty))).toMatchObject({ failed: "practice_small" });
+  });
+
+  it("is due where that is said: each has it among what is due until they have done it, and their teacher sees who has not", async () => {
+    const { ward, nia, obi, klass, timeline } = await given();
+    expect(await duePractices(nia.id)).toEqual([]);
+    expect(await givePractice(klass, ward.id, { ...choice(timeline), dueAt: "soon" })).toMatchObject({
+      failed: "no_such_time",
+    });
+    must(await alterClass(klass, ward.id, { zone: "Europe/Berlin" }));
+    const at = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString();
+    const { id } = must(await givePractice(klass, ward.id, { ...choice(timeline), dueAt: "2031-07-11T16:00" }));
+    const past = must(await givePractice(klass, ward.id, { ...choice(timeline), dueAt: at(-2) })).id;
+    expect((await duePractices(nia.id)).map((p) => [p.id, p.zone])).toEqual([
+      [past, "Europe/Berlin"],
+      [id, "Europe/Berlin"],
+    ]);
+    // In the time of the class, which in July is two hours before UTC.
+    expect((await duePractices(nia.id))[1]!.dueAt.toISOString()).toBe("2031-07-11T14:00:00.000Z");
+    expect(must(await checkPractice(past, nia.id, Object.keys(YEARS)))).toMatchObject({ kept: true });
+    expect((await duePractices(nia.id)).map((p) => p.id)).toEqual([id]);
+    const seen = (await practicesOf(klass, ward.id, true)).find((p) => p.id === past)!;
+    expect(seen.missing).toEqual(["Obi"]);
+    expect(seen.results.map((r) => [r.name, r.firstAt > seen.dueAt!])).toEqual([["Nia", true]]);
+    expect((await practicesOf(klass, obi.id, false)).flatMap((p) => p.missing)).toEqual([]);
+    // What is past due stands on the teacher's page, what is not does not.
+    const [today] = await teachingOf(ward.id, async () => []);
+    expect(today!.late.map((l) => [l.names, l.assignment, l.href])).toEqual([["Obi", past, `/classes/${klass}`]]);
   });
 
   it("tells no date before an order is checked, and then all of them", async () => {

@@ -8,6 +8,7 @@ import { type Failure, fail } from "../http/failure";
 import { hasRight } from "../timelines/access";
 import { findVersion } from "../publishing/versions";
 import { findTimeline, titlesOf } from "../timelines/queries";
+import { instantOf } from "./assignment";
 import { TEACHERS_NAME } from "./class";
 import { isOfClass, teachesClass } from "./reach";
 
@@ -19,6 +20,8 @@ export interface PracticeChoice {
   /** Events that are part of others too; spans too, by their beginnings. */
   parts: boolean;
   spans: boolean;
+  /** Until when, as an assignment's due time; missing: whenever they like. */
+  dueAt?: string;
 }
 
 /** Fewer cards are no practice. */
@@ -35,6 +38,7 @@ export interface PracticeResult {
   /** The best: cards that stood right, and 0 to 1 by how far each was off. */
   right: number;
   share: number;
+  firstAt: Date;
   lastAt: Date;
 }
 
@@ -43,6 +47,12 @@ export interface ClassPractice {
   title: string;
   cards: number;
   createdAt: Date;
+  /** Null: whenever they like. */
+  dueAt: Date | null;
+  /** The time zone of the class. */
+  zone: string;
+  /** Who has not done it, for their teacher. */
+  missing: string[];
   /** Of all students for their teacher; of oneself for a student. */
   results: PracticeResult[];
 }
@@ -78,6 +88,8 @@ export async function givePractice(
   teacher: string,
   choice: PracticeChoice,
 ): Promise<Failure | { id: string }> {
+  const dueAt = choice.dueAt ? await instantOf(choice.dueAt, klass) : null;
+  if (choice.dueAt && !dueAt) return fail("no_such_time");
   return db().begin(async (tx) => {
     if (!(await teachesClass(tx, klass, teacher))) return fail("not_found");
     const timeline = await readFor(tx, klass, teacher, choice.timeline);
@@ -89,8 +101,8 @@ export async function givePractice(
     if (kept!.n >= MOST) return fail("practices_full");
     const id = nanoid(12);
     await tx`
-      insert into practice (id, class_id, timeline_id, title, cards)
-      values (${id}, ${klass}, ${choice.timeline}, ${timeline.title}, ${tx.json(cards as never)})`;
+      insert into practice (id, class_id, timeline_id, title, cards, due_at)
+      values (${id}, ${klass}, ${choice.timeline}, ${timeline.title}, ${tx.json(cards as never)}, ${dueAt})`;
     return { id };
   });
 }
@@ -112,17 +124,47 @@ export async function takePracticeBack(klass: string, teacher: string, id: strin
 
 /** The practices of a class, the newest first, with results: of everybody for its teachers, else of whoever asks. */
 export async function practicesOf(klass: string, account: string, isTeacher: boolean): Promise<ClassPractice[]> {
-  const rows = await db()<Omit<ClassPractice, "results">[]>`
-    select id, title, jsonb_array_length(cards) as cards, created_at from practice where class_id = ${klass}
-    order by created_at desc, id`;
+  const rows = await db()<Omit<ClassPractice, "results" | "missing">[]>`
+    select r.id, r.title, jsonb_array_length(r.cards) as cards, r.created_at, r.due_at, c.zone
+    from practice r join class c on c.id = r.class_id where r.class_id = ${klass} order by r.created_at desc, r.id`;
+  const missing = isTeacher ? await notDone(db(), [klass]) : [];
   const results = await db()<(PracticeResult & { practice: string })[]>`
     select r.practice_id as practice, r.account_id as account, ${db().unsafe(TEACHERS_NAME.replaceAll("klass", "c.class_id"))} as name,
-      count(*)::int as tries, max(r.right_count) as right, max(r.share) as share, max(r.at) as last_at
+      count(*)::int as tries, max(r.right_count) as right, max(r.share) as share, min(r.at) as first_at, max(r.at) as last_at
     from practice_result r join practice c on c.id = r.practice_id join account p on p.id = r.account_id
     where c.class_id = ${klass} and (${isTeacher} or r.account_id = ${account})
     group by r.practice_id, r.account_id, p.id, p.display_name, p.sign_in_name, c.class_id
     order by lower(p.display_name), p.id`;
-  return rows.map((p) => ({ ...p, results: results.filter((r) => r.practice === p.id) }));
+  return rows.map((p) => ({
+    ...p,
+    missing: missing.filter((m) => m.practice === p.id).map((m) => m.name),
+    results: results.filter((r) => r.practice === p.id),
+  }));
+}
+
+/** Who of some classes has not done a practice that is due some time, by the names their teachers read; the one due first comes first. */
+export async function notDone(
+  sql: Sql,
+  classes: readonly string[],
+): Promise<{ practice: string; title: string; klass: string; dueAt: Date; name: string }[]> {
+  return sql<{ practice: string; title: string; klass: string; dueAt: Date; name: string }[]>`
+    select c.id as practice, c.title, c.class_id as klass, c.due_at, ${sql.unsafe(TEACHERS_NAME.replaceAll("klass", "c.class_id"))} as name
+    from practice c join class_member m on m.class_id = c.class_id join account p on p.id = m.account_id
+    where c.class_id = any(${[...classes]}) and c.due_at is not null
+      and not exists (select from practice_result r where r.practice_id = c.id and r.account_id = p.id)
+    order by c.due_at, c.id, lower(p.display_name), p.id`;
+}
+
+/** The practices that are due some time and which a student has not done, the next first. */
+export async function duePractices(
+  account: string,
+): Promise<{ id: string; title: string; className: string; dueAt: Date; zone: string }[]> {
+  return db()<{ id: string; title: string; className: string; dueAt: Date; zone: string }[]>`
+    select p.id, p.title, c.name as class_name, p.due_at, c.zone
+    from class_member m join class c on c.id = m.class_id join practice p on p.class_id = c.id
+    where m.account_id = ${account} and c.archived_at is null and p.due_at is not null
+      and not exists (select from practice_result r where r.practice_id = p.id and r.account_id = ${account})
+    order by p.due_at, p.id`;
 }
 
 /** What somebody of the class may know of a practice before it is checked: no dates. */

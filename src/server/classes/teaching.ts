@@ -5,6 +5,7 @@ import { db } from "../db/pool";
 import { TEACHERS_NAME } from "./class";
 import { blindName, blindNumbers } from "./blind";
 import type { CheckDraft } from "./marking";
+import { notDone } from "./practice";
 
 /** Somebody, or a group, a teacher should look at, and where that is done. */
 export interface Waiting {
@@ -54,7 +55,7 @@ const LONG_PAST_S = 28 * 86_400;
 const CLOSE_MS = 2 * 86_400_000;
 
 /**
- * What waits in the classes a person teaches or assists in, three queries whatever their number. Drafts due in two days that were
+ * What waits in the classes a person teaches or assists in, four queries whatever their number. Drafts due in two days that were
  * altered since they were last checked are checked by `check`, some forty at most.
  */
 export async function teachingOf(account: string, check: CheckDraft, now = new Date()): Promise<ClassAtAGlance[]> {
@@ -94,6 +95,13 @@ export async function teachingOf(account: string, check: CheckDraft, now = new D
   const made = new Map(
     classes.map((c) => [c.id, { ...c, toMark: [], again: [], late: [], stuck: [], asked: [] } as ClassAtAGlance]),
   );
+  for (const p of await notDone(sql, ids)) {
+    const by = (now.getTime() - p.dueAt.getTime()) / 1_000;
+    if (by > 0 && by < LONG_PAST_S)
+      made
+        .get(p.klass)!
+        .late.push({ names: p.name, assignment: p.practice, title: p.title, href: `/classes/${p.klass}`, by });
+  }
   const numbers = blindNumbersOf(groups);
   for (const g of [...groups, ...idle]) sort(made.get(g.classId)!, g, now, numbers.get(g) ?? null);
   // The order of names would tell them.

@@ -1,12 +1,13 @@
 import { Extension, Mark } from "@tiptap/core";
 import Link from "@tiptap/extension-link";
 import { Plugin } from "@tiptap/pm/state";
+import StarterKit from "@tiptap/starter-kit";
 import { cleanText, isClean } from "@/core/text/clean";
 import { COLOURS, type Colour } from "@/core/text/colours";
 import { safeAddress } from "@/core/text/description";
 
 /** A link holds an address and nothing else: how it looks and opens is not for its author to say. */
-export const PlainLink = Link.extend({
+const PlainLink = Link.extend({
   addAttributes() {
     return { href: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute("href") } };
   },
@@ -17,7 +18,7 @@ export const PlainLink = Link.extend({
 });
 
 /** Words in a colour of the house: each is read on white. */
-export const ColourOfWords = Mark.create({
+const ColourOfWords = Mark.create({
   name: "colour",
   addAttributes: () => ({
     name: {
@@ -33,7 +34,7 @@ export const ColourOfWords = Mark.create({
 });
 
 /** Takes control characters out of whatever was typed, pasted or dropped. */
-export const CleanText = Extension.create({
+const CleanText = Extension.create({
   name: "cleanText",
   addProseMirrorPlugins: () => [
     new Plugin({
@@ -52,3 +53,31 @@ export const CleanText = Extension.create({
     }),
   ],
 });
+
+/** What every formatted text here may hold of the library's usual kit: what is left out has no place in it, or is set beside it. */
+const KIT = {
+  // A title stands over it: these are the third and fourth level of a page.
+  heading: { levels: [3, 4] as (3 | 4)[] },
+  code: false,
+  codeBlock: false,
+  strike: false,
+  underline: false,
+  horizontalRule: false,
+  link: false,
+} as const;
+
+/** Links as they are typed or pasted, to web and mail alone. */
+const Links = PlainLink.configure({
+  openOnClick: false,
+  autolink: true,
+  defaultProtocol: "https",
+  isAllowedUri: (url) => safeAddress(url) !== null,
+});
+
+/** The extensions of every formatted text. `more`: what the kit is to leave out besides. */
+export const textKit = (more: Parameters<typeof StarterKit.configure>[0] = {}) => [
+  StarterKit.configure({ ...KIT, ...more }),
+  Links,
+  ColourOfWords,
+  CleanText,
+];

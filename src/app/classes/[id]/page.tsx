@@ -82,7 +82,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
             })}
           </ul>
           {role === "teacher" && platform ? <PlatformButton classId={id} platform={platform} /> : null}
-          <Practices klass={id} account={user.id} isTeacher={role === "teacher"} />
+          <Practices klass={id} zone={found.zone} account={user.id} isTeacher={role === "teacher"} />
           {published.length > 0 ? (
             <>
               <h2 className="mt-6 mb-2 text-[18px]">{WORDS.publishedToTheClass}</h2>

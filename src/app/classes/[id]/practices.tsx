@@ -1,9 +1,21 @@
 import { WORDS } from "@/core/words/en/classes";
+import { WORDS as PAGES } from "@/core/words/en/pages";
 import { GivePractice, TakePracticeBack } from "@/features/classes/practice-desk";
 import { practicable, practicesOf } from "@/server/classes/practice";
+import { ZonedTime } from "@/ui/zoned-time";
 
 /** The practices of a class: for its teachers with what each student made of them, for a student with their own. */
-export async function Practices({ klass, account, isTeacher }: { klass: string; account: string; isTeacher: boolean }) {
+export async function Practices({
+  klass,
+  zone,
+  account,
+  isTeacher,
+}: {
+  klass: string;
+  zone: string;
+  account: string;
+  isTeacher: boolean;
+}) {
   const practices = await practicesOf(klass, account, isTeacher);
   if (practices.length === 0 && !isTeacher) return null;
   const timelines = isTeacher ? await practicable(klass, account) : [];
@@ -13,7 +25,7 @@ export async function Practices({ klass, account, isTeacher }: { klass: string; 
       {isTeacher ? (
         <>
           <p className="mb-2 text-[14px] text-quiet">{WORDS.practiceHelp}</p>
-          <GivePractice klass={klass} timelines={timelines} />
+          <GivePractice klass={klass} zone={zone} timelines={timelines} />
         </>
       ) : null}
       <ul className="divide-y divide-line border-y border-line">
@@ -27,6 +39,11 @@ export async function Practices({ klass, account, isTeacher }: { klass: string; 
                 {title}
               </a>
               <span className="ml-3 text-[14px] text-quiet">
+                {p.dueAt ? (
+                  <>
+                    {PAGES.due2} <ZonedTime at={p.dueAt.toISOString()} zone={p.zone} /> ·{" "}
+                  </>
+                ) : null}
                 {WORDS.cards(p.cards)} ·{" "}
                 {isTeacher ? WORDS.doneBy(p.results.length) : p.results[0] ? best(p.results[0]) : WORDS.notDone}
               </span>
@@ -39,9 +56,13 @@ export async function Practices({ klass, account, isTeacher }: { klass: string; 
                     {p.results.map((r) => (
                       <li key={r.account}>
                         <strong>{r.name}</strong>: {best(r)}
+                        {p.dueAt && r.firstAt > p.dueAt ? `, ${WORDS.afterTheTime}` : ""}
                       </li>
                     ))}
                   </ul>
+                  {p.missing.length > 0 ? (
+                    <p className="mt-1 text-[14px] text-quiet">{WORDS.notDoneBy(p.missing)}</p>
+                  ) : null}
                 </>
               ) : null}
             </li>

@@ -204,12 +204,31 @@ export const GUIDE: readonly GuideTask[] = [
       "Or press Add students from a list: paste names, or choose a school's OneRoster export. Each student gets a slip to print, with a sign-in name and a code for the first time.",
       "Under Who teaches here take in colleagues by their e-mail: as teachers, or as assistants who see and comment.",
       "Press New assignment: instructions, due time, what is asked or only wished, texts to read, a rubric, events you give. Let students make the groups, or make them by lot.",
+      "A practice is given on the class's page, with a due time if you like: whoever has not done it then stands among those who are late.",
+      "What the class keeps of a student goes out as a file, or is destroyed, under Remove beside their name.",
       "When the year is over, begin the next one with the same set-up.",
     ],
     picture: { name: "class", alt: "A class with its assignments, students and practices" },
     links: [
       { to: "/classes", text: "Classes" },
       { to: "/help/mark", text: "Mark a class" },
+    ],
+  },
+  {
+    id: "school",
+    title: "Keep classes together as a school",
+    also: "organisation administrator teachers colleagues publish limit",
+    steps: [
+      "Press Make a school under My classes today. Whoever makes it is its first administrator.",
+      "Take in colleagues by e-mail, as teachers or administrators. Whoever has no account gets a letter with a link.",
+      "On the page of a class choose the school it belongs to. Its page lists the classes, and what is published to the school.",
+      "Under Share, in a timeline, the school is one of those who may see it: its teachers and the students of its classes.",
+      "Administrators say how far pupils may publish at most. It holds at once, for what is published already too.",
+    ],
+    picture: null,
+    links: [
+      { to: "/teaching", text: "My classes today" },
+      { to: "/help/class", text: "Set up a class and an assignment" },
     ],
   },
   {

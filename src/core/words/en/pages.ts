@@ -106,6 +106,7 @@ export const WORDS = {
   takenBackOnlyItsEditors: "Taken back – only its editors can see this",
   publishedOnlyItsEditors: "Published – only its editors",
   publishedTheClass: "Published – the class",
+  aPractice: "A practice: put events in order",
   publishedTheSchool: "Published – the school",
   publishedWithAPassword: "Published – with a password",
   publishedAnyoneWithTheLink: "Published – anyone with the link",

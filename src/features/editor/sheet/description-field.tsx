@@ -5,7 +5,6 @@ import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
 import { ySyncPluginKey } from "@tiptap/y-tiptap";
 import TextAlign from "@tiptap/extension-text-align";
-import StarterKit from "@tiptap/starter-kit";
 import {
   AlignCenter,
   AlignLeft,
@@ -31,7 +30,7 @@ import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { isOwnText, itemsOf } from "@/core/timeline/timeline";
 import { Tool } from "@/ui/controls/tool";
-import { CleanText, ColourOfWords, PlainLink } from "@/ui/text/nodes";
+import { textKit } from "@/ui/text/nodes";
 import { Medium, Quotation } from "./description-nodes";
 import { useEditor, useEditorState } from "../store/editor-context";
 
@@ -46,29 +45,10 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
     {
       immediatelyRender: false,
       extensions: [
-        StarterKit.configure({
-          undoRedo: false,
-          // The title of the event is the heading over these.
-          heading: { levels: [3, 4] },
-          code: false,
-          codeBlock: false,
-          strike: false,
-          underline: false,
-          horizontalRule: false,
-          link: false,
-          blockquote: false,
-        }),
+        ...textKit({ undoRedo: false, blockquote: false }),
         Quotation,
         Medium,
-        PlainLink.configure({
-          openOnClick: false,
-          autolink: true,
-          defaultProtocol: "https",
-          isAllowedUri: (url) => safeAddress(url) !== null,
-        }),
         TextAlign.configure({ types: ["heading", "paragraph"], alignments: ["left", "center", "right"] }),
-        ColourOfWords,
-        CleanText,
         Collaboration.configure({
           document: store.docOf(of).doc,
           field: FRAGMENT,

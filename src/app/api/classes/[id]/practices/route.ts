@@ -4,12 +4,16 @@ import { givePractice, type PracticeChoice } from "@/server/classes/practice";
 import { ajv, memberRoute } from "@/server/http/route";
 
 const readChoice = ajv.compile(
-  object({
-    timeline: { type: "string", maxLength: 40 },
-    count: { type: "integer", minimum: 3, maximum: 200 },
-    parts: { type: "boolean" },
-    spans: { type: "boolean" },
-  }),
+  object(
+    {
+      timeline: { type: "string", maxLength: 40 },
+      count: { type: "integer", minimum: 3, maximum: 200 },
+      parts: { type: "boolean" },
+      spans: { type: "boolean" },
+      dueAt: { type: "string", maxLength: 40 },
+    },
+    ["dueAt"],
+  ),
 ) as unknown as ValidateFunction<PracticeChoice>;
 
 /** Gives a practice to the class. */
