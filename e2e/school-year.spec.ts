@@ -255,6 +255,19 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await look.getByLabel(/Why it is set aside/).fill("One is the river, one the town.");
   await look.getByRole("button", { name: "Set it aside" }).click();
   await expect(look.getByText("1 set aside")).toBeVisible();
+  // Addresses that show nothing are named here too.
+  const gone = `${process.env.E2E_PICTURE_SITE}/nowhere-at-all`;
+  const named = { of: "timeline", list: "source", text: "A page", address: gone };
+  const added = await nia.page.request.post(
+    `/api/timelines/${nia.page.url().split("/").at(-1)!.split("?")[0]}/changes`,
+    {
+      data: { id: "gone", base: 0, known: 0, ops: [{ kind: "add_item", id: "gone", fields: named }] },
+    },
+  );
+  expect(added.status()).toBe(200);
+  await look.getByRole("button", { name: "Ask whether they answer" }).click();
+  await expect(look.getByText("1 of 1 did not show a page.")).toBeVisible();
+  await expect(look.getByText(gone)).toBeVisible();
   await look.getByRole("button", { name: "Look for close wording" }).click();
   await expect(look.getByTestId("close-wording")).toContainText("eleven crossings with salt four shillings");
   await expect(look).not.toContainText("Toll book");

@@ -3,6 +3,7 @@ import { inOrder } from "../timeline/order";
 import { stretchOf } from "../timeline/parts";
 import { type Problem, problems } from "../timeline/problems";
 import type { Timeline, TimelineEvent } from "../timeline/timeline";
+import { readingEase } from "./reading-ease";
 
 /** Something that is worth a look before work is handed in. It never stops anybody. */
 export type Finding =
@@ -11,6 +12,8 @@ export type Finding =
   | { code: "twice"; event: string; other: string }
   /** Sentences so long that they are hard to follow: words a sentence, on average. */
   | { code: "long_sentences"; event: string; words: number }
+  /** Long words and sentences: how easy it is to read, 0 to 100. */
+  | { code: "hard_to_read"; event: string; ease: number }
   /** Nothing stands in so much of the period: days from and to, and the share of it. */
   | { code: "empty_stretch"; event: ""; from: number; to: number; share: number };
 
@@ -22,7 +25,8 @@ export function findingKey(f: Finding): string {
     case "twice":
       return `twice ${[f.event, f.other].sort().join(" ")}`;
     case "long_sentences":
-      return `long_sentences ${f.event}`;
+    case "hard_to_read":
+      return `${f.code} ${f.event}`;
     case "empty_stretch":
       return `empty_stretch ${f.from} ${f.to}`;
   }
@@ -46,10 +50,12 @@ export function lookOver(timeline: Timeline): Finding[] {
   const wrong = problems(timeline)
     .map((problem): Finding => ({ code: "problem", event: problem.event, problem }))
     .sort((a, b) => (place.get(a.event) ?? -1) - (place.get(b.event) ?? -1));
-  return [...wrong, ...twice(events), ...longSentences(events), ...emptyStretch(timeline, events)].slice(
-    0,
-    MOST_FINDINGS,
-  );
+  return [
+    ...wrong,
+    ...twice(events),
+    ...hardToFollow(events, timeline.language),
+    ...emptyStretch(timeline, events),
+  ].slice(0, MOST_FINDINGS);
 }
 
 const plain = (title: string) =>
@@ -80,14 +86,19 @@ function twice(events: readonly TimelineEvent[]): Finding[] {
   );
 }
 
-function longSentences(events: readonly TimelineEvent[]): Finding[] {
+/** Below this a text is for those who have studied its subject, by the scale of the formula. */
+const HARD = 30;
+
+function hardToFollow(events: readonly TimelineEvent[], language: string): Finding[] {
   return events.flatMap((e): Finding[] => {
     const text = plainTextOf(blocksOf(e.description));
     const words = wordCount(text);
     if (words < LEAST_WORDS) return [];
     const sentences = text.split(/[.!?…]+(?:\s|$)/).filter((s) => s.trim() !== "").length;
     const each = Math.round(words / Math.max(1, sentences));
-    return each > LONG_SENTENCE ? [{ code: "long_sentences", event: e.id, words: each }] : [];
+    if (each > LONG_SENTENCE) return [{ code: "long_sentences", event: e.id, words: each }];
+    const ease = readingEase(text, language);
+    return ease !== null && ease < HARD ? [{ code: "hard_to_read", event: e.id, ease }] : [];
   });
 }
 

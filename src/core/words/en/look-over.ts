@@ -35,6 +35,8 @@ export function findingText(f: Finding, t: Timeline): string {
       return `It says the same as “${t.events.get(f.other)?.title || "Untitled"}”. Keep one of them, or say what is different.`;
     case "long_sentences":
       return `Its sentences have ${f.words} words on average. Shorter ones are easier to follow.`;
+    case "hard_to_read":
+      return `It is hard to read: ${f.ease} of 100 by the length of its words and sentences. Say it in plainer words where you can.`;
     case "empty_stretch": {
       const [from, to] = [dayText(f.from), dayText(f.to)];
       return `Nothing stands between ${from} and ${to}, which is ${Math.round(f.share * 100)} of 100 of the period. Is there something to say of it?`;

@@ -7,6 +7,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { AddressCheck } from "../about/address-check";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** What is worth a look before work is handed in: each with a jump to the spot, or set aside with a reason. */
@@ -106,6 +107,9 @@ export function LookOverSection() {
         </details>
       ) : null}
       <Problem text={problem} />
+      <div className="mt-3 empty:hidden">
+        <AddressCheck />
+      </div>
       <OwnWording />
     </section>
   );
