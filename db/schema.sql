@@ -631,6 +631,16 @@ ALTER TABLE public.mark_reply ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
     CACHE 1
 );
 
+CREATE TABLE public.mark_voice (
+    submission_id text NOT NULL,
+    bytes bytea NOT NULL,
+    type text NOT NULL,
+    seconds real NOT NULL,
+    spoken text NOT NULL,
+    by_id text,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.media (
     id text NOT NULL,
     timeline_id text NOT NULL,
@@ -1211,6 +1221,9 @@ ALTER TABLE ONLY public.mark
 ALTER TABLE ONLY public.mark_reply
     ADD CONSTRAINT mark_reply_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.mark_voice
+    ADD CONSTRAINT mark_voice_pkey PRIMARY KEY (submission_id);
+
 ALTER TABLE ONLY public.media_file
     ADD CONSTRAINT media_file_pkey PRIMARY KEY (media_id, size);
 
@@ -1629,6 +1642,12 @@ ALTER TABLE ONLY public.mark
 
 ALTER TABLE ONLY public.mark
     ADD CONSTRAINT mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);
+
+ALTER TABLE ONLY public.mark_voice
+    ADD CONSTRAINT mark_voice_by_id_fkey FOREIGN KEY (by_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.mark_voice
+    ADD CONSTRAINT mark_voice_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.media
     ADD CONSTRAINT media_created_by_fkey FOREIGN KEY (created_by) REFERENCES public.account(id);

@@ -397,6 +397,10 @@ export const ACCESS: Record<string, Row> = {
     "yes",
     "not yours",
   ],
+  // Those who assist comment too. The sound is there for its group once the work came back, which here it has not.
+  "PUT /api/submissions/[id]/voice": WATCHERS,
+  "DELETE /api/submissions/[id]/voice": WATCHERS,
+  "GET /api/submissions/[id]/voice": WATCHERS,
   "POST /api/submissions/[id]/return": TEACHER,
   "PUT /api/submissions/[id]/return": TEACHER,
   "PUT /api/submissions/[id]/given/[n]": TEACHER,

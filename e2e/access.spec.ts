@@ -7,6 +7,7 @@ import { readWhen } from "../src/core/time/read/read-when";
 import { USUAL_WISHES } from "../src/core/paper/sheets";
 import { assignmentBody } from "./attack/actor";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
+import { silence } from "./harness/silence";
 
 const APP = join(import.meta.dirname, "..", "src", "app");
 
@@ -100,6 +101,8 @@ test("each is answered as the table says, to everybody it could concern", async 
   };
   const png = await picture();
 
+  // A second of silence, as RIFF holds it.
+  const voice = { data: silence(8_000).toString("base64"), seconds: 1, spoken: "Well done." };
   const LESSON = ["p1", "p2", "p3"];
   const ownLook = { name: "Mine", look: { fastigo: "look", version: 1, wears: {}, categories: [] }, class: null };
 
@@ -211,6 +214,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         await json<{ work: { submission: { id: string } } }>(await owner.get(`/api/timelines/${id}/changes?after=0`))
       ).work.submission.id;
       await teacher.put(`/api/submissions/${submission}/mark`, { data: { points: 10, comment: "", comments: [] } });
+      if (names("/voice")) await teacher.put(`/api/submissions/${submission}/voice`, { data: voice });
     }
     return {
       klass,
@@ -377,6 +381,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/assignments/[id]/group": { timeline: s.id },
         "DELETE /api/classes/[id]/members/[account]/kept": { account: true },
         "PATCH /api/classes/[id]/members/[account]": { note: "by the window" },
+        "PUT /api/submissions/[id]/voice": voice,
         "PUT /api/submissions/[id]/return": { toImprove: true },
         "PUT /api/submissions/[id]/given/[n]": { result: "right", reason: "as agreed" },
         "PUT /api/submissions/[id]/mark": { points: 12, comment: "", comments: [] },

@@ -98,3 +98,40 @@ test("a given date counts as the teacher says, and the group reads why", async (
   expect(work.returned).toMatchObject({ points: 18.5, earlier: [{ points: 18, reason: "The roll is right." }] });
   expect(work.returned.given[0]).toMatchObject({ result: "right", reason: "The roll gives both years." });
 });
+
+test("a comment is spoken, with its words; the group hears it when the work comes back, and not before", async ({
+  browser,
+}) => {
+  const { page, pupils, timelines } = await desk(browser);
+  const marking = page.getByRole("complementary", { name: "Marking" });
+  await marking.getByRole("button", { name: "Speak a comment" }).click();
+  const dialog = page.getByRole("dialog", { name: "Speak a comment" });
+  await dialog.getByRole("button", { name: "Start recording" }).click();
+  await expect(dialog.getByText("Recording, 0:01")).toBeVisible();
+  await dialog.getByRole("button", { name: "Stop" }).click();
+  await dialog.getByLabel("Spoken text").fill("Say how you know the year.");
+  await dialog.getByRole("button", { name: "Keep it" }).click();
+  await expect(marking.getByLabel("Spoken comment")).toBeVisible();
+  await expect(marking.getByText("“Say how you know the year.”")).toBeVisible();
+  const src = (await marking.getByLabel("Spoken comment").getAttribute("src"))!;
+  const nia = pupils[0]!;
+  expect((await nia.ask("GET", src)).status).toBe(404);
+  await marking.getByLabel("Points of 20").fill("17");
+  await marking.getByRole("button", { name: "Return this" }).click();
+  await expect(marking.getByText(/^Returned/)).toBeVisible();
+  expect((await nia.ask("GET", src)).status).toBe(200);
+  const context = await browser.newContext({ baseURL: serverUrl(), viewport: { width: 1280, height: 800 } });
+  await context.addCookies(
+    nia.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
+  );
+  const own = await context.newPage();
+  await own.goto(`/timelines/${timelines[0]}`);
+  await own.getByRole("button", { name: /^Returned/ }).click();
+  const heard = own.getByLabel("Spoken comment");
+  await expect(heard).toBeVisible();
+  await expect.poll(() => heard.evaluate((a: HTMLAudioElement) => a.readyState)).toBeGreaterThan(0);
+  await expect(own.getByText("“Say how you know the year.”")).toBeVisible();
+  await marking.getByRole("button", { name: "Take it away" }).click();
+  await expect(marking.getByLabel("Spoken comment")).toHaveCount(0);
+  expect((await nia.ask("GET", src)).status).toBe(404);
+});

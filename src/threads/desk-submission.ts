@@ -42,6 +42,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     points: s.points,
     comment: s.comment,
     comments: s.comments,
+    voice: s.voice,
     rubric: s.content.rubric ?? null,
     levels: s.levels,
     version: s.version,

@@ -66,6 +66,8 @@ export interface OwnWork {
     /** Null: taken away again after it was returned. */
     points: number | null;
     comment: string;
+    /** A comment that is spoken: how long, seconds, and its words. */
+    voice: { seconds: number; spoken: string } | null;
     rubric: Rubric | null;
     /** For each criterion of the rubric the level it reached. */
     levels: (number | null)[];

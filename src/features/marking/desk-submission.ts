@@ -57,6 +57,8 @@ export interface DeskSubmission {
   points: number | null;
   comment: string;
   comments: Record<string, string>;
+  /** A comment that is spoken: how long, seconds, and its words. */
+  voice: { seconds: number; spoken: string } | null;
   /** What it is marked by; null: by points alone. */
   rubric: Rubric | null;
   /** For each criterion of the rubric the level that was chosen. */

@@ -20,6 +20,7 @@ import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";
 import { GalleryBox } from "./gallery-box";
 import { GivenLine } from "./given-line";
+import { MarkVoice } from "./mark-voice";
 import { RubricMarks } from "./rubric-marks";
 import { Questions, Replies } from "./talk";
 import { useFocusWhenOpened } from "./use-focus";
@@ -137,6 +138,7 @@ export function MarkPanel({
         )}
       </Field>
       <CommentBank text={values.comment} onInsert={(comment) => change({ comment })} />
+      <MarkVoice submission={open.id} voice={open.voice} />
       <div className="mt-3 flex flex-wrap items-center gap-2">
         {!mayMark ? null : open.heldUntil ? (
           <span className="text-[14px]">

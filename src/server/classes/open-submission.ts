@@ -4,6 +4,7 @@ import type { Frozen } from "@/core/formats/frozen";
 import { WORDS } from "@/core/words/en/marking";
 import { db } from "../db/pool";
 import { type PassageSeen, passagesSeen } from "./close-wording";
+import { type SpokenComment, voiceOf } from "./mark-voice";
 import { earlierMarks } from "./mark-history";
 import { type GivenOverride, overridesOf } from "./overrides";
 import { reviewsOf } from "./peers";
@@ -31,6 +32,8 @@ export interface OpenSubmission {
   points: number | null;
   comment: string;
   comments: Record<string, string>;
+  /** A comment that is spoken. */
+  voice: SpokenComment | null;
   /** For each criterion of the rubric the level that was chosen. */
   levels: (number | null)[];
   /** Grows with each save: who saves says which one they have seen. */
@@ -124,6 +127,7 @@ export async function findSubmission(id: string): Promise<OpenSubmission | null>
     points: row.points === null ? null : Number(row.points),
     comment: row.comment ?? "",
     comments: await commentsOf(id),
+    voice: await voiceOf(id),
     overrides,
     returnedAt: row.returnedAt,
     toImprove: row.toImprove ?? false,

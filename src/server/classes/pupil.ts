@@ -42,7 +42,8 @@ export async function keptOfPupil(klass: string, teacher: string, pupil: string)
       (select coalesce(jsonb_agg(jsonb_build_object('points', b.points, 'comment', b.comment, 'reason', b.reason, 'at', b.at) order by b.n), '[]')
         from mark_before b where b.submission_id = s.id) as marks_before,
       (select coalesce(jsonb_agg(jsonb_build_object('byTeacher', r.by_teacher, 'own', r.account_id = ${pupil}, 'text', r.text, 'at', r.at)
-        order by r.id), '[]') from mark_reply r where r.submission_id = s.id) as replies
+        order by r.id), '[]') from mark_reply r where r.submission_id = s.id) as replies,
+      (select jsonb_build_object('seconds', v.seconds, 'words', v.spoken) from mark_voice v where v.submission_id = s.id) as spoken_comment
     from group_member g join assignment a on a.id = g.assignment_id join submission s on s.group_id = g.group_id
     left join mark m on m.submission_id = s.id
     where a.class_id = ${klass} and g.account_id = ${pupil} order by s.submitted_at, s.id`;

@@ -17,6 +17,7 @@ import { workChanged } from "../live/notify";
 import { requireRight } from "../timelines/access";
 import type { AssignmentOptions, LateRule } from "./assignment";
 import { PICTURES } from "./instructions";
+import { voiceOf } from "./mark-voice";
 import { earlierMarks } from "./mark-history";
 import { sendLetters } from "../mail/outgoing";
 import { overridesOf } from "./overrides";
@@ -255,6 +256,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
     ? {
         points: s.points === null ? null : Number(s.points),
         comment: s.comment ?? "",
+        voice: await voiceOf(s.id),
         at: s.returnedAt.toISOString(),
         toImprove: s.toImprove ?? false,
         levels: s.levels ?? [],

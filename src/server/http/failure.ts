@@ -109,6 +109,7 @@ const STATUS: Record<FailureCode, number> = {
   nothing_to_publish: 400,
   beyond_class_limit: 403,
   not_your_class: 403,
+  voice_unread: 415,
   account_of_their_own: 409,
   byline_names: 409,
   not_your_school: 403,

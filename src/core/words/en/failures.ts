@@ -178,6 +178,8 @@ export const FAILURES = {
     "This account was not made in the class, so it is not the class’s to delete. What the class keeps can be destroyed without it.",
   byline_names:
     "The class wants nobody’s name on what is published. Under About leave the by-line empty or take a pseudonym, and do it again. Nothing was published.",
+  voice_unread:
+    "This is no recording that can be kept, or it is longer than five minutes. Nothing was kept; record it again.",
   not_your_class: "Only the teacher of a class can give it a timeline that was not made in it. Choose other readers.",
   class_name_missing: "Type a name for the class, of 1 to 80 characters.",
   no_such_zone: "There is no time zone of this name. Choose one from the list; nothing was changed.",

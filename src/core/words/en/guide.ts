@@ -237,7 +237,7 @@ export const GUIDE: readonly GuideTask[] = [
     also: "grade points comment return feedback teacher",
     steps: [
       "My classes today, on your home page, says who waits to be marked, who handed in again, who is late, stuck, or has asked.",
-      "Open a work: it is drawn as it was handed in, beside what was asked. Choose levels of the rubric with the keys 1, 2, 3, comment on events, insert comments you have kept.",
+      "Open a work: it is drawn as it was handed in, beside what was asked. Choose levels of the rubric with the keys 1, 2, 3, comment on events, insert comments you have kept, or speak one.",
       "Close wording and Who did what stand beside the work; what they mean is for you to say.",
       "Return it, or give it back to improve. Hold marks keeps all of them back until a day. A mark that was given back is changed with a reason.",
       "Take the marks away as a table, a workbook, OneRoster results or marking sheets; Figures shows how the class did.",

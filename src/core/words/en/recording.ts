@@ -1,6 +1,7 @@
 /** What is said where a voice is recorded and subtitles are written. */
 export const WORDS = {
   title: "Record a voice",
+  spokenComment: "Spoken comment",
   help: (minutes: number) =>
     `Speak, listen, keep it or begin again. Up to ${minutes} minutes. The microphone is on only while you record.`,
   start: "Start recording",

@@ -17,6 +17,7 @@ import { Stuck } from "./stuck";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { SpokenComment } from "@/ui/voice/spoken-comment";
 import { InstructionsView } from "@/ui/text/instructions-view";
 import { ZonedTime } from "@/ui/zoned-time";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -53,6 +54,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             </p>
             {returned.toImprove ? <p className="font-bold">{WORDS.returnedToImproveGoOn}</p> : null}
             {returned.comment ? <p className="mt-1 whitespace-pre-line">{returned.comment}</p> : null}
+            {returned.voice && submission ? <SpokenComment submission={submission.id} voice={returned.voice} /> : null}
             {returned.earlier.map((m) => (
               <p key={m.at} className="mt-1 text-[14px]">
                 {WORDS.changed(m.points, m.reason)}

@@ -2,20 +2,16 @@
 
 import { WORDS as SHEET } from "@/core/words/en/editor-sheet";
 import { WORDS } from "@/core/words/en/recording";
-import { secondText } from "@/core/text/webvtt";
 import { Mic } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
-import { Problem } from "@/ui/controls/problem";
-import { TextField } from "../sheet/text-field";
+import { Recording } from "@/ui/voice/recording";
 import { useEditor } from "../store/editor-context";
-import { VoiceRecorder, type Recorded } from "./voice-recorder";
-
-const MOST_MINUTES = 5;
 
 /** A voice is recorded for an event: spoken, listened to, kept. */
 export function RecordVoice({ of }: { of: string }) {
+  const { uploads } = useEditor();
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -23,138 +19,18 @@ export function RecordVoice({ of }: { of: string }) {
         <Mic size={16} /> {SHEET.recordVoice}
       </Button>
       <Modal title={WORDS.title} open={open} onOpenChange={setOpen}>
-        {open ? <Recording of={of} onDone={() => setOpen(false)} /> : null}
+        {open ? (
+          <Recording
+            titled
+            onKeep={({ blob, seconds, title, spoken }) => {
+              const ending = blob.type.includes("mp4") ? "m4a" : "webm";
+              const file = new File([blob], `${WORDS.fileName}.${ending}`, { type: blob.type });
+              uploads?.add(of, [file], { voice: true, text: title, spoken, length: seconds });
+              setOpen(false);
+            }}
+          />
+        ) : null}
       </Modal>
     </>
-  );
-}
-
-function Recording({ of, onDone }: { of: string; onDone: () => void }) {
-  const { uploads } = useEditor();
-  const [recorder, setRecorder] = useState<VoiceRecorder | null>(null);
-  const [paused, setPaused] = useState(false);
-  const [seconds, setSeconds] = useState(0);
-  const [level, setLevel] = useState(0);
-  const [recorded, setRecorded] = useState<(Recorded & { url: string }) | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [said, setSaid] = useState<string | null>(null);
-  const [title, setTitle] = useState("");
-  const [spoken, setSpoken] = useState("");
-  // Closing in the middle lets the microphone go.
-  const running = useRef<VoiceRecorder | null>(null);
-  useEffect(() => () => running.current?.drop(), []);
-  useEffect(() => () => (recorded ? URL.revokeObjectURL(recorded.url) : undefined), [recorded]);
-
-  const finish = async (own: VoiceRecorder, full: boolean) => {
-    const got = await own.stop();
-    running.current = null;
-    setRecorder(null);
-    setPaused(false);
-    if (!got) return setProblem(WORDS.nothing);
-    setRecorded({ ...got, url: URL.createObjectURL(got.blob) });
-    setSaid(full ? WORDS.ended(MOST_MINUTES) : null);
-  };
-  const start = async () => {
-    setProblem(null);
-    setSaid(null);
-    setRecorded(null);
-    setSeconds(0);
-    const begun = await VoiceRecorder.begin({
-      most: MOST_MINUTES * 60,
-      heard: (at, loud) => {
-        setSeconds(at);
-        setLevel(loud);
-      },
-      full: () => {
-        if (running.current) void finish(running.current, true);
-      },
-    });
-    if (typeof begun === "string") return setProblem(WORDS[begun]);
-    running.current = begun;
-    setRecorder(begun);
-  };
-  const keep = () => {
-    if (!recorded) return;
-    const ending = recorded.blob.type.includes("mp4") ? "m4a" : "webm";
-    const file = new File([recorded.blob], `${WORDS.fileName}.${ending}`, { type: recorded.blob.type });
-    uploads?.add(of, [file], { voice: true, text: title.trim(), spoken, length: recorded.seconds });
-    onDone();
-  };
-  const time = secondText(Math.floor(seconds));
-  return (
-    <div className="flex flex-col gap-3">
-      <p className="text-[14px] text-quiet">{WORDS.help(MOST_MINUTES)}</p>
-      {recorder ? (
-        <>
-          <p role="status" className="font-bold">
-            {paused ? WORDS.paused(time) : WORDS.recording(time)}
-          </p>
-          <meter
-            aria-label={WORDS.level}
-            className="h-4 w-full"
-            min={0}
-            max={1}
-            low={0.04}
-            high={0.92}
-            optimum={0.5}
-            value={paused ? 0 : level}
-          />
-          <p className="min-h-5 text-[13px] text-quiet">
-            {paused || seconds < 2 ? "" : level < 0.02 ? WORDS.soft : level > 0.95 ? WORDS.loud : ""}
-          </p>
-          <div className="flex gap-2">
-            <Button
-              onClick={() => {
-                if (paused) recorder.goOn();
-                else recorder.pause();
-                setPaused(!paused);
-              }}
-            >
-              {paused ? WORDS.goOn : WORDS.pause}
-            </Button>
-            <Button kind="main" onClick={() => void finish(recorder, false)}>
-              {WORDS.stop}
-            </Button>
-          </div>
-        </>
-      ) : recorded ? (
-        <>
-          {said ? <p role="status">{said}</p> : null}
-          {/* biome-ignore lint/a11y/useMediaCaption: its words are written beside it */}
-          <audio src={recorded.url} controls aria-label={WORDS.listen} className="w-full" />
-          <p className="text-[13px] text-quiet">{SHEET.lasts(secondText(Math.round(recorded.seconds * 10) / 10))}</p>
-          <TextField
-            label={WORDS.name}
-            value={title}
-            placeholder={WORDS.nameExample}
-            onChange={(v) => {
-              setTitle(v);
-              return null;
-            }}
-          />
-          <TextField
-            label={WORDS.spoken}
-            hint={WORDS.spokenHint}
-            value={spoken}
-            multiline
-            onChange={(v) => {
-              setSpoken(v);
-              return null;
-            }}
-          />
-          <div className="flex gap-2">
-            <Button kind="main" onClick={keep}>
-              {WORDS.keep}
-            </Button>
-            <Button onClick={() => void start()}>{WORDS.again}</Button>
-          </div>
-        </>
-      ) : (
-        <Button kind="main" className="w-fit" onClick={() => void start()}>
-          <Mic size={16} /> {WORDS.start}
-        </Button>
-      )}
-      <Problem text={problem} />
-    </div>
   );
 }
