@@ -225,7 +225,10 @@ describe("the time zone of a class", () => {
   it("is its teacher's to choose, among those there are", async () => {
     const teacher = await makePerson();
     const klass = must(await createClass(teacher.id, "8B", "America/New_York")).id;
-    expect(await alterClass(klass, teacher.id, { zone: "Mars/Olympus" })).toMatchObject({ failed: "no_such_zone" });
+    for (const zone of ["Mars/Olympus", "ABC-5", "+05:00", "", "UTC'"])
+      expect([zone, await alterClass(klass, teacher.id, { zone })]).toMatchObject([zone, { failed: "no_such_zone" }]);
+    for (const zone of ["Europe/Berlin", "America/Port-au-Prince", "Etc/GMT+5", "UTC", "America/New_York"])
+      must(await alterClass(klass, teacher.id, { zone }));
     const set = { title: "x", instructions: "", period: UNDATED, requirements: [], given: [], total: 5 };
     const a = must(await createAssignment(teacher.id, { ...set, class: klass, dueAt: "2030-01-15T09:00" })).id;
     expect((await findAssignment(a))!.dueAt.toISOString()).toBe("2030-01-15T14:00:00.000Z");

@@ -63,10 +63,18 @@ export async function createClass(teacher: string, name: string, zone = "UTC"): 
   return { id };
 }
 
-/** Whether the database knows a time zone by this name. (Its list of them is read from hundreds of files each time it is asked.) */
+/**
+ * Whether database and pages both know a time zone by this name. (The database's list of them is read from hundreds of files each time it
+ * is asked; and it takes more for a zone than a page can write times in, such as "ABC-5".)
+ */
 export async function isZone(name: string): Promise<boolean> {
-  // The name alone: what else the database takes for a zone, such as an offset, is said in no list.
-  if (!/^[A-Za-z]+([_/+-][A-Za-z0-9]+)*$/.test(name)) return false;
+  try {
+    new Intl.DateTimeFormat("en", { timeZone: name });
+  } catch {
+    return false;
+  }
+  // Pages know bare offsets too, which the database reads the other way round.
+  if (!/^[A-Za-z]/.test(name)) return false;
   return db()`select now() at time zone ${name}`.then(
     () => true,
     (error: { code?: string }) => {
