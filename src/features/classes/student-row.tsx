@@ -92,7 +92,16 @@ export function StudentRow({
         </Button>
       </span>
       <Problem text={problem} className="w-full" />
-      <Modal title={WORDS.takeOutOfTheClass(m.displayName)} open={removing} onOpenChange={setRemoving}>
+      <Modal
+        title={WORDS.takeOutOfTheClass(m.displayName)}
+        open={removing}
+        onOpenChange={(on) => {
+          setRemoving(on);
+          // Opened again, nothing is half said.
+          setForgetting(false);
+          setAccount(false);
+        }}
+      >
         <p>{WORDS.theyNoLongerSeeThe}</p>
         <div className="mt-4 flex flex-wrap gap-2">
           <Button
