@@ -86,6 +86,13 @@ test("work comes back to improve and is handed in again; both are side by side a
   await expect(marking).toContainText("8 of 20");
   await expect(marking).toContainText("When did it end?");
   const both = desk.getByRole("region", { name: "As submitted" });
+  // What changed is on one chart, its key naming the states; or both lie beside each other.
+  const changes = both.getByRole("img", { name: "What changed since the time before" });
+  await expect(changes).toContainText("Last crossing");
+  for (const state of ["New", "Changed", "No longer there", "As before"])
+    await expect(both.getByRole("listitem").filter({ hasText: new RegExp(`^ ?${state}$`) })).toBeVisible();
+  await both.getByRole("button", { name: "Beside each other" }).click();
+  await expect(changes).toHaveCount(0);
   await expect(both.getByRole("heading", { name: /^Before/ })).toBeVisible();
   await expect(both.getByRole("heading", { name: /^Now/ })).toBeVisible();
   const events = both.getByRole("list", { name: "Events" }).getByRole("listitem");

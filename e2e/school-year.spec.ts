@@ -1,42 +1,8 @@
-import { type Browser, expect, type Page, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
+import { classOf, shortAssignment } from "./harness/classes";
 import { chartButton, newPerson, type Person, saved, serverUrl, writeLines } from "./harness/people";
-
-/** A class by its teacher, with as many students who have accounts as there are names. */
-async function classOf(browser: Browser, ...names: string[]): Promise<{ ward: Person; id: string; pupils: Person[] }> {
-  const ward = await newPerson(browser, "Ms Ward");
-  const made = await ward.context.request.post("/api/classes", { data: { name: "History 8B" } });
-  const { id } = (await made.json()) as { id: string };
-  await ward.page.goto(`/classes/${id}`);
-  const code = await ward.page.getByTestId("join-code").innerText();
-  const pupils: Person[] = [];
-  for (const name of names) {
-    const pupil = await newPerson(browser, name);
-    await pupil.context.request.post("/api/classes/join-as-me", { data: { code } });
-    pupils.push(pupil);
-  }
-  return { ward, id, pupils };
-}
-
-/** An assignment of one event, set by the route; gives its id. */
-async function shortAssignment(ward: Person, klass: string, options: object = {}): Promise<string> {
-  const made = await ward.context.request.post("/api/assignments", {
-    data: {
-      class: klass,
-      title: "Short",
-      instructions: "",
-      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
-      requirements: [{ kind: "events", count: 1 }],
-      given: [],
-      total: 20,
-      dueAt: "2031-07-11T16:00",
-      options,
-    },
-  });
-  expect(made.status()).toBe(200);
-  return ((await made.json()) as { id: string }).id;
-}
 
 const dialog = (page: Page, name: string) => page.getByRole("dialog", { name });
 

@@ -1,6 +1,7 @@
 import "server-only";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { type SvgOptions, toSvg } from "@/core/chart/draw/to-svg";
+import { differenceChart } from "@/core/history/difference-chart";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { type Frozen, type FrozenEvent, timelineFromFrozen } from "@/core/formats/frozen";
 import { safeAddress } from "@/core/text/description";
@@ -8,6 +9,8 @@ import { escapeXml } from "@/core/chart/draw/to-svg";
 import { referenceText, sourceOf } from "@/core/sources/cited";
 import { whenLabel } from "@/core/time/write-when";
 import { ITEM, SOURCE, valuesOf } from "@/core/timeline/fields";
+import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
+import { WORDS } from "@/core/words/en/marking";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
@@ -19,6 +22,8 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
   const manner = mannerOf(s.frozen);
   const drawings = await drawingsOf(s.id, s.frozen);
   const before = s.before && (await drawingsOf(s.before.id, s.before.frozen));
+  const events = eventsOf(s);
+  const gone = (s.before?.frozen.events ?? []).filter((e) => !s.frozen.events.some((now) => now.id === e.id));
   return {
     id: s.id,
     assignment: s.assignmentId,
@@ -58,7 +63,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
     aside: s.aside,
     returnedAt: s.returnedAt?.toISOString() ?? null,
     toImprove: s.toImprove,
-    events: eventsOf(s),
+    events,
     basedOn: s.frozen.basedOn ?? null,
     before: s.before && {
       id: s.before.id,
@@ -67,9 +72,8 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
       points: s.before.points,
       comment: s.before.comment,
       comments: s.before.comments,
-      gone: s.before.frozen.events
-        .filter((e) => !s.frozen.events.some((now) => now.id === e.id))
-        .map((e) => e.title || "Untitled"),
+      changes: changesDrawn(s, s.before, events, gone),
+      gone: gone.map((e) => e.title || "Untitled"),
     },
   };
 }
@@ -94,18 +98,45 @@ export async function drawingsOf(id: string, frozen: Frozen): Promise<Drawings> 
   for (const kind of ["alone", "beside"] as const)
     if (stored[kind] === undefined)
       await db()`
-        insert into submission_drawing (submission_id, kind, svg) values (${id}, ${kind}, ${made[kind]}) on conflict do nothing`;
+        insert into submission_drawing (submission_id, kind, svg) select id, ${kind}, ${made[kind]} from submission where id = ${id} on conflict do nothing`;
   return made;
 }
 
 function drawn(id: string, frozen: Frozen, frame: { width: number; height: number }, prefix: string): string {
   const timeline = timelineFromFrozen(frozen);
-  const scene = drawChart(timeline, frame, { fit: true });
+  return painted(timeline, frame, prefix, WORDS.chartAsSubmitted, () => id);
+}
+
+/** What is new, changed, as before and gone, on one chart: the categories are those four, as the list beside it names them. */
+function changesDrawn(
+  s: OpenSubmission,
+  before: NonNullable<OpenSubmission["before"]>,
+  events: readonly DeskEvent[],
+  gone: readonly FrozenEvent[],
+): string {
+  const [then, now] = [timelineFromFrozen(before.frozen), timelineFromFrozen(s.frozen)];
+  const those = (since: DeskEvent["since"]) => events.filter((e) => e.since === since).map((e) => e.id);
+  const compared = { added: those("new"), changed: those("changed"), removed: gone.map((e) => e.id), differences: [] };
+  const both = differenceChart(then, now, compared, WORDS.sinceStates);
+  // Drawn in the look of the house, as the key beside it is: the colours say what changed.
+  const { look, paper, texture, lineWeight } = emptyTimeline(both.id);
+  const plain = { ...both, look, paper, texture, lineWeight };
+  return painted(plain, ALONE, `c${s.id}`, WORDS.whatChanged, (item) => (now.items.has(item) ? s.id : before.id));
+}
+
+/** The chart of a timeline whose pictures are those of submissions. */
+function painted(
+  timeline: Timeline,
+  frame: { width: number; height: number },
+  prefix: string,
+  label: string,
+  submissionOf: (item: string) => string,
+): string {
   const pictureUrl: SvgOptions["pictureUrl"] = (item, size) => {
     const media = timeline.items.get(item)?.media;
-    return media ? `/submissions/${id}/media/${media}/${size}` : null;
+    return media ? `/submissions/${submissionOf(item)}/media/${media}/${size}` : null;
   };
-  return toSvg(scene, { pictureUrl, prefix, label: "Chart as submitted", ground: true });
+  return toSvg(drawChart(timeline, frame, { fit: true }), { pictureUrl, prefix, label, ground: true });
 }
 
 function eventsOf(s: OpenSubmission): DeskEvent[] {

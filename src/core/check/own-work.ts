@@ -44,6 +44,8 @@ export interface OwnWork {
     texts: { title: string; text: string }[];
     /** Whether anything is taken after the due time. */
     takesLate: boolean;
+    /** When others of the class see what is handed in. */
+    worksShown: "chosen" | "handed_in" | "due";
     /** A timeline that shows how it may be done, where it is shown now. */
     model: string | null;
   };

@@ -3,7 +3,8 @@ import { emptyCategory, type Timeline, type TimelineEvent } from "../timeline/ti
 import type { Compared } from "./compare";
 
 export type DifferenceState = "added" | "changed" | "removed" | "same";
-const LOOKS: Record<DifferenceState, { colour: Colour; pattern: Pattern }> = {
+/** How the events of each state are drawn. */
+export const DIFFERENCE_LOOKS: Record<DifferenceState, { colour: Colour; pattern: Pattern }> = {
   added: { colour: "verdigris", pattern: "solid" },
   changed: { colour: "river", pattern: "dots" },
   removed: { colour: "copper", pattern: "slanted" },
@@ -37,9 +38,9 @@ export function differenceChart(
     items: new Map([...before.items, ...after.items]),
     sources: new Map([...before.sources, ...after.sources]),
     categories: new Map(
-      (Object.keys(LOOKS) as DifferenceState[]).map((id, i) => [
+      (Object.keys(DIFFERENCE_LOOKS) as DifferenceState[]).map((id, i) => [
         id,
-        { ...emptyCategory(id), name: names[id], ...LOOKS[id], place: `a${i}` },
+        { ...emptyCategory(id), name: names[id], ...DIFFERENCE_LOOKS[id], place: `a${i}` },
       ]),
     ),
   };

@@ -16,6 +16,7 @@ export interface MakerOptions {
   texts: { title: string; text: string }[];
   model: string | null;
   modelShown: "never" | "before" | "after";
+  worksShown: "chosen" | "handed_in" | "due";
 }
 
 export const USUAL_OPTIONS: MakerOptions = {
@@ -26,6 +27,7 @@ export const USUAL_OPTIONS: MakerOptions = {
   texts: [],
   model: null,
   modelShown: "never",
+  worksShown: "chosen",
 };
 
 const MOST_TEXTS = 12;
@@ -110,6 +112,16 @@ export function MakerChoices({
               ["refused", WORDS.lateRefused],
             ]}
             onChoose={(lateRule) => onChange({ ...o, lateRule })}
+          />
+          <Choice
+            label={WORDS.worksShown}
+            value={o.worksShown}
+            choices={[
+              ["chosen", WORDS.worksChosen],
+              ["handed_in", WORDS.worksHandedIn],
+              ["due", WORDS.worksDue],
+            ]}
+            onChoose={(worksShown) => onChange({ ...o, worksShown })}
           />
           <Choice
             label={WORDS.model}

@@ -1,6 +1,6 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useMemo, useRef, useState } from "react";
 import { MOST_ROSTER, readOneRoster, readRoster, type RosterClass, rosterKey } from "@/core/classes/roster";
 import { leftText, WORDS } from "@/core/words/en/people";
@@ -25,7 +25,7 @@ export function RosterDialog({
   open: boolean;
   onClose: () => void;
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const file = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState("");
   const [found, setFound] = useState<RosterClass[] | null>(null);
@@ -69,7 +69,7 @@ export function RosterDialog({
     setProblem(answer.ok ? null : answer.sentence);
     if (!answer.ok) return;
     setMade(answer.value);
-    router.refresh();
+    void refresh();
   };
   const close = () => {
     setMade(null);

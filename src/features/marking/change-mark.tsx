@@ -1,6 +1,6 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { WORDS } from "@/core/words/en/marking";
 import { askServer } from "@/ui/ask-server";
@@ -13,7 +13,7 @@ import { RubricMarks } from "./rubric-marks";
 
 /** Changing a mark that was given back: with a reason the group reads; what it was stays in the history. */
 export function ChangeMark({ open, total }: { open: DeskSubmission; total: number }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [shown, setShown] = useState(false);
   const [points, setPoints] = useState("");
   const [levels, setLevels] = useState<(number | null)[]>([]);
@@ -46,7 +46,7 @@ export function ChangeMark({ open, total }: { open: DeskSubmission; total: numbe
     if (!answer.ok) return;
     saver.forget();
     setShown(false);
-    router.refresh();
+    void refresh();
   };
   return (
     <>

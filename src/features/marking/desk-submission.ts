@@ -93,6 +93,8 @@ export interface DeskSubmission {
     id: string;
     submittedAt: string;
     drawing: string;
+    /** Both on one chart: what is new, changed, as before and gone since. */
+    changes: string;
     points: number | null;
     comment: string;
     comments: Record<string, string>;

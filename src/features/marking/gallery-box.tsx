@@ -1,6 +1,6 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { WORDS } from "@/core/words/en/peers";
 import { askServer } from "@/ui/ask-server";
@@ -18,7 +18,7 @@ export function GalleryBox({
   /** What is shown to the class. */
   gallery: readonly string[];
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [wanted, setWanted] = useState<boolean | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const change = async (on: boolean) => {
@@ -28,7 +28,7 @@ export function GalleryBox({
     });
     setProblem(answer.ok ? null : answer.sentence);
     if (!answer.ok) setWanted(null);
-    router.refresh();
+    void refresh();
   };
   return (
     <div className="mt-3">

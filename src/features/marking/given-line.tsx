@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/marking";
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import type { GivenResult } from "@/core/check/given-dates";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
@@ -20,7 +20,7 @@ export function GivenLine({
   submission: string;
   given: DeskSubmission["given"][number];
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [asking, setAsking] = useState(false);
   const [result, setResult] = useState<GivenResult>(g.override?.result ?? "right");
   const [reason, setReason] = useState(g.override?.reason ?? "");
@@ -32,7 +32,7 @@ export function GivenLine({
     setProblem(answer.ok ? null : answer.sentence);
     if (!answer.ok) return;
     setAsking(false);
-    router.refresh();
+    void refresh();
   };
   return (
     <li className="border-b border-line py-1">

@@ -1,22 +1,56 @@
 "use client";
 
+import { DIFFERENCE_LOOKS, type DifferenceState } from "@/core/history/difference-chart";
 import { WORDS } from "@/core/words/en/marking";
 import { useEffect, useRef, useState } from "react";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
+import { CategoryMark } from "@/ui/category-mark";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskEvent, DeskMedium, DeskSubmission } from "./desk-submission";
 import { useMark } from "./use-mark";
 
+const STATES = Object.keys(DIFFERENCE_LOOKS) as DifferenceState[];
+
 /** What was handed in: the chart, beside it the one of the time before, and every event with its comment field. */
 export function HandedIn({ open, total, zone }: { open: DeskSubmission; total: number; zone: string }) {
   const { before } = open;
+  const [beside, setBeside] = useState(false);
   return (
     <section aria-label={WORDS.asSubmitted} className="mt-5 rounded-lg border border-line">
-      <div className={before ? "grid gap-2 lg:grid-cols-2" : ""}>
-        {before ? <Drawing heading={WORDS.before} at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
-        <Drawing heading={before ? WORDS.now : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
-      </div>
+      {before ? (
+        <fieldset className="flex flex-wrap gap-1 px-3 pt-2">
+          <legend className="sr-only">{WORDS.whatChanged}</legend>
+          {[false, true].map((side) => (
+            <Button
+              key={String(side)}
+              size="small"
+              kind={side === beside ? "main" : "plain"}
+              aria-pressed={side === beside}
+              onClick={() => setBeside(side)}
+            >
+              {side ? WORDS.besideEachOther : WORDS.onOneChart}
+            </Button>
+          ))}
+        </fieldset>
+      ) : null}
+      {before && !beside ? (
+        <>
+          <Drawing heading={WORDS.whatChanged} at={before.submittedAt} zone={zone} svg={before.changes} />
+          <ul className="flex flex-wrap gap-x-4 px-3 pb-2 text-[14px]">
+            {STATES.map((state) => (
+              <li key={state} className="flex items-center gap-1.5">
+                <CategoryMark {...DIFFERENCE_LOOKS[state]} /> {WORDS.sinceStates[state]}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <div className={before ? "grid gap-2 lg:grid-cols-2" : ""}>
+          {before ? <Drawing heading={WORDS.before} at={before.submittedAt} zone={zone} svg={before.drawing} /> : null}
+          <Drawing heading={before ? WORDS.now : null} at={open.submittedAt} zone={zone} svg={open.drawing} />
+        </div>
+      )}
       <p className="flex flex-wrap gap-x-4 border-t border-line px-3 py-2 text-[14px]">
         <a
           className="font-bold text-verdigris underline"

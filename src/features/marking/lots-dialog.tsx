@@ -2,7 +2,7 @@
 
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from "@dnd-kit/core";
 import { X } from "lucide-react";
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { type ReactNode, useState } from "react";
 import { drawLots, type LotsProblem } from "@/core/classes/lots";
 import { WORDS } from "@/core/words/en/marking";
@@ -22,7 +22,7 @@ type Pair = readonly [string, string];
 
 /** Groups of those who have not begun: by lot, by hand, or by lot and then by hand. */
 export function LotsDialog({ assignment, people }: { assignment: string; people: readonly Person[] }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   const [shown, setShown] = useState(false);
   const [size, setSize] = useState(3);
@@ -60,7 +60,7 @@ export function LotsDialog({ assignment, people }: { assignment: string; people:
     if (!answer.ok) return;
     setShown(false);
     setGroupOf(new Map());
-    router.refresh();
+    void refresh();
   };
   const count = Math.max(1, ...[...groupOf.values()].map((g) => g + 2));
   const groups = Array.from({ length: count }, (_, i) => people.filter((p) => groupOf.get(p.id) === i));

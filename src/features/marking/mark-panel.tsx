@@ -2,7 +2,7 @@
 
 import { BegunWith } from "@/ui/begun-with";
 import { WORDS } from "@/core/words/en/marking";
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { requirementKey } from "@/core/check/requirements";
 import { requirementName } from "@/core/words/en/class-work";
@@ -48,7 +48,7 @@ export function MarkPanel({
   onStep: (by: 1 | -1) => void;
 }) {
   const heading = useFocusWhenOpened<HTMLHeadingElement>();
-  const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   const [failed, setFailed] = useState<string | null>(null);
   const { values, state, saver, change } = useMark(open, total);
@@ -57,7 +57,7 @@ export function MarkPanel({
     if (!(await saver.flush())) return;
     const answer = await askServer("PUT", `/api/submissions/${open.id}/return`, { toImprove });
     setFailed(answer.ok ? null : answer.sentence);
-    router.refresh();
+    void refresh();
   };
   return (
     <aside

@@ -1,7 +1,7 @@
 "use client";
 
 import { Mic } from "lucide-react";
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { toBase64 } from "@/core/text/base64";
 import { WORDS } from "@/core/words/en/marking";
@@ -21,7 +21,7 @@ export function MarkVoice({
   submission: string;
   voice: { seconds: number; spoken: string } | null;
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   const [recording, setRecording] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -30,7 +30,7 @@ export function MarkVoice({
     setProblem(answer.ok ? null : answer.sentence);
     if (!answer.ok) return;
     setRecording(false);
-    router.refresh();
+    void refresh();
   };
   return (
     <div className="mt-2">

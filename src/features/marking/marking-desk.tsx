@@ -13,6 +13,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { listenLive } from "@/ui/live";
 import { LocalTime } from "@/ui/local-time";
 import { SHORT_INPUT } from "@/ui/controls/field";
+import { useRefresh } from "@/ui/use-refresh";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
@@ -91,23 +92,28 @@ export function MarkingDesk({
   second: { asked: boolean; given: readonly { by: string; points: number; comment: string }[] } | null;
 }) {
   const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   const [said, setSaid] = useState<string | null>(null);
   // What students do shows as they do it; a burst of changes is one look at the server.
   useEffect(() => {
     let waiting: ReturnType<typeof setTimeout> | null = null;
+    let deaf = false;
     const stop = listenLive((m) => {
-      if (m.kind === "hearing") return;
+      // What happened while nothing was heard is looked at when it is again.
+      const again = m.kind === "hearing" && m.hearing && deaf;
+      if (m.kind === "hearing") deaf = !m.hearing;
+      if (m.kind === "hearing" && !again) return;
       waiting ??= setTimeout(() => {
         waiting = null;
-        router.refresh();
+        void refresh();
       }, 700);
     });
     return () => {
       stop();
       if (waiting) clearTimeout(waiting);
     };
-  }, [router]);
+  }, [refresh]);
   // What is typed is sent at once; only while it cannot be, leaving the page asks.
   useEffect(() => {
     const leave = (e: BeforeUnloadEvent) => {
@@ -197,7 +203,7 @@ export function MarkingDesk({
                       `/api/assignments/${assignment}/return`,
                     );
                     setSaid(answer.ok ? WORDS.returned2(answer.value.returned) : answer.sentence);
-                    router.refresh();
+                    void refresh();
                   }}
                 >
                   {WORDS.returnAllMarked}

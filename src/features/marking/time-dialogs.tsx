@@ -1,6 +1,6 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { WORDS } from "@/core/words/en/marking";
 import { askServer } from "@/ui/ask-server";
@@ -90,7 +90,7 @@ function TimeDialog({
   onSet: (at: string | null) => ReturnType<typeof askServer>;
   children: React.ReactNode;
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   const [shown, setShown] = useState(false);
   const [at, setAt] = useState("");
@@ -100,7 +100,7 @@ function TimeDialog({
     setProblem(answer.ok ? null : answer.sentence);
     if (!answer.ok) return;
     setShown(false);
-    router.refresh();
+    void refresh();
   };
   return (
     <>

@@ -50,6 +50,9 @@ export interface SourceText {
   text: string;
 }
 
+/** When students see all that others handed in; "chosen": what is in the gallery alone. */
+export type WorksShown = "chosen" | "handed_in" | "due";
+
 export interface AssignmentOptions {
   lateRule: LateRule;
   grouping: Grouping;
@@ -60,6 +63,7 @@ export interface AssignmentOptions {
   /** One of the teacher's timelines, shown to students as an example. */
   model: string | null;
   modelShown: "never" | "before" | "after";
+  worksShown: WorksShown;
 }
 
 const USUAL: AssignmentOptions = {
@@ -70,6 +74,7 @@ const USUAL: AssignmentOptions = {
   texts: [],
   model: null,
   modelShown: "never",
+  worksShown: "chosen",
 };
 
 /** An assignment without its right dates: what a student may see. */
@@ -172,7 +177,7 @@ async function writeOptions(tx: Tx, id: string, o: AssignmentOptions): Promise<v
   await tx`
     update assignment set late_rule = ${o.lateRule}, grouping = ${o.grouping}, blind = ${o.blind},
       rubric = ${o.rubric === null ? null : tx.json(o.rubric as never)}, texts = ${tx.json(o.texts as never)}, model = ${o.model},
-      model_shown = ${o.modelShown}
+      model_shown = ${o.modelShown}, works_shown = ${o.worksShown}
     where id = ${id}`;
 }
 
@@ -245,6 +250,14 @@ function differences(was: Assignment, now: Assignment): string[] {
         ? "nothing is taken after the due time"
         : "it can be handed in late, which is said",
     );
+  if (was.options.worksShown !== now.options.worksShown)
+    found.push(
+      {
+        chosen: "others see of your work what your teacher chooses",
+        handed_in: "whoever has handed in sees all that others handed in",
+        due: "after the due time the class sees all that was handed in",
+      }[now.options.worksShown],
+    );
   if (JSON.stringify(was.options.rubric) !== JSON.stringify(now.options.rubric))
     found.push("what it is marked by is different");
   if (JSON.stringify(was.options.texts) !== JSON.stringify(now.options.texts))
@@ -257,7 +270,7 @@ const COLUMNS = `a.id, a.class_id, c.name as class_name, a.title,
   jsonb_build_object('blocks', a.instructions, 'pictures', ${PICTURES}) as instructions, a.period, a.requirements, a.total, a.due_at, a.return_at, c.zone,
   coalesce(c.archived_at, c.closed_at) is not null as over,
   jsonb_build_object('lateRule', a.late_rule, 'grouping', a.grouping, 'blind', a.blind, 'rubric', a.rubric, 'texts', a.texts,
-    'model', a.model, 'modelShown', a.model_shown) as options`;
+    'model', a.model, 'modelShown', a.model_shown, 'worksShown', a.works_shown) as options`;
 
 export async function findAssignment(id: string): Promise<Assignment | null> {
   const [row] = await db()<Assignment[]>`

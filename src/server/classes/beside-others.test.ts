@@ -6,14 +6,15 @@ import { edit, must, RUBRIC, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { beginAssignment } from "./begin";
 import { findCloseWording, ownPassages, passagesSeen } from "./close-wording";
-import { galleryOf, showInGallery } from "./gallery";
+import { chosenFor, galleryFor, showInGallery } from "./gallery";
 import { returnWork, saveMark } from "./marking";
 import { drawSample, giveSecond, sampleOf, secondFor, waitingForSecond } from "./moderation";
 import { addTeacher } from "./people";
 import { beginReviews, review, reviewsBy, reviewsOf } from "./peers";
 import { minutesOf, onlyOf, whoDidWhat } from "./shares";
 import { findSubmissionRef, maySeeSubmission, namesFor } from "./submission-ref";
-import { ownWork, submit } from "./submit";
+import { ownWork, submit, takeSubmissionBack } from "./submit";
+import { extend } from "./groups";
 
 withTestDatabase("beside_others");
 
@@ -77,10 +78,52 @@ describe("work of others", () => {
     expect(await showInGallery(s.assignment, s.nia.id, [id])).toMatchObject({ failed: "not_found" });
     expect(await showInGallery(s.assignment, s.teacher.id, [id, "none"])).toMatchObject({ failed: "not_found" });
     expect(must(await showInGallery(s.assignment, s.teacher.id, [id, id]))).toEqual({ shown: 1 });
-    expect([await maySeeSubmission(ref, s.obi.id), (await galleryOf(s.assignment))[0]!.names]).toEqual([true, "Nia"]);
+    expect([await maySeeSubmission(ref, s.obi.id), (await galleryFor(s.assignment, s.obi.id))[0]!.names]).toEqual([
+      true,
+      "Nia",
+    ]);
     expect(await maySeeSubmission(ref, (await makePerson("Stranger")).id)).toBe(false);
+    expect(await chosenFor(s.assignment)).toEqual([id]);
     must(await showInGallery(s.assignment, s.teacher.id, []));
     expect(await maySeeSubmission(ref, s.obi.id)).toBe(false);
+  });
+
+  it("is seen with all that was handed in by whoever has handed in; nothing is taken back then", async () => {
+    const s = await school(3_600, { options: { worksShown: "handed_in" } });
+    const other = must(await beginAssignment(s.assignment, s.obi.id)).timeline;
+    must(await submit(s.timeline, s.nia.id));
+    const nias = (await findSubmissionRef(await current(s.timeline)))!;
+    const seen = async (who: string) => (await galleryFor(s.assignment, who)).map((g) => g.names);
+    expect([await maySeeSubmission(nias, s.obi.id), await seen(s.obi.id)]).toEqual([false, []]);
+    expect(await seen(s.nia.id)).toEqual(["Nia"]);
+    must(await submit(other, s.obi.id));
+    expect([await maySeeSubmission(nias, s.obi.id), await seen(s.obi.id)]).toEqual([true, ["Nia", "Obi"]]);
+    expect((await ownWork(other))!.assignment.worksShown).toBe("handed_in");
+    expect(await takeSubmissionBack(other, s.obi.id)).toMatchObject({ failed: "too_late_to_take_back" });
+    // A stranger sees nothing, nor does somebody who was taken out of the class.
+    const stranger = await makePerson("Stranger");
+    expect([await maySeeSubmission(nias, stranger.id), await seen(stranger.id)]).toEqual([false, []]);
+  });
+
+  it("is seen by the class once the due time has passed, but not by whoever still has time", async () => {
+    const s = await school(-60, { options: { worksShown: "due" } });
+    must(await submit(s.timeline, s.nia.id));
+    const nias = (await findSubmissionRef(await current(s.timeline)))!;
+    expect(await maySeeSubmission(nias, s.obi.id)).toBe(true);
+    must(await extend(s.assignment, s.teacher.id, [s.obi.id], new Date(Date.now() + 7_200_000).toISOString()));
+    expect([await maySeeSubmission(nias, s.obi.id), await galleryFor(s.assignment, s.obi.id)]).toEqual([false, []]);
+    const early = await school(3_600, { options: { worksShown: "due" } });
+    must(await submit(early.timeline, early.nia.id));
+    expect(await galleryFor(early.assignment, early.nia.id)).toEqual([]);
+    expect(await galleryFor(early.assignment, early.teacher.id)).toEqual([]);
+  });
+
+  it("is shown without names to those who mark without them", async () => {
+    const s = await school(3_600, { options: { blind: true } });
+    must(await submit(s.timeline, s.nia.id));
+    must(await showInGallery(s.assignment, s.teacher.id, [await current(s.timeline)]));
+    const names = async (who: string) => (await galleryFor(s.assignment, who)).map((g) => g.names);
+    expect([await names(s.teacher.id), await names(s.obi.id)]).toEqual([[""], ["Nia"]]);
   });
 });
 

@@ -10,12 +10,28 @@ export interface Shown {
   submittedAt: Date;
 }
 
-/** What of an assignment is shown to its class, in its order. */
-export async function galleryOf(assignment: string): Promise<Shown[]> {
+/**
+ * What of an assignment a person of its class sees in its gallery: what its teachers chose, in their order, and after it all that was
+ * handed in, to a student to whom that is open. Names are "" for those who are to mark without them.
+ */
+export async function galleryFor(assignment: string, account: string): Promise<Shown[]> {
   return db()<Shown[]>`
-    select s.id as submission, array_to_string(s.members, ', ') as names, s.submitted_at from gallery g
-    join submission s on s.id = g.submission_id
+    select s.id as submission, s.submitted_at,
+      case when a.blind and k.returned_at is null and watches(a.class_id, ${account}) then ''
+        else array_to_string(s.members, ', ') end as names
+    from submission s join group_work w on w.id = s.group_id join assignment a on a.id = w.assignment_id
+    left join gallery g on g.submission_id = s.id and g.assignment_id = a.id left join mark k on k.submission_id = s.id
+    where w.assignment_id = ${assignment} and s.taken_back_at is null
+      and (g.place is not null or (s.replaced_by is null and sees_works(${assignment}, ${account})))
+    order by g.place nulls last, s.submitted_at, s.id`;
+}
+
+/** The submissions that its teachers chose for the gallery of an assignment, in their order. */
+export async function chosenFor(assignment: string): Promise<string[]> {
+  const rows = await db()<{ id: string }[]>`
+    select s.id from gallery g join submission s on s.id = g.submission_id
     where g.assignment_id = ${assignment} and s.taken_back_at is null order by g.place, s.id`;
+  return rows.map((r) => r.id);
 }
 
 /** Chooses what is shown to the class, in this order; none takes all of it back. The class's teachers only. */

@@ -41,9 +41,10 @@ export async function findSubmissionRef(id: string): Promise<SubmissionRef | nul
 
 /** The names of a submission as somebody may read them: hidden from those who mark it without them. */
 export async function namesFor(s: SubmissionRef, account: string): Promise<string> {
-  const own =
-    (await hasRight(db(), s.timelineId, account, "edit")) || (!s.hidden && !(await readsIt(s.id, account))?.blind);
-  return own ? s.members.join(", ") : WORDS.blindWork;
+  const marks = s.hidden && (await watches(s.assignmentId, account));
+  const named =
+    (await hasRight(db(), s.timelineId, account, "edit")) || (!marks && !(await readsIt(s.id, account))?.blind);
+  return named ? s.members.join(", ") : WORDS.blindWork;
 }
 
 /**
@@ -68,11 +69,14 @@ async function readsIt(submission: string, account: string): Promise<{ blind: bo
   return row ?? null;
 }
 
-/** Whether a work is shown to a class of which a person is a student. */
+/** Whether a work is shown to a person as a student: in the gallery of the class, or with all that was handed in. */
 async function isShownTo(submission: string, account: string): Promise<boolean> {
   const [row] = await db()`
     select from gallery g join assignment a on a.id = g.assignment_id
     join class_member m on m.class_id = a.class_id and m.account_id = ${account}
-    join submission s on s.id = g.submission_id and s.taken_back_at is null where g.submission_id = ${submission}`;
+    join submission s on s.id = g.submission_id and s.taken_back_at is null where g.submission_id = ${submission}
+    union all
+    select from current_submission s join group_work w on w.id = s.group_id
+    where s.id = ${submission} and sees_works(w.assignment_id, ${account})`;
   return row !== undefined;
 }

@@ -166,7 +166,7 @@ async function mailReceipts(
   );
 }
 
-/** Takes a submission back before the due time; what was frozen stays stored. */
+/** Takes a submission back before the due time, unless having handed in opened the work of others; what was frozen stays stored. */
 export async function takeSubmissionBack(timeline: string, by: string): Promise<Failure | { takenBack: true }> {
   const done = await db()
     .begin(async (tx) => {
@@ -175,7 +175,7 @@ export async function takeSubmissionBack(timeline: string, by: string): Promise<
     with back as (
     update submission s set taken_back_at = now()
     from group_work g join assignment a on a.id = g.assignment_id
-    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and s.replaced_by is null and now() < greatest(s.due_at, due_of_group(g.id))
+    where g.id = s.group_id and g.timeline_id = ${timeline} and s.taken_back_at is null and s.replaced_by is null and a.works_shown <> 'handed_in' and now() < greatest(s.due_at, due_of_group(g.id))
       and not exists (select from mark m where m.submission_id = s.id and m.returned_at is not null)
     returning s.id),
     before as (update submission o set replaced_by = null from back where o.replaced_by = back.id returning o.id)
@@ -209,12 +209,13 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       texts: AssignmentOptions["texts"];
       grouping: AssignmentOptions["grouping"];
       lateRule: LateRule;
+      worksShown: AssignmentOptions["worksShown"];
       model: string | null;
     }[]
   >`
     select a.id, a.title,
       jsonb_build_object('blocks', a.instructions, 'pictures', ${db().unsafe(PICTURES)}) as instructions, c.name as class_name, c.id as class_id, a.requirements, a.total, due_of_group(g.id) as due_at,
-      a.rubric, a.texts, a.grouping, a.late_rule, case when a.model_shown = 'before' or (a.model_shown = 'after' and exists (
+      a.rubric, a.texts, a.grouping, a.late_rule, a.works_shown, case when a.model_shown = 'before' or (a.model_shown = 'after' and exists (
         select from current_submission s join mark k on k.submission_id = s.id where s.group_id = g.id and k.returned_at is not null))
         then a.model end as model,
         case when reach(o.publish_limit) < reach(c.publish_limit) then o.publish_limit else c.publish_limit end as publish_limit,
@@ -289,6 +290,7 @@ export async function ownWork(timeline: string): Promise<OwnWork | null> {
       rubric: row.rubric,
       texts: row.texts,
       takesLate: row.lateRule === "accepted",
+      worksShown: row.worksShown,
       model: row.model,
     },
     questions: await questionsOf(timeline),

@@ -49,9 +49,9 @@ async function setAgain(tx: Tx, assignment: string, klass: string, later: boolea
   const id = nanoid(12);
   await tx`
     insert into assignment (id, class_id, title, instructions, period, requirements, total, due_at, late_rule, grouping, blind, rubric,
-      texts, model, model_shown)
+      texts, model, model_shown, works_shown)
     select ${id}, ${klass}, title, instructions, period, requirements, total,
-      due_at + case when ${later} then interval '1 year' else interval '0' end, late_rule, grouping, blind, rubric, texts, model, model_shown
+      due_at + case when ${later} then interval '1 year' else interval '0' end, late_rule, grouping, blind, rubric, texts, model, model_shown, works_shown
     from assignment where id = ${assignment}`;
   await copyPictures(tx, assignment, id);
   for (const g of await tx<

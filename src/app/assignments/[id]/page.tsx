@@ -1,4 +1,5 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORKS_SHOWN } from "@/core/words/en/peers";
 import { WORDS as PEOPLE } from "@/core/words/en/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
@@ -11,7 +12,7 @@ import { MarkingDesk } from "@/features/marking/marking-desk";
 import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
 import { usableFor } from "@/server/classes/begin";
 import { findClassRole } from "@/server/classes/class";
-import { galleryOf } from "@/server/classes/gallery";
+import { chosenFor, galleryFor } from "@/server/classes/gallery";
 import { secondFor, waitingForSecond } from "@/server/classes/moderation";
 import { reviewsBy } from "@/server/classes/peers";
 import { notBegun } from "@/server/classes/groups";
@@ -131,7 +132,7 @@ export default async function AssignmentPage({
               ))}
             </section>
           ) : null}
-          {(await galleryOf(id)).length > 0 ? (
+          {(await galleryFor(id, user.id)).length > 0 ? (
             <p className="mt-4">
               <Link href={`/assignments/${id}/gallery`} className="font-bold text-verdigris underline">
                 {PEERS.galleryLink}
@@ -140,6 +141,7 @@ export default async function AssignmentPage({
           ) : null}
           {role === "student" ? (
             <p className="mt-3 text-[14px] text-quiet">
+              {WORKS_SHOWN[assignment.options.worksShown]}
               {WORDS.yourTeacherCanLookAt(
                 own || assignment.options.grouping !== "pupils" ? "" : WORDS.whoeverBeginsCanTakeClassmates,
               )}
@@ -173,7 +175,7 @@ export default async function AssignmentPage({
         // Who marks second sees nothing of the first mark before theirs.
         open={mine && second?.asked ? { ...mine, points: null, levels: [], comment: "", comments: {} } : mine}
         second={second}
-        gallery={(await galleryOf(id)).map((g) => g.submission)}
+        gallery={await chosenFor(id)}
         mayMark={role === "teacher"}
         idle={
           assignment.options.grouping === "teacher" && !assignment.over

@@ -35,6 +35,7 @@ export const WORDS = {
   notEverythingIsMet: "Not everything is met",
   youCanSubmitItAgain: "You can submit it again as it is. What you handed in before stays with your teacher beside it.",
   youCanSubmitItAs: "You can submit it as it is. Before it is due you can take it back and submit again.",
+  youCanSubmitItOnce: "You can submit it as it is. It cannot be taken back then.",
   submitAsItIs: "Submit as it is",
   goOnWorking: "Go on working",
   yourWorkWasHandedIn: "Your work was handed in on",

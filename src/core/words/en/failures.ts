@@ -196,7 +196,8 @@ export const FAILURES = {
   not_a_classmate: "Only somebody of the same class, who has not begun this assignment elsewhere, can join.",
   nothing_to_submit: "There is nothing to submit yet. Write an event first.",
   submitted_already: "This has been submitted already. Before it is due you can take it back and submit again.",
-  too_late_to_take_back: "It is past the due time, or the work has been returned: it can no longer be taken back.",
+  too_late_to_take_back:
+    "It is past the due time, the work has been returned, or having handed in has opened the work of others: it can no longer be taken back.",
   points_out_of_range: "The points must lie between 0 and the total of the assignment. Nothing was saved.",
   returned_needs_points:
     "This has been returned with points, so it needs points. Give others instead; nothing of this was saved yet.",

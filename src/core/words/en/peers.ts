@@ -5,7 +5,7 @@ export const WORDS = {
   gallery: "Class gallery",
   galleryLink: "See the class gallery",
   inGallery: "Show it in the class gallery",
-  nothingShown: "Nothing is shown here yet. The teachers of the class choose what is, once it was given back.",
+  nothingShown: "Nothing is shown here yet. Its teachers choose what is, or when all that is handed in can be seen.",
   oneByOne: "One after another",
   allTogether: "All together",
   previous: "Previous",
@@ -31,6 +31,13 @@ export const WORDS = {
   said: "What others said",
   somebody: "Somebody of the class",
   byRubric: (points: number, total: number) => `${points} of ${total}`,
+} as const;
+
+/** Said to students before they hand in: who of their class will see it. */
+export const WORKS_SHOWN = {
+  chosen: "",
+  handed_in: "What you hand in is seen by everybody of your class who has handed in, and it cannot be taken back. ",
+  due: "What you hand in is seen by your class once the due time has passed. ",
 } as const;
 
 /** How far those who read a work agree. */

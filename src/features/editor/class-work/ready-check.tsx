@@ -4,6 +4,7 @@ import { WORDS } from "@/core/words/en/editor-class-work";
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { checkRequirements, requirementKey, unmet } from "@/core/check/requirements";
+import { WORKS_SHOWN } from "@/core/words/en/peers";
 import { requirementName, requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { orderOf } from "@/core/timeline/order";
@@ -44,6 +45,8 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   const { submission, returned } = work;
   const { zone } = work.assignment;
   const missing = unmet(checks);
+  // Having handed in opens the work of others: it stays handed in.
+  const forGood = work.assignment.worksShown === "handed_in";
   const mayHandIn = !submission || returned?.toImprove === true;
   const submit = async () => {
     setAsking(false);
@@ -123,7 +126,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
                 <strong className="text-copper-dark"> · {lateText(submission.late)}</strong>
               ) : null}
             </span>
-            {Date.parse(work.assignment.dueAt) > Date.now() ? (
+            {Date.parse(work.assignment.dueAt) > Date.now() && !forGood ? (
               <Button
                 size="small"
                 onClick={async () => {
@@ -148,7 +151,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
               size="small"
               kind="main"
               disabled={!ready || waiting > 0}
-              onClick={() => (missing.length > 0 ? setAsking(true) : void submit())}
+              onClick={() => (missing.length > 0 || forGood ? setAsking(true) : void submit())}
             >
               {returned ? WORDS.submitAgain : WORDS.submit}
             </Button>
@@ -156,7 +159,11 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         ) : null}
       </span>
       <Problem text={problem} className="w-full" />
-      <Modal title={WORDS.notEverythingIsMet} open={asking} onOpenChange={setAsking}>
+      <Modal
+        title={missing.length > 0 ? WORDS.notEverythingIsMet : WORDS.submit}
+        open={asking}
+        onOpenChange={setAsking}
+      >
         <ul className="list-disc pl-5">
           {missing.map((c) => (
             <li key={requirementKey(c.requirement)}>
@@ -164,10 +171,15 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
             </li>
           ))}
         </ul>
-        <p className="mt-3">{returned ? WORDS.youCanSubmitItAgain : WORDS.youCanSubmitItAs}</p>
+        {WORKS_SHOWN[work.assignment.worksShown] ? (
+          <p className="mt-3">{WORKS_SHOWN[work.assignment.worksShown]}</p>
+        ) : null}
+        <p className="mt-3">
+          {forGood ? WORDS.youCanSubmitItOnce : returned ? WORDS.youCanSubmitItAgain : WORDS.youCanSubmitItAs}
+        </p>
         <div className="mt-4 flex gap-2">
           <Button kind="main" onClick={() => void submit()}>
-            {WORDS.submitAsItIs}
+            {missing.length > 0 ? WORDS.submitAsItIs : WORDS.submit}
           </Button>
           <Button onClick={() => setAsking(false)}>{WORDS.goOnWorking}</Button>
         </div>

@@ -4,6 +4,7 @@ import { WORDS } from "@/core/words/en/editor-class-work";
 import { useState } from "react";
 import { GIVEN_WORDS } from "@/core/words/en/class-work";
 import { checkRequirements, requirementKey } from "@/core/check/requirements";
+import { WORKS_SHOWN } from "@/core/words/en/peers";
 import { requirementText } from "@/core/words/en/class-work";
 import { lateText } from "@/core/words/en/late";
 import { whenLabel } from "@/core/time/write-when";
@@ -129,6 +130,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
             ) : null}
           </section>
         ) : null}
+        {WORKS_SHOWN[assignment.worksShown] ? <p>{WORKS_SHOWN[assignment.worksShown]}</p> : null}
         {assignment.takesLate || submission ? null : <p className="font-bold">{WORDS.nothingAfter}</p>}
         <InstructionsView assignment={assignment.id} of={assignment.instructions} className="" />
         <section aria-label={WORDS.requirements}>

@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/en/peers";
 import { findAssignment } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
-import { drawingsIn, galleryOf } from "@/server/classes/gallery";
+import { drawingsIn, galleryFor } from "@/server/classes/gallery";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
@@ -24,7 +24,7 @@ export default async function GalleryPage({
   const user = await requirePageUser(`/assignments/${id}/gallery`);
   const a = await findAssignment(id);
   if (!a || (await findClassRole(db(), a.classId, user.id)) === null) notFound();
-  const shown = await galleryOf(id);
+  const shown = await galleryFor(id, user.id);
   const at = n === undefined ? -1 : Math.min(shown.length, Math.max(1, Number.parseInt(n, 10) || 1)) - 1;
   const one = shown[at] ?? null;
   const drawings = await drawingsIn(
@@ -54,10 +54,10 @@ export default async function GalleryPage({
         </div>
         {shown.length === 0 ? <p>{WORDS.nothingShown}</p> : null}
         {one ? (
-          <article aria-label={one.names}>
+          <article aria-label={one.names || WORDS.work(at + 1)}>
             <Drawing svg={drawings[one.submission]} />
             <div className="mt-3 flex flex-wrap items-center gap-2">
-              <h2 className="text-[20px]">{one.names}</h2>
+              <h2 className="text-[20px]">{one.names || WORDS.work(at + 1)}</h2>
               <Open submission={one.submission} />
               <span className="ml-auto flex gap-2">
                 {at > 0 ? (
@@ -81,7 +81,7 @@ export default async function GalleryPage({
                 <div className="flex flex-wrap items-center gap-2 px-3 pb-3">
                   <h2 className="text-[16px]">
                     <Link href={to(k)} className="text-verdigris underline">
-                      {s.names}
+                      {s.names || WORDS.work(k + 1)}
                     </Link>
                   </h2>
                   <Open submission={s.submission} />

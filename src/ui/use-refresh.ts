@@ -1,0 +1,19 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useCallback } from "react";
+
+/**
+ * Looks at the page anew, if the server answers. Without a network the page stays as it is, with all that is typed: the router would
+ * leave it for the browser's own page about having none.
+ */
+export function useRefresh(): () => Promise<void> {
+  const router = useRouter();
+  return useCallback(async () => {
+    const answered = await fetch("/api/health", { cache: "no-store" }).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (answered) router.refresh();
+  }, [router]);
+}
