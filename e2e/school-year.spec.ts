@@ -134,6 +134,7 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
     .getByLabel("Text 1", { exact: true })
     .fill("Received of the carters from the west bank, for eleven crossings with salt, four shillings.");
   await desk.getByLabel("Groups").selectOption("teacher");
+  await desk.getByLabel("Students see what others handed in").selectOption("due");
   await desk.getByLabel("Names are hidden while it is marked").check();
   const seen = desk.getByRole("complementary", { name: "As a student sees it" });
   await expect(seen).toContainText("An opening page of at least 4 words (wished, not asked)");
@@ -163,6 +164,7 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   const [nia, obi] = pupils as [Person, Person];
   await nia.page.goto(assignment);
   await expect(nia.page.getByText("Your teacher makes the groups.")).toBeVisible();
+  await expect(nia.page.getByText("What you hand in is seen by your class once the due time has passed.")).toBeVisible();
   await desk.getByRole("button", { name: "Make groups" }).click();
   const lots = dialog(desk, "Make groups");
   await lots.getByLabel("How many a group").fill("2");

@@ -107,6 +107,35 @@ async function looksOnOneSheet(p) {
   );
 }
 
+/** Four pages beside each other, on one sheet. */
+async function onOneSheet(p, pages) {
+  const shots = [];
+  for (const [caption, go] of pages) {
+    await go(p);
+    await p.evaluate(() => document.fonts.ready);
+    await p.waitForTimeout(500);
+    shots.push([caption, (await p.screenshot()).toString("base64")]);
+  }
+  await p.goto("about:blank");
+  await p.setContent(
+    `<style>body{margin:0;padding:10px;font:600 15px sans-serif;background:#E6EBEA;display:grid;grid-template-columns:repeat(2,1fr);gap:8px 10px}figure{margin:0}img{width:100%;height:362px;object-fit:cover;object-position:top;border-radius:4px}</style>${shots.map(([caption, data]) => `<figure><figcaption>${caption}</figcaption><img src="data:image/png;base64,${data}"></figure>`).join("")}`,
+  );
+}
+
+async function openDesk(p, group) {
+  await openClass(p);
+  await p.getByRole("link", { name: "Crossing project" }).first().click();
+  await p.getByRole("link", { name: group }).click();
+  await p.getByRole("complementary", { name: "Marking" }).getByRole("heading", { name: group }).waitFor();
+}
+
+async function openFigures(p) {
+  await openClass(p);
+  await p.getByRole("link", { name: "Crossing project" }).first().click();
+  await p.getByRole("link", { name: "Figures" }).click();
+  await p.getByRole("img", { name: "Group beside group" }).locator("svg").first().waitFor();
+}
+
 /** name: [size, who is signed in, what to do] */
 const VIEWS = {
   home: [LAPTOP, "nia", (p) => p.goto(address)],
@@ -124,12 +153,14 @@ const VIEWS = {
       await p.getByRole("button", { name: "Set by parts" }).click();
     },
   ],
-  "reader-begin": [
+  maker: [
     LAPTOP,
-    "",
+    "ward",
     async (p) => {
-      await openPublished(p);
-      await p.getByRole("link", { name: "Read it from the beginning" }).waitFor();
+      await openClass(p);
+      await p.getByRole("link", { name: "Crossing project" }).first().click();
+      await p.getByRole("link", { name: "Edit" }).click();
+      await p.getByRole("complementary", { name: "As a student sees it" }).waitFor();
     },
   ],
   "reader-open": [
@@ -215,20 +246,43 @@ const VIEWS = {
     LAPTOP,
     "ward",
     async (p) => {
-      await openClass(p);
-      await p.getByRole("link", { name: "Crossing project" }).click();
-      await p.getByRole("link", { name: "Figures" }).click();
-      await p.getByRole("img", { name: "Group beside group" }).locator("svg").first().waitFor();
+      const gallery = "Class gallery";
+      await onOneSheet(p, [
+        ["Figures", openFigures],
+        [
+          "Who did what",
+          async (q) => {
+            await openDesk(q, "Rafe, Odile");
+            await q.goto(
+              `${address}${await q.getByRole("link", { name: "Who did what" }).last().getAttribute("href")}`,
+            );
+            await q.locator(".recharts-bar").first().waitFor();
+          },
+        ],
+        [
+          "What changed since the time before",
+          async (q) => {
+            await openDesk(q, "Rafe, Odile");
+            await q.getByRole("region", { name: "As submitted" }).evaluate((s) => s.scrollIntoView());
+          },
+        ],
+        [
+          gallery,
+          async (q) => {
+            await openClass(q);
+            await q.getByRole("link", { name: "Crossing project" }).first().click();
+            await q.getByRole("link", { name: gallery }).click();
+            await q.getByRole("heading", { name: gallery }).waitFor();
+          },
+        ],
+      ]);
     },
   ],
   marking: [
     LAPTOP,
     "ward",
     async (p) => {
-      await openClass(p);
-      await p.getByRole("link", { name: "Crossing project" }).click();
-      await p.getByRole("link", { name: "Rafe, Odile" }).click();
-      await p.getByRole("complementary", { name: "Marking" }).waitFor();
+      await openDesk(p, "Junia, Petr, Sol");
     },
   ],
   "ready-check": [LAPTOP, "student:Wren", (p) => openWork(p)],

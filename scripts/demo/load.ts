@@ -435,6 +435,7 @@ async function loadGroup(group: DemoGroup): Promise<void> {
     comments: [{ event: flood.id, text: "The best of them: you weighed what the Post says." }],
   });
   await ward.must("POST", `/api/submissions/${work.submission.id}/return`);
+  await ward.must("PUT", `/api/assignments/${assignment}/gallery`, { submissions: [work.submission.id] });
   await first.must("POST", `/api/submissions/${work.submission.id}/replies`, {
     text: "The year of the ferry is in County roll 12, leaf 7. Shall we add the leaf?",
   });

@@ -45,7 +45,9 @@ export async function Practices({
                   </>
                 ) : null}
                 {WORDS.cards(p.cards)} ·{" "}
-                {isTeacher ? WORDS.doneBy(p.results.length) : p.results[0] ? best(p.results[0]) : WORDS.notDone}
+                <span className="whitespace-nowrap">
+                  {isTeacher ? WORDS.doneBy(p.results.length) : p.results[0] ? best(p.results[0]) : WORDS.notDone}
+                </span>
               </span>
               {isTeacher ? (
                 <>

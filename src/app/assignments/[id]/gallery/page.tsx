@@ -74,7 +74,7 @@ export default async function GalleryPage({
             </div>
           </article>
         ) : (
-          <ul className="grid gap-4 [grid-template-columns:repeat(auto-fill,minmax(min(340px,100%),1fr))]">
+          <ul className="grid gap-4 [grid-template-columns:repeat(auto-fit,minmax(min(340px,100%),560px))]">
             {shown.map((s, k) => (
               <li key={s.submission} className="overflow-hidden rounded-lg border border-line">
                 <Drawing svg={drawings[s.submission]} />
