@@ -72,6 +72,17 @@ begin
   return new;
 end $$;
 
+CREATE FUNCTION public.sees_works(assignment text, account text) RETURNS boolean
+    LANGUAGE sql STABLE
+    AS $_$
+  select exists (
+    select from assignment a join class_member m on m.class_id = a.class_id and m.account_id = $2
+    left join group_member g on g.assignment_id = a.id and g.account_id = $2
+    where a.id = $1 and (
+      (a.works_shown = 'handed_in' and exists (select from current_submission s where s.group_id = g.group_id))
+      or (a.works_shown = 'due' and now() > greatest(due_for(a.id, $2), due_of_group(g.group_id)))))
+$_$;
+
 CREATE FUNCTION public.teaches(class_id text, account_id text) RETURNS boolean
     LANGUAGE sql STABLE
     AS $_$
@@ -143,11 +154,13 @@ CREATE TABLE public.assignment (
     model_shown text DEFAULT 'never'::text NOT NULL,
     return_at timestamp with time zone,
     instructions jsonb DEFAULT '[]'::jsonb NOT NULL,
+    works_shown text DEFAULT 'chosen'::text NOT NULL,
     CONSTRAINT assignment_grouping_known CHECK (("grouping" = ANY (ARRAY['pupils'::text, 'single'::text, 'teacher'::text]))),
     CONSTRAINT assignment_late_rule_known CHECK ((late_rule = ANY (ARRAY['accepted'::text, 'refused'::text]))),
     CONSTRAINT assignment_model_shown_known CHECK ((model_shown = ANY (ARRAY['never'::text, 'before'::text, 'after'::text]))),
     CONSTRAINT assignment_title_length CHECK (((length(title) >= 1) AND (length(title) <= 200))),
-    CONSTRAINT assignment_total_positive CHECK (((total >= 1) AND (total <= 1000)))
+    CONSTRAINT assignment_total_positive CHECK (((total >= 1) AND (total <= 1000))),
+    CONSTRAINT assignment_works_shown_known CHECK ((works_shown = ANY (ARRAY['chosen'::text, 'handed_in'::text, 'due'::text])))
 );
 
 CREATE TABLE public.assignment_picture (
@@ -266,6 +279,27 @@ CREATE TABLE public.close_passage (
 CREATE TABLE public.close_wording (
     assignment_id text NOT NULL,
     at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.comment (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    event_id text DEFAULT ''::text NOT NULL,
+    words text DEFAULT ''::text NOT NULL,
+    thread text,
+    account_id text NOT NULL,
+    text text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    altered_at timestamp with time zone,
+    resolved_at timestamp with time zone,
+    resolved_by text,
+    CONSTRAINT comment_not_empty CHECK ((text <> ''::text))
+);
+
+CREATE TABLE public.comment_seen (
+    timeline_id text NOT NULL,
+    account_id text NOT NULL,
+    at timestamp with time zone NOT NULL
 );
 
 CREATE TABLE public.submission (
@@ -402,6 +436,26 @@ CREATE TABLE public.group_work (
     assignment_id text NOT NULL,
     timeline_id text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.guest (
+    timeline_id text NOT NULL,
+    account_id text NOT NULL,
+    role text NOT NULL,
+    joined_at timestamp with time zone DEFAULT now() NOT NULL,
+    CONSTRAINT guest_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text])))
+);
+
+CREATE TABLE public.invitation (
+    token text NOT NULL,
+    timeline_id text NOT NULL,
+    role text NOT NULL,
+    email text,
+    account_id text,
+    invited_by text NOT NULL,
+    made_at timestamp with time zone DEFAULT now() NOT NULL,
+    ends_at timestamp with time zone,
+    CONSTRAINT invitation_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text, 'editor'::text])))
 );
 
 CREATE TABLE public.item (
@@ -1002,7 +1056,6 @@ CREATE TABLE public.timeline (
     scale text DEFAULT 'balanced'::text NOT NULL,
     date_order text,
     seq integer DEFAULT 0 NOT NULL,
-    join_token text,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     altered_at timestamp with time zone DEFAULT now() NOT NULL,
     deleted_at timestamp with time zone,
@@ -1134,6 +1187,12 @@ ALTER TABLE ONLY public.class_teacher
 ALTER TABLE ONLY public.close_wording
     ADD CONSTRAINT close_wording_pkey PRIMARY KEY (assignment_id);
 
+ALTER TABLE ONLY public.comment
+    ADD CONSTRAINT comment_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.comment_seen
+    ADD CONSTRAINT comment_seen_pkey PRIMARY KEY (timeline_id, account_id);
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_pkey PRIMARY KEY (timeline_id, account_id);
 
@@ -1166,6 +1225,12 @@ ALTER TABLE ONLY public.group_work
 
 ALTER TABLE ONLY public.group_work
     ADD CONSTRAINT group_work_timeline_unique UNIQUE (timeline_id);
+
+ALTER TABLE ONLY public.guest
+    ADD CONSTRAINT guest_pkey PRIMARY KEY (timeline_id, account_id);
+
+ALTER TABLE ONLY public.invitation
+    ADD CONSTRAINT invitation_pkey PRIMARY KEY (token);
 
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_pkey PRIMARY KEY (timeline_id, id);
@@ -1367,6 +1432,12 @@ CREATE INDEX close_passage_assignment ON public.close_passage USING btree (assig
 
 CREATE INDEX close_passage_timeline ON public.close_passage USING btree (timeline_id);
 
+CREATE INDEX comment_account ON public.comment USING btree (account_id);
+
+CREATE INDEX comment_thread ON public.comment USING btree (thread);
+
+CREATE INDEX comment_timeline ON public.comment USING btree (timeline_id, event_id);
+
 CREATE INDEX editor_account ON public.editor USING btree (account_id);
 
 CREATE INDEX frozen_copy_timeline ON public.frozen_copy USING btree (timeline_id);
@@ -1378,6 +1449,18 @@ CREATE INDEX given_event_assignment ON public.given_event USING btree (assignmen
 CREATE INDEX group_member_group ON public.group_member USING btree (group_id);
 
 CREATE INDEX group_work_assignment ON public.group_work USING btree (assignment_id);
+
+CREATE INDEX guest_account ON public.guest USING btree (account_id);
+
+CREATE UNIQUE INDEX invitation_account ON public.invitation USING btree (timeline_id, account_id);
+
+CREATE INDEX invitation_by ON public.invitation USING btree (invited_by);
+
+CREATE UNIQUE INDEX invitation_email ON public.invitation USING btree (timeline_id, lower(email));
+
+CREATE INDEX invitation_for ON public.invitation USING btree (account_id);
+
+CREATE UNIQUE INDEX invitation_link ON public.invitation USING btree (timeline_id, role) WHERE ((email IS NULL) AND (account_id IS NULL));
 
 CREATE INDEX item_of ON public.item USING btree (timeline_id, of);
 
@@ -1459,8 +1542,6 @@ CREATE INDEX submission_group ON public.submission USING btree (group_id);
 
 CREATE INDEX submission_replaced_by ON public.submission USING btree (replaced_by);
 
-CREATE UNIQUE INDEX timeline_join_token_unique ON public.timeline USING btree (join_token);
-
 CREATE INDEX version_media_media ON public.version_media USING btree (media_id);
 
 CREATE TRIGGER submission_is_frozen BEFORE DELETE OR UPDATE ON public.submission FOR EACH ROW EXECUTE FUNCTION public.refuse_submission_alteration();
@@ -1529,6 +1610,24 @@ ALTER TABLE ONLY public.close_passage
 ALTER TABLE ONLY public.close_wording
     ADD CONSTRAINT close_wording_assignment_id_fkey FOREIGN KEY (assignment_id) REFERENCES public.assignment(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.comment
+    ADD CONSTRAINT comment_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.comment
+    ADD CONSTRAINT comment_resolved_by_fkey FOREIGN KEY (resolved_by) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.comment_seen
+    ADD CONSTRAINT comment_seen_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.comment_seen
+    ADD CONSTRAINT comment_seen_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.comment
+    ADD CONSTRAINT comment_thread_fkey FOREIGN KEY (thread) REFERENCES public.comment(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.comment
+    ADD CONSTRAINT comment_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1582,6 +1681,21 @@ ALTER TABLE ONLY public.group_work
 
 ALTER TABLE ONLY public.group_work
     ADD CONSTRAINT group_work_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
+
+ALTER TABLE ONLY public.guest
+    ADD CONSTRAINT guest_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.guest
+    ADD CONSTRAINT guest_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.invitation
+    ADD CONSTRAINT invitation_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.invitation
+    ADD CONSTRAINT invitation_invited_by_fkey FOREIGN KEY (invited_by) REFERENCES public.account(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.invitation
+    ADD CONSTRAINT invitation_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.item
     ADD CONSTRAINT item_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;

@@ -119,7 +119,7 @@ test("without the event stream the bar says so, and what others write comes all 
   const { page } = nia;
   const address = await newTimeline(page, "Ferries");
   await page.getByRole("button", { name: "Share" }).click();
-  await page.getByRole("button", { name: "Invite by a link" }).click();
+  await page.getByRole("button", { name: "Make the link" }).click();
   const invitation = await page.getByLabel(/Whoever opens this link/).inputValue();
   await page.keyboard.press("Escape");
   const obi = await newPerson(browser, "Obi");

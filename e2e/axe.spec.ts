@@ -183,7 +183,7 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await page.getByLabel(/Everybody/).check();
   await page.getByRole("button", { name: "Publish" }).click();
   await expect(page.getByLabel("Link to the published page")).toBeVisible();
-  await page.getByRole("button", { name: "Invite by a link" }).click();
+  await page.getByRole("button", { name: "Make the link" }).click();
   const invitation = await page.getByLabel(/Whoever opens this link/).inputValue();
   const published = await page.getByLabel("Link to the published page").inputValue();
   await nothingFound(page, "share");

@@ -153,7 +153,7 @@ test("history of a timeline one may no longer edit says so, and what one was loo
   await writeLines(nia.page, ["1604 Rope ferry"]);
   await saved(nia.page);
   await nia.page.getByRole("button", { name: "Share" }).click();
-  await nia.page.getByRole("button", { name: "Invite by a link" }).click();
+  await nia.page.getByRole("button", { name: "Make the link" }).click();
   await obi.page.goto(await nia.page.getByLabel(/Whoever opens this link/).inputValue());
   await obi.page.getByRole("button", { name: "Join" }).click();
   await obi.page.getByRole("button", { name: "History" }).click();
@@ -161,7 +161,7 @@ test("history of a timeline one may no longer edit says so, and what one was loo
   await expect(panel.getByText(/Nia, /).first()).toBeVisible();
   await nia.page.reload();
   await nia.page.getByRole("button", { name: "Share" }).click();
-  await nia.page.getByRole("button", { name: "Take the right away" }).click();
+  await nia.page.getByRole("button", { name: /^Take the right of/ }).click();
   await expect(obi.page.getByTestId("saving")).toHaveText("You can no longer edit this");
   await panel.getByRole("button", { name: "Show it as it was then" }).first().click();
   await expect(obi.page.getByRole("alert").first()).toContainText("There is nothing here that you may see.");

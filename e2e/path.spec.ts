@@ -332,7 +332,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
 
   await test.step("a second person joins by a link; both write one description at once", async () => {
     const dialog = page.getByRole("dialog");
-    await dialog.getByRole("button", { name: "Invite by a link" }).click();
+    await dialog.getByRole("button", { name: "Make the link" }).click();
     const invitation = await dialog.getByLabel(/Whoever opens this link/).inputValue();
     await page.keyboard.press("Escape");
     const obi = await newPerson(browser, "Obi");
@@ -367,7 +367,7 @@ test("from nothing to a published timeline, and two people in it", async ({ brow
 
     // The right is taken away: the other browser says so without a reload.
     await page.getByRole("button", { name: "Share" }).click();
-    await page.getByRole("button", { name: "Take the right away" }).click();
+    await page.getByRole("button", { name: /^Take the right of/ }).click();
     await expect(obi.page.getByText("You can no longer edit this timeline")).toBeVisible();
   });
 });

@@ -164,7 +164,9 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   const [nia, obi] = pupils as [Person, Person];
   await nia.page.goto(assignment);
   await expect(nia.page.getByText("Your teacher makes the groups.")).toBeVisible();
-  await expect(nia.page.getByText("What you hand in is seen by your class once the due time has passed.")).toBeVisible();
+  await expect(
+    nia.page.getByText("What you hand in is seen by your class once the due time has passed."),
+  ).toBeVisible();
   await desk.getByRole("button", { name: "Make groups" }).click();
   const lots = dialog(desk, "Make groups");
   await lots.getByLabel("How many a group").fill("2");

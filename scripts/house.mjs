@@ -17,6 +17,7 @@ const FLOORS = [
     "features/home",
     "features/catalogue",
     "features/publishing",
+    "features/together",
     "threads",
     "cli",
   ],

@@ -93,7 +93,7 @@ export async function invited(
   url = serverUrl(),
 ): Promise<Person> {
   await owner.getByRole("button", { name: "Share" }).click();
-  await owner.getByRole("button", { name: "Invite by a link" }).click();
+  await owner.getByRole("button", { name: "Make the link" }).click();
   const invitation = await owner.getByLabel(/Whoever opens this link/).inputValue();
   await owner.keyboard.press("Escape");
   const person = await newPerson(browser, name, url);

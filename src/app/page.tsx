@@ -11,11 +11,13 @@ import { waitingFor, workOf } from "@/server/classes/home";
 import { duePractices } from "@/server/classes/practice";
 import { findPageUser } from "@/server/http/page-user";
 import { listedTimelines } from "@/server/publishing/listed";
+import { invitationsFor, visitedCards } from "@/server/timelines/invite";
 import { type TimelineCard, timelinesOf } from "@/server/timelines/queries";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
 import { UserBar } from "./user-bar";
 import { ChartThumb, NoThumb } from "./home-thumb";
+import { Invitations, SharedWithYou } from "./home-shared";
 import { HomeAside } from "./home-aside";
 import { ListOf } from "./published-list";
 import { BUILD } from "./reader-response";
@@ -58,6 +60,7 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
   const folders = [...new Set(all.flatMap((c) => (c.folder ? [c.folder] : [])))].sort();
   const cards = chosen(all, find, sort, folder);
   const looking = all.length > MANY || folders.length > 0 || find !== "" || folder !== "";
+  const [invitations, visited] = [await invitationsFor(id), await visitedCards(id)];
   const [classes, work, teaching] = [await classesOf(id), await workOf(id), await waitingFor(id)];
   return (
     <>
@@ -84,6 +87,7 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
               {WORDS.bin}
             </Link>
           </div>
+          <Invitations of={invitations} />
           {looking ? <FindTimelines find={find} sort={sort} folder={folder} folders={folders} /> : null}
           {all.length > 0 && cards.length === 0 ? <p>{WORDS.noneFits}</p> : null}
           {all.length === 0 ? (
@@ -147,6 +151,7 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
               ))}
             </ul>
           )}
+          <SharedWithYou of={visited} />
         </main>
         {classes.length > 0 ? (
           <HomeAside classes={classes} work={work} teaching={teaching} practices={await duePractices(id)} />

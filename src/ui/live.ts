@@ -1,6 +1,7 @@
 export type LiveMessage =
   | { kind: "changed"; timeline: string; seq: number }
   | { kind: "work"; timeline: string }
+  | { kind: "comments"; timeline: string }
   | { kind: "right_lost"; timeline: string }
   | { kind: "catch_up" }
   | { kind: "signed_out" }

@@ -12,7 +12,6 @@ import { ChartPane } from "./chart/chart-pane";
 import { Divider } from "./divider";
 import { EditorContext } from "./store/editor-context";
 import { insertBeside, isBlank } from "./store/event-deeds";
-import { LazyDescription } from "./sheet/lazy-description";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
 import { useLook } from "./ledger/use-look";
@@ -27,6 +26,7 @@ import type { EditorPerson, Ports, Publication } from "./store/ports";
 import { kindOf } from "@/core/bring-in/files/endings";
 import { isUnwritten } from "@/core/bring-in/unwritten";
 import { askServer } from "@/ui/ask-server";
+import { PANEL_PARTS, SidePanel } from "./side-panel";
 import { PrintChart } from "./print-chart";
 import { takeHandedFile } from "@/ui/handed-file";
 import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
@@ -40,36 +40,11 @@ import { uploadsInto } from "./store/media-deeds";
 
 // What is opened comes after what one writes in, and is fetched as soon as there is time: the network may have gone when it is asked for.
 const Board = late(() => import("./chart/board").then((m) => m.Board));
-// With its description: a sheet that grew under a pointer would take the press away.
-const withDescription = <T,>(part: Promise<T>) => Promise.all([part, LazyDescription.fetch().catch(() => null)]);
-const EventSheet = late(() => withDescription(import("./sheet/event-sheet")).then(([m]) => m.EventSheet));
-const FindPanel = late(() => import("./find/find-panel").then((m) => m.FindPanel));
-const HistoryPanel = late(() => import("./history/history-panel").then((m) => m.HistoryPanel));
-const LookPanel = late(() => import("./look/look-panel").then((m) => m.LookPanel));
-const MapPanel = late(() => import("./map/map-panel").then((m) => m.MapPanel));
 const PastView = late(() => import("./history/past-view").then((m) => m.PastView));
-const SettingsSheet = late(() => withDescription(import("./about/about-sheet")).then(([m]) => m.SettingsSheet));
-const SourcesPanel = late(() => import("./sources/sources-panel").then((m) => m.SourcesPanel));
 const PaperDialog = late(() => import("./paper/paper-dialog").then((m) => m.PaperDialog));
 const ShareDialog = late(() => import("./share/share-dialog").then((m) => m.ShareDialog));
 const BringIn = late(() => import("./bring-in/bring-in").then((m) => m.BringIn));
-const WorkPanel = late(() => import("./class-work/work-panel").then((m) => m.WorkPanel));
-const PARTS = [
-  EventSheet,
-  LookPanel,
-  Board,
-  BringIn,
-  FindPanel,
-  MapPanel,
-  HistoryPanel,
-  PastView,
-  SettingsSheet,
-  SourcesPanel,
-  ShareDialog,
-  PaperDialog,
-  TAKE_OUT,
-  WorkPanel,
-];
+const PARTS = [...PANEL_PARTS, Board, BringIn, PastView, ShareDialog, PaperDialog, TAKE_OUT];
 
 export interface EditorProps {
   account: string;
@@ -363,27 +338,18 @@ export function Editor(props: EditorProps) {
           </main>
           {panel ? (
             <div className="w-[428px] shrink-0 max-md:w-full">
-              {panel === "event" && selected ? (
-                <EventSheet
-                  key={selected}
-                  id={selected}
-                  takesFocus={opened.current === selected}
-                  onPast={showPast}
-                  onSources={showSources}
-                  onClose={closePanel}
-                />
-              ) : null}
-              {panel === "settings" ? (
-                <SettingsSheet build={props.build} onSources={showSources} onClose={closePanel} />
-              ) : null}
-              {panel === "history" ? <HistoryPanel selected={selected} onShow={showPast} onClose={closePanel} /> : null}
-              {panel === "map" ? <MapPanel selected={selected} onClose={closePanel} /> : null}
-              {panel === "look" ? (
-                <LookPanel onTry={setTried} seenBy={seenBy} onSeenBy={setSeenBy} onClose={closePanel} />
-              ) : null}
-              {panel === "sources" ? <SourcesPanel onClose={closePanel} /> : null}
-              {panel === "find" ? <FindPanel onClose={closePanel} /> : null}
-              {panel === "work" ? <WorkPanel onClose={closePanel} /> : null}
+              <SidePanel
+                panel={panel}
+                selected={selected}
+                takesFocus={opened.current === selected}
+                build={props.build}
+                seenBy={seenBy}
+                onSeenBy={setSeenBy}
+                onTry={setTried}
+                onPast={showPast}
+                onSources={showSources}
+                onClose={closePanel}
+              />
             </div>
           ) : null}
         </div>

@@ -1,12 +1,14 @@
 "use client";
 
 import { WORDS } from "@/core/words/en/editor";
+import { COMMENTS } from "@/core/words/en/together";
 import { WORDS as LOOK } from "@/core/words/en/looks";
 import { WORDS as PAPER } from "@/core/words/en/paper";
 import { WORDS as PLACES } from "@/core/words/en/places";
 import {
   Earth,
   History,
+  MessageSquareText,
   MonitorPlay,
   PaintRoller,
   Presentation,
@@ -25,7 +27,7 @@ import { classes } from "@/ui/classes";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
 
-export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | "map" | "look" | null;
+export type Panel = "event" | "settings" | "history" | "work" | "find" | "sources" | "map" | "look" | "comments" | null;
 
 export function ToolBar({
   hidden,
@@ -161,6 +163,19 @@ export function ToolBar({
         >
           <Settings2 size={16} /> <span className="max-sm:sr-only">{WORDS.about}</span>
         </button>
+        {store.isLocal ? null : (
+          <button
+            type="button"
+            className={tool}
+            aria-pressed={panel === "comments"}
+            aria-label={COMMENTS.comments}
+            title={COMMENTS.comments}
+            disabled={!ready}
+            onClick={() => setPanel(panel === "comments" ? null : "comments")}
+          >
+            <MessageSquareText size={16} />
+          </button>
+        )}
         {store.isLocal ? null : (
           <button
             type="button"

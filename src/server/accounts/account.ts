@@ -171,6 +171,8 @@ export async function accountPart(id: string): Promise<string | null> {
       content: s.returnedAt ? JSON.parse(content) : undefined,
     })),
     files,
+    comments: await db()`
+      select c.timeline_id as timeline, c.event_id as event, c.words, c.text, c.at from comment c where c.account_id = ${id} order by c.at`,
     practice: await resultsOf(id),
     looks: (await looksFor(id)).filter((l) => l.mine).map(({ name, look, className }) => ({ name, className, look })),
   });
@@ -250,6 +252,9 @@ export async function deleteAccount(id: string): Promise<void> {
     await leaveAllClasses(tx, id);
     await leaveAllSchools(tx, id);
     await tx`delete from removed_editor where account_id = ${id}`;
+    await tx`delete from guest where account_id = ${id}`;
+    await tx`delete from invitation where account_id = ${id} or invited_by = ${id}`;
+    await tx`delete from comment_seen where account_id = ${id}`;
     await tx`delete from account_notice where account_id = ${id}`;
     await forgetLooks(tx, id);
     await forgetResults(tx, id);

@@ -41,7 +41,7 @@ describe("who teaches a class", () => {
     ]);
     expect((await noticesOf(helper.id))[0]!.text).toContain("give no marks");
     expect(await findClassRole(db(), s.klass, helper.id)).toBe("assistant");
-    expect(await findRight(db(), s.timeline, helper.id)).toBe("read");
+    expect(await findRight(db(), s.timeline, helper.id)).toBe("comment");
     must(await submit(s.timeline, s.nia.id));
     const id = await current(s.timeline);
     // The assistant comments; points stay as they are.
@@ -135,7 +135,7 @@ describe("a school year", () => {
     expect(await joinAsMe((await makePerson("Late")).id, s.code)).toMatchObject({ failed: "no_such_code" });
     expect(await submit(s.timeline, s.nia.id)).toMatchObject({ failed: "year_over" });
     expect(await beginAssignment(s.assignment, s.obi.id)).toMatchObject({ failed: "year_over" });
-    expect(await findRight(db(), s.timeline, s.teacher.id)).toBe("read");
+    expect(await findRight(db(), s.timeline, s.teacher.id)).toBe("comment");
     expect(await teachingOf(s.teacher.id, none)).toEqual([]);
     must(await archiveClass(s.klass, s.teacher.id, false));
     must(await submit(s.timeline, s.nia.id));

@@ -1,7 +1,7 @@
 import "server-only";
 import { workFor } from "../classes/reach";
 import { db } from "../db/pool";
-import { editableBy } from "../timelines/access";
+import { editableBy, visitedBy } from "../timelines/access";
 import { Ears } from "./ears";
 
 type Notice =
@@ -10,12 +10,15 @@ type Notice =
   | { kind: "work"; timeline: string }
   /** What a person may edit has changed. */
   | { kind: "rights"; account: string }
+  /** Something was said about it, or altered of what was. */
+  | { kind: "comments"; timeline: string }
   | { kind: "signed_out"; session: string };
 
 interface Client {
   account: string;
   session: string;
-  timelines: Set<string>;
+  /** What they hear of, and whether they edit it. */
+  timelines: Map<string, boolean>;
   controller: ReadableStreamDefaultController<Uint8Array>;
 }
 
@@ -86,6 +89,7 @@ async function deliver(notice: Notice): Promise<void> {
   switch (notice.kind) {
     case "changed":
     case "work":
+    case "comments":
       for (const c of hub.clients) if (c.timelines.has(notice.timeline)) send(c, notice);
       return;
     case "rights": {
@@ -93,7 +97,8 @@ async function deliver(notice: Notice): Promise<void> {
       if (theirs.length === 0) return;
       const now = await heard(notice.account);
       for (const c of theirs) {
-        for (const id of c.timelines) if (!now.has(id)) send(c, { kind: "right_lost", timeline: id });
+        for (const [id, edits] of c.timelines)
+          if (!now.has(id) || (edits && !now.get(id))) send(c, { kind: "right_lost", timeline: id });
         c.timelines = now;
         // What happened while the new rights were being looked up is asked for.
         send(c, { kind: "catch_up" });
@@ -109,9 +114,11 @@ async function deliver(notice: Notice): Promise<void> {
   }
 }
 
-/** What a person hears of: what they may edit, and as a teacher the work for their classes. */
-async function heard(account: string): Promise<Set<string>> {
-  return new Set([...(await editableBy(db(), account)), ...(await workFor(db(), account))]);
+/** What a person hears of: what they may edit, what they read as a guest, and as a teacher the work for their classes. */
+async function heard(account: string): Promise<Map<string, boolean>> {
+  const looked = [...(await visitedBy(db(), account)), ...(await workFor(db(), account))];
+  const edited = await editableBy(db(), account);
+  return new Map([...looked.map((id) => [id, false] as const), ...edited.map((id) => [id, true] as const)]);
 }
 
 function send(c: Client, message: object): void {

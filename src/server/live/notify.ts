@@ -11,6 +11,11 @@ export async function signedOut(session: string, sql: Sql = db()): Promise<void>
   await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "signed_out", session })})`;
 }
 
+/** Tells every process that something was said about a timeline, or altered of what was. */
+export async function commentsChanged(timeline: string, sql: Sql = db()): Promise<void> {
+  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "comments", timeline })})`;
+}
+
 /** Tells every process that the state of some work (submitted, marked, returned) has changed. */
 export async function workChanged(timeline: string, sql: Sql = db()): Promise<void> {
   await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "work", timeline })})`;

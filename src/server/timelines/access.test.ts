@@ -9,7 +9,7 @@ import { join, openInvitation, removeEditor } from "./invite";
 withTestDatabase("access");
 
 describe("the rights in a timeline", () => {
-  it("are the owner's, an editor's, and for its class the teacher's to read; each holds what is less", async () => {
+  it("are the owner's, an editor's, and for its class the teacher's to comment; each holds what is less", async () => {
     const s = await school();
     const { token } = must(await openInvitation(s.timeline, s.nia.id, false));
     must(await join(token, s.obi.id));
@@ -17,7 +17,7 @@ describe("the rights in a timeline", () => {
     const table: [string, string, number][] = [
       ["owner", s.nia.id, 5],
       ["editor", s.obi.id, 4],
-      ["teacher", s.teacher.id, 1],
+      ["teacher", s.teacher.id, 2],
       ["classmate", s.wren.id, 0],
       ["stranger", stranger.id, 0],
     ];

@@ -10,9 +10,16 @@ import { fail, Refused } from "../http/failure";
 export const RIGHTS = ["read", "comment", "add", "edit", "own"] as const;
 export type Right = (typeof RIGHTS)[number];
 
-/** What stands beside a name in the list of a timeline's people. */
+/** What stands beside a name in the list of those who edit a timeline. */
 export type Role = "owner" | "editor";
-const RIGHT_OF: Record<Role, Right> = { owner: "own", editor: "edit" };
+/** What guests of a timeline are. */
+export type GuestRole = "reader" | "commenter";
+const RIGHT_OF: Record<Role | GuestRole, Right> = {
+  owner: "own",
+  editor: "edit",
+  commenter: "comment",
+  reader: "read",
+};
 
 interface Where {
   /** Of a deleted timeline, which is in its owner's bin, too. */
@@ -20,15 +27,19 @@ interface Where {
 }
 
 /**
- * The furthest right of a person; null: none, or there is no such timeline. Those who teach the class it is made for read it,
- * and so do students to whom it is shown as a model.
+ * The furthest right of a person; null: none, or there is no such timeline. Guests read it, or comment too. Those who teach the class it is made for
+ * comment, and students to whom it is shown as a model read it.
  */
 export async function findRight(sql: Sql, timeline: string, account: string, where: Where = {}): Promise<Right | null> {
-  const [row] = await sql<{ role: Role }[]>`
-    select e.role from editor e join timeline t on t.id = e.timeline_id
-    where e.timeline_id = ${timeline} and e.account_id = ${account} and (t.deleted_at is null or ${where.deleted ?? false})`;
+  const [row] = await sql<{ role: Role | GuestRole }[]>`
+    select p.role from (
+      select e.role, e.timeline_id from editor e where e.timeline_id = ${timeline} and e.account_id = ${account}
+      union all select g.role, g.timeline_id from guest g where g.timeline_id = ${timeline} and g.account_id = ${account}) p
+    join timeline t on t.id = p.timeline_id
+    where t.deleted_at is null or (${where.deleted ?? false} and p.role in ('owner', 'editor'))`;
   if (row) return RIGHT_OF[row.role];
-  return (await worksFor(sql, timeline, account)) || (await modelFor(sql, timeline, account)) ? "read" : null;
+  if (await worksFor(sql, timeline, account)) return "comment";
+  return (await modelFor(sql, timeline, account)) ? "read" : null;
 }
 
 /** Whether one right holds another. */
@@ -54,6 +65,14 @@ export async function requireRight(
   const has = await findRight(sql, timeline, account, where);
   if (holds(has, right)) return;
   throw new Refused(fail(right === "own" && holds(has, "edit") ? "owner_only" : "not_found"));
+}
+
+/** Every timeline a person reads as a guest. */
+export async function visitedBy(sql: Sql, account: string): Promise<string[]> {
+  const rows = await sql<{ id: string }[]>`
+    select t.id from guest g join timeline t on t.id = g.timeline_id
+    where g.account_id = ${account} and t.deleted_at is null`;
+  return rows.map((r) => r.id);
 }
 
 /** Every timeline a person may edit. */

@@ -46,7 +46,7 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await tx`
     delete from media m where timeline_id = ${id} and not exists (select from version_media v where v.media_id = m.id)`;
   await tx`
-    update timeline set title = '', subject = '', byline = '', introduction = '', closing = '', join_token = null, log_bytes = 0,
+    update timeline set title = '', subject = '', byline = '', introduction = '', closing = '', log_bytes = 0,
       deleted_at = coalesce(deleted_at, now()) where id = ${id}`;
 }
 

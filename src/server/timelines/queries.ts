@@ -5,6 +5,7 @@ import type { Visibility } from "@/core/timeline/visibility";
 import type { ConfirmedChange } from "@/core/change/change";
 import { whenInRange } from "@/core/time/range";
 import type { Category, Item, Source, Timeline, TimelineEvent } from "@/core/timeline/timeline";
+import { rowsOf } from "@/core/timeline/order";
 import { db, type Sql } from "../db/pool";
 import type { Role } from "./access";
 
@@ -133,6 +134,12 @@ export interface TimelineCard {
   takenBackAt: Date | null;
   /** The chart in small as it was drawn last; null where it cannot be drawn; missing where it has changed since. */
   thumbnail?: string | null;
+}
+
+/** The events and chapters of a timeline in the order of its rows, with their titles. */
+export async function eventTitles(timeline: string): Promise<{ id: string; title: string }[]> {
+  const found = await findTimeline(timeline);
+  return rowsOf(found?.timeline.events ?? new Map()).map((e) => ({ id: e.id, title: e.title || "Untitled" }));
 }
 
 /** Everything a person may edit, the last altered first. */

@@ -1,6 +1,9 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as TOGETHER } from "@/core/words/en/together";
+import Link from "next/link";
+import { buttonLook } from "@/ui/controls/button";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
-import { requirePageUser } from "@/server/http/page-user";
+import { findPageUser } from "@/server/http/page-user";
 import { findInvitation } from "@/server/timelines/invite";
 import { UserBar } from "../../user-bar";
 
@@ -8,17 +11,41 @@ export const metadata = { title: WORDS.join };
 
 export default async function JoinPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  await requirePageUser(`/join/${token}`);
-  const invitation = await findInvitation(token);
+  // Who invites to what is said before anybody signs in: the link was given to them.
+  const [user, invitation] = [await findPageUser(), await findInvitation(token)];
+  const back = `to=${encodeURIComponent(`/join/${token}`)}`;
   return (
     <>
       <UserBar />
       <main className="mx-auto max-w-[520px] px-5 py-10">
-        {invitation ? (
+        {invitation?.over ? (
+          <>
+            <h1 className="text-[26px]">{TOGETHER.overTitle}</h1>
+            <p className="mt-4">{TOGETHER.over}</p>
+          </>
+        ) : invitation ? (
           <>
             <h1 className="text-[26px]">{invitation.title || WORDS.anUntitledTimeline}</h1>
-            <p className="my-4">{WORDS.invitesYouToWorkOn(invitation.owner)}</p>
-            <OpenTimelineButton path={`/api/join/${token}`} label={WORDS.join} />
+            <p className="my-4">
+              {invitation.role === "editor"
+                ? TOGETHER.invitesEditor(invitation.by)
+                : TOGETHER.invitesYou(invitation.by, invitation.role)}
+            </p>
+            {user ? (
+              <OpenTimelineButton path={`/api/join/${token}`} label={WORDS.join} />
+            ) : (
+              <>
+                <p className="mb-3">{TOGETHER.signInFirst}</p>
+                <p className="flex gap-2">
+                  <Link href={`/sign-in?${back}`} className={buttonLook("main")}>
+                    {TOGETHER.signIn}
+                  </Link>
+                  <Link href={`/sign-up?${back}`} className={buttonLook("plain")}>
+                    {TOGETHER.signUp}
+                  </Link>
+                </p>
+              </>
+            )}
           </>
         ) : (
           <>

@@ -10,9 +10,12 @@ import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { BUILD } from "../../reader-response";
 import { requirePageUser } from "@/server/http/page-user";
-import { hasRight } from "@/server/timelines/access";
+import { findRight, holds } from "@/server/timelines/access";
 import { publicationOf } from "@/server/publishing/publish";
-import { editorsOf, readFields } from "@/server/timelines/queries";
+import { guestRoleOf } from "@/server/timelines/invite";
+import { GuestView } from "@/features/together/guest-view";
+import { UserBar } from "../../user-bar";
+import { editorsOf, eventTitles, readFields } from "@/server/timelines/queries";
 
 export const metadata = { title: WORDS.editor };
 
@@ -20,7 +23,11 @@ export const metadata = { title: WORDS.editor };
 export default async function EditorPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const user = await requirePageUser(`/timelines/${id}`);
-  const read = (await hasRight(db(), id, user.id, "edit")) ? await readFields(db(), id) : null;
+  const right = await findRight(db(), id, user.id);
+  if (holds(right, "comment") && !holds(right, "edit")) return <Guest id={id} account={user.id} as="commenter" />;
+  if (right !== null && !holds(right, "edit") && (await guestRoleOf(id, user.id)))
+    return <Guest id={id} account={user.id} as="reader" />;
+  const read = holds(right, "edit") ? await readFields(db(), id) : null;
   if (!read) notFound();
   // Asked for with the page, not when its script has come.
   preload(`/api/timelines/${id}`, { as: "fetch", crossOrigin: "anonymous" });
@@ -40,5 +47,24 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
         schools: (await schoolsOf(db(), user.id)).map((s) => ({ id: s.id, name: s.name })),
       }}
     />
+  );
+}
+
+/** The timeline as those see it who do not edit it. */
+async function Guest({ id, account, as: role }: { id: string; account: string; as: "reader" | "commenter" }) {
+  const read = await readFields(db(), id);
+  if (!read) notFound();
+  return (
+    <div className="flex h-dvh flex-col max-md:h-auto">
+      <UserBar />
+      <GuestView
+        timeline={id}
+        title={read.fields.title}
+        role={role}
+        account={account}
+        mayLeave={(await guestRoleOf(id, account)) !== null}
+        events={role === "commenter" ? await eventTitles(id) : []}
+      />
+    </div>
   );
 }

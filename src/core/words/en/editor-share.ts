@@ -84,11 +84,8 @@ export const WORDS = {
   publishedVersionOf: (day: string, later: string) => `Published – version of ${day}; ${later}.`,
   workOnItTogether: "Work on it together",
   owner: "owner",
-  takeTheRightAway: "Take the right away",
-  whoeverOpensThisLinkSigned: "Whoever opens this link, signed in, may edit",
-  renewTheLink: "Renew the link",
   closeTheLink: "Close the link",
-  inviteByALink: "Invite by a link",
+  takeTheRightAway: "Take the right away",
   handInAFrozenCopy: "Hand in a frozen copy",
   aDatedCopyThatNever:
     "A dated copy that never changes, with a link of its own and as a file: for a teacher who is not on Fastigo. It does not matter whether the timeline is published.",

@@ -56,6 +56,22 @@ export const FAILURES = {
   mark_needs_reason:
     "This mark was given back already. Say why it is changed: the group reads the reason, and the mark before is kept.",
   not_returned_yet: "This can be answered once it has been given back, and up to a hundred times. Nothing was sent.",
+  owner_stays:
+    "A timeline always has an owner. Pass it on to somebody who edits it first, under Share; nothing was changed.",
+  group_edits:
+    "This is the work of a group, and whoever belongs to it edits it. Take the right away instead, or leave it; nothing was changed.",
+  not_of_class:
+    "This is work for a class, and only its teachers and students may see it before it is published. Nothing was changed.",
+  invitation_over: "This link was good until a day that is over. Ask whoever gave it to you for a new one.",
+  end_is_past: "The day and time until when it is good are over already. Choose a later one; nothing was sent.",
+  nobody_of_that_name:
+    "Nobody of this name is in a class with you. Write an e-mail address, or give them a link; nothing was sent.",
+  several_of_that_name:
+    "Several people in your classes have this name. Write an e-mail address, or give them a link; nothing was sent.",
+  remark_empty: "Write a few words first; nothing was sent.",
+  remarks_full:
+    "There are 500 comments on this already, which is as many as it takes. Delete some, or say it elsewhere; nothing was sent.",
+  remark_gone: "This comment was deleted meanwhile. What you wrote is still in the field.",
   no_such_platform:
     "This learning platform is not known here. Ask whoever runs Fastigo at your school to add it; nothing was changed.",
   bad_launch:

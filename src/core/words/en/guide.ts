@@ -266,7 +266,7 @@ export const GUIDE: readonly GuideTask[] = [
     title: "Work on it together",
     also: "collaborate invite share edit history undo restore deleted",
     steps: [
-      "Under Share press Invite by a link and send the link to whoever shall edit with you. You can all write at once.",
+      "Under Share invite people by their e-mail addresses, by the name of somebody in your class, or by a link: to read, to comment, or to edit with you. All who edit can write at once.",
       "History says who did what; any moment can be looked at, compared and put back.",
       "What was deleted lies in the bin for 30 days.",
     ],

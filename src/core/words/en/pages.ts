@@ -39,8 +39,6 @@ export const WORDS = {
   withYourSignInName: "with your sign-in name.",
   join: "Join",
   anUntitledTimeline: "An untitled timeline",
-  invitesYouToWorkOn: (owner: string) =>
-    `${owner} invites you to work on this timeline together. You can both edit everything in it, at once; who wrote what is kept.`,
   thisInvitationIsOver: "This invitation is over",
   itHasBeenClosedOr: "It has been closed or renewed. Ask for a new link.",
   newTimeline: "New timeline",
@@ -65,6 +63,7 @@ export const WORDS = {
     "This is how a reader will see it. It is the draft: only its editors, and the teacher of an assignment, can see this page.",
   backToTheEditor: "Back to the editor",
   atOtherSizes: "At other sizes",
+  thisIsTheDraft: "This is the draft as it stands now, which its owner lets you see.",
   thisIsTheDraftAs:
     "This is the draft as it stands now. It has not been handed in; its group knows that you can see it.",
   somethingWentWrongHereNot: "Something went wrong here, not with you",

@@ -117,7 +117,7 @@ export class TimelineStore {
       else if (m.timeline === this.timelineId) {
         if (m.kind === "right_lost") this.set({ saving: "right_lost" });
         else if (m.kind === "work") void this.catching.ask();
-        else if (m.seq > this.replica.seq) void this.catching.ask();
+        else if (m.kind === "changed" && m.seq > this.replica.seq) void this.catching.ask();
       }
     });
     // What happened between the timeline's reading and now was heard by nobody here.

@@ -4,6 +4,8 @@ import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRight, holds } from "@/server/timelines/access";
+import { guestRoleOf } from "@/server/timelines/invite";
+import { WORDS as TOGETHER } from "@/core/words/en/together";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
 import { outsideFor, pageOfDraft, sendPage, variantOf } from "../../../reader-response";
@@ -18,6 +20,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
   const right = await findRight(db(), id, user.id);
   if (!right) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.askItsOwnerForA);
+  const guest = await guestRoleOf(id, user.id);
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
     tried: LOOKS.find((l) => l === new URL(request.url).searchParams.get("look")) ?? null,
@@ -32,8 +35,8 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
           more: { to: `/timelines/${id}/sizes`, text: WORDS.atOtherSizes },
         }
       : {
-          text: WORDS.thisIsTheDraftAs,
-          link: null,
+          text: guest ? WORDS.thisIsTheDraft : WORDS.thisIsTheDraftAs,
+          link: holds(right, "comment") ? { to: `/timelines/${id}`, text: TOGETHER.commentOnIt } : null,
         },
     listed: false,
     published: null,

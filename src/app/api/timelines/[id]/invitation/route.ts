@@ -1,20 +1,28 @@
 import type { ValidateFunction } from "ajv";
+import { maybe, object } from "@/core/text/schema";
+import { INVITED_AS, type InvitedAs } from "@/core/timeline/roles";
+import { fail } from "@/server/http/failure";
 import { ajv, memberRoute } from "@/server/http/route";
 import { closeInvitation, openInvitation } from "@/server/timelines/invite";
 
-const readRenew = ajv.compile({
-  type: "object",
-  properties: { renew: { type: "boolean" } },
-  required: ["renew"],
-  additionalProperties: false,
-}) as ValidateFunction<{ renew: boolean }>;
+const readLink = ajv.compile(
+  object(
+    { renew: { type: "boolean" }, role: { enum: [...INVITED_AS] }, endsAt: maybe({ type: "string", maxLength: 40 }) },
+    ["role", "endsAt"],
+  ),
+) as unknown as ValidateFunction<{ renew: boolean; role?: InvitedAs; endsAt?: string | null }>;
+const readToken = ajv.compile(object({ token: { type: "string", maxLength: 40 } })) as unknown as ValidateFunction<{
+  token: string;
+}>;
 
-export const POST = memberRoute({ body: readRenew }, async ({ user, params, body }) => {
-  const made = await openInvitation(params.id!, user.id, body.renew);
-  return "failed" in made ? made : { token: made.token };
+/** The link for a role, made where there is none; `endsAt`: until when it is good, an instant as ISO 8601. */
+export const POST = memberRoute({ body: readLink }, async ({ user, params, body }) => {
+  const endsAt = body.endsAt ? new Date(body.endsAt) : null;
+  if (endsAt && Number.isNaN(endsAt.getTime())) return fail("no_such_time");
+  return openInvitation(params.id!, user.id, body.renew, body.role, endsAt);
 });
 
-export const DELETE = memberRoute({}, async ({ user, params }) => {
-  const done = await closeInvitation(params.id!, user.id);
-  return "failed" in done ? done : { closed: true };
-});
+/** Closes a link, or withdraws what somebody was invited to. */
+export const DELETE = memberRoute({ body: readToken }, async ({ user, params, body }) =>
+  closeInvitation(params.id!, user.id, body.token),
+);

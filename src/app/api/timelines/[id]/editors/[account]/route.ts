@@ -1,7 +1,16 @@
-import { memberRoute } from "@/server/http/route";
-import { removeEditor } from "@/server/timelines/invite";
+import type { ValidateFunction } from "ajv";
+import { object } from "@/core/text/schema";
+import { ajv, memberRoute } from "@/server/http/route";
+import { type Person, removeEditor, setRole } from "@/server/timelines/invite";
 
-export const DELETE = memberRoute({}, async ({ user, params }) => {
-  const done = await removeEditor(params.id!, user.id, params.account!);
-  return "failed" in done ? done : { removed: true };
-});
+const readRole = ajv.compile(
+  object({ role: { enum: ["reader", "commenter", "editor", "owner"] } }),
+) as unknown as ValidateFunction<{ role: Person["role"] }>;
+
+/** Makes somebody something else in it; "owner" passes it on. */
+export const PUT = memberRoute({ body: readRole }, async ({ user, params, body }) =>
+  setRole(params.id!, user.id, params.account!, body.role),
+);
+
+/** Takes the right of somebody away, or leaves. */
+export const DELETE = memberRoute({}, async ({ user, params }) => removeEditor(params.id!, user.id, params.account!));

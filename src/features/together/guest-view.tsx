@@ -1,0 +1,136 @@
+"use client";
+
+import Link from "next/link";
+import { useEffect, useRef, useState } from "react";
+import { COMMENTS, WORDS } from "@/core/words/en/together";
+import { askServer } from "@/ui/ask-server";
+import { CommentThreads } from "@/ui/comments/comment-threads";
+import { Button } from "@/ui/controls/button";
+import { Modal } from "@/ui/controls/modal";
+import { Problem } from "@/ui/controls/problem";
+import { listenLive } from "@/ui/live";
+import { useReady } from "@/ui/use-ready";
+
+/** A timeline as its guests see it: its read view as it stands, and beside it what was said, for those who comment. */
+export function GuestView({
+  timeline,
+  title,
+  role,
+  account,
+  mayLeave,
+  events,
+}: {
+  timeline: string;
+  title: string;
+  role: "reader" | "commenter";
+  account: string;
+  /** Teachers see it by their class, and leave nothing. */
+  mayLeave: boolean;
+  events: readonly { id: string; title: string }[];
+}) {
+  const ready = useReady();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [about, setAbout] = useState("");
+  const [changed, setChanged] = useState(false);
+  const [leaving, setLeaving] = useState(false);
+  const [gone, setGone] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(
+    () =>
+      listenLive((m) => {
+        if (m.kind === "signed_out") setGone(true);
+        if (!("timeline" in m) || m.timeline !== timeline) return;
+        if (m.kind === "changed") setChanged(true);
+        // A right may have become another one: the page itself says which.
+        if (m.kind === "right_lost")
+          void fetch(window.location.href, { method: "HEAD", cache: "no-store" }).then(
+            (r) => (r.ok ? window.location.reload() : setGone(true)),
+            () => setGone(true),
+          );
+      }),
+    [timeline],
+  );
+  const show = (event: string) => {
+    setAbout(event);
+    frame.current?.contentWindow?.location.replace(`/timelines/${timeline}/reader${event === "" ? "" : `#e-${event}`}`);
+  };
+  if (gone)
+    return (
+      <main className="mx-auto max-w-[520px] px-5 py-10">
+        <p role="alert">{WORDS.withdrawn}</p>
+        <p className="mt-4">
+          <Link href="/" className="font-bold text-verdigris underline">
+            {WORDS.toYourTimelines}
+          </Link>
+        </p>
+      </main>
+    );
+  return (
+    <main className="flex min-h-0 flex-1 max-md:flex-col">
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col max-md:h-[70dvh] max-md:flex-none">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-panel px-4 py-1.5 text-[14px]">
+          <h1 className="min-w-0 truncate text-[17px]">{title || WORDS.untitled}</h1>
+          <span className="text-quiet">{WORDS.youMay[role]}</span>
+          {changed ? (
+            <span role="status" className="flex items-center gap-2">
+              {WORDS.hasChanged}
+              <Button
+                size="small"
+                onClick={() => {
+                  setChanged(false);
+                  frame.current?.contentWindow?.location.reload();
+                }}
+              >
+                {WORDS.lookAnew}
+              </Button>
+            </span>
+          ) : null}
+          {mayLeave ? (
+            <Button size="small" kind="quiet" className="ml-auto" disabled={!ready} onClick={() => setLeaving(true)}>
+              {WORDS.leave}
+            </Button>
+          ) : null}
+        </div>
+        <iframe
+          ref={frame}
+          title={title || WORDS.theTimeline}
+          src={`/timelines/${timeline}/reader`}
+          className="min-h-0 w-full flex-1 border-0"
+        />
+      </div>
+      {role === "commenter" ? (
+        <aside
+          aria-label={COMMENTS.comments}
+          className="w-[380px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
+        >
+          <h2 className="mb-2 text-[18px]">{COMMENTS.comments}</h2>
+          <CommentThreads
+            timeline={timeline}
+            titles={events}
+            about={about}
+            onAbout={show}
+            onOpen={show}
+            onRefused={() => setGone(true)}
+          />
+        </aside>
+      ) : null}
+      <Modal title={WORDS.leave} open={leaving} onOpenChange={setLeaving}>
+        <p>{WORDS.leaveSure}</p>
+        <Problem text={problem} className="mt-2" />
+        <div className="mt-4 flex gap-2">
+          <Button
+            kind="main"
+            onClick={async () => {
+              const done = await askServer("DELETE", `/api/timelines/${timeline}/editors/${account}`);
+              if (done.ok) window.location.assign("/");
+              else setProblem(done.sentence);
+            }}
+          >
+            {WORDS.leave}
+          </Button>
+          <Button onClick={() => setLeaving(false)}>{WORDS.cancel}</Button>
+        </div>
+      </Modal>
+    </main>
+  );
+}
