@@ -2,7 +2,8 @@
 export type Answer = "yes" | "sign in" | "nothing" | "not yours";
 /**
  * Actors: the timeline and its class have an owner and an editor (one group), a classmate of another group, the teacher who leads it, one
- * who teaches with them and one who assists; and there is the teacher of another class.
+ * who teaches with them and one who assists; and there is the teacher of another class. Two more classmates are guests of the timeline:
+ * one reads it, one comments on it.
  */
 export const ACTORS = [
   "nobody",
@@ -14,6 +15,8 @@ export const ACTORS = [
   "otherTeacher",
   "coTeacher",
   "assistant",
+  "reader",
+  "commenter",
 ] as const;
 type Row = [
   nobody: Answer,
@@ -87,10 +90,9 @@ const GROUP_AND_TEACHER: Row = ["sign in", "nothing", "yes", "yes", "nothing", "
 
 /**
  * Who may ask what, for every route and page of src/app. A route that is missing here, or stands here and is gone, fails
- * a test; another test asks each as nobody, a stranger, an editor, the owner, a classmate of
- * another group, the teacher and the teacher of another class.
+ * a test; another test asks each as all the actors.
  */
-export const ACCESS: Record<string, Row> = {
+const TABLE: Record<string, Row> = {
   "PAGE /": EVERYBODY,
   "PAGE /published": EVERYBODY,
   "PAGE /published/[address]": EVERYBODY,
@@ -172,8 +174,10 @@ export const ACCESS: Record<string, Row> = {
   "PAGE /assignments/[id]/questions/[timeline]": WATCHERS,
   "PAGE /assignments/[id]": CLASS,
   "PAGE /assignments/[id]/edit": TEACHER,
-  "PAGE /join/[token]": SIGNED_IN,
-  "PAGE /timelines/[id]": EDITORS,
+  // Who invites to what is said before anybody signs in.
+  "PAGE /join/[token]": EVERYBODY,
+  // Those who comment see it beside what was said.
+  "PAGE /timelines/[id]": GROUP_AND_TEACHER,
   "PAGE /timelines/[id]/sizes": EDITORS,
   // The teacher of the class it is made for may look at the draft.
   "GET /timelines/[id]/reader": GROUP_AND_TEACHER,
@@ -233,6 +237,15 @@ export const ACCESS: Record<string, Row> = {
   "POST /api/timelines/[id]/copies": EDITORS,
   "POST /api/timelines/[id]/invitation": OWNER,
   "DELETE /api/timelines/[id]/invitation": OWNER,
+  "GET /api/timelines/[id]/right": GROUP_AND_TEACHER,
+  "GET /api/timelines/[id]/people": EDITORS,
+  "POST /api/timelines/[id]/people": OWNER_HIDDEN,
+  "PUT /api/timelines/[id]/editors/[account]": OWNER_HIDDEN,
+  "GET /api/timelines/[id]/comments": GROUP_AND_TEACHER,
+  "POST /api/timelines/[id]/comments": GROUP_AND_TEACHER,
+  "PATCH /api/timelines/[id]/comments/[said]": GROUP_AND_TEACHER,
+  // The owner said it.
+  "DELETE /api/timelines/[id]/comments/[said]": OWNER_ONLY,
   "DELETE /api/timelines/[id]/editors/[account]": OWNER_ONLY,
   "PUT /api/timelines/[id]/publication": OWNER_HIDDEN,
   "DELETE /api/timelines/[id]/publication": OWNER_HIDDEN,
@@ -406,3 +419,22 @@ export const ACCESS: Record<string, Row> = {
   "PUT /api/submissions/[id]/given/[n]": TEACHER,
   "DELETE /api/submissions/[id]/given/[n]": TEACHER,
 };
+
+const READS: [reader: Answer, commenter: Answer] = ["yes", "yes"];
+const COMMENTS: [reader: Answer, commenter: Answer] = ["nothing", "yes"];
+/** Where guests are answered otherwise than a classmate who is none. */
+const GUESTS: Record<string, [reader: Answer, commenter: Answer]> = {
+  "PAGE /timelines/[id]": READS,
+  "GET /timelines/[id]/reader": READS,
+  "GET /api/timelines/[id]/media/[media]/[size]": READS,
+  "POST /api/timelines/[id]/files": READS,
+  "POST /api/timelines/[id]/files/plan": READS,
+  "GET /api/timelines/[id]/right": READS,
+  "GET /api/timelines/[id]/comments": COMMENTS,
+  "POST /api/timelines/[id]/comments": COMMENTS,
+  "PATCH /api/timelines/[id]/comments/[said]": COMMENTS,
+};
+
+export const ACCESS: Record<string, Answer[]> = Object.fromEntries(
+  Object.entries(TABLE).map(([name, row]) => [name, [...row, ...(GUESTS[name] ?? [row[4], row[4]])]]),
+);

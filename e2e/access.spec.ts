@@ -71,8 +71,10 @@ test("each is answered as the table says, to everybody it could concern", async 
     otherTeacher: await person("Other"),
     coTeacher: await person("Reed"),
     assistant: await person("Fern"),
+    reader: await person("Reader"),
+    commenter: await person("Commenter"),
   };
-  const { editor, owner, classmate, teacher, otherTeacher, coTeacher, assistant } = people;
+  const { editor, owner, classmate, teacher, otherTeacher, coTeacher, assistant, reader, commenter } = people;
   const nobody = await playwrightRequest.newContext({ baseURL: serverUrl() });
   const json = async <T>(response: APIResponse): Promise<T> => (await response.json()) as T;
   const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
@@ -111,7 +113,8 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { id: klass } = await post<{ id: string }>(teacher, "/api/classes", { name: "History 8B" });
     const page = await (await teacher.get(`/classes/${klass}`)).text();
     const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
-    for (const student of [owner, editor, classmate]) await post(student, "/api/classes/join-as-me", { code });
+    for (const student of [owner, editor, classmate, reader, commenter])
+      await post(student, "/api/classes/join-as-me", { code });
     await post(teacher, `/api/classes/${klass}/teachers`, { email: coTeacher.email, role: "teacher" });
     await post(teacher, `/api/classes/${klass}/teachers`, { email: assistant.email, role: "assistant" });
     const schoolWith = async () => {
@@ -137,6 +140,18 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { id: assignment } = await post<{ id: string }>(teacher, "/api/assignments", set);
     const { timeline: id } = await post<{ timeline: string }>(owner, `/api/assignments/${assignment}/group`);
     await post(owner, `/api/timelines/${id}/classmates`, { account: editor.id });
+    if (names("timelines") || names("/join"))
+      for (const [guest, role] of [
+        [reader, "reader"],
+        [commenter, "commenter"],
+      ] as const) {
+        const link = await post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false, role });
+        await post(guest, `/api/join/${link.token}`);
+      }
+    const spoken = { event: "", words: "", thread: null, text: "Where does it begin?" };
+    const said = names("[said]")
+      ? (await post<{ id: string }>(owner, `/api/timelines/${id}/comments`, spoken)).id
+      : "none";
     const send = async () => {
       const own = await picture();
       const { upload } = await post<{ upload: string }>(owner, `/api/timelines/${id}/uploads`, {
@@ -227,6 +242,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       token,
       upload: names("[upload]") ? await send() : "none",
       submission,
+      said,
       pupil,
       lesson,
       practice,
@@ -275,6 +291,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("/schools/[id]", `/schools/${s.school}`)
         .replace("/teachers/[account]", `/teachers/${colleague.id}`)
         .replace("[question]", s.question)
+        .replace("[said]", s.said)
         .replace("[rubric]", s.rubric)
         .replace("[review]", "none")
         .replace("[choice]", "none")
@@ -333,6 +350,11 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/timelines/[id]/folder": { folder: "Rivers" },
         "POST /api/timelines/[id]/copies": { to: mine.id ?? "none", events: ["e1"] },
         "POST /api/timelines/[id]/invitation": { renew: false },
+        "DELETE /api/timelines/[id]/invitation": { token: s.token },
+        "POST /api/timelines/[id]/people": { to: "Classmate", role: "reader" },
+        "PUT /api/timelines/[id]/editors/[account]": { role: "editor" },
+        "POST /api/timelines/[id]/comments": { event: "", words: "", thread: null, text: "When?" },
+        "PATCH /api/timelines/[id]/comments/[said]": { resolved: true },
         "POST /api/published/[address]/report": { reason: "other", words: "It is about a ferry." },
         "PUT /api/operator/[timeline]": { hide: true },
         "PUT /api/timelines/[id]/publication/word": { word: `ferry-${s.address}` },

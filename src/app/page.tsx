@@ -1,4 +1,5 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as TOGETHER } from "@/core/words/en/together";
 import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
@@ -133,6 +134,9 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
                         <p className="mt-0.5 text-[14px] font-bold text-copper-dark">
                           {WORDS.newSince(card.news, card.newsBy.join(", "))}
                         </p>
+                      ) : null}
+                      {card.unread > 0 ? (
+                        <p className="mt-0.5 text-[14px] font-bold text-copper-dark">{TOGETHER.unread(card.unread)}</p>
                       ) : null}
                       <StateOf card={card} />
                     </div>

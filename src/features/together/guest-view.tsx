@@ -11,6 +11,10 @@ import { Problem } from "@/ui/controls/problem";
 import { listenLive } from "@/ui/live";
 import { useReady } from "@/ui/use-ready";
 
+/** So many letters of the words a comment is about are kept. */
+const MOST_WORDS = 300;
+const RIGHT_OF = { reader: "read", commenter: "comment" } as const;
+
 /** A timeline as its guests see it: its read view as it stands, and beside it what was said, for those who comment. */
 export function GuestView({
   timeline,
@@ -30,29 +34,32 @@ export function GuestView({
 }) {
   const ready = useReady();
   const frame = useRef<HTMLIFrameElement>(null);
+  const reader = `/timelines/${timeline}/reader?framed`;
   const [about, setAbout] = useState("");
+  const [words, setWords] = useState("");
   const [changed, setChanged] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const [gone, setGone] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  useEffect(
-    () =>
-      listenLive((m) => {
-        if (m.kind === "signed_out") setGone(true);
-        if (!("timeline" in m) || m.timeline !== timeline) return;
-        if (m.kind === "changed") setChanged(true);
-        // A right may have become another one: the page itself says which.
-        if (m.kind === "right_lost")
-          void fetch(window.location.href, { method: "HEAD", cache: "no-store" }).then(
-            (r) => (r.ok ? window.location.reload() : setGone(true)),
-            () => setGone(true),
-          );
-      }),
-    [timeline],
-  );
+  useEffect(() => {
+    // A right may have become another one, or none: with another the page is another.
+    const ask = async () => {
+      const got = await askServer<{ right: string }>("GET", `/api/timelines/${timeline}/right`);
+      if (got.ok && got.value.right !== RIGHT_OF[role]) window.location.reload();
+      if (!got.ok && (got.failed === "not_found" || got.failed === "sign_in_first")) setGone(true);
+    };
+    return listenLive((m) => {
+      if (m.kind === "signed_out") setGone(true);
+      else if (m.kind === "catch_up") void ask();
+      else if (!("timeline" in m) || m.timeline !== timeline) return;
+      else if (m.kind === "changed") setChanged(true);
+      else if (m.kind === "right_lost") void ask();
+    });
+  }, [timeline, role]);
   const show = (event: string) => {
     setAbout(event);
-    frame.current?.contentWindow?.location.replace(`/timelines/${timeline}/reader${event === "" ? "" : `#e-${event}`}`);
+    setWords("");
+    frame.current?.contentWindow?.location.replace(`${reader}${event === "" ? "" : `#e-${event}`}`);
   };
   if (gone)
     return (
@@ -69,7 +76,7 @@ export function GuestView({
     <main className="flex min-h-0 flex-1 max-md:flex-col">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col max-md:h-[70dvh] max-md:flex-none">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-panel px-4 py-1.5 text-[14px]">
-          <h1 className="min-w-0 truncate text-[17px]">{title || WORDS.untitled}</h1>
+          <h1 className="sr-only">{title || WORDS.untitled}</h1>
           <span className="text-quiet">{WORDS.youMay[role]}</span>
           {changed ? (
             <span role="status" className="flex items-center gap-2">
@@ -94,7 +101,20 @@ export function GuestView({
         <iframe
           ref={frame}
           title={title || WORDS.theTimeline}
-          src={`/timelines/${timeline}/reader`}
+          onLoad={() => {
+            // What is chosen of an event's words is what the next comment is about.
+            const page = frame.current?.contentDocument;
+            page?.addEventListener("selectionchange", () => {
+              const chosen = page.getSelection();
+              const at = chosen?.anchorNode?.parentElement?.closest<HTMLElement>("[id^='e-'],[data-event]");
+              const event = at?.dataset.event ?? at?.id.slice(2);
+              const text = chosen?.toString().replaceAll(/\s+/g, " ").trim().slice(0, MOST_WORDS) ?? "";
+              if (text === "" || !event || !events.some((e) => e.id === event)) return;
+              setAbout(event);
+              setWords(text);
+            });
+          }}
+          src={reader}
           className="min-h-0 w-full flex-1 border-0"
         />
       </div>
@@ -108,6 +128,8 @@ export function GuestView({
             timeline={timeline}
             titles={events}
             about={about}
+            words={words}
+            onWords={setWords}
             onAbout={show}
             onOpen={show}
             onRefused={() => setGone(true)}

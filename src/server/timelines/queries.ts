@@ -126,6 +126,8 @@ export interface TimelineCard {
   /** How many changes of others came since they were in its editor, and whose. */
   news: number;
   newsBy: string[];
+  /** Comments of others they have not read. */
+  unread: number;
   events: number;
   others: string[];
   alteredAt: Date;
@@ -148,6 +150,8 @@ export async function timelinesOf(account: string, build: string): Promise<Timel
     select h.timeline_id is not null as drawn, h.svg, t.id, t.title, t.subject, mine.role, mine.folder, t.altered_at,
       (select count(*)::int from event v where v.timeline_id = t.id and not v.deleted and not v.chapter) as events,
       n.news, n.news_by,
+      (select count(*)::int from comment c where c.timeline_id = t.id and c.account_id <> ${account}
+        and c.at > coalesce((select s.at from comment_seen s where s.timeline_id = t.id and s.account_id = ${account}), mine.joined_at)) as unread,
       coalesce((select array_agg(a.display_name order by e.joined_at) from editor e join account a on a.id = e.account_id
         where e.timeline_id = t.id and e.account_id <> ${account}), '{}') as others,
       p.visibility, p.address, p.taken_back_at

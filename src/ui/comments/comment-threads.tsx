@@ -78,7 +78,8 @@ export function CommentThreads({
   titles,
   about,
   onAbout,
-  words = "",
+  words,
+  onWords,
   onOpen,
   onRefused,
 }: {
@@ -87,7 +88,9 @@ export function CommentThreads({
   titles: readonly { id: string; title: string }[];
   about: string;
   onAbout: (event: string) => void;
-  words?: string;
+  /** "": about all of it. */
+  words: string;
+  onWords: (words: string) => void;
   /** Shows an event. */
   onOpen: (event: string) => void;
   onRefused: (sentence: string) => void;
@@ -138,7 +141,14 @@ export function CommentThreads({
           </select>
         )}
       </Field>
-      {words ? <p className="mt-1 border-l-2 border-sun pl-2 text-[14px]">{WORDS.aboutWords(words)}</p> : null}
+      {words ? (
+        <p className="mt-1 flex items-start gap-2 border-l-2 border-sun pl-2 text-[14px]">
+          <span className="[overflow-wrap:anywhere]">{WORDS.aboutWords(words)}</span>
+          <Button size="small" kind="quiet" onClick={() => onWords("")}>
+            {WORDS.aboutAll}
+          </Button>
+        </p>
+      ) : null}
       <Field label={WORDS.newComment} hint={WORDS.newHelp} className="mt-2">
         {(ids) => (
           <textarea
@@ -159,7 +169,9 @@ export function CommentThreads({
         size="small"
         disabled={!ready || text.trim() === ""}
         onClick={async () => {
-          if (await send({ event: about, words, thread: null, text })) setText("");
+          if (!(await send({ event: about, words, thread: null, text }))) return;
+          setText("");
+          onWords("");
         }}
       >
         {WORDS.send}

@@ -25,7 +25,7 @@ export const WORDS = {
   linkUntil: "Good until (empty: until you close it)",
   makeLink: "Make the link",
   linkFor: (role: InvitedAs) => `Whoever opens this link, signed in, may ${WORDS_MAY[role]}`,
-  until: "good until",
+  until: (end: string) => `Good until ${end}`,
   renew: "Renew the link",
   close: "Close the link",
   open: "Invited, and not come yet",
@@ -89,5 +89,6 @@ export const COMMENTS = {
   read: (names: readonly string[]) => `Read by ${names.join(", ")}.`,
   readByNobody: "Nobody else has read the last of it yet.",
   couldNotFetch: "The comments could not be fetched. They are asked for again when the network is back.",
+  aboutAll: "About all of it",
   aboutWords: (words: string) => `“${words}”`,
 } as const;

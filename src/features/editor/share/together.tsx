@@ -10,7 +10,6 @@ import { Choice } from "@/ui/controls/choice";
 import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
-import { LocalTime } from "@/ui/local-time";
 import { useEditor } from "../store/editor-context";
 import { CopyLine } from "./copy-line";
 
@@ -26,6 +25,8 @@ interface Invitation {
   endsAt: string | null;
 }
 
+/** A day of another year says so. The dialog is drawn by the browser, in its own zone. */
+const END = new Intl.DateTimeFormat("en-GB", { dateStyle: "full", timeStyle: "short" });
 const MAY = INVITED_AS.map((r) => [r, WORDS.may[r]] as const);
 
 /** Who may see the timeline and what they may do in it, and inviting others. */
@@ -215,8 +216,11 @@ function LinkForm({
   links: readonly Invitation[];
   ask: (method: "POST" | "DELETE", to: string, body?: object) => Promise<boolean>;
 }) {
-  const [role, setRole] = useState<InvitedAs>("editor");
+  const [wanted, setRole] = useState<InvitedAs>("editor");
   const [until, setUntil] = useState("");
+  // What there is a link for already is not offered again.
+  const free = MAY.filter(([r]) => !links.some((l) => l.role === r));
+  const role = free.some(([r]) => r === wanted) ? wanted : (free.at(-1)?.[0] ?? wanted);
   const make = (r: InvitedAs, renew: boolean, endsAt: string | null) =>
     ask("POST", "/invitation", { renew, role: r, endsAt });
   return (
@@ -227,9 +231,7 @@ function LinkForm({
           <CopyLine label={WORDS.linkFor(l.role)} path={`/join/${l.token}`} />
           <div className="mt-2 flex flex-wrap items-center gap-2">
             {l.endsAt ? (
-              <span className="text-[14px] text-quiet">
-                {WORDS.until} <LocalTime at={l.endsAt} />
-              </span>
+              <span className="text-[14px] text-quiet">{WORDS.until(END.format(new Date(l.endsAt)))}</span>
             ) : null}
             <Button size="small" onClick={() => void make(l.role, true, l.endsAt)}>
               {WORDS.renew}
@@ -240,17 +242,9 @@ function LinkForm({
           </div>
         </div>
       ))}
-      {links.length < INVITED_AS.length ? (
+      {free.length > 0 ? (
         <div className="flex flex-wrap items-end gap-2">
-          <Choice
-            label={WORDS.inviteAs}
-            value={links.some((l) => l.role === role) ? "" : role}
-            options={[
-              ...(links.some((l) => l.role === role) ? [["", "–"] as const] : []),
-              ...MAY.filter(([r]) => !links.some((l) => l.role === r)),
-            ]}
-            onChoose={(r) => setRole(r as InvitedAs)}
-          />
+          <Choice label={WORDS.inviteAs} value={role} options={free} onChoose={(r) => setRole(r as InvitedAs)} />
           <Field label={WORDS.linkUntil} className="min-w-44 flex-1">
             {(ids) => (
               <input
@@ -263,7 +257,6 @@ function LinkForm({
             )}
           </Field>
           <Button
-            disabled={links.some((l) => l.role === role)}
             onClick={async () => {
               if (await make(role, false, until ? new Date(until).toISOString() : null)) setUntil("");
             }}

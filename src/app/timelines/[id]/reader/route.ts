@@ -20,6 +20,8 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     return Response.redirect(ownAddress(request, `/sign-in?to=/timelines/${encodeURIComponent(id)}/reader`), 303);
   const right = await findRight(db(), id, user.id);
   if (!right) return plainPage(404, WORDS.thereIsNothingHereThat, WORDS.askItsOwnerForA);
+  // Beside the comments it is shown in a frame, from which nothing leads to itself.
+  const framed = new URL(request.url).searchParams.has("framed");
   const guest = await guestRoleOf(id, user.id);
   const page = await pageOfDraft(id, user.id, {
     variant: variantOf(request),
@@ -36,7 +38,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
         }
       : {
           text: guest ? WORDS.thisIsTheDraft : WORDS.thisIsTheDraftAs,
-          link: holds(right, "comment") ? { to: `/timelines/${id}`, text: TOGETHER.commentOnIt } : null,
+          link: holds(right, "comment") && !framed ? { to: `/timelines/${id}`, text: TOGETHER.commentOnIt } : null,
         },
     listed: false,
     published: null,

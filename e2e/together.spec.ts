@@ -1,0 +1,221 @@
+import { expect, type Page, test } from "@playwright/test";
+import { classOf } from "./harness/classes";
+import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
+
+const together = (page: Page) => page.getByRole("dialog").getByRole("region", { name: "Work on it together" });
+const comments = (page: Page) => page.getByRole("complementary", { name: "Comments" });
+
+test("somebody is invited by letter, told by whom to what, comments, is answered, and their right ends while they type", async ({
+  browser,
+}) => {
+  const nia = await newPerson(browser, "Nia");
+  const url = await newTimeline(nia.page, "How the Ambrel was crossed");
+  await writeLines(nia.page, ["1604 Rope ferry", "1783 The flood"]);
+  await saved(nia.page);
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  const share = together(nia.page);
+  const email = newEmail("obi");
+  await share.getByLabel("E-mail addresses, or the name").fill("obi@@school");
+  await share.getByRole("button", { name: "Invite", exact: true }).click();
+  await expect(share.getByText("One of these is not an e-mail address.")).toBeVisible();
+  await share.getByLabel("E-mail addresses, or the name").fill(email);
+  await share.getByRole("group", { name: "Invite people" }).getByLabel("They may").selectOption("commenter");
+  await share.getByRole("button", { name: "Invite", exact: true }).click();
+  await expect(share.getByText("A letter was written.")).toBeVisible();
+  await expect(share.getByText(email)).toBeVisible();
+  await nia.page.keyboard.press("Escape");
+
+  // The letter stands in the mailbox of who sent it; its link says who invites to what before anybody signs in.
+  const box = await nia.context.newPage();
+  await box.goto("/mailbox");
+  const letter = await box
+    .getByText(/\/join\//)
+    .first()
+    .innerText();
+  await box.close();
+  const obi = await (await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" })).newPage();
+  await obi.goto(letter.match(/\/join\/[\w-]+/)![0]);
+  await expect(obi.getByRole("heading", { name: "How the Ambrel was crossed" })).toBeVisible();
+  await expect(obi.getByText("Nia invites you to this timeline. You may read and comment.")).toBeVisible();
+  await obi.getByRole("link", { name: "Sign up" }).click();
+  await obi.getByLabel("Display name").fill("Obi");
+  await obi.getByLabel("E-mail").fill(email);
+  await obi.getByLabel("Password").fill(PASSWORD);
+  await obi.getByRole("button", { name: "Sign up" }).click();
+  await obi.getByRole("button", { name: "Join" }).click();
+  await expect(obi.getByText("You may read this and comment on it.")).toBeVisible();
+  const page = obi.frameLocator("iframe");
+  await page.getByRole("link", { name: "Read", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Rope ferry" })).toBeVisible();
+
+  // Said about an event, with a name; the owner hears it in the editor and on the first page.
+  await comments(obi).getByLabel("About").selectOption({ label: "Rope ferry" });
+  await comments(obi).getByLabel("A new comment").fill("Where do you know it from, @Nia? And @Wren?");
+  await comments(obi).getByRole("button", { name: "Send" }).click();
+  await expect(comments(obi).getByText("Nobody who may see this timeline is called “Wren”")).toBeVisible();
+  await nia.page.getByRole("button", { name: "Comments" }).click();
+  const panel = comments(nia.page);
+  await expect(panel.getByText("Where do you know it from")).toBeVisible();
+  await panel.getByRole("button", { name: "Rope ferry" }).click();
+  await panel.getByLabel("Answer Obi").fill("County roll 12, leaf 7.");
+  await panel.getByRole("button", { name: "Answer", exact: true }).click();
+  await expect(comments(obi).getByText("County roll 12, leaf 7.")).toBeVisible();
+  await expect(panel.getByText("Read by Obi.")).toBeVisible();
+  await panel.getByRole("button", { name: "Done with it" }).click();
+  await expect(comments(obi).getByText("Nothing is open.")).toBeVisible();
+  await comments(obi).getByRole("button", { name: "Show what is done with (1)" }).click();
+  await expect(comments(obi).getByText("Done with, says Nia")).toBeVisible();
+  await comments(obi).getByRole("button", { name: "Alter your comment" }).click();
+  await comments(obi).getByLabel("Your comment").fill("Where from?");
+  await comments(obi).getByRole("button", { name: "Save" }).click();
+  await expect(comments(obi).getByText("· altered")).toBeVisible();
+  const first = await nia.context.newPage();
+  await first.goto("/");
+  await expect(first.getByText("Obi has named you in a comment on “How the Ambrel was crossed”.")).toBeVisible();
+  await expect(first.getByText("1 new comment")).toHaveCount(0);
+  await first.close();
+
+  // Some words of the text are what the next comment is about.
+  await comments(obi).getByLabel("About").selectOption({ label: "The timeline as a whole" });
+  await page.getByRole("link", { name: "Read", exact: true }).click();
+  await page
+    .getByRole("heading", { name: "The flood" })
+    .evaluate((h) => h.ownerDocument.getSelection()!.selectAllChildren(h));
+  await expect(comments(obi).getByText("“The flood”")).toBeVisible();
+  await comments(obi).getByLabel("A new comment").fill("Which one?");
+  await comments(obi).getByRole("button", { name: "Send" }).click();
+  await expect(panel.getByText("“The flood”")).toBeVisible();
+
+  // What the owner writes is said beside the page, which does not jump.
+  await writeLines(nia.page, ["1931 Last crossing"]);
+  await obi.getByRole("button", { name: "Look at it anew" }).click();
+  await page.getByRole("link", { name: "Read", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Last crossing" })).toBeVisible();
+
+  // Taken away while they type: the page says so at once, and nothing of it is answered any more.
+  await comments(obi).getByLabel("A new comment").fill("And who");
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  await together(nia.page).getByRole("button", { name: "Take the right of Obi away" }).click();
+  await expect(obi.getByRole("alert").filter({ hasText: "You can no longer see this timeline" })).toBeVisible();
+  const id = url.split("/").at(-1)!;
+  for (const path of [`/timelines/${id}`, `/timelines/${id}/reader`, `/api/timelines/${id}/comments`])
+    expect([path, (await obi.request.get(path)).status()]).toEqual([path, 404]);
+  await obi.getByRole("link", { name: "Your timelines" }).click();
+  await expect(obi.getByRole("heading", { name: "Your timelines" })).toBeVisible();
+  await expect(obi.getByRole("region", { name: "Shared with you" })).toHaveCount(0);
+});
+
+test("a link has a role and an end; somebody who reads comes to comment, to edit and to own, and the owner leaves", async ({
+  browser,
+}) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  const url = await newTimeline(nia.page, "Tolls");
+  await writeLines(nia.page, ["1702 Salt tolls"]);
+  await saved(nia.page);
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  const share = together(nia.page);
+  const link = share.getByRole("group", { name: "A link for whoever has it" });
+  await link.getByLabel("They may").selectOption("reader");
+  await link.getByLabel("Good until").fill("2001-01-01T10:00");
+  await link.getByRole("button", { name: "Make the link" }).click();
+  await expect(share.getByText("are over already")).toBeVisible();
+  await link.getByLabel("Good until").fill("2031-01-01T10:00");
+  await link.getByRole("button", { name: "Make the link" }).click();
+  const field = link.getByLabel("Whoever opens this link, signed in, may read it");
+  await expect(field).toHaveValue(/\/join\//);
+  await expect(link.getByText("Good until Wednesday, 1 January 2031")).toBeVisible();
+  const path = new URL(await field.inputValue()).pathname;
+
+  await obi.page.goto(path);
+  await obi.page.getByRole("button", { name: "Join" }).click();
+  await expect(obi.page.getByText("You may read this.")).toBeVisible();
+  await expect(comments(obi.page)).toHaveCount(0);
+
+  // What the owner makes of them their open page becomes.
+  await nia.page.reload();
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  await share.getByLabel("What Obi may do").selectOption("commenter");
+  await expect(comments(obi.page)).toBeVisible();
+  await share.getByLabel("What Obi may do").selectOption("editor");
+  await expect(obi.page.getByTestId("next-event")).toBeVisible();
+  await writeLines(obi.page, ["1783 Flood"]);
+  await saved(obi.page);
+  await share.getByLabel("What Obi may do").selectOption("reader");
+  await expect(obi.page.getByText(/You can no longer edit/).first()).toBeVisible();
+  await obi.page.reload();
+  await expect(obi.page.getByText("You may read this.")).toBeVisible();
+  await share.getByLabel("What Obi may do").selectOption("editor");
+  await expect(obi.page.getByTestId("next-event")).toBeVisible();
+
+  // Passed on, after it was said what that means.
+  await share.getByLabel("What Obi may do").selectOption({ label: "owns it (you edit from then on)" });
+  const sure = nia.page.getByRole("dialog", { name: "Pass the timeline on" });
+  await expect(sure).toContainText("Obi will own this timeline");
+  await sure.getByRole("button", { name: "Pass it on" }).click();
+  await expect(share.getByRole("listitem").filter({ hasText: "Obi" })).toContainText("owner");
+  expect(
+    (
+      await nia.context.request.post(`${url.replace("/timelines", "/api/timelines")}/invitation`, {
+        data: { renew: false },
+      })
+    ).status(),
+  ).toBe(403);
+  await nia.page.goto("/");
+  await nia.page.getByRole("button", { name: /Tolls/ }).click();
+  await nia.page.getByRole("menuitem", { name: /Leave/ }).click();
+  await expect(nia.page.getByRole("link", { name: "Tolls" })).toHaveCount(0);
+  expect((await nia.context.request.get(url)).status()).toBe(404);
+});
+
+test("in a class a name is enough; teachers comment on drafts; on a phone the comments stand below", async ({
+  browser,
+}) => {
+  const { ward, id, pupils } = await classOf(browser, "Nia", "Obi");
+  const [nia, obi] = pupils as [(typeof pupils)[0], (typeof pupils)[0]];
+  await newTimeline(nia.page, "My own");
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  const share = together(nia.page);
+  await share.getByLabel("E-mail addresses, or the name").fill("Wren");
+  await share.getByRole("button", { name: "Invite", exact: true }).click();
+  await expect(share.getByText("Nobody of this name is in a class with you.")).toBeVisible();
+  await share.getByLabel("E-mail addresses, or the name").fill("Obi");
+  await share.getByRole("group", { name: "Invite people" }).getByLabel("They may").selectOption("commenter");
+  await share.getByRole("button", { name: "Invite", exact: true }).click();
+  await expect(share.getByText("Invited: it stands on their first page.")).toBeVisible();
+  await obi.page.setViewportSize({ width: 390, height: 844 });
+  await obi.page.goto("/");
+  const invited = obi.page.getByRole("region", { name: "You are invited" });
+  await expect(invited).toContainText("My own: Nia, read and comment");
+  await invited.getByRole("link", { name: "Join" }).click();
+  await obi.page.getByRole("button", { name: "Join" }).click();
+  await comments(obi.page).getByLabel("A new comment").fill("What is it about?");
+  await comments(obi.page).getByRole("button", { name: "Send" }).click();
+  await expect(comments(obi.page).getByText("What is it about?")).toBeVisible();
+  await obi.page.goto("/");
+  await expect(obi.page.getByRole("region", { name: "Shared with you" })).toContainText("by Nia · read and comment");
+
+  // The draft of work for the class, with what its teacher says of it.
+  const made = await ward.context.request.post("/api/assignments", {
+    data: {
+      class: id,
+      title: "Crossings",
+      instructions: "",
+      period: { typed: "", readAs: { kind: "undated" }, calendar: "gregorian", margin: null },
+      requirements: [],
+      given: [],
+      total: 20,
+      dueAt: "2031-07-11T16:00",
+    },
+  });
+  const { id: assignment } = (await made.json()) as { id: string };
+  const begun = await nia.context.request.post(`/api/assignments/${assignment}/group`);
+  const { timeline } = (await begun.json()) as { timeline: string };
+  await ward.page.goto(`/timelines/${timeline}/reader`);
+  await ward.page.getByRole("link", { name: "Comment on it" }).click();
+  await expect(ward.page.getByRole("button", { name: "Leave this timeline" })).toHaveCount(0);
+  await comments(ward.page).getByLabel("A new comment").fill("Begin with the ferry.");
+  await comments(ward.page).getByRole("button", { name: "Send" }).click();
+  await nia.page.goto(`/timelines/${timeline}`);
+  await nia.page.getByRole("button", { name: "Comments" }).click();
+  await expect(comments(nia.page).getByText("Begin with the ferry.")).toBeVisible();
+});
