@@ -354,6 +354,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/people": { to: "Classmate", role: "reader" },
         "PUT /api/timelines/[id]/editors/[account]": { role: "editor" },
         "POST /api/timelines/[id]/comments": { event: "", words: "", thread: null, text: "When?" },
+        "POST /api/timelines/[id]/here": { tab: "t1", where: { at: "chart", event: null, field: "", follows: null } },
         "PATCH /api/timelines/[id]/comments/[said]": { resolved: true },
         "POST /api/published/[address]/report": { reason: "other", words: "It is about a ferry." },
         "PUT /api/operator/[timeline]": { hide: true },

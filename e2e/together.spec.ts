@@ -219,3 +219,45 @@ test("in a class a name is enough; teachers comment on drafts; on a phone the co
   await nia.page.getByRole("button", { name: "Comments" }).click();
   await expect(comments(nia.page).getByText("Begin with the ferry.")).toBeVisible();
 });
+
+test("who is here is seen, and where; one is followed; who goes is gone", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi Reed")];
+  const url = await newTimeline(nia.page, "Crossings");
+  await writeLines(nia.page, ["1604 Rope ferry", "1783 The flood", "1931 Last crossing"]);
+  await saved(nia.page);
+  const api = url.replace("/timelines", "/api/timelines");
+  const made = await nia.context.request.post(`${api}/invitation`, { data: { renew: false } });
+  const { token } = (await made.json()) as { token: string };
+  await obi.context.request.post(`/api/join/${token}`);
+  const here = nia.page.getByRole("list", { name: "Who can edit, and who is here" });
+  await expect(here.getByTestId("here")).toHaveCount(0);
+  await obi.page.goto(url);
+  await expect(here.getByRole("button", { name: /^Obi Reed, at the chart/ })).toHaveText("OR");
+
+  // In which row and field: as a sign there, and in words.
+  await obi.page.getByRole("gridcell", { name: "The flood", exact: true }).click();
+  await expect(nia.page.getByRole("row", { name: /The flood/ }).getByTestId("here-at")).toHaveText("OR");
+  await expect(here.getByRole("button", { name: /^Obi Reed, at “The flood”, Title/ })).toBeVisible();
+
+  // Followed: what they are at is selected here, until one follows no longer.
+  await here.getByTestId("here").click();
+  await expect(nia.page.getByText("You follow Obi Reed")).toBeVisible();
+  const selected = (title: string) => nia.page.getByRole("row", { name: new RegExp(title), selected: true });
+  await expect(selected("The flood")).toBeVisible();
+  await obi.page.getByRole("gridcell", { name: "Last crossing", exact: true }).click();
+  await expect(selected("Last crossing")).toBeVisible();
+  await nia.page.getByRole("button", { name: "Follow no longer" }).click();
+  await obi.page.getByRole("gridcell", { name: "Rope ferry", exact: true }).click();
+  await expect(nia.page.getByRole("row", { name: /Rope ferry/ }).getByTestId("here-at")).toHaveText("OR");
+  await expect(selected("Last crossing")).toBeVisible();
+
+  // Both follow each other: one leads, and neither runs around.
+  await here.getByTestId("here").click();
+  await expect(selected("Rope ferry")).toBeVisible();
+  await obi.page.getByTestId("here").click();
+  await expect(obi.page.getByText("You follow Nia")).toBeVisible();
+
+  await obi.page.close();
+  await expect(here.getByTestId("here")).toHaveCount(0);
+  await expect(here.getByText("Obi Reed, not here now")).toBeAttached();
+});

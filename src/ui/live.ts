@@ -1,7 +1,10 @@
+import type { HereMessage } from "@/core/presence/present";
+
 export type LiveMessage =
   | { kind: "changed"; timeline: string; seq: number }
   | { kind: "work"; timeline: string }
   | { kind: "comments"; timeline: string }
+  | ({ kind: "here"; timeline: string } & HereMessage)
   | { kind: "right_lost"; timeline: string }
   | { kind: "catch_up" }
   | { kind: "signed_out" }

@@ -27,6 +27,7 @@ import { kindOf } from "@/core/bring-in/files/endings";
 import { isUnwritten } from "@/core/bring-in/unwritten";
 import { askServer } from "@/ui/ask-server";
 import { PANEL_PARTS, SidePanel } from "./side-panel";
+import { HereLine, HereProvider } from "./presence/here";
 import { PrintChart } from "./print-chart";
 import { takeHandedFile } from "@/ui/handed-file";
 import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
@@ -305,62 +306,65 @@ export function Editor(props: EditorProps) {
     );
   return (
     <EditorContext.Provider value={tools}>
-      <div className="flex h-dvh flex-col overflow-hidden">
-        <TopBar onShare={() => setSharing(true)} onTitle={() => setPanel("settings")} />
-        <ToolBar
-          hidden={hidden}
-          setHidden={setHidden}
-          panel={panel}
-          setPanel={setPanel}
-          onKeys={() => setKeysShown(true)}
-          onBoard={() => showBoard(true)}
-          onPaper={() => setPapering(true)}
-        />
-        {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
-        <Notices />
-        <UploadsBar />
-        {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
-        <div className="flex min-h-0 flex-1" hidden={past !== null}>
-          <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>
-            <h1 className="sr-only">
-              <TitleText />
-            </h1>
-            <Work
-              main={main}
-              selected={selected}
-              hidden={hidden}
-              split={split}
-              setSplit={setSplit}
-              columns={props.columns ?? USUAL_COLUMNS}
-              tried={tried}
-              seenBy={seenBy}
-            />
-          </main>
-          {panel ? (
-            <div className="w-[428px] shrink-0 max-md:w-full">
-              <SidePanel
-                panel={panel}
+      <HereProvider selected={selected} panel={panel}>
+        <div className="flex h-dvh flex-col overflow-hidden">
+          <TopBar onShare={() => setSharing(true)} onTitle={() => setPanel("settings")} />
+          <ToolBar
+            hidden={hidden}
+            setHidden={setHidden}
+            panel={panel}
+            setPanel={setPanel}
+            onKeys={() => setKeysShown(true)}
+            onBoard={() => showBoard(true)}
+            onPaper={() => setPapering(true)}
+          />
+          {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
+          <Notices />
+          <HereLine event={panel === "event" ? selected : null} />
+          <UploadsBar />
+          {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
+          <div className="flex min-h-0 flex-1" hidden={past !== null}>
+            <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>
+              <h1 className="sr-only">
+                <TitleText />
+              </h1>
+              <Work
+                main={main}
                 selected={selected}
-                takesFocus={opened.current === selected}
-                build={props.build}
+                hidden={hidden}
+                split={split}
+                setSplit={setSplit}
+                columns={props.columns ?? USUAL_COLUMNS}
+                tried={tried}
                 seenBy={seenBy}
-                onSeenBy={setSeenBy}
-                onTry={setTried}
-                onPast={showPast}
-                onSources={showSources}
-                onClose={closePanel}
               />
-            </div>
-          ) : null}
+            </main>
+            {panel ? (
+              <div className="w-[428px] shrink-0 max-md:w-full">
+                <SidePanel
+                  panel={panel}
+                  selected={selected}
+                  takesFocus={opened.current === selected}
+                  build={props.build}
+                  seenBy={seenBy}
+                  onSeenBy={setSeenBy}
+                  onTry={setTried}
+                  onPast={showPast}
+                  onSources={showSources}
+                  onClose={closePanel}
+                />
+              </div>
+            ) : null}
+          </div>
+          <ReadyCheck onWork={() => setPanel("work")} />
+          {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
+          <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} given={props.given} />
+          <PrintChart />
+          {papering ? <PaperDialog onClose={closePaper} /> : null}
+          {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}
+          <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
         </div>
-        <ReadyCheck onWork={() => setPanel("work")} />
-        {store.isLocal ? <LocalShare open={sharing} onOpenChange={setSharing} /> : null}
-        <ShareDialog open={sharing && !store.isLocal} onOpenChange={setSharing} given={props.given} />
-        <PrintChart />
-        {papering ? <PaperDialog onClose={closePaper} /> : null}
-        {bringing === undefined ? null : <BringIn given={bringing} onClose={closeBringing} />}
-        <KeysDialog open={keysShown} onOpenChange={setKeysShown} />
-      </div>
+      </HereProvider>
     </EditorContext.Provider>
   );
 }

@@ -7,6 +7,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
 import { useReady } from "@/ui/use-ready";
 import { useEditor, useEditorState } from "./store/editor-context";
+import { PeopleHere } from "./presence/here";
 import type { Saving } from "./store/editor-state";
 
 export function TitleText() {
@@ -25,7 +26,6 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
   const { store } = useEditor();
   const saving = useEditorState((s) => s.saving);
   const hearing = useEditorState((s) => s.hearing || s.editors.length < 2);
-  const editors = useEditorState((s) => s.editors);
   const publication = useEditorState((s) => s.publication);
   const ready = useReady();
   const state = !publication
@@ -68,20 +68,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             <span className="font-bold text-sun"> {WORDS.othersChangesComeEvery15}</span>
           ) : null}
         </span>
-        {editors.length > 1 ? (
-          <ul className="flex max-md:hidden" aria-label={WORDS.whoCanEdit}>
-            {editors.slice(0, 5).map((e) => (
-              <li
-                key={e.id}
-                title={e.displayName}
-                className="-ml-1.5 flex size-8 items-center justify-center rounded-full border-2 border-slate bg-verdigris-light text-[12px] font-bold text-slate first:ml-0"
-              >
-                <span className="sr-only">{e.displayName}</span>
-                <span aria-hidden="true">{e.displayName.slice(0, 2).toUpperCase()}</span>
-              </li>
-            ))}
-          </ul>
-        ) : null}
+        <PeopleHere />
         {store.isLocal ? null : (
           <a
             href={`/timelines/${store.timelineId}/reader`}

@@ -2,6 +2,8 @@
 
 import Link from "next/link";
 import { useEffect, useRef, useState } from "react";
+import { colourOf, initialsOf } from "@/core/presence/present";
+import { WORDS as PRESENCE } from "@/core/words/en/presence";
 import { COMMENTS, WORDS } from "@/core/words/en/together";
 import { askServer } from "@/ui/ask-server";
 import { CommentThreads } from "@/ui/comments/comment-threads";
@@ -9,6 +11,7 @@ import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { listenLive } from "@/ui/live";
+import { usePresence } from "@/ui/presence/use-presence";
 import { useReady } from "@/ui/use-ready";
 
 /** So many letters of the words a comment is about are kept. */
@@ -40,6 +43,11 @@ export function GuestView({
   const [changed, setChanged] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const [gone, setGone] = useState(false);
+  const present = usePresence(
+    timeline,
+    account,
+    gone ? null : { at: "reading", event: about || null, field: "", follows: null },
+  );
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     // A right may have become another one, or none: with another the page is another.
@@ -78,6 +86,21 @@ export function GuestView({
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-panel px-4 py-1.5 text-[14px]">
           <h1 className="sr-only">{title || WORDS.untitled}</h1>
           <span className="text-quiet">{WORDS.youMay[role]}</span>
+          {present.length > 0 ? (
+            <ul className="flex gap-1" aria-label={PRESENCE.here}>
+              {present.map((p) => (
+                <li
+                  key={p.account}
+                  title={p.name}
+                  style={{ backgroundColor: colourOf(p.account) }}
+                  className="flex size-7 items-center justify-center rounded-full text-[12px] font-bold text-white"
+                >
+                  <span className="sr-only">{p.name}</span>
+                  <span aria-hidden="true">{initialsOf(p.name)}</span>
+                </li>
+              ))}
+            </ul>
+          ) : null}
           {changed ? (
             <span role="status" className="flex items-center gap-2">
               {WORDS.hasChanged}

@@ -3,9 +3,10 @@ import { submit } from "../classes/submit";
 import { db } from "../db/pool";
 import { edit, must, school } from "../testing/school";
 import { makeTimeline, withTestDatabase } from "../testing/test-database";
-import { join, openInvitation, removeEditor } from "../timelines/invite";
+import { comment } from "../timelines/comments";
+import { join, openInvitation, removeEditor, setRole } from "../timelines/invite";
 import { closeAllStreams, openStream } from "./hub";
-import { signedOut } from "./notify";
+import { isHere, signedOut } from "./notify";
 
 withTestDatabase("hub");
 afterAll(closeAllStreams);
@@ -73,6 +74,42 @@ describe("the stream of notices", () => {
     await rename(s.timeline, s.nia.id, "Alone again");
     await signedOut(s.obi.id);
     expect(await obi.until((m) => m.kind === "signed_out")).toHaveLength(1);
+  });
+
+  it("tells a guest of changes, comments and who is here, and an editor who becomes a guest that editing is over", async () => {
+    const s = await school();
+    const { token } = must(await openInvitation(s.timeline, s.nia.id, false, "commenter"));
+    must(await join(token, s.obi.id));
+    const own = await makeTimeline(s.wren.id);
+    const [obi, wren] = [await hearing(s.obi.id), await hearing(s.wren.id)];
+    await rename(s.timeline, s.nia.id, "Bridges");
+    await obi.until(changed(s.timeline));
+    must(await comment(s.timeline, s.nia.id, { event: "", words: "", thread: null, text: "Look" }));
+    await obi.until((m) => m.kind === "comments" && m.timeline === s.timeline);
+    const where = { at: "chart", event: null, field: "", follows: null } as const;
+    await isHere(s.timeline, { tab: "t", account: s.nia.id, name: "Nia", where });
+    expect((await obi.until((m) => m.kind === "here")).at(-1)).toEqual({
+      kind: "here",
+      timeline: s.timeline,
+      tab: "t",
+      account: s.nia.id,
+      name: "Nia",
+      where,
+    });
+    // Somebody without a right hears nothing of all that.
+    await rename(own, s.wren.id, "Mine");
+    expect(await wren.until(changed(own))).toHaveLength(1);
+
+    const mine = await makeTimeline(s.nia.id);
+    const link = must(await openInvitation(mine, s.nia.id, false));
+    must(await join(link.token, s.obi.id));
+    await obi.until((m) => m.kind === "catch_up");
+    must(await setRole(mine, s.nia.id, s.obi.id, "reader"));
+    const told = await obi.until((m) => m.kind === "catch_up");
+    expect(told).toContainEqual({ kind: "right_lost", timeline: mine });
+    // They hear of it still: as a guest.
+    await rename(mine, s.nia.id, "Ours");
+    await obi.until(changed(mine));
   });
 
   it("tells the teacher of a class when something is handed in, and a classmate nothing", async () => {

@@ -1,4 +1,5 @@
 import "server-only";
+import type { HereMessage } from "@/core/presence/present";
 import { workFor } from "../classes/reach";
 import { db } from "../db/pool";
 import { editableBy, visitedBy } from "../timelines/access";
@@ -12,6 +13,8 @@ type Notice =
   | { kind: "rights"; account: string }
   /** Something was said about it, or altered of what was. */
   | { kind: "comments"; timeline: string }
+  /** Somebody is somewhere in it; never stored. */
+  | ({ kind: "here"; timeline: string } & HereMessage)
   | { kind: "signed_out"; session: string };
 
 interface Client {
@@ -90,6 +93,7 @@ async function deliver(notice: Notice): Promise<void> {
     case "changed":
     case "work":
     case "comments":
+    case "here":
       for (const c of hub.clients) if (c.timelines.has(notice.timeline)) send(c, notice);
       return;
     case "rights": {

@@ -1,4 +1,5 @@
 import "server-only";
+import type { HereMessage } from "@/core/presence/present";
 import { db, type Sql } from "../db/pool";
 
 /** Tells every process that what a person may edit or watch has changed. */
@@ -14,6 +15,11 @@ export async function signedOut(session: string, sql: Sql = db()): Promise<void>
 /** Tells every process that something was said about a timeline, or altered of what was. */
 export async function commentsChanged(timeline: string, sql: Sql = db()): Promise<void> {
   await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "comments", timeline })})`;
+}
+
+/** Tells every process where in a timeline somebody is. */
+export async function isHere(timeline: string, here: HereMessage, sql: Sql = db()): Promise<void> {
+  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "here", timeline, ...here })})`;
 }
 
 /** Tells every process that the state of some work (submitted, marked, returned) has changed. */

@@ -46,7 +46,9 @@ export async function commentsOf(
 ): Promise<{ threads: Thread[]; people: string[]; read: Read[]; moderates: boolean }> {
   const right = await findRight(db(), timeline, account);
   if (!holds(right, "comment")) throw new Refused(fail("not_found"));
-  return db().begin(async (tx) => {
+  const { isNew, ...seen } = await db().begin(async (tx) => {
+    const [was] = await tx<{ at: Date }[]>`
+      select at from comment_seen where timeline_id = ${timeline} and account_id = ${account}`;
     const rows = await tx<
       {
         id: string;
@@ -86,8 +88,17 @@ export async function commentsOf(
     const read = people
       .filter((p) => p.id !== account)
       .map((p) => ({ name: p.name, all: last !== null && p.seen !== null && p.seen >= last }));
-    return { threads: [...threads.values()], people: people.map((p) => p.name), read, moderates: holds(right, "own") };
+    return {
+      threads: [...threads.values()],
+      people: people.map((p) => p.name),
+      read,
+      moderates: holds(right, "own"),
+      isNew: last !== null && (!was || was.at < last),
+    };
   });
+  // Who wrote it sees that it was read.
+  if (isNew) await commentsChanged(timeline);
+  return seen;
 }
 
 /** Those who may comment on a timeline, those who teach its class among them, and until when they have read. */

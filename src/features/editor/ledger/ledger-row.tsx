@@ -5,6 +5,7 @@ import { DropdownMenu } from "radix-ui";
 import { memo, type ReactNode, useRef } from "react";
 import { lineOf, mediaText } from "@/core/ledger/cell-text";
 import { COUNTED, type LedgerColumn } from "@/core/ledger/columns";
+import { HereAt } from "../presence/here";
 import { SignMark } from "../sheet/sign-field";
 import type { Manner } from "@/core/time/write-when";
 import { whenLabel } from "@/core/time/write-when";
@@ -94,6 +95,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
         p.drop === "after" && "shadow-[inset_0_-3px_0_#F2B632]",
       )}
     >
+      <HereAt event={e.id} />
       {p.readOnly ? null : <Grip id={e.id} name={name} />}
       <div role="gridcell" aria-colindex={1} className="flex items-center justify-center pl-[13px]">
         {p.readOnly ? null : (
