@@ -373,6 +373,7 @@ CREATE TABLE public.event (
     colour text DEFAULT ''::text NOT NULL,
     line_weight integer DEFAULT 0 NOT NULL,
     label_says jsonb,
+    author_id text,
     CONSTRAINT event_close_up_known CHECK ((close_up = ANY (ARRAY[''::text, 'open'::text, 'closed'::text]))),
     CONSTRAINT event_done_percent CHECK (((done >= 0) AND (done <= 100))),
     CONSTRAINT event_loudness CHECK (((loudness >= '-1'::integer) AND (loudness <= 1))),
@@ -443,7 +444,7 @@ CREATE TABLE public.guest (
     account_id text NOT NULL,
     role text NOT NULL,
     joined_at timestamp with time zone DEFAULT now() NOT NULL,
-    CONSTRAINT guest_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text])))
+    CONSTRAINT guest_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text, 'adder'::text])))
 );
 
 CREATE TABLE public.invitation (
@@ -455,7 +456,7 @@ CREATE TABLE public.invitation (
     invited_by text NOT NULL,
     made_at timestamp with time zone DEFAULT now() NOT NULL,
     ends_at timestamp with time zone,
-    CONSTRAINT invitation_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text, 'editor'::text])))
+    CONSTRAINT invitation_role_known CHECK ((role = ANY (ARRAY['reader'::text, 'commenter'::text, 'adder'::text, 'editor'::text])))
 );
 
 CREATE TABLE public.item (
@@ -1440,6 +1441,8 @@ CREATE INDEX comment_timeline ON public.comment USING btree (timeline_id, event_
 
 CREATE INDEX editor_account ON public.editor USING btree (account_id);
 
+CREATE INDEX event_author ON public.event USING btree (author_id) WHERE (author_id IS NOT NULL);
+
 CREATE INDEX frozen_copy_timeline ON public.frozen_copy USING btree (timeline_id);
 
 CREATE INDEX gallery_submission ON public.gallery USING btree (submission_id);
@@ -1633,6 +1636,9 @@ ALTER TABLE ONLY public.editor
 
 ALTER TABLE ONLY public.editor
     ADD CONSTRAINT editor_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.event
+    ADD CONSTRAINT event_author_id_fkey FOREIGN KEY (author_id) REFERENCES public.account(id);
 
 ALTER TABLE ONLY public.event_comment
     ADD CONSTRAINT event_comment_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id);

@@ -242,6 +242,11 @@ const TABLE: Record<string, Row> = {
   "GET /api/timelines/[id]/people": EDITORS,
   "POST /api/timelines/[id]/people": OWNER_HIDDEN,
   "PUT /api/timelines/[id]/editors/[account]": OWNER_HIDDEN,
+  "GET /api/timelines/[id]/own-events": EDITORS,
+  "POST /api/timelines/[id]/own-events": EDITORS,
+  // Nobody of the table has added one: in the work of a group only its members write.
+  "PUT /api/timelines/[id]/own-events/[own]": OPERATOR,
+  "DELETE /api/timelines/[id]/own-events/[own]": OPERATOR,
   "GET /api/timelines/[id]/comments": GROUP_AND_TEACHER,
   "POST /api/timelines/[id]/comments": GROUP_AND_TEACHER,
   "PATCH /api/timelines/[id]/comments/[said]": GROUP_AND_TEACHER,

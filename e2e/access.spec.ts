@@ -292,6 +292,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("/teachers/[account]", `/teachers/${colleague.id}`)
         .replace("[question]", s.question)
         .replace("[said]", s.said)
+        .replace("[own]", "none")
         .replace("[rubric]", s.rubric)
         .replace("[review]", "none")
         .replace("[choice]", "none")
@@ -353,6 +354,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         "DELETE /api/timelines/[id]/invitation": { token: s.token },
         "POST /api/timelines/[id]/people": { to: "Classmate", role: "reader" },
         "PUT /api/timelines/[id]/editors/[account]": { role: "editor" },
+        "POST /api/timelines/[id]/own-events": { when: "1604", title: "Ferry", text: "", category: null },
+        "PUT /api/timelines/[id]/own-events/[own]": { when: "1604", title: "Ferry", text: "", category: null },
         "POST /api/timelines/[id]/comments": { event: "", words: "", thread: null, text: "When?" },
         "POST /api/timelines/[id]/here": { tab: "t1", where: { at: "chart", event: null, field: "", follows: null } },
         "PATCH /api/timelines/[id]/comments/[said]": { resolved: true },

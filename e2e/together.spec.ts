@@ -261,3 +261,46 @@ test("who is here is seen, and where; one is followed; who goes is gone", async 
   await expect(here.getByTestId("here")).toHaveCount(0);
   await expect(here.getByText("Obi Reed, not here now")).toBeAttached();
 });
+
+test("somebody adds events of their own to a timeline of others, and alters only those", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  const url = await newTimeline(nia.page, "Our village");
+  await writeLines(nia.page, ["1604 Rope ferry #Crossing"]);
+  await saved(nia.page);
+  const api = url.replace("/timelines", "/api/timelines");
+  const made = await nia.context.request.post(`${api}/invitation`, { data: { renew: false, role: "adder" } });
+  const { token } = (await made.json()) as { token: string };
+  await obi.page.goto(`/join/${token}`);
+  await expect(
+    obi.page.getByText("Nia invites you to this timeline. You may add events and alter those."),
+  ).toBeVisible();
+  await obi.page.getByRole("button", { name: "Join" }).click();
+  await expect(obi.page.getByText("comment on it and add events of your own")).toBeVisible();
+  const own = obi.page.getByRole("region", { name: "Your events" });
+  await own.getByLabel("When").fill("about 1702");
+  await own.getByLabel("What happened").fill("Salt tolls");
+  await own.getByLabel("More about it").fill("Paid in salt.");
+  await own.getByLabel("Category").selectOption({ label: "Crossing" });
+  await own.getByRole("button", { name: "Add it" }).click();
+  await expect(own.getByText("Added.")).toBeVisible();
+  await expect(own.getByRole("listitem")).toContainText("about 1702");
+  await expect(nia.page.getByRole("row", { name: /Salt tolls/ })).toBeVisible();
+
+  await own.getByRole("button", { name: "Alter Salt tolls" }).click();
+  await own.getByLabel("When").fill("the year of the eel");
+  await own.getByRole("button", { name: "Save it" }).click();
+  await expect(own.getByText("“the year of the eel” could not be understood as a date")).toBeVisible();
+  await own.getByRole("button", { name: "Alter Salt tolls" }).click();
+  await own.getByLabel("When").fill("1719");
+  await own.getByRole("button", { name: "Save it" }).click();
+  await expect(own.getByRole("listitem")).toContainText("1719");
+  await expect(nia.page.getByRole("row", { name: /1719 .*Salt tolls/ })).toBeVisible();
+  // By the way of editors nothing is to be had.
+  const id = url.split("/").at(-1)!;
+  const tried = await obi.context.request.post(`/api/timelines/${id}/changes`, {
+    data: { id: "x1", base: 0, ops: [{ kind: "set_timeline", field: "title", value: "Mine" }] },
+  });
+  expect(tried.status()).toBe(404);
+  await own.getByRole("button", { name: "Delete Salt tolls" }).click();
+  await expect(nia.page.getByRole("row", { name: /Salt tolls/ })).toHaveCount(0);
+});

@@ -1,11 +1,11 @@
--- Who may look at a timeline, or comment on it, without editing it. Who edits stands in "editor".
+-- Who may look at a timeline, comment on it, or add events of their own too, without editing it. Who edits stands in "editor".
 create table guest (
   timeline_id text not null references timeline (id) on delete cascade,
   account_id text not null references account (id) on delete cascade,
   role text not null,
   joined_at timestamptz not null default now(),
   primary key (timeline_id, account_id),
-  constraint guest_role_known check (role in ('reader', 'commenter'))
+  constraint guest_role_known check (role in ('reader', 'commenter', 'adder'))
 );
 create index guest_account on guest (account_id);
 
@@ -19,7 +19,7 @@ create table invitation (
   invited_by text not null references account (id) on delete cascade,
   made_at timestamptz not null default now(),
   ends_at timestamptz,
-  constraint invitation_role_known check (role in ('reader', 'commenter', 'editor'))
+  constraint invitation_role_known check (role in ('reader', 'commenter', 'adder', 'editor'))
 );
 create unique index invitation_link on invitation (timeline_id, role) where email is null and account_id is null;
 create unique index invitation_email on invitation (timeline_id, lower(email));
@@ -61,3 +61,7 @@ create table comment_seen (
   at timestamptz not null,
   primary key (timeline_id, account_id)
 );
+
+-- Whose an event is that was added by somebody who edits those of their own only; null: its editors'.
+alter table event add column author_id text references account (id);
+create index event_author on event (author_id) where author_id is not null;

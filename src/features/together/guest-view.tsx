@@ -10,13 +10,14 @@ import { CommentThreads } from "@/ui/comments/comment-threads";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
+import { OwnEvents } from "./own-events";
 import { listenLive } from "@/ui/live";
 import { usePresence } from "@/ui/presence/use-presence";
 import { useReady } from "@/ui/use-ready";
 
 /** So many letters of the words a comment is about are kept. */
 const MOST_WORDS = 300;
-const RIGHT_OF = { reader: "read", commenter: "comment" } as const;
+const RIGHT_OF = { reader: "read", commenter: "comment", adder: "add" } as const;
 
 /** A timeline as its guests see it: its read view as it stands, and beside it what was said, for those who comment. */
 export function GuestView({
@@ -29,7 +30,7 @@ export function GuestView({
 }: {
   timeline: string;
   title: string;
-  role: "reader" | "commenter";
+  role: "reader" | "commenter" | "adder";
   account: string;
   /** Teachers see it by their class, and leave nothing. */
   mayLeave: boolean;
@@ -67,7 +68,7 @@ export function GuestView({
   const show = (event: string) => {
     setAbout(event);
     setWords("");
-    frame.current?.contentWindow?.location.replace(`${reader}${event === "" ? "" : `#e-${event}`}`);
+    if (event !== "") frame.current?.contentWindow?.location.replace(`${reader}#e-${event}`);
   };
   if (gone)
     return (
@@ -141,11 +142,12 @@ export function GuestView({
           className="min-h-0 w-full flex-1 border-0"
         />
       </div>
-      {role === "commenter" ? (
+      {role !== "reader" ? (
         <aside
           aria-label={COMMENTS.comments}
           className="w-[380px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
         >
+          {role === "adder" ? <OwnEvents timeline={timeline} onShow={show} /> : null}
           <h2 className="mb-2 text-[18px]">{COMMENTS.comments}</h2>
           <CommentThreads
             timeline={timeline}

@@ -38,6 +38,8 @@ const STATUS: Record<FailureCode, number> = {
   comments_full: 413,
   owner_stays: 409,
   group_edits: 409,
+  group_writes: 403,
+  event_untitled: 400,
   not_of_class: 403,
   invitation_over: 410,
   end_is_past: 400,

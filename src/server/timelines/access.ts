@@ -13,10 +13,11 @@ export type Right = (typeof RIGHTS)[number];
 /** What stands beside a name in the list of those who edit a timeline. */
 export type Role = "owner" | "editor";
 /** What guests of a timeline are. */
-export type GuestRole = "reader" | "commenter";
+export type GuestRole = "reader" | "commenter" | "adder";
 const RIGHT_OF: Record<Role | GuestRole, Right> = {
   owner: "own",
   editor: "edit",
+  adder: "add",
   commenter: "comment",
   reader: "read",
 };
@@ -27,7 +28,7 @@ interface Where {
 }
 
 /**
- * The furthest right of a person; null: none, or there is no such timeline. Guests read it, or comment too. Those who teach the class it is made for
+ * The furthest right of a person; null: none, or there is no such timeline. Guests read it, comment too, or add events of their own. Those who teach the class it is made for
  * comment, and students to whom it is shown as a model read it.
  */
 export async function findRight(sql: Sql, timeline: string, account: string, where: Where = {}): Promise<Right | null> {

@@ -106,7 +106,7 @@ async function thoseWhoComment(tx: Tx, timeline: string): Promise<{ id: string; 
   return tx<{ id: string; name: string; seen: Date | null }[]>`
     select a.id, a.display_name as name, max(s.at) as seen from (
       select account_id, joined_at from editor where timeline_id = ${timeline}
-      union all select account_id, joined_at from guest where timeline_id = ${timeline} and role = 'commenter'
+      union all select account_id, joined_at from guest where timeline_id = ${timeline} and role <> 'reader'
       union all select k.account_id, k.joined_at from class_teacher k join assignment s on s.class_id = k.class_id
         join group_work w on w.assignment_id = s.id where w.timeline_id = ${timeline}) p
     join account a on a.id = p.account_id

@@ -7,7 +7,7 @@ import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure
 import { rightsChanged } from "../live/notify";
 import { findRight, type GuestRole, hasRight, holds, requireRight } from "./access";
 
-const RIGHT_OF = { reader: "read", commenter: "comment", editor: "edit" } as const;
+const RIGHT_OF = { reader: "read", commenter: "comment", adder: "add", editor: "edit" } as const;
 
 /** Somebody who may see a timeline, and what they are in it. */
 export interface Person {
@@ -39,6 +39,7 @@ export async function openInvitation(
   return db()
     .begin(async (tx) => {
       await requireRight(tx, timeline, owner, "own");
+      await requireNoGroup(tx, timeline, role);
       // A new link is for whoever is given it, whatever was before.
       if (renew) await tx`delete from removed_editor where timeline_id = ${timeline}`;
       const [row] = await tx<{ token: string }[]>`
@@ -68,10 +69,10 @@ export async function closeInvitation(
     .catch(ownerOnly);
 }
 
-/** Whoever asks for a link of a timeline is told that it is its owner's to give, and no more. */
+/** Whoever asks for a link of a timeline is told that it is its owner's to give, and no more; its owner what is wrong. */
 function ownerOnly(error: unknown): Failure {
-  refusal(error);
-  return fail("owner_only");
+  const f = refusal(error);
+  return f.failed === "group_writes" ? f : fail("owner_only");
 }
 
 /** Who may see a timeline, the owner first, and to its owner what is open to come in by. */
@@ -114,6 +115,7 @@ export async function invitePeople(
   return db()
     .begin(async (tx) => {
       await requireRight(tx, timeline, owner, "own");
+      await requireNoGroup(tx, timeline, role);
       const [about] = await tx<{ title: string; by: string }[]>`
         select t.title, a.display_name as by from timeline t, account a where t.id = ${timeline} and a.id = ${owner}`;
       const found =
@@ -152,6 +154,11 @@ async function classmateOf(tx: Tx, account: string, name: string): Promise<strin
       and lower(a.display_name) = lower(${name.trim()})`;
   if (rows.length !== 1) throw new Refused(fail(rows.length === 0 ? "nobody_of_that_name" : "several_of_that_name"));
   return rows[0]!.id;
+}
+
+/** Refuses to let anybody write in the work of a group who is not of it. */
+async function requireNoGroup(sql: Sql, timeline: string, role: Person["role"]): Promise<void> {
+  if (role === "adder" && (await classOf(sql, timeline))) throw new Refused(fail("group_writes"));
 }
 
 /** Refuses who is not of the class a timeline is made for: before it is published nobody else sees it. */
@@ -241,6 +248,7 @@ export async function setRole(
       await tx`select from timeline where id = ${timeline} for update`;
       await requireRight(tx, timeline, owner, "own");
       if (account === owner) throw new Refused(fail("owner_stays"));
+      await requireNoGroup(tx, timeline, role);
       const [editor] = await tx`select from editor where timeline_id = ${timeline} and account_id = ${account}`;
       const [guest] = await tx`select from guest where timeline_id = ${timeline} and account_id = ${account}`;
       if (!editor && !(guest && role !== "owner")) throw new Refused(fail("not_found"));

@@ -13,7 +13,7 @@ import type { When } from "@/core/time/when";
 import { COLLECTION, type Item, OWN_TEXTS, RECORD_TABLES, type Timeline } from "@/core/timeline/timeline";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
-import { requireRight } from "./access";
+import { type Right, requireRight } from "./access";
 import { changesAfter } from "./queries";
 import { readForChange } from "./read-for-change";
 import { type Field, holdsFiles, type ItemKind, TABLES } from "@/core/timeline/fields";
@@ -41,8 +41,16 @@ export async function takeChange(timeline: string, change: Change, known = chang
   return { seq: taken.seq, changes: await changesAfter(db(), timeline, known) };
 }
 
-/** The same within a transaction of more than the change; a refusal is thrown, so that all of it is taken back. */
-export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Promise<{ seq: number }> {
+/**
+ * The same within a transaction of more than the change; a refusal is thrown, so that all of it is taken back. `right`: what its author
+ * needs for it; less than editing where whoever calls has seen to it that it touches nothing of others.
+ */
+export async function takeChangeIn(
+  tx: Tx,
+  timeline: string,
+  change: Change,
+  right: Right = "edit",
+): Promise<{ seq: number }> {
   const long = tooLong(change.ops);
   if (long) throw new Refused(fail("text_long", tooLongText(long)));
   if (change.ops.length > MOST.steps.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.steps));
@@ -52,7 +60,7 @@ export async function takeChangeIn(tx: Tx, timeline: string, change: Change): Pr
   const [locked] = await tx<{ seq: number; logBytes: string }[]>`
     select t.seq, t.log_bytes from timeline t
     where t.id = ${timeline} and t.deleted_at is null for update of t`;
-  await requireRight(tx, timeline, change.author, "edit");
+  await requireRight(tx, timeline, change.author, right);
   if (!locked) throw new Refused(fail("not_found"));
   const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
     select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;

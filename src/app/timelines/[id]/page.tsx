@@ -10,7 +10,7 @@ import { ownWork } from "@/server/classes/submit";
 import { db } from "@/server/db/pool";
 import { BUILD } from "../../reader-response";
 import { requirePageUser } from "@/server/http/page-user";
-import { findRight, holds } from "@/server/timelines/access";
+import { findRight, type GuestRole, holds } from "@/server/timelines/access";
 import { publicationOf } from "@/server/publishing/publish";
 import { guestRoleOf } from "@/server/timelines/invite";
 import { GuestView } from "@/features/together/guest-view";
@@ -24,7 +24,8 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
   const { id } = await params;
   const user = await requirePageUser(`/timelines/${id}`);
   const right = await findRight(db(), id, user.id);
-  if (holds(right, "comment") && !holds(right, "edit")) return <Guest id={id} account={user.id} as="commenter" />;
+  if (holds(right, "comment") && !holds(right, "edit"))
+    return <Guest id={id} account={user.id} as={right === "add" ? "adder" : "commenter"} />;
   if (right !== null && !holds(right, "edit") && (await guestRoleOf(id, user.id)))
     return <Guest id={id} account={user.id} as="reader" />;
   const read = holds(right, "edit") ? await readFields(db(), id) : null;
@@ -51,7 +52,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
 }
 
 /** The timeline as those see it who do not edit it. */
-async function Guest({ id, account, as: role }: { id: string; account: string; as: "reader" | "commenter" }) {
+async function Guest({ id, account, as: role }: { id: string; account: string; as: GuestRole }) {
   const read = await readFields(db(), id);
   if (!read) notFound();
   return (
@@ -63,7 +64,7 @@ async function Guest({ id, account, as: role }: { id: string; account: string; a
         role={role}
         account={account}
         mayLeave={(await guestRoleOf(id, account)) !== null}
-        events={role === "commenter" ? await eventTitles(id) : []}
+        events={role !== "reader" ? await eventTitles(id) : []}
       />
     </div>
   );

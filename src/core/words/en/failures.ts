@@ -60,6 +60,8 @@ export const FAILURES = {
     "A timeline always has an owner. Pass it on to somebody who edits it first, under Share; nothing was changed.",
   group_edits:
     "This is the work of a group, and whoever belongs to it edits it. Take the right away instead, or leave it; nothing was changed.",
+  group_writes: "This is the work of a group, and only its members write in it. Nothing was changed.",
+  event_untitled: "Say in a few words what happened; the event was not saved yet.",
   not_of_class:
     "This is work for a class, and only its teachers and students may see it before it is published. Nothing was changed.",
   invitation_over: "This link was good until a day that is over. Ask whoever gave it to you for a new one.",

@@ -2,7 +2,7 @@ import type { InvitedAs } from "../../timeline/roles";
 
 /** What stands where people are invited, see a timeline as guests, and talk about it. */
 export const WORDS = {
-  roles: { owner: "owns it", editor: "edits", commenter: "comments", reader: "reads" },
+  roles: { owner: "owns it", editor: "edits", adder: "adds events", commenter: "comments", reader: "reads" },
   roleOf: (name: string) => `What ${name} may do`,
   passOn: "owns it (you edit from then on)",
   passOnSure: (name: string) =>
@@ -14,7 +14,12 @@ export const WORDS = {
   invite: "Invite people",
   inviteTo: "E-mail addresses, or the name of somebody in a class with you",
   inviteAs: "They may",
-  may: { reader: "read it", commenter: "read and comment", editor: "edit all of it" },
+  may: {
+    reader: "read it",
+    commenter: "read and comment",
+    adder: "add events and alter those",
+    editor: "edit all of it",
+  },
   send: "Invite",
   invitedLetters: (n: number) => (n === 1 ? "A letter is on its way." : `${n} letters are on their way.`),
   invitedKept: (n: number) =>
@@ -44,7 +49,11 @@ export const WORDS = {
   sharedWithYou: "Shared with you",
   ownedBy: (name: string) => `by ${name}`,
   unread: (n: number) => (n === 1 ? "1 new comment" : `${n.toLocaleString("en")} new comments`),
-  youMay: { reader: "You may read this.", commenter: "You may read this and comment on it." },
+  youMay: {
+    reader: "You may read this.",
+    commenter: "You may read this and comment on it.",
+    adder: "You may read this, comment on it and add events of your own.",
+  },
   leave: "Leave this timeline",
   leaveSure: "You will not see it any more unless you are invited again. What you have said stays.",
   withdrawn: "You can no longer see this timeline: its owner has taken the right away, or it was deleted.",

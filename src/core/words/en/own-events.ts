@@ -1,0 +1,23 @@
+/** What stands where somebody adds events of their own to a timeline of others. */
+export const WORDS = {
+  yourEvents: "Your events",
+  addAnEvent: "Add an event",
+  alterIt: "Your event",
+  when: "When",
+  whenHelp: "As you would write it: 1846, about 1702, 3 May 1890, 1631-1702.",
+  title: "What happened",
+  text: "More about it",
+  category: "Category",
+  none: "none",
+  add: "Add it",
+  save: "Save it",
+  cancel: "Cancel",
+  added: "Added.",
+  saved: "Saved.",
+  misread: (typed: string) => `“${typed}” could not be understood as a date; it is kept as you typed it.`,
+  noDate: "without a date",
+  alter: (title: string) => `Alter ${title}`,
+  alterShort: "Alter",
+  remove: (title: string) => `Delete ${title}`,
+  removeShort: "Delete",
+} as const;
