@@ -191,6 +191,14 @@ CREATE TABLE public.blob_piece (
     bytes bytea NOT NULL
 );
 
+CREATE TABLE public.call_for_events (
+    timeline_id text NOT NULL,
+    token text NOT NULL,
+    words text DEFAULT ''::text NOT NULL,
+    closes_at timestamp with time zone,
+    opened_at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.category (
     timeline_id text NOT NULL,
     id text NOT NULL,
@@ -935,6 +943,16 @@ CREATE TABLE public.second_mark (
     CONSTRAINT second_mark_comment_length CHECK ((length(comment) <= 4000))
 );
 
+CREATE TABLE public.sent_event (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    name text NOT NULL,
+    "when" text DEFAULT ''::text NOT NULL,
+    title text NOT NULL,
+    text text DEFAULT ''::text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.session (
     token_hash bytea NOT NULL,
     account_id text NOT NULL,
@@ -1039,6 +1057,17 @@ CREATE TABLE public.submission_drawing (
     kind text NOT NULL,
     svg text NOT NULL,
     CONSTRAINT submission_drawing_kind_known CHECK ((kind = ANY (ARRAY['alone'::text, 'beside'::text])))
+);
+
+CREATE TABLE public.suggestion (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    event_id text DEFAULT ''::text NOT NULL,
+    account_id text NOT NULL,
+    was jsonb NOT NULL,
+    given jsonb NOT NULL,
+    why text DEFAULT ''::text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
 );
 
 CREATE TABLE public.thumbnail (
@@ -1163,6 +1192,12 @@ ALTER TABLE ONLY public.blob_piece
 
 ALTER TABLE ONLY public.blob
     ADD CONSTRAINT blob_pkey PRIMARY KEY (hash);
+
+ALTER TABLE ONLY public.call_for_events
+    ADD CONSTRAINT call_for_events_pkey PRIMARY KEY (timeline_id);
+
+ALTER TABLE ONLY public.call_for_events
+    ADD CONSTRAINT call_for_events_token_key UNIQUE (token);
 
 ALTER TABLE ONLY public.category
     ADD CONSTRAINT category_pkey PRIMARY KEY (timeline_id, id);
@@ -1362,6 +1397,9 @@ ALTER TABLE ONLY public.saved_look
 ALTER TABLE ONLY public.second_mark
     ADD CONSTRAINT second_mark_pkey PRIMARY KEY (submission_id, account_id);
 
+ALTER TABLE ONLY public.sent_event
+    ADD CONSTRAINT sent_event_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_pkey PRIMARY KEY (token_hash);
 
@@ -1382,6 +1420,9 @@ ALTER TABLE ONLY public.submission_drawing
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.suggestion
+    ADD CONSTRAINT suggestion_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.thumbnail
     ADD CONSTRAINT thumbnail_pkey PRIMARY KEY (timeline_id);
@@ -1533,6 +1574,8 @@ CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
 
 CREATE INDEX saved_look_class ON public.saved_look USING btree (class_id);
 
+CREATE INDEX sent_event_timeline ON public.sent_event USING btree (timeline_id, at);
+
 CREATE INDEX session_account ON public.session USING btree (account_id);
 
 CREATE INDEX session_expires ON public.session USING btree (expires_at);
@@ -1544,6 +1587,10 @@ CREATE INDEX short_link_timeline ON public.short_link USING btree (timeline_id, 
 CREATE INDEX submission_group ON public.submission USING btree (group_id);
 
 CREATE INDEX submission_replaced_by ON public.submission USING btree (replaced_by);
+
+CREATE INDEX suggestion_account ON public.suggestion USING btree (account_id);
+
+CREATE INDEX suggestion_timeline ON public.suggestion USING btree (timeline_id, at);
 
 CREATE INDEX version_media_media ON public.version_media USING btree (media_id);
 
@@ -1570,6 +1617,9 @@ ALTER TABLE ONLY public.assignment_picture
 
 ALTER TABLE ONLY public.blob_piece
     ADD CONSTRAINT blob_piece_hash_fkey FOREIGN KEY (hash) REFERENCES public.blob(hash) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.call_for_events
+    ADD CONSTRAINT call_for_events_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.category
     ADD CONSTRAINT category_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
@@ -1880,6 +1930,9 @@ ALTER TABLE ONLY public.second_mark
 ALTER TABLE ONLY public.second_mark
     ADD CONSTRAINT second_mark_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.sent_event
+    ADD CONSTRAINT sent_event_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.session
     ADD CONSTRAINT session_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1909,6 +1962,12 @@ ALTER TABLE ONLY public.submission
 
 ALTER TABLE ONLY public.submission
     ADD CONSTRAINT submission_version_id_fkey FOREIGN KEY (version_id) REFERENCES public.version(id);
+
+ALTER TABLE ONLY public.suggestion
+    ADD CONSTRAINT suggestion_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.suggestion
+    ADD CONSTRAINT suggestion_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
 ALTER TABLE ONLY public.thumbnail
     ADD CONSTRAINT thumbnail_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;

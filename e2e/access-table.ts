@@ -242,6 +242,31 @@ const TABLE: Record<string, Row> = {
   "GET /api/timelines/[id]/people": EDITORS,
   "POST /api/timelines/[id]/people": OWNER_HIDDEN,
   "PUT /api/timelines/[id]/editors/[account]": OWNER_HIDDEN,
+  "GET /api/timelines/[id]/suggestions": GROUP_AND_TEACHER,
+  "POST /api/timelines/[id]/suggestions": GROUP_AND_TEACHER,
+  // Nothing is suggested in it.
+  "PUT /api/timelines/[id]/suggestions": OPERATOR,
+  "DELETE /api/timelines/[id]/suggestions/[suggestion]": OPERATOR,
+  "GET /api/timelines/[id]/call": EDITORS,
+  // In the work of a group only its members write, its owner is told; whoever else edits it does not open a call.
+  "PUT /api/timelines/[id]/call": [
+    "sign in",
+    "nothing",
+    "not yours",
+    "not yours",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+    "nothing",
+  ],
+  "DELETE /api/timelines/[id]/call": OWNER_HIDDEN,
+  // Nothing was sent in.
+  "PUT /api/timelines/[id]/sent/[sent]": OPERATOR,
+  "PAGE /timelines/[id]/sent": EDITORS,
+  // Whoever has the link: which is none of the table's.
+  "PAGE /send/[token]": EVERYBODY,
+  "POST /api/send/[token]": EVERYBODY,
   "GET /api/timelines/[id]/own-events": EDITORS,
   "POST /api/timelines/[id]/own-events": EDITORS,
   // Nobody of the table has added one: in the work of a group only its members write.
@@ -437,6 +462,8 @@ const GUESTS: Record<string, [reader: Answer, commenter: Answer]> = {
   "POST /api/timelines/[id]/files/plan": READS,
   "GET /api/timelines/[id]/right": READS,
   "POST /api/timelines/[id]/here": READS,
+  "GET /api/timelines/[id]/suggestions": COMMENTS,
+  "POST /api/timelines/[id]/suggestions": COMMENTS,
   "GET /api/timelines/[id]/comments": COMMENTS,
   "POST /api/timelines/[id]/comments": COMMENTS,
   "PATCH /api/timelines/[id]/comments/[said]": COMMENTS,

@@ -293,6 +293,8 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[question]", s.question)
         .replace("[said]", s.said)
         .replace("[own]", "none")
+        .replace("[sent]", "none")
+        .replace("[suggestion]", "none")
         .replace("[rubric]", s.rubric)
         .replace("[review]", "none")
         .replace("[choice]", "none")
@@ -354,6 +356,16 @@ test("each is answered as the table says, to everybody it could concern", async 
         "DELETE /api/timelines/[id]/invitation": { token: s.token },
         "POST /api/timelines/[id]/people": { to: "Classmate", role: "reader" },
         "PUT /api/timelines/[id]/editors/[account]": { role: "editor" },
+        "POST /api/timelines/[id]/suggestions": {
+          event: "",
+          was: { when: "", title: "", text: "", category: null },
+          given: { when: "1604", title: "Ferry", text: "", category: null },
+          why: "",
+        },
+        "PUT /api/timelines/[id]/suggestions": { ids: ["none"], accept: true },
+        "PUT /api/timelines/[id]/call": { words: "", closesAt: null, renew: false },
+        "PUT /api/timelines/[id]/sent/[sent]": { accept: true },
+        "POST /api/send/[token]": { name: "Wren", when: "1604", title: "Ferry", text: "" },
         "POST /api/timelines/[id]/own-events": { when: "1604", title: "Ferry", text: "", category: null },
         "PUT /api/timelines/[id]/own-events/[own]": { when: "1604", title: "Ferry", text: "", category: null },
         "POST /api/timelines/[id]/comments": { event: "", words: "", thread: null, text: "When?" },
@@ -452,6 +464,8 @@ test("each is answered as the table says, to everybody it could concern", async 
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
       if (/\/(replies|reviews|moderation)$/.test(path) && response.status() === 409) got = "yes";
+      // A link that asks for nothing says so to everybody alike.
+      if (name === "POST /api/send/[token]" && response.status() === 410) got = "yes";
       // Whoever comes from no known platform is told so, whoever they are.
       if (path.startsWith("/api/lti/") && response.status() === 400) got = "yes";
       // The media of the table is a picture, and only a video has a still: it is asked about by those who may.

@@ -304,3 +304,142 @@ test("somebody adds events of their own to a timeline of others, and alters only
   await own.getByRole("button", { name: "Delete Salt tolls" }).click();
   await expect(nia.page.getByRole("row", { name: /Salt tolls/ })).toHaveCount(0);
 });
+
+test("at an exhibition somebody sends an event in by phone, without an account; it waits until it is taken in", async ({
+  browser,
+}) => {
+  const nia = await newPerson(browser, "Nia");
+  const url = await newTimeline(nia.page, "Our village");
+  await writeLines(nia.page, ["1604 Rope ferry"]);
+  await saved(nia.page);
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  const call = nia.page.getByRole("dialog").getByRole("region", { name: "Let others send events in" });
+  await call.getByLabel("What you ask for").fill("What do you know of the ferry?");
+  await call.getByLabel("Closes").fill("2001-01-01T10:00");
+  await call.getByRole("button", { name: "Open it" }).click();
+  await expect(call.getByText("are over already")).toBeVisible();
+  await call.getByLabel("Closes").fill("2031-01-01T10:00");
+  await call.getByRole("button", { name: "Open it" }).click();
+  await expect(call.getByText("Open until Wednesday, 1 January 2031")).toBeVisible();
+  await call.getByText("QR code", { exact: true }).click();
+  await expect(call.getByRole("img", { name: /QR code of .*\/send\// })).toBeVisible();
+  const address = await call.getByLabel("Whoever opens this link can send events in").inputValue();
+
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: "reduce" })
+  ).newPage();
+  await phone.goto(address);
+  await expect(phone.getByText("Nia asks for events for “Our village”.")).toBeVisible();
+  await expect(phone.getByText("What do you know of the ferry?")).toBeVisible();
+  await phone.getByLabel("What happened").fill("The rope broke");
+  await phone.getByLabel("When").fill("about 1702");
+  await phone.getByRole("button", { name: "Send it in" }).click();
+  await expect(phone.getByText("Write a name, as you want to be called")).toBeVisible();
+  await phone.getByLabel("Your name").fill("Old Wren");
+  await phone.getByLabel("More about it").fill("My grandmother told me.");
+  await phone.getByRole("button", { name: "Send it in" }).click();
+  await expect(phone.getByText("Thank you. It waits until")).toBeVisible();
+  await phone.getByRole("button", { name: "Send another" }).click();
+  await expect(phone.getByLabel("Your name")).toHaveValue("Old Wren");
+  await phone.getByLabel("What happened").fill("Buy cheap watches");
+  await phone.getByRole("button", { name: "Send it in" }).click();
+  await expect(phone.getByText("Thank you. It waits until")).toBeVisible();
+
+  // It stands on the first page of those who edit, and in nothing a reader sees.
+  await nia.page.goto("/");
+  await nia.page.getByRole("link", { name: "2 events wait" }).click();
+  const first = nia.page.getByRole("listitem").filter({ hasText: "The rope broke" });
+  await expect(first).toContainText("from Old Wren");
+  expect(await (await nia.context.request.get(`${url}/reader`)).text()).not.toContain("The rope broke");
+  await nia.page.getByRole("button", { name: "Take in The rope broke" }).click();
+  await expect(nia.page.getByText("“The rope broke” is in the timeline.")).toBeVisible();
+  await nia.page.getByRole("button", { name: "Leave out Buy cheap watches" }).click();
+  await expect(nia.page.getByText("Nothing waits.")).toBeVisible();
+  await nia.page.getByRole("link", { name: "Our village" }).click();
+  await expect(nia.page.getByRole("row", { name: /about 1702 The rope broke/ })).toBeVisible();
+
+  // Closed, the link says so, and what is on its way to it is not taken.
+  await phone.getByRole("button", { name: "Send another" }).click();
+  await phone.getByLabel("What happened").fill("Too late");
+  await nia.page.getByRole("button", { name: "Share" }).click();
+  await call.getByRole("button", { name: "Close it" }).click();
+  await expect(call.getByRole("button", { name: "Open it" })).toBeVisible();
+  await phone.getByRole("button", { name: "Send it in" }).click();
+  await expect(phone.getByText("Nothing is asked for here any more, so this was not sent.")).toBeVisible();
+  await phone.reload();
+  await expect(phone.getByRole("heading", { name: "This is closed" })).toBeVisible();
+});
+
+test("what others did since one was here last is said, and seen on the chart and in sentences", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  const url = await newTimeline(nia.page, "Crossings");
+  await writeLines(nia.page, ["1604 Rope ferry", "1783 The flood"]);
+  await saved(nia.page);
+  const api = url.replace("/timelines", "/api/timelines");
+  const made = await nia.context.request.post(`${api}/invitation`, { data: { renew: false } });
+  const { token } = (await made.json()) as { token: string };
+  await obi.context.request.post(`/api/join/${token}`);
+  // Whoever comes for the first time has seen nothing before, and is told nothing.
+  await obi.page.goto(url);
+  await expect(obi.page.getByRole("row", { name: /Rope ferry/ })).toBeVisible();
+  await expect(obi.page.getByText("since you were here")).toHaveCount(0);
+  await nia.page.goto("/");
+  await writeLines(obi.page, ["1931 Last crossing"]);
+  await saved(obi.page);
+  await nia.page.goto(url);
+  await expect(nia.page.getByText("1 change by Obi since you were here.")).toBeVisible();
+  await nia.page.getByRole("button", { name: "See what is different" }).click();
+  const past = nia.page.getByTestId("past");
+  await expect(past.getByText("Added since").first()).toBeVisible();
+  await expect(past.getByRole("complementary", { name: "Compared with" })).toContainText("Last crossing");
+  await past.getByRole("button", { name: "Back to now" }).click();
+  await expect(nia.page.getByText("since you were here")).toHaveCount(0);
+  // Seen, it is not said again.
+  await nia.page.reload();
+  await expect(nia.page.getByRole("row", { name: /Last crossing/ })).toBeVisible();
+  await expect(nia.page.getByText("since you were here")).toHaveCount(0);
+});
+
+test("a change is suggested, with why, and accepted or left out by those who edit", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  const url = await newTimeline(nia.page, "Crossings");
+  await writeLines(nia.page, ["1604 Rope ferry", "1783 The flood"]);
+  await saved(nia.page);
+  const api = url.replace("/timelines", "/api/timelines");
+  const made = await nia.context.request.post(`${api}/invitation`, { data: { renew: false, role: "commenter" } });
+  const { token } = (await made.json()) as { token: string };
+  await obi.context.request.post(`/api/join/${token}`);
+  await obi.page.goto(url);
+  const side = comments(obi.page);
+  await side.getByText("Suggest a change").click();
+  await side.getByLabel("Of which event").selectOption({ label: "Rope ferry" });
+  await expect(side.getByLabel("When")).toHaveValue("1604");
+  await side.getByRole("button", { name: "Suggest it" }).click();
+  await expect(side.getByText("It says what is there already.")).toBeVisible();
+  await side.getByLabel("When").fill("about 1604");
+  await side.getByLabel("Why").fill("The roll says so.");
+  await side.getByRole("button", { name: "Suggest it" }).click();
+  await expect(side.getByText("It waits until somebody who edits has decided.")).toBeVisible();
+  await side.getByLabel("Of which event").selectOption({ label: "A new event" });
+  await expect(side.getByLabel("What happened")).toHaveValue("");
+  await side.getByLabel("When").fill("1931");
+  await side.getByLabel("What happened").fill("Last crossing");
+  await side.getByRole("button", { name: "Suggest it" }).click();
+  await expect(side.getByRole("region", { name: "Suggestions" }).getByRole("listitem")).toHaveCount(2);
+  await expect(nia.page.getByRole("row", { name: /Last crossing/ })).toHaveCount(0);
+
+  await nia.page.getByRole("button", { name: "Comments" }).click();
+  const waits = comments(nia.page).getByRole("region", { name: "Suggestions" });
+  await expect(waits.getByRole("listitem").first()).toContainText("Obi suggests for “Rope ferry”");
+  await expect(waits.getByRole("listitem").first()).toContainText("The roll says so.");
+  await waits.getByRole("button", { name: "Take in what is suggested for Rope ferry" }).click();
+  await expect(nia.page.getByRole("row", { name: /about 1604 .*Rope ferry/ })).toBeVisible();
+  await waits.getByRole("button", { name: "Leave out what is suggested for Last crossing" }).click();
+  await expect(waits).toHaveCount(0);
+  await expect(side.getByRole("region", { name: "Suggestions" })).toHaveCount(0);
+  await expect(nia.page.getByRole("row", { name: /Last crossing/ })).toHaveCount(0);
+  await obi.page.goto("/");
+  await expect(
+    obi.page.getByText("Nia has taken in what you suggested for “Rope ferry” in “Crossings”."),
+  ).toBeVisible();
+});

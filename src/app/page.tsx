@@ -1,4 +1,5 @@
 import { WORDS } from "@/core/words/en/pages";
+import { WORDS as CALLS } from "@/core/words/en/calls";
 import { WORDS as TOGETHER } from "@/core/words/en/together";
 import Link from "next/link";
 import { Suspense } from "react";
@@ -137,6 +138,16 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
                       ) : null}
                       {card.unread > 0 ? (
                         <p className="mt-0.5 text-[14px] font-bold text-copper-dark">{TOGETHER.unread(card.unread)}</p>
+                      ) : null}
+                      {card.sentIn > 0 ? (
+                        <p className="relative z-[1] mt-0.5 text-[14px]">
+                          <Link
+                            href={`/timelines/${card.id}/sent`}
+                            className="inline-block min-h-6 font-bold text-copper-dark underline"
+                          >
+                            {CALLS.waiting(card.sentIn)}
+                          </Link>
+                        </p>
                       ) : null}
                       <StateOf card={card} />
                     </div>

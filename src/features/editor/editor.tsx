@@ -27,6 +27,7 @@ import { kindOf } from "@/core/bring-in/files/endings";
 import { isUnwritten } from "@/core/bring-in/unwritten";
 import { askServer } from "@/ui/ask-server";
 import { PANEL_PARTS, SidePanel } from "./side-panel";
+import { type News, SinceNotice } from "./history/since-notice";
 import { HereLine, HereProvider } from "./presence/here";
 import { PrintChart } from "./print-chart";
 import { takeHandedFile } from "@/ui/handed-file";
@@ -54,6 +55,8 @@ export interface EditorProps {
   publication: Publication | null;
   work: OwnWork | null;
   given: Given;
+  /** What others did since this person was here last; null: nothing. */
+  news?: News | null;
   /** How this person likes the ledger; null: as usual. */
   columns: LedgerColumns | null;
   /** Whether this person may use camera and microphone. */
@@ -145,7 +148,11 @@ export function Editor(props: EditorProps) {
   };
   /** The number of the change after which the timeline is looked at; null: as it is now. */
   const [past, setPast] = useState<number | null>(null);
-  const showPast = useCallback((seq: number) => setPast(seq), []);
+  const [pastOnChart, setPastOnChart] = useState(false);
+  const showPast = useCallback((seq: number, onChart = false) => {
+    setPastOnChart(onChart);
+    setPast(seq);
+  }, []);
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => store.start(), [store]);
   // On a device of one's own the editor opens without a network too, once it has come to rest.
@@ -320,9 +327,10 @@ export function Editor(props: EditorProps) {
           />
           {store.isLocal && props.print ? <LocalBar print={props.print} /> : null}
           <Notices />
+          <SinceNotice news={props.news ?? null} onShow={(since) => showPast(since, true)} />
           <HereLine event={panel === "event" ? selected : null} />
           <UploadsBar />
-          {past !== null ? <PastView key={past} at={past} onLeave={() => setPast(null)} /> : null}
+          {past !== null ? <PastView key={past} at={past} onChart={pastOnChart} onLeave={() => setPast(null)} /> : null}
           <div className="flex min-h-0 flex-1" hidden={past !== null}>
             <main ref={main} className={classes("flex min-w-0 flex-1 flex-col", panel && "max-md:hidden")}>
               <h1 className="sr-only">

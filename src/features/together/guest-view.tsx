@@ -7,10 +7,12 @@ import { WORDS as PRESENCE } from "@/core/words/en/presence";
 import { COMMENTS, WORDS } from "@/core/words/en/together";
 import { askServer } from "@/ui/ask-server";
 import { CommentThreads } from "@/ui/comments/comment-threads";
+import { SuggestionList } from "@/ui/comments/suggestion-list";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
 import { OwnEvents } from "./own-events";
+import { SuggestForm } from "./suggest-form";
 import { listenLive } from "@/ui/live";
 import { usePresence } from "@/ui/presence/use-presence";
 import { useReady } from "@/ui/use-ready";
@@ -148,6 +150,8 @@ export function GuestView({
           className="w-[380px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
         >
           {role === "adder" ? <OwnEvents timeline={timeline} onShow={show} /> : null}
+          <SuggestForm timeline={timeline} titles={events} event={about} onEvent={show} />
+          <SuggestionList timeline={timeline} />
           <h2 className="mb-2 text-[18px]">{COMMENTS.comments}</h2>
           <CommentThreads
             timeline={timeline}

@@ -253,6 +253,7 @@ export async function deleteAccount(id: string): Promise<void> {
     await leaveAllSchools(tx, id);
     await tx`delete from removed_editor where account_id = ${id}`;
     await tx`update event set author_id = null where author_id = ${id}`;
+    await tx`delete from suggestion where account_id = ${id}`;
     await tx`delete from guest where account_id = ${id}`;
     await tx`delete from invitation where account_id = ${id} or invited_by = ${id}`;
     await tx`delete from comment_seen where account_id = ${id}`;

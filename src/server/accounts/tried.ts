@@ -24,11 +24,13 @@ export const RATES = {
   page_all: { burst: 300, perSecond: 1 / 2 },
   mail_from: { burst: 60, perSecond: 1 / 60 },
   mail_all: { burst: 2_000, perSecond: 1 },
+  send_from: { burst: 40, perSecond: 1 / 30 },
+  send_all: { burst: 1_000, perSecond: 1 },
   report_from: { burst: 10, perSecond: 1 / 120 },
   report_all: { burst: 500, perSecond: 1 / 10 },
 } as const satisfies Record<string, Rate>;
 
-type Kind = "sign_in" | "sign_up" | "code" | "page" | "mail" | "report";
+type Kind = "sign_in" | "sign_up" | "code" | "page" | "mail" | "send" | "report";
 
 /** How many times as many as usual: for a house in which very many people come from one address. */
 function factor(): number {

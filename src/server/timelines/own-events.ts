@@ -74,16 +74,47 @@ export async function addOwnEvent(
 ): Promise<Failure | { id: string }> {
   const id = nanoid(10);
   return altering(timeline, account, async (tx, t) => {
-    const title = titleOf(given);
-    const when = given.when.trim() === "" ? {} : { when: readWhen(given.when.trim(), readOptionsFor(t)) };
-    const category = categoryIn(t, given.category);
-    const ops: Op[] = [{ kind: "add_event", id, fields: { title, category, ...when } }];
-    if (given.text.trim())
-      ops.push({ kind: "describe", of: id, update: toBase64(descriptionFrom(paragraphs(given.text), writer())) });
-    await take(tx, timeline, account, ops);
+    await take(tx, timeline, account, stepsFor(t, id, { ...given, title: titleOf(given) }));
     await tx`update event set author_id = ${account} where timeline_id = ${timeline} and id = ${id}`;
     return { id };
   });
+}
+
+/** The steps that make an event of what somebody says of it. `more`: further fields. */
+export function stepsFor(t: Timeline, id: string, given: GivenEvent, more: { note?: string } = {}): Op[] {
+  const typed = given.when.trim();
+  const when = typed === "" ? {} : { when: readWhen(typed, readOptionsFor(t)) };
+  const fields = { title: given.title, category: categoryIn(t, given.category), ...when, ...more };
+  const words = paragraphs(given.text);
+  return [
+    { kind: "add_event", id, fields },
+    ...(words.length > 0
+      ? [{ kind: "describe" as const, of: id, update: toBase64(descriptionFrom(words, writer())) }]
+      : []),
+  ];
+}
+
+/** An event in the words of the form that says it; null where there is none. */
+export function eventAsSaid(t: Timeline, id: string): GivenEvent | null {
+  const e = t.events.get(id);
+  if (!e || e.deleted) return null;
+  return { when: e.when.typed, title: e.title, text: plainTextOf(blocksOf(e.description)), category: e.category };
+}
+
+/** The steps that make an event what is said of it, where that is otherwise than it was said before: the rest is as it stands now. */
+export function stepsToAlter(t: Timeline, id: string, was: GivenEvent, given: GivenEvent): Op[] {
+  const e = t.events.get(id)!;
+  const ops: Op[] = [];
+  if (given.title !== was.title) ops.push({ kind: "set_event", id, field: "title", value: given.title });
+  if (given.when.trim() !== was.when.trim())
+    ops.push({ kind: "set_event", id, field: "when", value: readWhen(given.when.trim(), readOptionsFor(t, id)) });
+  const category = categoryIn(t, given.category);
+  if (category !== was.category) ops.push({ kind: "set_event", id, field: "category", value: category });
+  if (given.text.trim() !== was.text.trim()) {
+    const update = rewriteDescription(e.description, descriptionFrom(paragraphs(given.text), writer()));
+    if (update) ops.push({ kind: "describe", of: id, update });
+  }
+  return ops;
 }
 
 /** Writes an event of one's own otherwise; what is as it was stays untouched, formatting that others gave its text too. */
@@ -95,18 +126,8 @@ export async function alterOwnEvent(
 ): Promise<Failure | { id: string }> {
   return altering(timeline, account, async (tx, t) => {
     await requireOwn(tx, timeline, id, account);
-    const e = t.events.get(id)!;
-    const title = titleOf(given);
-    const ops: Op[] = [];
-    if (title !== e.title) ops.push({ kind: "set_event", id, field: "title", value: title });
-    if (given.when.trim() !== e.when.typed)
-      ops.push({ kind: "set_event", id, field: "when", value: readWhen(given.when.trim(), readOptionsFor(t, id)) });
-    const category = categoryIn(t, given.category);
-    if (category !== e.category) ops.push({ kind: "set_event", id, field: "category", value: category });
-    if (given.text.trim() !== plainTextOf(blocksOf(e.description)).trim()) {
-      const update = rewriteDescription(e.description, descriptionFrom(paragraphs(given.text), writer()));
-      if (update) ops.push({ kind: "describe", of: id, update });
-    }
+    const now = eventAsSaid(t, id)!;
+    const ops = stepsToAlter(t, id, now, { ...given, title: titleOf(given) });
     if (ops.length > 0) await take(tx, timeline, account, ops);
     return { id };
   });

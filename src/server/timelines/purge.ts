@@ -40,6 +40,8 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await tx`delete from category where timeline_id = ${id}`;
   await tx`delete from item where timeline_id = ${id}`;
   await tx`delete from source where timeline_id = ${id}`;
+  for (const table of ["guest", "invitation", "comment", "comment_seen", "call_for_events", "sent_event", "suggestion"])
+    await tx`delete from ${tx(table)} where timeline_id = ${id}`;
   await tx`delete from upload where timeline_id = ${id}`;
   await tx`delete from thumbnail where timeline_id = ${id}`;
   await tx`delete from check_result where timeline_id = ${id}`;
@@ -110,6 +112,9 @@ export async function purgeRecords(
   if (found === 0) return 0;
   await forgetPast(tx, timeline);
 
+  // What was said about them quotes them.
+  await tx`delete from comment where timeline_id = ${timeline} and event_id = any(${[...events]})`;
+  await tx`delete from suggestion where timeline_id = ${timeline} and event_id = any(${[...events]})`;
   await blank(tx, timeline, "event", [...events], { ...emptyOf(EVENT), description: Buffer.alloc(0) });
   await blank(tx, timeline, "category", [...categories], emptyOf(CATEGORY));
   // What an item belonged to stays: the log says it too.

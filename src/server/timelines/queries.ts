@@ -128,6 +128,8 @@ export interface TimelineCard {
   newsBy: string[];
   /** Comments of others they have not read. */
   unread: number;
+  /** Events that others have sent in and nobody has looked at. */
+  sentIn: number;
   events: number;
   others: string[];
   alteredAt: Date;
@@ -152,6 +154,7 @@ export async function timelinesOf(account: string, build: string): Promise<Timel
       n.news, n.news_by,
       (select count(*)::int from comment c where c.timeline_id = t.id and c.account_id <> ${account}
         and c.at > coalesce((select s.at from comment_seen s where s.timeline_id = t.id and s.account_id = ${account}), mine.joined_at)) as unread,
+      (select count(*)::int from sent_event v where v.timeline_id = t.id) as sent_in,
       coalesce((select array_agg(a.display_name order by e.joined_at) from editor e join account a on a.id = e.account_id
         where e.timeline_id = t.id and e.account_id <> ${account}), '{}') as others,
       p.visibility, p.address, p.taken_back_at
@@ -172,6 +175,19 @@ export async function titlesOf(account: string): Promise<{ id: string; title: st
   return db()<{ id: string; title: string }[]>`
     select t.id, t.title from editor e join timeline t on t.id = e.timeline_id
     where e.account_id = ${account} and t.deleted_at is null order by t.altered_at desc, t.id`;
+}
+
+/** What others changed since a person was in its editor last; null where nothing was, or they were never there. */
+export async function newsFor(
+  timeline: string,
+  account: string,
+): Promise<{ since: number; changes: number; by: string[] } | null> {
+  const [row] = await db()<{ since: number; changes: number; by: string[] }[]>`
+    select e.seen as since, count(c.seq)::int as changes, coalesce(array_agg(distinct a.display_name), '{}') as by
+    from editor e join change c on c.timeline_id = e.timeline_id and c.seq > e.seen and c.author_id <> e.account_id
+    join account a on a.id = c.author_id
+    where e.timeline_id = ${timeline} and e.account_id = ${account} and e.seen > 0 group by e.seen`;
+  return row ?? null;
 }
 
 /** That a person has seen a timeline up to a change. */

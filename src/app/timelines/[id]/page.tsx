@@ -15,7 +15,7 @@ import { publicationOf } from "@/server/publishing/publish";
 import { guestRoleOf } from "@/server/timelines/invite";
 import { GuestView } from "@/features/together/guest-view";
 import { UserBar } from "../../user-bar";
-import { editorsOf, eventTitles, readFields } from "@/server/timelines/queries";
+import { editorsOf, eventTitles, newsFor, readFields } from "@/server/timelines/queries";
 
 export const metadata = { title: WORDS.editor };
 
@@ -42,6 +42,7 @@ export default async function EditorPage({ params }: { params: Promise<{ id: str
       work={await ownWork(id)}
       columns={await ledgerColumnsOf(user.id)}
       mayRecord={await mayRecord(user.id)}
+      news={await newsFor(id, user.id)}
       build={BUILD}
       given={{
         classes: (await classesOf(user.id)).flatMap((c) => (c.role === "teacher" ? [{ id: c.id, name: c.name }] : [])),

@@ -64,6 +64,8 @@ export const WORDS = {
   anotherMoment: "another moment",
   otherMoment: "The other moment",
   onTheChart: "Show on the chart what is different",
+  seeWhatIsDifferent: "See what is different",
+  notNow: "Not now",
   states: { added: "Added since", changed: "Changed", removed: "Removed since", same: "The same" },
   noDifference: "Nothing is different.",
   theTimeline: "The timeline",

@@ -61,6 +61,13 @@ export const FAILURES = {
   group_edits:
     "This is the work of a group, and whoever belongs to it edits it. Take the right away instead, or leave it; nothing was changed.",
   group_writes: "This is the work of a group, and only its members write in it. Nothing was changed.",
+  call_over: "Nothing is asked for here any more, so this was not sent. Ask whoever gave you the link.",
+  call_full:
+    "Very many events wait here to be looked at, so no more are taken just now. Try again in a day; nothing was sent.",
+  sender_missing: "Write a name, as you want to be called; nothing was sent yet.",
+  event_gone:
+    "This event was deleted meanwhile, so nothing can be done to it. Leave the suggestion out, or put the event back first.",
+  nothing_suggested: "It says what is there already. Alter something first; nothing was sent.",
   event_untitled: "Say in a few words what happened; the event was not saved yet.",
   not_of_class:
     "This is work for a class, and only its teachers and students may see it before it is published. Nothing was changed.",

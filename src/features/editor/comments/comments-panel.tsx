@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { COMMENTS, WORDS } from "@/core/words/en/together";
 import { rowsOf } from "@/core/timeline/order";
 import { CommentThreads } from "@/ui/comments/comment-threads";
+import { SuggestionList } from "@/ui/comments/suggestion-list";
 import { Frame } from "../sheet/frame";
 import { useEditor, useEditorState } from "../store/editor-context";
 
@@ -28,6 +29,7 @@ export function CommentsPanel({ selected, onClose }: { selected: string | null; 
   );
   return (
     <Frame title={COMMENTS.comments} onClose={onClose}>
+      <SuggestionList timeline={store.timelineId} />
       <CommentThreads
         timeline={store.timelineId}
         titles={titles}

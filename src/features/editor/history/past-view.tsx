@@ -32,7 +32,16 @@ const NOBODY: ReadonlySet<string> = new Set();
  * The timeline as it was at a moment: chart and ledger, which cannot be changed, a slider to go through time, what is different now or
  * at another moment, and ways to put it back.
  */
-export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
+export function PastView({
+  at,
+  onChart: begins = false,
+  onLeave,
+}: {
+  at: number;
+  /** Whether it begins with what is different on the chart. */
+  onChart?: boolean;
+  onLeave: () => void;
+}) {
   const { store } = useEditor();
   const now = useEditorState((s) => s.timeline);
   const { marks, names } = useMarks(null);
@@ -41,7 +50,7 @@ export function PastView({ at, onLeave }: { at: number; onLeave: () => void }) {
   const [other, setOther] = useState<number | null>(null);
   const past = usePast(store.timelineId, seq);
   const second = usePast(store.timelineId, other);
-  const [onChart, setOnChart] = useState(false);
+  const [onChart, setOnChart] = useState(begins);
   const [selected, setSelected] = useState<string | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus({ preventScroll: true }), []);

@@ -1,13 +1,14 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { WORDS } from "@/core/words/en/editor-share";
 import { askServer } from "@/ui/ask-server";
-import { Button, buttonLook } from "@/ui/controls/button";
+import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import type { Publication } from "../store/ports";
 import { CopyLine } from "./copy-line";
+import { QrCode } from "./qr-code";
 import { usePublishing } from "./use-publishing";
 
 /** The link to the published page: a word of one's choice, a QR code, and sending it by mail. */
@@ -48,37 +49,6 @@ export function LinkSection({ publication, owner }: { publication: Publication; 
         {owner ? <ByMail path={`${path}/mail`} /> : null}
       </div>
     </section>
-  );
-}
-
-/** The link as a QR code (ISO/IEC 18004), to be shown or printed. */
-function QrCode({ url }: { url: string }) {
-  const [open, setOpen] = useState(false);
-  const [svg, setSvg] = useState<string | null>(null);
-  useEffect(() => {
-    if (!open) return;
-    let wanted = true;
-    void import("qrcode").then(async ({ default: QRCode }) => {
-      const made = await QRCode.toString(url, { type: "svg", errorCorrectionLevel: "M", margin: 2 });
-      if (wanted) setSvg(made);
-    });
-    return () => {
-      wanted = false;
-    };
-  }, [open, url]);
-  const address = svg && `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
-  return (
-    <details className="min-w-[160px]" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="cursor-pointer text-[15px] text-verdigris underline">{WORDS.qrCode}</summary>
-      {address ? (
-        <div className="mt-2">
-          <img src={address} alt={WORDS.qrCodeOf(url)} className="size-[180px] border border-line" />
-          <a href={address} download="qr-code.svg" className={`${buttonLook("plain", "small")} mt-2`}>
-            {WORDS.downloadTheCode}
-          </a>
-        </div>
-      ) : null}
-    </details>
   );
 }
 

@@ -4,6 +4,7 @@ import { WORDS } from "@/core/words/en/editor-share";
 import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
 import { useEditorState } from "../store/editor-context";
+import { CallSection } from "./call-section";
 import { EmbedSection } from "./embed-section";
 import { FrozenCopies } from "./frozen-copies";
 import { LinkSection } from "./link-section";
@@ -31,6 +32,7 @@ export function ShareDialog({
       {live ? <LinkSection publication={publication} owner={owner} /> : null}
       {live ? <EmbedSection publication={publication} owner={owner} /> : null}
       <Together owner={owner} />
+      <CallSection owner={owner} />
       <FrozenCopies />
     </Modal>
   );
