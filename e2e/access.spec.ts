@@ -369,7 +369,11 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/own-events": { when: "1604", title: "Ferry", text: "", category: null },
         "PUT /api/timelines/[id]/own-events/[own]": { when: "1604", title: "Ferry", text: "", category: null },
         "POST /api/timelines/[id]/comments": { event: "", words: "", thread: null, text: "When?" },
-        "POST /api/timelines/[id]/here": { tab: "t1", where: { at: "chart", event: null, field: "", follows: null } },
+        "POST /api/timelines/[id]/here": {
+          tab: "t1",
+          n: 0,
+          where: { at: "chart", event: null, field: "", follows: null },
+        },
         "PATCH /api/timelines/[id]/comments/[said]": { resolved: true },
         "POST /api/published/[address]/report": { reason: "other", words: "It is about a ferry." },
         "PUT /api/operator/[timeline]": { hide: true },

@@ -114,6 +114,9 @@ test("two teachers and a class of eight: groups by lot, handed in, marked blind 
   // What one of them saves the other sees; where the network was away for one, theirs is not written over.
   await reed.page.getByRole("link", { name: "Work 3" }).click();
   await expect(panelOf(reed.page).getByRole("heading", { name: "Work 3" })).toBeFocused();
+  // What was marked before has come here; nothing is on its way.
+  await expect(reed.page.getByRole("row", { name: /Work 2/ })).toContainText("10 / 20");
+  await expect(panelOf(reed.page).getByRole("radio", { name: /^Dates: Not yet/ })).toBeVisible();
   await reed.context.setOffline(true);
   await mark(desk, 3, ["1", "1"]);
   await panelOf(reed.page)

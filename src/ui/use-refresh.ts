@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useCallback } from "react";
+import { askServer } from "./ask-server";
 
 /**
  * Looks at the page anew, if the server answers. Without a network the page stays as it is, with all that is typed: the router would
@@ -10,10 +11,7 @@ import { useCallback } from "react";
 export function useRefresh(): () => Promise<void> {
   const router = useRouter();
   return useCallback(async () => {
-    const answered = await fetch("/api/health", { cache: "no-store" }).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (answered) router.refresh();
+    const answer = await askServer("GET", "/api/health");
+    if (answer.ok) router.refresh();
   }, [router]);
 }

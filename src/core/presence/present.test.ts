@@ -15,8 +15,10 @@ import {
 } from "./present";
 
 const at = (event: string | null): Where => ({ at: "ledger", event, field: "", follows: null });
+let count = 0;
 const said = (tab: string, account: string, where: Where | null) => ({
   tab,
+  n: count++,
   account,
   name: account.toUpperCase(),
   where,
@@ -46,11 +48,19 @@ describe("who is here", () => {
     expect(stillHere(pages, 30_000 + GONE_AFTER_MS)).toEqual([]);
   });
 
+  it("does not come back by a message that was sent before it went and comes after", () => {
+    const [came, moved, went] = [said("t", "obi", at("e1")), said("t", "obi", at("e2")), said("t", "obi", null)];
+    const pages = [came, went, moved].reduce<OpenPage[]>((p, m, i) => hear(p, m, i), []);
+    expect(presentIn(pages, "nia")).toEqual([]);
+    expect(presentIn(hear(pages, said("t", "obi", at("e3")), 4), "nia")[0]!.where.event).toBe("e3");
+  });
+
   it("comes to the same whatever order messages of different pages come in", () => {
     const message = fc.record({
       tab: fc.constantFrom("a", "b", "c"),
       account: fc.constantFrom("x", "y"),
       name: fc.constant("N"),
+      n: fc.constant(0),
       where: fc.option(
         fc.record({
           at: fc.constant("chart" as const),
@@ -65,7 +75,7 @@ describe("who is here", () => {
         const all = messages.map((m, i) => ({ ...m, account: `${m.account}${m.tab}`, i }));
         const run = (list: typeof all) => {
           let pages: OpenPage[] = [];
-          for (const { i, ...m } of list) pages = hear(pages, m, i);
+          for (const { i, ...m } of list) pages = hear(pages, { ...m, n: i }, i);
           return presentIn(pages, "nobody");
         };
         // By page, each page's own messages in their order.

@@ -14,17 +14,15 @@ export interface Where {
 /** What an open page says of itself to the others, again and again; `where` null: it is closed. */
 export interface HereMessage {
   tab: string;
+  /** The how-manieth of this page it is: what comes late is older than what was heard. */
+  n: number;
   account: string;
   name: string;
   where: Where | null;
 }
 
-/** A page of somebody that is open, and when it was heard of last, ms. */
-export interface OpenPage {
-  tab: string;
-  account: string;
-  name: string;
-  where: Where;
+/** A page of somebody, and when it was heard of last, ms; one that was closed is remembered for a while. */
+export interface OpenPage extends HereMessage {
   heard: number;
 }
 
@@ -39,11 +37,11 @@ export interface Present {
 export const SAY_EVERY_MS = 15_000;
 export const GONE_AFTER_MS = 40_000;
 
-/** The open pages after a message. */
+/** The pages after a message. */
 export function hear(pages: readonly OpenPage[], m: HereMessage, now: number): OpenPage[] {
-  const others = pages.filter((p) => p.tab !== m.tab);
-  const { where, ...who } = m;
-  return where === null ? others : [...others, { ...who, where, heard: now }];
+  const last = pages.find((p) => p.tab === m.tab);
+  if (last && last.n >= m.n) return [...pages];
+  return [...pages.filter((p) => p.tab !== m.tab), { ...m, heard: now }];
 }
 
 /** The open pages without those nothing was heard of for long; the same list where none goes. */
@@ -55,9 +53,10 @@ export function stillHere(pages: readonly OpenPage[], now: number): readonly Ope
 /** Who is here but oneself, by name, each once: where they were heard of last. */
 export function presentIn(pages: readonly OpenPage[], me: string): Present[] {
   const last = new Map<string, OpenPage>();
-  for (const p of pages) if (p.account !== me && (last.get(p.account)?.heard ?? -1) <= p.heard) last.set(p.account, p);
+  for (const p of pages)
+    if (p.where !== null && p.account !== me && (last.get(p.account)?.heard ?? -1) <= p.heard) last.set(p.account, p);
   return [...last.values()]
-    .map(({ account, name, where }) => ({ account, name, where }))
+    .map(({ account, name, where }) => ({ account, name, where: where! }))
     .sort((a, b) => a.name.localeCompare(b.name, "en") || (a.account < b.account ? -1 : 1));
 }
 

@@ -87,11 +87,12 @@ describe("the stream of notices", () => {
     must(await comment(s.timeline, s.nia.id, { event: "", words: "", thread: null, text: "Look" }));
     await obi.until((m) => m.kind === "comments" && m.timeline === s.timeline);
     const where = { at: "chart", event: null, field: "", follows: null } as const;
-    await isHere(s.timeline, { tab: "t", account: s.nia.id, name: "Nia", where });
+    await isHere(s.timeline, { tab: "t", n: 0, account: s.nia.id, name: "Nia", where });
     expect((await obi.until((m) => m.kind === "here")).at(-1)).toEqual({
       kind: "here",
       timeline: s.timeline,
       tab: "t",
+      n: 0,
       account: s.nia.id,
       name: "Nia",
       where,

@@ -27,17 +27,22 @@ export function usePresence(timeline: string, account: string, where: Where | nu
   const say = useRef<() => void>(() => {});
   // Whoever is alone says once that they came, and nothing more.
   const alone = useRef(true);
-  alone.current = pages.length === 0;
+  alone.current = pages.every((p) => p.where === null);
   useEffect(() => {
     if (!on) return;
     const tab = crypto.randomUUID?.().slice(0, 20) ?? String(Math.random()).slice(2, 22);
+    let n = 0;
     const post = (body: { tab: string; where: Where | null }) =>
       void fetch(`/api/timelines/${timeline}/here`, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
-        body: JSON.stringify(body),
-        keepalive: true,
-      }).catch(() => {});
+        body: JSON.stringify({ ...body, n: n++ }),
+        // What is said as the page goes is sent nevertheless.
+        keepalive: body.where === null,
+        // An answer that nobody reads would hold its connection.
+      })
+        .then((r) => r.arrayBuffer())
+        .catch(() => {});
     let last = 0;
     let waiting: ReturnType<typeof setTimeout> | null = null;
     const now = () => {
@@ -50,6 +55,8 @@ export function usePresence(timeline: string, account: string, where: Where | nu
     };
     const known = new Set<string>();
     const stop = listenLive((m) => {
+      // One comes when one can hear who answers: what was said before would be answered to nobody.
+      if (m.kind === "hearing" && m.hearing) say.current();
       if (m.kind !== "here" || m.timeline !== timeline || m.tab === tab) return;
       // Whoever has just come is told who is here.
       if (m.where && !known.has(m.tab)) say.current();
@@ -67,7 +74,6 @@ export function usePresence(timeline: string, account: string, where: Where | nu
     };
     window.addEventListener("pagehide", leave);
     document.addEventListener("visibilitychange", back);
-    say.current();
     return () => {
       stop();
       clearInterval(beat);

@@ -9,6 +9,7 @@ import { requireRight } from "@/server/timelines/access";
 const readHere = ajv.compile(
   object({
     tab: { type: "string", minLength: 1, maxLength: 24 },
+    n: { type: "integer", minimum: 0, maximum: 1_000_000_000 },
     where: maybe(
       object({
         at: { enum: [...PLACES] },
@@ -18,7 +19,7 @@ const readHere = ajv.compile(
       }),
     ),
   }),
-) as unknown as ValidateFunction<{ tab: string; where: Where | null }>;
+) as unknown as ValidateFunction<{ tab: string; n: number; where: Where | null }>;
 
 /** Says to those who have it open where in it one is; null: one's page is closed. Nothing of it is stored. */
 export const POST = memberRoute({ body: readHere, mostBody: 1_000 }, async ({ user, params, body }) => {
