@@ -86,7 +86,10 @@ describe.each(files("database"))("a database of %s", (file) => {
     expect(canonicalJson(toFrozen(replayed))).toBe(canonicalJson(toFrozen(timeline)));
 
     // Rights, class, what was handed in and its mark.
-    expect([await findRight(db(), id, nia.user.id), await findRight(db(), id, teacher!.id)]).toEqual(["own", "read"]);
+    expect([await findRight(db(), id, nia.user.id), await findRight(db(), id, teacher!.id)]).toEqual([
+      "own",
+      "comment",
+    ]);
     expect(await findClassRole(db(), klass, teacher!.id)).toBe("teacher");
     expect((await membersOf(klass)).map((m) => m.displayName).sort()).toEqual(["Nia", "Wren"]);
     const [work] = await workOf(nia.user.id);

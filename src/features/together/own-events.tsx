@@ -7,6 +7,7 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { listenLive } from "@/ui/live";
+import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
 
 interface Given {
@@ -34,12 +35,14 @@ export function OwnEvents({ timeline, onShow }: { timeline: string; onShow: (eve
   const [problem, setProblem] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const path = `/api/timelines/${timeline}/own-events`;
+  const asked = useLatest();
   const look = useCallback(async () => {
+    const isLast = asked();
     const got = await askServer<{ events: Own[]; categories: { id: string; name: string }[] }>("GET", path);
-    if (!got.ok) return;
+    if (!got.ok || !isLast()) return;
     setOwn(got.value.events);
     setCategories(got.value.categories);
-  }, [path]);
+  }, [path, asked]);
   useEffect(() => {
     void look();
     return listenLive((m) => {

@@ -83,7 +83,7 @@ describe("the draft of set work", () => {
     const other = await makePerson("Mr Hale");
     must(await createClass(other.id, "9C"));
     expect(await Promise.all([s.teacher, s.nia, s.obi, other].map((p) => findRight(db(), s.timeline, p.id)))).toEqual([
-      "read",
+      "comment",
       "own",
       null,
       null,

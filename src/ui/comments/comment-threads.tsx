@@ -8,6 +8,7 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { listenLive } from "@/ui/live";
 import { LocalTime } from "@/ui/local-time";
+import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
 
 interface Said {
@@ -43,12 +44,15 @@ function useComments(timeline: string, onRefused: (sentence: string) => void) {
   const [failed, setFailed] = useState(false);
   const refused = useRef(onRefused);
   refused.current = onRefused;
+  const asked = useLatest();
   const look = useCallback(async () => {
+    const isLast = asked();
     const got = await askServer<Answer>("GET", `/api/timelines/${timeline}/comments`);
+    if (!isLast()) return;
     setFailed(!got.ok);
     if (got.ok) setAnswer(got.value);
     else if (got.failed === "not_found" || got.failed === "sign_in_first") refused.current(got.sentence);
-  }, [timeline]);
+  }, [timeline, asked]);
   useEffect(() => {
     void look();
     let waiting: ReturnType<typeof setTimeout> | null = null;

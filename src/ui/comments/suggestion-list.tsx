@@ -6,6 +6,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 import { listenLive } from "@/ui/live";
+import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
 
 interface Suggested {
@@ -34,12 +35,14 @@ export function SuggestionList({ timeline, event = null }: { timeline: string; e
   const [decides, setDecides] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const path = `/api/timelines/${timeline}/suggestions`;
+  const asked = useLatest();
   const look = useCallback(async () => {
+    const isLast = asked();
     const got = await askServer<{ suggestions: Suggestion[]; decides: boolean }>("GET", path);
-    if (!got.ok) return;
+    if (!got.ok || !isLast()) return;
     setAll(got.value.suggestions);
     setDecides(got.value.decides);
-  }, [path]);
+  }, [path, asked]);
   useEffect(() => {
     void look();
     let waiting: ReturnType<typeof setTimeout> | null = null;

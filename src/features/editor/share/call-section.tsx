@@ -7,6 +7,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { useLatest } from "@/ui/use-latest";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { CopyLine } from "./copy-line";
 import { QrCode } from "./qr-code";
@@ -35,14 +36,16 @@ export function CallSection({ owner }: { owner: boolean }) {
   const [until, setUntil] = useState("");
   const [said, setSaid] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const asked = useLatest();
   const look = useCallback(async () => {
+    const isLast = asked();
     const got = await askServer<{ call: Call | null; waiting: number }>("GET", path);
-    if (!got.ok) return;
+    if (!got.ok || !isLast()) return;
     setCall(got.value.call);
     setWaiting(got.value.waiting);
     setWords(got.value.call?.words ?? "");
     setUntil(got.value.call?.closesAt ? fieldTime(got.value.call.closesAt) : "");
-  }, [path]);
+  }, [path, asked]);
   useEffect(() => void look(), [look]);
   const ask = async (method: "PUT" | "DELETE", renew = false) => {
     const body = { words, closesAt: until ? new Date(until).toISOString() : null, renew };

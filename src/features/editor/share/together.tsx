@@ -10,6 +10,7 @@ import { Choice } from "@/ui/controls/choice";
 import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { Problem } from "@/ui/controls/problem";
+import { useLatest } from "@/ui/use-latest";
 import { useEditor } from "../store/editor-context";
 import { CopyLine } from "./copy-line";
 
@@ -37,8 +38,11 @@ export function Together({ owner }: { owner: boolean }) {
   const [passing, setPassing] = useState<Person | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const path = `/api/timelines/${store.timelineId}`;
+  const asked = useLatest();
   const look = useCallback(async () => {
+    const isLast = asked();
     const got = await askServer<{ people: Person[]; invitations: Invitation[] }>("GET", `${path}/people`);
+    if (!isLast()) return;
     setProblem(got.ok ? null : got.sentence);
     if (!got.ok) return;
     setPeople(got.value.people);
@@ -46,7 +50,7 @@ export function Together({ owner }: { owner: boolean }) {
     store.setEditors(
       got.value.people.flatMap((p) => (p.role === "owner" || p.role === "editor" ? [{ ...p, role: p.role }] : [])),
     );
-  }, [path, store]);
+  }, [path, store, asked]);
   useEffect(() => void look(), [look]);
   const ask = async (method: "PUT" | "DELETE" | "POST", to: string, body?: object) => {
     const done = await askServer(method, `${path}${to}`, body);
