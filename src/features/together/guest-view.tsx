@@ -67,6 +67,29 @@ export function GuestView({
       else if (m.kind === "right_lost") void ask();
     });
   }, [timeline, role]);
+  const listened = useRef<Document | null>(null);
+  /** What is chosen of an event's words is what the next comment is about. */
+  const listenToFrame = () => {
+    const page = frame.current?.contentDocument;
+    if (!page || page === listened.current || page.URL === "about:blank") return;
+    listened.current = page;
+    page.addEventListener("selectionchange", () => {
+      const chosen = page.getSelection();
+      const at = chosen?.anchorNode;
+      const within = (at?.nodeType === Node.ELEMENT_NODE ? (at as Element) : at?.parentElement)?.closest<HTMLElement>(
+        "[id^='e-'],[data-event]",
+      );
+      const event = within?.dataset.event ?? within?.id.slice(2);
+      const text = chosen?.toString().replaceAll(/\s+/g, " ").trim().slice(0, MOST_WORDS) ?? "";
+      if (text === "" || !event || !events.some((e) => e.id === event)) return;
+      setAbout(event);
+      setWords(text);
+    });
+  };
+  const latestListen = useRef(listenToFrame);
+  latestListen.current = listenToFrame;
+  // It may have come before this page woke up: then nobody tells that it has.
+  useEffect(() => latestListen.current(), []);
   const show = (event: string) => {
     setAbout(event);
     setWords("");
@@ -127,19 +150,7 @@ export function GuestView({
         <iframe
           ref={frame}
           title={title || WORDS.theTimeline}
-          onLoad={() => {
-            // What is chosen of an event's words is what the next comment is about.
-            const page = frame.current?.contentDocument;
-            page?.addEventListener("selectionchange", () => {
-              const chosen = page.getSelection();
-              const at = chosen?.anchorNode?.parentElement?.closest<HTMLElement>("[id^='e-'],[data-event]");
-              const event = at?.dataset.event ?? at?.id.slice(2);
-              const text = chosen?.toString().replaceAll(/\s+/g, " ").trim().slice(0, MOST_WORDS) ?? "";
-              if (text === "" || !event || !events.some((e) => e.id === event)) return;
-              setAbout(event);
-              setWords(text);
-            });
-          }}
+          onLoad={listenToFrame}
           src={reader}
           className="min-h-0 w-full flex-1 border-0"
         />
