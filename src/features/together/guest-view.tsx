@@ -19,6 +19,8 @@ import { useReady } from "@/ui/use-ready";
 
 /** So many letters of the words a comment is about are kept. */
 const MOST_WORDS = 300;
+/** So long after an event was asked for the frame does not get the focus by itself. */
+const KEEP_FOCUS_MS = 2_000;
 const RIGHT_OF = { reader: "read", commenter: "comment", adder: "add" } as const;
 
 /** A timeline as its guests see it: its read view as it stands, and beside it what was said, for those who comment. */
@@ -90,9 +92,32 @@ export function GuestView({
   latestListen.current = listenToFrame;
   // It may have come before this page woke up: then nobody tells that it has.
   useEffect(() => latestListen.current(), []);
+  /** The frame takes the focus when it shows an event: whoever is writing here goes on writing here. */
+  const keepFocus = () => {
+    const field = document.activeElement;
+    let last = field instanceof HTMLElement ? field : null;
+    const stop = new AbortController();
+    const { signal } = stop;
+    document.addEventListener(
+      "focusin",
+      (e) => {
+        if (e.target instanceof HTMLElement && e.target !== frame.current) last = e.target;
+      },
+      { signal },
+    );
+    window.addEventListener(
+      "blur",
+      () => {
+        if (document.activeElement === frame.current) last?.focus({ preventScroll: true });
+      },
+      { signal },
+    );
+    setTimeout(() => stop.abort(), KEEP_FOCUS_MS);
+  };
   const show = (event: string) => {
     setAbout(event);
     setWords("");
+    keepFocus();
     if (event !== "") frame.current?.contentWindow?.location.replace(`${reader}#e-${event}`);
   };
   if (gone)

@@ -174,7 +174,8 @@ export function CommentThreads({
         disabled={!ready || text.trim() === ""}
         onClick={async () => {
           if (!(await send({ event: about, words, thread: null, text }))) return;
-          setText("");
+          // What was typed while it was on its way stays.
+          setText((now) => (now === text ? "" : now));
           onWords("");
         }}
       >
@@ -323,7 +324,7 @@ function AnswerLine({ by, send }: { by: string; send: (text: string) => Promise<
         size="small"
         disabled={!ready || text.trim() === ""}
         onClick={async () => {
-          if (await send(text)) setText("");
+          if (await send(text)) setText((now) => (now === text ? "" : now));
         }}
       >
         {WORDS.sendAnswer}
