@@ -24,7 +24,6 @@ spring 1783;Two arches lost;Weather & water;
 ;A bridge for carts is talked of;;
 `;
 const LAPTOP = { width: 1280, height: 800 };
-const PHONE = { width: 390, height: 844 };
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 
 const contexts = new Map();
@@ -134,6 +133,85 @@ async function openFigures(p) {
   await p.getByRole("link", { name: "Crossing project" }).first().click();
   await p.getByRole("link", { name: "Figures" }).click();
   await p.getByRole("img", { name: "Group beside group" }).locator("svg").first().waitFor();
+}
+
+/** A timeline its owner, an editor and a guest are in: who may do what, what was said, what is suggested, what was sent in. */
+async function seenTogether(p) {
+  await openTimeline(p, "How the Ambrel was crossed");
+  const url = p.url();
+  const api = url.replace("/timelines/", "/api/timelines/");
+  const ask = async (who, method, path, data) => (await who.request.fetch(`${api}${path}`, { method, data })).json();
+  const { token } = await ask(p, "POST", "/invitation", { renew: false, role: "commenter" });
+  const guest = await pageFor(LAPTOP, "ward");
+  await guest.request.post(`${address}/api/join/${token}`);
+  const { categories: _, ...seen } = await ask(guest, "GET", "/suggestions");
+  if (seen.suggestions.length === 0) {
+    await guest.goto(url);
+    await guest.getByLabel("About").selectOption({ label: "The long night flood" });
+    await guest.getByLabel("A new comment").fill("The best of it. How do you know there were forty-one, @Nia?");
+    await guest.getByRole("button", { name: "Send" }).click();
+    await guest.getByText("The best of it.").waitFor();
+    const event = await guest.getByLabel("About").inputValue();
+    const { current } = await ask(guest, "GET", `/suggestions?event=${event}`);
+    const given = { ...current, title: "The long night flood of 1872" };
+    await ask(guest, "POST", "/suggestions", { event, was: current, given, why: "There was another flood in 1783." });
+    const call = await ask(p, "PUT", "/call", {
+      words: "What do you know of the ferry?",
+      closesAt: null,
+      renew: false,
+    });
+    for (const [title, when] of [
+      ["The rope broke, and was mended within a day", "about 1702"],
+      ["My great-grandfather was the last to be ferried", "27 Sep 1931"],
+    ])
+      await p.request.post(`${address}/api/send/${call.token}`, {
+        data: { name: "Old Wren", when, title, text: "So it is told in our house." },
+      });
+  }
+  const other = await pageFor(LAPTOP, "obi");
+  await other.goto(url);
+  await other
+    .getByRole("gridcell", { name: /^A hoard of bronze/ })
+    .first()
+    .click();
+  await onOneSheet(p, [
+    [
+      "Who may do what",
+      async (q) => {
+        await q.goto(url);
+        await q.getByRole("button", { name: "Share" }).click();
+        await q.getByRole("region", { name: "Work on it together" }).evaluate((r) => r.scrollIntoView());
+      },
+    ],
+    [
+      "Comments, suggestions, and who is here",
+      async (q) => {
+        await q.goto(url);
+        await q.getByRole("button", { name: "Comments" }).click();
+        await q.getByText("The best of it.").waitFor();
+        await q.getByTestId("here").first().waitFor();
+      },
+    ],
+    [
+      "What was sent in",
+      async (q) => {
+        await q.goto(`${url}/sent`);
+        await q.getByText("The rope broke").waitFor();
+      },
+    ],
+    [
+      "As a guest sees it",
+      async (q) => {
+        await guest.goto(url);
+        await guest.getByText("The best of it.").waitFor();
+        await q.goto("about:blank");
+        await guest.waitForTimeout(1_500);
+        await q.setContent(
+          `<style>body{margin:0}</style><img src="data:image/png;base64,${(await guest.screenshot()).toString("base64")}">`,
+        );
+      },
+    ],
+  ]);
 }
 
 /** name: [size, who is signed in, what to do] */
@@ -286,16 +364,7 @@ const VIEWS = {
     },
   ],
   "ready-check": [LAPTOP, "student:Wren", (p) => openWork(p)],
-  "phone-chart": [
-    PHONE,
-    "",
-    async (p) => {
-      await p.goto(address);
-      const href = await p.getByRole("link", { name: "How the Ambrel was crossed" }).getAttribute("href");
-      await p.goto(`${address}${href}#chart`);
-      await p.getByRole("button", { name: "Zoom in" }).waitFor();
-    },
-  ],
+  together: [LAPTOP, "nia", seenTogether],
   "bring-in": [
     LAPTOP,
     "nia",
