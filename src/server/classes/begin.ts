@@ -75,7 +75,7 @@ export async function beginAssignment(
     .begin(async (tx): Promise<Failure | { timeline: string }> => {
       const group = nanoid(12);
       let timeline = use;
-      if (timeline) {
+      if (timeline !== null) {
         const problem = await takeInto(tx, assignment, student, timeline);
         if (problem) return problem;
       } else {

@@ -5,7 +5,7 @@ import { noticesOf } from "../accounts/account";
 import { db } from "../db/pool";
 import { edit, must, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";
-import { createTimeline } from "../timelines/create";
+import { createTimeline, setDeleted } from "../timelines/create";
 import { findRight } from "../timelines/access";
 import { findTimeline } from "../timelines/queries";
 import {
@@ -89,6 +89,27 @@ describe("the draft of set work", () => {
       null,
     ]);
     expect(await findRight(db(), own, s.teacher.id)).toBeNull();
+  });
+});
+
+describe("work that is deleted and put back", () => {
+  it("is the group's again, or where its members have begun elsewhere meanwhile a timeline like any other", async () => {
+    const s = await school();
+    const groups = () => db()<{ timelineId: string; members: number }[]>`
+      select g.timeline_id, (select count(*)::int from group_member m where m.group_id = g.id) as members
+      from group_work g where g.assignment_id = ${s.assignment} order by g.created_at, g.id`;
+    must(await setDeleted(s.timeline, s.nia.id, true));
+    must(await setDeleted(s.timeline, s.nia.id, false));
+    expect((await groups()).map((g) => [g.timelineId, g.members])).toEqual([[s.timeline, 1]]);
+    must(await setDeleted(s.timeline, s.nia.id, true));
+    expect(await beginAssignment(s.assignment, s.nia.id, "")).toMatchObject({ failed: "not_found" });
+    const { timeline } = must(await beginAssignment(s.assignment, s.nia.id));
+    must(await setDeleted(s.timeline, s.nia.id, false));
+    expect((await groups()).map((g) => [g.timelineId, g.members])).toEqual([[timeline, 1]]);
+    expect([await findRight(db(), s.timeline, s.nia.id), await findRight(db(), s.timeline, s.teacher.id)]).toEqual([
+      "own",
+      null,
+    ]);
   });
 });
 

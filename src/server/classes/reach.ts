@@ -105,18 +105,23 @@ export async function leaveGroup(tx: Tx, timeline: string, account: string): Pro
 
 /**
  * Deleted group work lets its members begin again, unless it was handed in; put back, it is theirs for the assignment unless they
- * have.
+ * have: where all have, it is nobody's work and a timeline like any other.
  */
 export async function groupDeleted(tx: Tx, timeline: string, deleted: boolean): Promise<void> {
   if (deleted)
     await tx`
       delete from group_member m using group_work g where g.id = m.group_id and g.timeline_id = ${timeline}
         and not exists (select from current_submission s where s.group_id = g.id)`;
-  else
+  else {
     await tx`
       insert into group_member (assignment_id, account_id, group_id)
       select g.assignment_id, e.account_id, g.id from group_work g join editor e on e.timeline_id = g.timeline_id
       where g.timeline_id = ${timeline} on conflict do nothing`;
+    await tx`
+      delete from group_work g where g.timeline_id = ${timeline}
+        and not exists (select from group_member m where m.group_id = g.id)
+        and not exists (select from submission s where s.group_id = g.id)`;
+  }
 }
 
 /** Takes a person out of all classes and groups; what they lead another teacher leads, and those they teach alone are closed. */
