@@ -49,7 +49,7 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
   await expect(page.getByRole("heading", { name: "Rope ferry" })).toBeVisible();
 
   // Said about an event, with a name; the owner hears it in the editor and on the first page.
-  await comments(obi).getByLabel("About").selectOption({ label: "Rope ferry" });
+  await comments(obi).getByLabel("About", { exact: true }).selectOption({ label: "Rope ferry" });
   await comments(obi).getByLabel("A new comment").fill("Where do you know it from, @Nia? And @Wren?");
   await comments(obi).getByRole("button", { name: "Send" }).click();
   await expect(comments(obi).getByText("Nobody who may see this timeline is called “Wren”")).toBeVisible();
@@ -76,7 +76,7 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
   await first.close();
 
   // Some words of the text are what the next comment is about.
-  await comments(obi).getByLabel("About").selectOption({ label: "The timeline as a whole" });
+  await comments(obi).getByLabel("About", { exact: true }).selectOption({ label: "The timeline as a whole" });
   await page.getByRole("link", { name: "Read", exact: true }).click();
   await page
     .getByRole("heading", { name: "The flood" })

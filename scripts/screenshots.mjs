@@ -147,11 +147,11 @@ async function seenTogether(p) {
   const { categories: _, ...seen } = await ask(guest, "GET", "/suggestions");
   if (seen.suggestions.length === 0) {
     await guest.goto(url);
-    await guest.getByLabel("About").selectOption({ label: "The long night flood" });
+    await guest.getByLabel("About", { exact: true }).selectOption({ label: "The long night flood" });
     await guest.getByLabel("A new comment").fill("The best of it. How do you know there were forty-one, @Nia?");
     await guest.getByRole("button", { name: "Send" }).click();
     await guest.getByText("The best of it.").waitFor();
-    const event = await guest.getByLabel("About").inputValue();
+    const event = await guest.getByLabel("About", { exact: true }).inputValue();
     const { current } = await ask(guest, "GET", `/suggestions?event=${event}`);
     const given = { ...current, title: "The long night flood of 1872" };
     await ask(guest, "POST", "/suggestions", { event, was: current, given, why: "There was another flood in 1783." });

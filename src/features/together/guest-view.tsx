@@ -186,7 +186,7 @@ export function GuestView({
           className="w-[380px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
         >
           {role === "adder" ? <OwnEvents timeline={timeline} onShow={show} /> : null}
-          <SuggestForm timeline={timeline} titles={events} event={about} onEvent={show} />
+          <SuggestForm timeline={timeline} titles={events} about={about} onEvent={show} />
           <SuggestionList timeline={timeline} />
           <h2 className="mb-2 text-[18px]">{COMMENTS.comments}</h2>
           <CommentThreads

@@ -1,35 +1,27 @@
 "use client";
 
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useState } from "react";
 import { WORDS } from "@/core/words/en/own-events";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
-import { listenLive } from "@/ui/live";
 import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
+import { useLiveLook } from "@/ui/comments/use-live-look";
+import { EventFields, NOTHING_SAID, type SaidEvent } from "./event-fields";
 
-interface Given {
-  when: string;
-  title: string;
-  text: string;
-  category: string | null;
-}
-interface Own extends Given {
+interface Own extends SaidEvent {
   id: string;
   understood: string;
   misread: boolean;
 }
-
-const NOTHING: Given = { when: "", title: "", text: "", category: null };
 
 /** What somebody adds to a timeline of others: a form for the next event, and theirs that are there. */
 export function OwnEvents({ timeline, onShow }: { timeline: string; onShow: (event: string) => void }) {
   const ready = useReady();
   const [own, setOwn] = useState<readonly Own[]>([]);
   const [categories, setCategories] = useState<readonly { id: string; name: string }[]>([]);
-  const [given, setGiven] = useState<Given>(NOTHING);
+  const [given, setGiven] = useState<SaidEvent>(NOTHING_SAID);
   /** The event that is written otherwise; null: a new one. */
   const [altered, setAltered] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -43,15 +35,12 @@ export function OwnEvents({ timeline, onShow }: { timeline: string; onShow: (eve
     setOwn(got.value.events);
     setCategories(got.value.categories);
   }, [path, asked]);
-  useEffect(() => {
-    void look();
-    return listenLive((m) => {
-      if (m.kind === "changed" && m.timeline === timeline) void look();
-    });
-  }, [look, timeline]);
+  useLiveLook(timeline, "changed", look);
   const begin = (event: Own | null) => {
     setAltered(event?.id ?? null);
-    setGiven(event ? { when: event.when, title: event.title, text: event.text, category: event.category } : NOTHING);
+    setGiven(
+      event ? { when: event.when, title: event.title, text: event.text, category: event.category } : NOTHING_SAID,
+    );
     setProblem(null);
   };
   const send = async () => {
@@ -66,59 +55,10 @@ export function OwnEvents({ timeline, onShow }: { timeline: string; onShow: (eve
     begin(null);
     await look();
   };
-  const field = (name: "when" | "title", label: string, hint?: string) => (
-    <Field label={label} {...(hint ? { hint } : {})} className="mt-2">
-      {(ids) => (
-        <input
-          id={ids.id}
-          aria-describedby={ids.describedBy}
-          className={INPUT}
-          maxLength={300}
-          disabled={!ready}
-          value={given[name]}
-          onChange={(e) => setGiven({ ...given, [name]: e.target.value })}
-        />
-      )}
-    </Field>
-  );
   return (
     <section aria-label={WORDS.yourEvents} className="mb-5 border-b border-line pb-4">
       <h2 className="text-[18px]">{altered ? WORDS.alterIt : WORDS.addAnEvent}</h2>
-      {field("when", WORDS.when, WORDS.whenHelp)}
-      {field("title", WORDS.title)}
-      <Field label={WORDS.text} className="mt-2">
-        {(ids) => (
-          <textarea
-            id={ids.id}
-            rows={4}
-            maxLength={10_000}
-            disabled={!ready}
-            className={`${INPUT} h-auto py-1.5`}
-            value={given.text}
-            onChange={(e) => setGiven({ ...given, text: e.target.value })}
-          />
-        )}
-      </Field>
-      {categories.length > 0 ? (
-        <Field label={WORDS.category} className="mt-2">
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              disabled={!ready}
-              value={given.category ?? ""}
-              onChange={(e) => setGiven({ ...given, category: e.target.value || null })}
-            >
-              <option value="">{WORDS.none}</option>
-              {categories.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-      ) : null}
+      <EventFields event={given} categories={categories} onChange={setGiven} />
       <div className="mt-2 flex gap-2">
         <Button kind="main" size="small" disabled={!ready || given.title.trim() === ""} onClick={() => void send()}>
           {altered ? WORDS.save : WORDS.add}

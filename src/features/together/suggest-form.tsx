@@ -7,67 +7,55 @@ import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { useReady } from "@/ui/use-ready";
-
-interface Given {
-  when: string;
-  title: string;
-  text: string;
-  category: string | null;
-}
-
-const NOTHING: Given = { when: "", title: "", text: "", category: null };
+import { EventFields, NOTHING_SAID, type SaidEvent } from "./event-fields";
 
 /** Suggests what an event be, or a new one: its fields as they stand, to be written otherwise. */
 export function SuggestForm({
   timeline,
   titles,
-  event,
+  about,
   onEvent,
 }: {
   timeline: string;
   titles: readonly { id: string; title: string }[];
-  /** "" for a new one. */
-  event: string;
+  /** The event that is looked at; "" for none. */
+  about: string;
   onEvent: (event: string) => void;
 }) {
   const ready = useReady();
-  const [was, setWas] = useState<Given>(NOTHING);
-  const [given, setGiven] = useState<Given>(NOTHING);
+  /** The one a change of is suggested; "" for a new one. */
+  const [event, setEvent] = useState(about);
+  /** The one whose fields are here: until they are, nothing can be written into them. */
+  const [here, setHere] = useState<string | null>(null);
+  const [was, setWas] = useState<SaidEvent>(NOTHING_SAID);
+  const [given, setGiven] = useState<SaidEvent>(NOTHING_SAID);
   const [why, setWhy] = useState("");
   const [categories, setCategories] = useState<readonly { id: string; name: string }[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const [said, setSaid] = useState(false);
   const path = `/api/timelines/${timeline}/suggestions`;
+  // It goes along with what is looked at while nothing is written that would be lost.
+  const isWritten = why !== "" || JSON.stringify(given) !== JSON.stringify(was);
+  useEffect(() => {
+    if (!isWritten) setEvent(about);
+  }, [about, isWritten]);
   useEffect(() => {
     let wanted = true;
-    void askServer<{ current: Given | null; categories: { id: string; name: string }[] }>(
+    void askServer<{ current: SaidEvent | null; categories: { id: string; name: string }[] }>(
       "GET",
       event === "" ? path : `${path}?event=${encodeURIComponent(event)}`,
     ).then((got) => {
       if (!wanted || !got.ok) return;
-      const now = got.value.current ?? NOTHING;
+      const now = got.value.current ?? NOTHING_SAID;
       setWas(now);
       setGiven(now);
+      setHere(event);
       setCategories(got.value.categories);
     });
     return () => {
       wanted = false;
     };
   }, [path, event]);
-  const input = (name: "when" | "title", label: string) => (
-    <Field label={label} className="mt-2">
-      {(ids) => (
-        <input
-          id={ids.id}
-          className={INPUT}
-          maxLength={300}
-          disabled={!ready}
-          value={given[name]}
-          onChange={(e) => setGiven({ ...given, [name]: e.target.value })}
-        />
-      )}
-    </Field>
-  );
   return (
     <details className="mb-5 border-b border-line pb-4">
       <summary className="cursor-pointer text-[16px] font-bold text-verdigris">{WORDS.suggest}</summary>
@@ -80,6 +68,7 @@ export function SuggestForm({
             value={event}
             onChange={(e) => {
               setSaid(false);
+              setEvent(e.target.value);
               onEvent(e.target.value);
             }}
           >
@@ -92,40 +81,10 @@ export function SuggestForm({
           </select>
         )}
       </Field>
-      {input("when", WORDS.when)}
-      {input("title", WORDS.title)}
-      <Field label={WORDS.text} className="mt-2">
-        {(ids) => (
-          <textarea
-            id={ids.id}
-            rows={5}
-            disabled={!ready}
-            className={`${INPUT} h-auto py-1.5`}
-            value={given.text}
-            onChange={(e) => setGiven({ ...given, text: e.target.value })}
-          />
-        )}
-      </Field>
-      {categories.length > 0 ? (
-        <Field label={WORDS.category} className="mt-2">
-          {(ids) => (
-            <select
-              id={ids.id}
-              className={INPUT}
-              disabled={!ready}
-              value={given.category ?? ""}
-              onChange={(e) => setGiven({ ...given, category: e.target.value || null })}
-            >
-              <option value="">{WORDS.none}</option>
-              {categories.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-      ) : null}
+      <fieldset disabled={here !== event}>
+        <legend className="sr-only">{WORDS.asSuggested}</legend>
+        <EventFields event={given} categories={categories} onChange={setGiven} />
+      </fieldset>
       <Field label={WORDS.why} className="mt-2">
         {(ids) => (
           <input
@@ -142,7 +101,7 @@ export function SuggestForm({
         kind="main"
         size="small"
         className="mt-2"
-        disabled={!ready || given.title.trim() === ""}
+        disabled={!ready || here !== event || given.title.trim() === ""}
         onClick={async () => {
           const done = await askServer("POST", path, { event, was, given, why });
           setProblem(done.ok ? null : done.sentence);

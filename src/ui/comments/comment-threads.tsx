@@ -1,12 +1,12 @@
 "use client";
 
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { COMMENTS as WORDS } from "@/core/words/en/together";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
-import { listenLive } from "@/ui/live";
+import { useLiveLook } from "./use-live-look";
 import { LocalTime } from "@/ui/local-time";
 import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
@@ -35,8 +35,6 @@ interface Answer {
 }
 
 const MOST = 4_000;
-/** A burst of notices is one look at the server. */
-const GATHER_MS = 250;
 
 /** What an open page shows of the comments on a timeline: asked for at once, and whenever something was said. */
 function useComments(timeline: string, onRefused: (sentence: string) => void) {
@@ -53,23 +51,7 @@ function useComments(timeline: string, onRefused: (sentence: string) => void) {
     if (got.ok) setAnswer(got.value);
     else if (got.failed === "not_found" || got.failed === "sign_in_first") refused.current(got.sentence);
   }, [timeline, asked]);
-  useEffect(() => {
-    void look();
-    let waiting: ReturnType<typeof setTimeout> | null = null;
-    const stop = listenLive((m) => {
-      const ours =
-        m.kind === "catch_up" || ((m.kind === "comments" || m.kind === "right_lost") && m.timeline === timeline);
-      if (ours)
-        waiting ??= setTimeout(() => {
-          waiting = null;
-          void look();
-        }, GATHER_MS);
-    });
-    return () => {
-      stop();
-      if (waiting) clearTimeout(waiting);
-    };
-  }, [look, timeline]);
+  useLiveLook(timeline, "comments right_lost", look);
   return { answer, failed, look };
 }
 

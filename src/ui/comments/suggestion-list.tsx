@@ -1,11 +1,11 @@
 "use client";
 
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useState } from "react";
 import { WORDS } from "@/core/words/en/suggestions";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
-import { listenLive } from "@/ui/live";
+import { useLiveLook } from "./use-live-look";
 import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
 
@@ -25,9 +25,6 @@ interface Suggestion {
   gone: boolean;
 }
 
-/** A burst of notices is one look at the server. */
-const GATHER_MS = 250;
-
 /** What is suggested and waits: to be decided by those who edit, to be taken back by whoever suggested it. `event`: of that one only. */
 export function SuggestionList({ timeline, event = null }: { timeline: string; event?: string | null }) {
   const ready = useReady();
@@ -43,23 +40,7 @@ export function SuggestionList({ timeline, event = null }: { timeline: string; e
     setAll(got.value.suggestions);
     setDecides(got.value.decides);
   }, [path, asked]);
-  useEffect(() => {
-    void look();
-    let waiting: ReturnType<typeof setTimeout> | null = null;
-    const stop = listenLive((m) => {
-      const ours =
-        m.kind === "catch_up" || ((m.kind === "comments" || m.kind === "changed") && m.timeline === timeline);
-      if (ours)
-        waiting ??= setTimeout(() => {
-          waiting = null;
-          void look();
-        }, GATHER_MS);
-    });
-    return () => {
-      stop();
-      if (waiting) clearTimeout(waiting);
-    };
-  }, [look, timeline]);
+  useLiveLook(timeline, "comments changed", look);
   const ask = async (method: "PUT" | "DELETE", to: string, body?: object) => {
     const done = await askServer(method, to, body);
     setProblem(done.ok ? null : done.sentence);
