@@ -428,6 +428,11 @@ test("a change is suggested, with why, and accepted or left out by those who edi
   await expect(side.getByRole("region", { name: "Suggestions" }).getByRole("listitem")).toHaveCount(2);
   await expect(nia.page.getByRole("row", { name: /Last crossing/ })).toHaveCount(0);
 
+  // In its place too: on the sheet of the event it is for.
+  await nia.page.getByRole("button", { name: "Open Rope ferry" }).click();
+  const sheet = nia.page.getByRole("complementary", { name: /^Event 1 of 2/ });
+  await expect(sheet.getByRole("region", { name: "Suggestions" }).getByRole("listitem")).toHaveCount(1);
+  await expect(sheet.getByText("The roll says so.")).toBeVisible();
   await nia.page.getByRole("button", { name: "Comments" }).click();
   const waits = comments(nia.page).getByRole("region", { name: "Suggestions" });
   await expect(waits.getByRole("listitem").first()).toContainText("Obi suggests for “Rope ferry”");

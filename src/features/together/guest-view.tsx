@@ -69,12 +69,14 @@ export function GuestView({
       else if (m.kind === "right_lost") void ask();
     });
   }, [timeline, role]);
+  const [came, setCame] = useState(false);
   const listened = useRef<Document | null>(null);
   /** What is chosen of an event's words is what the next comment is about. */
   const listenToFrame = () => {
     const page = frame.current?.contentDocument;
     if (!page || page === listened.current || page.URL === "about:blank") return;
     listened.current = page;
+    setCame(true);
     page.addEventListener("selectionchange", () => {
       const chosen = page.getSelection();
       const at = chosen?.anchorNode;
@@ -172,6 +174,11 @@ export function GuestView({
             </Button>
           ) : null}
         </div>
+        {came ? null : (
+          <p role="status" className="p-4 text-quiet">
+            {WORDS.coming}
+          </p>
+        )}
         <iframe
           ref={frame}
           title={title || WORDS.theTimeline}

@@ -59,6 +59,7 @@ export const WORDS = {
   withdrawn: "You can no longer see this timeline: its owner has taken the right away, or it was deleted.",
   toYourTimelines: "Your timelines",
   hasChanged: "It has changed since it was opened.",
+  coming: "The timeline is coming …",
   lookAnew: "Look at it anew",
   theTimeline: "The timeline",
   commentOnIt: "Comment on it",

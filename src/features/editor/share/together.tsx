@@ -66,7 +66,7 @@ export function Together({ owner }: { owner: boolean }) {
       <ul className="mb-3">
         {people.map((p) => (
           <li key={p.id} className="flex min-h-9 flex-wrap items-center gap-x-2 py-0.5">
-            <span className="mr-auto">{p.displayName}</span>
+            <span className="mr-auto max-sm:w-full">{p.displayName}</span>
             {owner && p.role !== "owner" ? (
               <>
                 <select

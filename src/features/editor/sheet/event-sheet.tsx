@@ -9,6 +9,7 @@ import { orderOf } from "@/core/timeline/order";
 import { isOfMedia, problems } from "@/core/timeline/problems";
 import { categoriesOf, type Timeline } from "@/core/timeline/timeline";
 import { Mark } from "../mark";
+import { SuggestionList } from "@/ui/comments/suggestion-list";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -100,6 +101,7 @@ export function EventSheet({
       first={at === 0}
       last={at === order.length - 1}
     >
+      {store.isLocal ? null : <SuggestionList timeline={store.timelineId} event={id} />}
       <div className="flex flex-col gap-3.5">
         {mine.map((o) => (
           <div key={o.key} role="status" className="rounded-md bg-sun-wash px-3 py-2 text-[14px]">
