@@ -85,6 +85,7 @@ test("students come out of a list with slips, sign in with their code, and a col
   // What is kept of the students, and what the school adds to it.
   await desk.getByRole("link", { name: "What is kept, and who sees it" }).click();
   await expect(desk.getByText("are kept for 24 months, and then destroyed")).toBeVisible();
+  await expect(desk.getByText("only where the assignment says so")).toBeVisible();
   await desk
     .getByLabel("What your school adds to this")
     .fill("Hollin Bank School keeps a paper list of sign-in names.");

@@ -5,7 +5,9 @@ export const WORDS = {
   intro: (klass: string, teachers: string) => `This is the class ${klass}. Its teachers are ${teachers}.`,
   points: (months: number, publish: string, noNames: boolean, outside: boolean, recording: boolean) => [
     "Your class sees the name you chose, and nothing else of you. Your teachers see your sign-in name too, and may have noted your whole name; nobody else sees that.",
-    "Your teachers see the timelines you make for an assignment of this class, while you work on them and as you handed them in. They do not see your other timelines.",
+    "Your teachers see the timelines you make for an assignment of this class, while you work on them and as you handed them in. They do not see your other timelines unless you invite them.",
+    "Others of your class see what you hand in only where the assignment says so, or where your teachers show it to the class.",
+    "Who has a timeline open sees who else has it open, and where; nothing of that is kept. Comments and suggestions stay with the timeline until they, or it, are deleted.",
     "For such a timeline it is counted who wrote which words and events, and when. Your teachers see it of the group, you see it of yourself: under “The task”, “What is counted of your work”.",
     "Wording of your work is compared with the works of the class and the texts you were given. You see passages of your own; your teachers see both sides. No machine decides what that means.",
     `What you hand in, its marks and comments are kept for ${months} months, and then destroyed. Your timeline stays yours.`,
