@@ -298,6 +298,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         .replace("[rubric]", s.rubric)
         .replace("[review]", "none")
         .replace("[choice]", "none")
+        .replace("[key]", "none")
         .replace("[comment]", s.comment)
         .replace("/classes/[id]", `/classes/${s.klass}`)
         .replace("/assignments/[id]", `/assignments/${s.assignment}`)
@@ -344,6 +345,13 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/practices/[practice]/answers": { placed: LESSON },
         "DELETE /api/account": { password: PASSWORD },
         "PUT /api/account/password": { password: PASSWORD, next: `${PASSWORD}-again` },
+        "POST /api/sign-on/claim": {},
+        "POST /api/account/steps": { password: PASSWORD },
+        "PUT /api/account/steps": { code: "123456" },
+        "DELETE /api/account/steps": { password: PASSWORD },
+        "PUT /api/account/address": { key: "none" },
+        "POST /api/session/link": { email: newEmail("link"), to: "/" },
+        "POST /api/session/link/open": { key: "none" },
         "POST /api/session": { name: oneTimeName, password: PASSWORD },
         "POST /api/session/code": { name: "nobody-22", code: "wrong", password: PASSWORD },
         "POST /api/timelines": { title: "t", subject: "" },
@@ -468,6 +476,14 @@ test("each is answered as the table says, to everybody it could concern", async 
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
       if (/\/(replies|reviews|moderation)$/.test(path) && response.status() === 409) got = "yes";
+      // A sign-on that nobody has begun is over for everybody.
+      if (/^(GET \/api\/sign-on\/back|POST \/api\/sign-on\/claim)$/.test(name) && response.status() === 410)
+        got = "yes";
+      if (name === "POST /api/sign-on/out" && response.status() === 400) got = "yes";
+      // A link that is over is over for everybody, and what was not begun cannot be ended.
+      if (/^POST \/api\/session\/link\/open$|^PUT \/api\/account\/address$/.test(name) && response.status() === 410)
+        got = "yes";
+      if (name === "PUT /api/account/steps" && response.status() === 409) got = "yes";
       // A link that asks for nothing says so to everybody alike.
       if (name === "POST /api/send/[token]" && response.status() === 410) got = "yes";
       // Whoever comes from no known platform is told so, whoever they are.

@@ -226,15 +226,29 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await look.getByLabel(/Why it is set aside/).fill("One is the river, one the town.");
   await look.getByRole("button", { name: "Set it aside" }).click();
   await expect(look.getByText("1 set aside")).toBeVisible();
+  // A colour that cannot be read on the paper is another, and is said here with the way to where it is chosen.
+  const work = nia.page.url().split("/").at(-1)!.split("?")[0]!;
+  const pale = await nia.page.request.post(`/api/timelines/${work}/changes`, {
+    data: {
+      id: "pale",
+      base: 0,
+      known: 0,
+      ops: [{ kind: "set_timeline", field: "paper", value: "#777777" }],
+    },
+  });
+  expect(pale.status()).toBe(200);
+  await expect(look.getByText(/The paper is #[0-9A-F]{6} instead of #777777/)).toBeVisible();
+  await look.getByRole("button", { name: "To the look" }).click();
+  await expect(
+    nia.page.getByRole("region", { name: "Contrast" }).getByText(/The paper is #[0-9A-F]{6} instead of #777777/),
+  ).toBeVisible();
+  await nia.page.getByRole("button", { name: "The task" }).click();
   // Addresses that show nothing are named here too.
   const gone = `${process.env.E2E_PICTURE_SITE}/nowhere-at-all`;
   const named = { of: "timeline", list: "source", text: "A page", address: gone };
-  const added = await nia.page.request.post(
-    `/api/timelines/${nia.page.url().split("/").at(-1)!.split("?")[0]}/changes`,
-    {
-      data: { id: "gone", base: 0, known: 0, ops: [{ kind: "add_item", id: "gone", fields: named }] },
-    },
-  );
+  const added = await nia.page.request.post(`/api/timelines/${work}/changes`, {
+    data: { id: "gone", base: 0, known: 0, ops: [{ kind: "add_item", id: "gone", fields: named }] },
+  });
   expect(added.status()).toBe(200);
   await look.getByRole("button", { name: "Ask whether they answer" }).click();
   await expect(look.getByText("1 of 1 did not show a page.")).toBeVisible();

@@ -112,6 +112,20 @@ test("a link has a role and an end; somebody who reads comes to comment, to edit
   const url = await newTimeline(nia.page, "Tolls");
   await writeLines(nia.page, ["1702 Salt tolls"]);
   await saved(nia.page);
+  // The first look at who may do what is answered last.
+  let answerLate = () => {};
+  const late = new Promise<void>((resolve) => {
+    answerLate = resolve;
+  });
+  let looks = 0;
+  await nia.page.route("**/api/timelines/*/people", async (route) => {
+    looks += 1;
+    if (looks > 1) return route.continue();
+    const response = await route.fetch();
+    await late;
+    await route.fulfill({ response });
+  });
+  const answered = nia.page.waitForEvent("requestfinished", (r) => r.url().endsWith("/people"));
   await nia.page.getByRole("button", { name: "Share" }).click();
   const share = together(nia.page);
   const link = share.getByRole("group", { name: "A link for whoever has it" });
@@ -125,6 +139,10 @@ test("a link has a role and an end; somebody who reads comes to comment, to edit
   await expect(field).toHaveValue(/\/join\//);
   await expect(link.getByText("Good until Wednesday, 1 January 2031")).toBeVisible();
   const path = new URL(await field.inputValue()).pathname;
+  answerLate();
+  await answered;
+  await nia.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  await expect(field).toHaveValue(/\/join\//, { timeout: 1_000 });
 
   await obi.page.goto(path);
   await obi.page.getByRole("button", { name: "Join" }).click();

@@ -16,6 +16,7 @@ import {
 import { startStandInPlayer } from "./lib/stand-in-player.mjs";
 import { MEMORY } from "./lib/memory.mjs";
 import { demoPlatforms } from "./lib/platform-demo.mjs";
+import { demoSignOn } from "./lib/school-demo.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 import { watch } from "./lib/watch.mjs";
 
@@ -161,8 +162,9 @@ await run(async () => {
             FASTIGO_BUILD: build,
             FASTIGO_ROOT: ROOT,
             ...(standIn ? { STAND_IN_PLAYER: standIn } : {}),
-            // On this machine alone the stand-in of a learning platform is known.
+            // On this machine alone the stand-ins of a learning platform and of a school's accounts are known.
             ...(process.env.LTI_PLATFORMS || process.env.PUBLIC_URL ? {} : { LTI_PLATFORMS: demoPlatforms() }),
+            ...(process.env.SIGN_ON || process.env.PUBLIC_URL ? {} : { SIGN_ON: demoSignOn() }),
             NEXT_TELEMETRY_DISABLED: "1",
           },
         },

@@ -2,6 +2,7 @@ import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import sharp from "sharp";
 import { startStandInPlatform } from "../../scripts/lib/stand-in-platform.mjs";
+import { startStandInSignOn } from "../../scripts/lib/stand-in-sign-on.mjs";
 import { startStandInPlayer } from "../../scripts/lib/stand-in-player.mjs";
 import { startServer } from "./server";
 
@@ -27,18 +28,22 @@ export default async function globalSetup() {
   process.env.E2E_FILMS = films;
   const platform = await startStandInPlatform();
   process.env.E2E_PLATFORM = platform.url;
+  const signOn = await startStandInSignOn();
   const server = await startServer("e2e", {
     PRIVATE_PICTURE_HOSTS: host,
     STAND_IN_PLAYER: films,
     LTI_PLATFORMS: JSON.stringify([platform.config]),
+    SIGN_ON: JSON.stringify([{ ...signOn.config, school: "Weir School" }]),
   });
   platform.setTool(server.url);
+  signOn.setTool(server.url);
   process.env.E2E_URL = server.url;
   process.env.E2E_DATABASE = server.databaseUrl;
   return async () => {
     site.closeAllConnections();
     site.close();
     platform.stop();
+    signOn.stop();
     await server.stop();
   };
 }

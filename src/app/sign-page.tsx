@@ -1,30 +1,43 @@
+import { School } from "lucide-react";
+import type { ReactNode } from "react";
 import { WORDS } from "@/core/words/en/pages";
-import { isClean } from "@/core/text/clean";
 import { SignForm } from "@/features/accounts/sign-form";
+import { waysIn } from "@/server/sign-on/sign-on";
+import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
 
-/** Only a path of Fastigo's own may be led to after signing in. */
-export function ownPath(to: string | string[] | undefined): string {
-  if (typeof to !== "string" || !isClean(to) || /[\t\n\r]/.test(to)) return "/";
-  try {
-    // As a browser reads it: tabs, backslashes and dots are taken out there, and what then leads away is not followed.
-    const url = new URL(to, "http://own.invalid");
-    return url.origin === "http://own.invalid" && !url.pathname.startsWith("//")
-      ? url.pathname + url.search + url.hash
-      : "/";
-  } catch {
-    return "/";
-  }
-}
-
-export function SignPage({ mode, to }: { mode: "up" | "in"; to: string }) {
+/** A page of one narrow column, for whoever is not signed in yet. */
+export function NarrowPage({ title, children }: { title: string; children: ReactNode }) {
   return (
     <>
       <PlainBar />
       <main className="mx-auto max-w-[400px] px-5 py-10">
-        <h1 className="mb-5 text-[26px]">{mode === "up" ? WORDS.signUp : WORDS.signIn}</h1>
-        <SignForm mode={mode} to={to} />
+        <h1 className="mb-5 text-[26px]">{title}</h1>
+        {children}
       </main>
     </>
+  );
+}
+
+export async function SignPage({ mode, to }: { mode: "up" | "in"; to: string }) {
+  const ways = await waysIn();
+  return (
+    <NarrowPage title={mode === "up" ? WORDS.signUp : WORDS.signIn}>
+      {ways.length > 0 ? (
+        <div className="mb-6 flex flex-col gap-2 border-b border-line pb-6">
+          {ways.map((w) => (
+            // A route that leads to another site, not a page.
+            <a
+              key={w.key}
+              className={buttonLook("plain")}
+              href={`/api/sign-on/begin?${new URLSearchParams({ with: w.key, to })}`}
+            >
+              <School size={18} /> {WORDS.through(w.name)}
+            </a>
+          ))}
+        </div>
+      ) : null}
+      <SignForm mode={mode} to={to} />
+    </NarrowPage>
   );
 }

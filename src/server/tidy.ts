@@ -32,6 +32,7 @@ export async function tidy(build: string, now = new Date()): Promise<Tidied> {
   const sessions = await sql`delete from session where expires_at < ${now} returning id`;
   await sql`delete from known_browser where at < ${new Date(now.getTime() - 400 * DAY_MS)}`;
   await sql`delete from one_time_code where expires_at < ${now}`;
+  await sql`delete from mail_key where expires_at < ${now}`;
   await forgetFiles(now);
   await sql`delete from page_pass where made_at < ${new Date(now.getTime() - 30 * DAY_MS)}`;
   await sql`delete from mail where at < ${new Date(now.getTime() - 90 * DAY_MS)}`;

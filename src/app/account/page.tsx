@@ -33,6 +33,9 @@ export default async function AccountPage() {
         <AccountForms
           displayName={own.displayName}
           email={own.email}
+          emailProven={own.emailProven}
+          hasPassword={own.hasPassword}
+          hasSteps={own.hasSteps}
           signInName={own.signInName}
           sessions={sessions.map((s) => ({
             id: s.id,

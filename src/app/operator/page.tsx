@@ -1,7 +1,8 @@
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/published-pages";
+import { LETTERS, WORDS } from "@/core/words/en/published-pages";
 import { Decide } from "@/features/publishing/decide";
 import { requirePageUser } from "@/server/http/page-user";
+import { houseLetters, isReal } from "@/server/mail/outgoing";
 import { isOperator, reportedPages, type ReportedPage } from "@/server/publishing/reports";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
@@ -13,6 +14,7 @@ export default async function OperatorPage() {
   const user = await requirePageUser("/operator");
   if (!(await isOperator(user.id))) notFound();
   const { waiting, hidden } = await reportedPages();
+  const letters = await houseLetters();
   return (
     <>
       <UserBar />
@@ -21,6 +23,17 @@ export default async function OperatorPage() {
         {waiting.length === 0 ? <p>{WORDS.noReports}</p> : <List pages={waiting} />}
         <h2 className="mt-8 mb-2 text-[20px]">{WORDS.hiddenOnes}</h2>
         {hidden.length === 0 ? <p>{WORDS.noneHidden}</p> : <List pages={hidden} />}
+        <h2 className="mt-8 mb-2 text-[20px]">{LETTERS.title}</h2>
+        <p className="mb-3 text-[15px] text-quiet">{isReal() ? LETTERS.sent : LETTERS.notSent}</p>
+        {letters.map((l) => (
+          <article key={l.id} className="mb-3 rounded-lg border border-line p-4" data-testid="letter">
+            <h3 className="text-[16px]">{l.subject}</h3>
+            <p className="mb-2 text-[14px] text-quiet">
+              {WORDS.mailTo(l.recipient)} · <LocalTime at={l.at.toISOString()} />
+            </p>
+            <p className="whitespace-pre-wrap [overflow-wrap:anywhere]">{l.body}</p>
+          </article>
+        ))}
       </main>
     </>
   );

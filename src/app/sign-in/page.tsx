@@ -1,5 +1,6 @@
 import { WORDS } from "@/core/words/en/pages";
-import { ownPath, SignPage } from "../sign-page";
+import { ownPath } from "@/server/http/own-path";
+import { SignPage } from "../sign-page";
 
 export const metadata = { title: WORDS.signIn };
 

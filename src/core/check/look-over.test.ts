@@ -2,7 +2,9 @@ import { describe, expect, it } from "vitest";
 import { typedTimeline } from "../testing/seeded-timeline";
 import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
-import type { Timeline } from "../timeline/timeline";
+import type { AnyColour } from "../timeline/fields";
+import type { Pattern } from "../timeline/looks";
+import { emptyCategory, type Timeline } from "../timeline/timeline";
 import { findingText } from "../words/en/look-over";
 import { findingKey, lookOver } from "./look-over";
 
@@ -128,6 +130,29 @@ describe("what is worth a look before work is handed in", () => {
     expect(findingText(lookOver(asked)[0]!, asked)).toContain("Nothing stands between 1 Jan 1721 and 1 Jan 1801");
     // Of four events nothing is said.
     expect(codes({ ...typedTimeline(early.slice(1)), period: readWhen("1700 - 1800") })).toEqual([]);
+  });
+
+  it("what is shown otherwise so that it can be read, and categories that look the same", () => {
+    const coloured = (...categories: [id: string, colour: AnyColour, pattern: Pattern][]): Timeline => ({
+      ...typedTimeline([["1783", "Flood"]]),
+      categories: new Map(
+        categories.map(([id, colour, pattern]) => [id, { ...emptyCategory(id), name: id, colour, pattern }]),
+      ),
+    });
+    const said = (t: Timeline) => lookOver(t).map((f) => findingText(f, t));
+    expect(said(coloured(["town", "verdigris", "solid"], ["trade", "plum", "solid"]))).toEqual([]);
+    expect(said(coloured(["town", "#ffffff", "solid"]))).toEqual([
+      expect.stringMatching(/^town is shown as #[0-9A-F]{6} instead of #FFFFFF, so that/),
+    ]);
+    expect(said(coloured(["town", "plum", "solid"], ["trade", "plum", "solid"]))).toEqual([
+      "town and trade look the same on the chart: give one of them another colour or pattern.",
+    ]);
+    // The pattern tells them apart.
+    expect(said(coloured(["town", "plum", "solid"], ["trade", "plum", "dots"]))).toEqual([]);
+    const grey = { ...coloured(), paper: "#777777" };
+    expect(said(grey)).toEqual([expect.stringMatching(/^The paper is #[0-9A-F]{6} instead of #777777/)]);
+    const keys = [grey, { ...grey, paper: "#808080" }].map((t) => lookOver(t).map(findingKey));
+    expect(keys[0]).not.toEqual(keys[1]);
   });
 
   it("is another finding when what it is about is another, and the same when it is not", () => {

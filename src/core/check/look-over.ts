@@ -1,3 +1,4 @@
+import { type Held, heldBack, lookAlike } from "../looks/facts";
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
 import { inOrder } from "../timeline/order";
 import { stretchOf } from "../timeline/parts";
@@ -15,7 +16,11 @@ export type Finding =
   /** Long words and sentences: how easy it is to read, 0 to 100. */
   | { code: "hard_to_read"; event: string; ease: number }
   /** Nothing stands in so much of the period: days from and to, and the share of it. */
-  | { code: "empty_stretch"; event: ""; from: number; to: number; share: number };
+  | { code: "empty_stretch"; event: ""; from: number; to: number; share: number }
+  /** Something is shown otherwise than it was asked for, since it could not be read. */
+  | { code: "contrast"; event: ""; held: Held }
+  /** Two categories, by their ids, that look the same on the chart. */
+  | { code: "look_alike"; event: ""; one: string; other: string };
 
 /** By what a finding is set aside: it is another one when what it is about changes. */
 export function findingKey(f: Finding): string {
@@ -29,6 +34,10 @@ export function findingKey(f: Finding): string {
       return `${f.code} ${f.event}`;
     case "empty_stretch":
       return `empty_stretch ${f.from} ${f.to}`;
+    case "contrast":
+      return `contrast ${f.held.of} ${"name" in f.held ? f.held.name : ""} ${f.held.wanted}`;
+    case "look_alike":
+      return `look_alike ${f.one} ${f.other}`;
   }
 }
 
@@ -55,6 +64,7 @@ export function lookOver(timeline: Timeline): Finding[] {
     ...twice(events),
     ...hardToFollow(events, timeline.language),
     ...emptyStretch(timeline, events),
+    ...hardToSee(timeline),
   ].slice(0, MOST_FINDINGS);
 }
 
@@ -101,6 +111,12 @@ function hardToFollow(events: readonly TimelineEvent[], language: string): Findi
     return ease !== null && ease < HARD ? [{ code: "hard_to_read", event: e.id, ease }] : [];
   });
 }
+
+/** What is shown otherwise so that it can be read, and what cannot be told apart. */
+const hardToSee = (t: Timeline): Finding[] => [
+  ...heldBack(t).map((held): Finding => ({ code: "contrast", event: "", held })),
+  ...lookAlike(t).map((pair): Finding => ({ code: "look_alike", event: "", ...pair })),
+];
 
 /** The longest stretch of the period, as it was set or as the events reach, in which there is nothing. */
 function emptyStretch(t: Timeline, events: readonly TimelineEvent[]): Finding[] {

@@ -1,6 +1,7 @@
 import {
   clampChroma,
   converter,
+  differenceEuclidean,
   formatHex,
   modeLrgb,
   modeOklab,
@@ -16,6 +17,10 @@ const toOklch = converter("oklch");
 
 /** The contrast of two colours, 1 to 21 (WCAG 2.2, "contrast ratio"). */
 export const contrast = (a: string, b: string): number => wcagContrast(a, b);
+
+const apart = differenceEuclidean("oklab");
+/** How far two colours are from each other as they are seen: 0 the same, 1 black and white (Oklab). */
+export const distance = (a: string, b: string): number => apart(a, b);
 
 /** Whether white is told from it better than black is. */
 export const isDark = (ground: string): boolean => contrast("#FFFFFF", ground) > contrast("#000000", ground);

@@ -1,6 +1,6 @@
 import { categoriesOf, type Timeline } from "../timeline/timeline";
-import { contrast, leastContrast } from "./colour";
-import { type ChartStyle, paintedColour, styleOf, type Wishes } from "./style";
+import { contrast, distance, leastContrast } from "./colour";
+import { type ChartStyle, paintedColour, paperOf, styleOf, type Wishes } from "./style";
 
 /** Something that is written, and how well it is told from what it stands on: 1 to 21. */
 export interface ContrastFact {
@@ -45,4 +45,39 @@ export function mendedCategories(t: Pick<Timeline, "categories">, style: ChartSt
       ? [{ name: c.name, wanted: c.colour.toUpperCase(), shown }]
       : [];
   });
+}
+
+/** What an author asked for and did not get, so that everything can be read. */
+export type Held =
+  /** The paper itself: colours as #RRGGBB. */
+  | { of: "paper"; wanted: string; shown: string }
+  /** How strongly the picture behind the chart is seen, 0 to 1. */
+  | { of: "picture"; wanted: number; shown: number }
+  | ({ of: "category" } & Mended);
+
+/** Everything that is shown otherwise than it was asked for. */
+export function heldBack(t: Wishes & Pick<Timeline, "categories">): Held[] {
+  const style = styleOf(t);
+  const wanted = t.paper.toUpperCase();
+  const shown = wanted && paperOf(wanted);
+  return [
+    ...(shown !== wanted ? [{ of: "paper" as const, wanted, shown }] : []),
+    ...(style.held ? [{ of: "picture" as const, ...style.held }] : []),
+    ...mendedCategories(t, style).map((m) => ({ of: "category" as const, ...m })),
+  ];
+}
+
+/** Colours nearer than this are taken for one where they do not lie beside each other (Oklab). */
+const TOO_NEAR = 0.06;
+
+/** Pairs of categories that look the same on this chart: colours that are hardly told apart, in one pattern. */
+export function lookAlike(t: Wishes & Pick<Timeline, "categories">): { one: string; other: string }[] {
+  const style = styleOf(t);
+  const seen = categoriesOf(t).map((c) => ({ ...c, colour: paintedColour(style, c.colour) }));
+  return seen.flatMap((a, i) =>
+    seen
+      .slice(i + 1)
+      .filter((b) => b.pattern === a.pattern && distance(a.colour, b.colour) < TOO_NEAR)
+      .map((b) => ({ one: a.id, other: b.id })),
+  );
 }

@@ -2,6 +2,7 @@
 
 import { WORDS } from "@/core/words/en/accounts";
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -11,10 +12,14 @@ import { BringBack } from "./bring-back";
 import { Leaving, type LeavingAccount } from "./leaving";
 import { Copies, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
 import { Part, Said, Secret, useForm } from "./account-pieces";
+import { StepCodes } from "./step-codes";
 
 interface AccountProps {
   displayName: string;
   email: string | null;
+  emailProven: boolean;
+  hasSteps: boolean;
+  hasPassword: boolean;
   signInName: string | null;
   sessions: OpenSession[];
   copies: OpenCopy[];
@@ -34,8 +39,9 @@ export function AccountForms(props: AccountProps) {
           </p>
         </Part>
       ) : null}
-      <EmailForm email={props.email} />
-      <PasswordForm own={[props.displayName, props.email ?? "", props.signInName ?? ""]} />
+      <EmailForm email={props.email} proven={props.emailProven} />
+      <PasswordForm first={!props.hasPassword} own={[props.displayName, props.email ?? "", props.signInName ?? ""]} />
+      {props.hasPassword ? <StepCodes on={props.hasSteps} /> : null}
       <Sessions sessions={props.sessions} />
       <Copies copies={props.copies} />
       <Part title={WORDS.everythingOfYoursAsA}>
@@ -85,7 +91,7 @@ function NameForm({ displayName }: { displayName: string }) {
   );
 }
 
-function EmailForm({ email }: { email: string | null }) {
+function EmailForm({ email, proven }: { email: string | null; proven: boolean }) {
   const router = useRouter();
   const form = useForm({ email: email ?? "", password: "" });
   return (
@@ -122,11 +128,37 @@ function EmailForm({ email }: { email: string | null }) {
         </Button>
         <Said outcome={form.outcome} />
       </form>
+      {email ? <Proof key={email} proven={proven} /> : null}
     </Part>
   );
 }
 
-function PasswordForm({ own }: { own: string[] }) {
+/** Whether the address is known to be one's own, and the way to show it. */
+function Proof({ proven }: { proven: boolean }) {
+  const form = useForm({});
+  const [real, setReal] = useState(true);
+  if (proven) return <p className="mt-3 text-[14px] text-quiet">{WORDS.isProven}</p>;
+  return (
+    <form
+      noValidate
+      className="mt-3"
+      onSubmit={form.send(async () => {
+        const answer = await askServer<{ real: boolean }>("POST", "/api/account/address");
+        if (answer.ok) setReal(answer.value.real);
+        return answer;
+      }, WORDS.addressLetterSent)}
+    >
+      <p className="text-[14px] text-quiet">{WORDS.notProven}</p>
+      <Button type="submit" size="small" className="mt-2" disabled={form.disabled}>
+        {WORDS.sendAddressLetter}
+      </Button>
+      <Said outcome={form.outcome} />
+      {form.outcome?.ok && !real ? <p className="mt-1 text-[14px] text-quiet">{WORDS.noMailServer}</p> : null}
+    </form>
+  );
+}
+
+function PasswordForm({ own, first }: { own: string[]; first: boolean }) {
   const router = useRouter();
   const form = useForm({ password: "", next: "" });
   return (
@@ -142,12 +174,16 @@ function PasswordForm({ own }: { own: string[] }) {
           },
         )}
       >
-        <Secret
-          label={WORDS.presentPassword}
-          value={form.values.password}
-          onChange={form.set("password")}
-          auto="current-password"
-        />
+        {first ? (
+          <p>{WORDS.firstPassword}</p>
+        ) : (
+          <Secret
+            label={WORDS.presentPassword}
+            value={form.values.password}
+            onChange={form.set("password")}
+            auto="current-password"
+          />
+        )}
         <Secret
           label={WORDS.newPassword}
           value={form.values.next}

@@ -46,7 +46,7 @@ export function useForm<T extends Record<string, string>>(empty: T) {
       if (!answer.ok) return;
       after?.();
     };
-  return { values, set, send, outcome, disabled: busy || !ready, clear: () => setValues(empty) };
+  return { values, set, send, outcome, ready, disabled: busy || !ready, clear: () => setValues(empty) };
 }
 
 export function Secret({

@@ -2,6 +2,7 @@
 
 import { WORDS } from "@/core/words/en/accounts";
 import Link from "next/link";
+import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
@@ -9,28 +10,45 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { PasswordMeter } from "@/ui/controls/password-meter";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
+import { CodeField } from "./code-field";
 
 interface Values {
   displayName: string;
   email: string;
   password: string;
+  /** Of those who sign in with two-step codes; asked once the password was right. */
+  code: string;
 }
 
 /** Signing up or in. Afterwards the whole page is loaded anew, so that nothing of another account is left in it. */
 export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
-  const { register, handleSubmit, setError, formState, watch } = useForm<Values>({
-    defaultValues: { displayName: "", email: "", password: "" },
+  const { register, handleSubmit, setError, formState, setValue, watch } = useForm<Values>({
+    defaultValues: { displayName: "", email: "", password: "", code: "" },
   });
   const { errors, isSubmitting } = formState;
   const [displayName, email, password] = watch(["displayName", "email", "password"]);
   const ready = useReady();
+  const [asksCode, setAsksCode] = useState(false);
+  const code = watch("code");
   const submit = handleSubmit(async (v) => {
     const answer =
       mode === "up"
-        ? await askServer("POST", "/api/account", v)
-        : await askServer("POST", "/api/session", { name: v.email, password: v.password });
+        ? await askServer("POST", "/api/account", {
+            displayName: v.displayName,
+            email: v.email,
+            password: v.password,
+          })
+        : await askServer("POST", "/api/session", {
+            name: v.email,
+            password: v.password,
+            ...(asksCode ? { code: v.code } : {}),
+          });
     if (answer.ok) {
       window.location.assign(to);
+      return;
+    }
+    if (answer.failed === "step_code_needed" && !asksCode) {
+      setAsksCode(true);
       return;
     }
     const where: Record<string, keyof Values> = {
@@ -41,6 +59,9 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       password_long: "password",
       password_common: "password",
       password_same: "password",
+      step_code_needed: "code",
+      wrong_step_code: "code",
+      step_code_used: "code",
     };
     setError(where[answer.failed] ?? "root", { message: answer.sentence });
   });
@@ -87,10 +108,29 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
           />
         )}
       </Field>
+      {asksCode ? (
+        <CodeField
+          autoFocus
+          value={code}
+          onChange={(e) => setValue("code", e.target.value)}
+          problem={errors.code?.message}
+        />
+      ) : null}
       <Problem text={errors.root?.message} framed />
       <Button kind="main" type="submit" disabled={isSubmitting || !ready}>
         {mode === "up" ? WORDS.signUp : WORDS.signIn}
       </Button>
+      {mode === "in" ? (
+        <p className="text-[14px]">
+          {WORDS.forgot}
+          <Link
+            className="font-bold text-verdigris underline"
+            href={`/sign-in/link${to === "/" ? "" : `?to=${encodeURIComponent(to)}`}`}
+          >
+            {WORDS.sendMeALink}
+          </Link>
+        </p>
+      ) : null}
       {mode === "in" ? (
         <p className="text-[14px]">
           {WORDS.yourTeacherGaveYouA}{" "}

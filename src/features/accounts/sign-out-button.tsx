@@ -15,8 +15,8 @@ export function SignOutButton({ account }: { account: string }) {
   const [unsent, setUnsent] = useState<{ by: { timeline: string; changes: number }[]; text: string } | null>(null);
   const leave = async () => {
     await forgetKept().catch(() => {});
-    await askServer("DELETE", "/api/session");
-    window.location.assign("/");
+    const answer = await askServer<{ to: string | null }>("DELETE", "/api/session");
+    window.location.assign((answer.ok && answer.value.to) || "/");
   };
   const ask = async () => {
     await sendUnsent(account).catch(() => {});

@@ -12,6 +12,12 @@ import { Problem } from "@/ui/controls/problem";
 import { useReady } from "@/ui/use-ready";
 
 type Role = "administrator" | "teacher";
+interface SchoolProps {
+  id: string;
+  name: string;
+  publishLimit: Visibility;
+  signOnProvider: string | null;
+}
 
 /** Takes up the invitation of a letter. */
 export function JoinSchoolButton({ token }: { token: string }) {
@@ -64,12 +70,15 @@ export function TakeOutClass({ id, name }: { id: string; name: string }) {
 /** The teachers of a school; for its administrators also taking in, how far pupils publish, its name and its end. */
 export function SchoolDesk({
   school,
+  provider,
   me,
   administers,
   teachers,
   invited,
 }: {
-  school: { id: string; name: string; publishLimit: Visibility };
+  school: SchoolProps;
+  /** The school's own accounts, where they are set up. */
+  provider: { key: string; name: string } | null;
   me: string;
   administers: boolean;
   teachers: readonly { id: string; displayName: string; role: Role }[];
@@ -142,7 +151,7 @@ export function SchoolDesk({
         <Problem text={problem} className="mt-2" />
         {administers ? <TakeIn school={school.id} /> : null}
       </section>
-      {administers ? <OfTheWhole school={school} /> : null}
+      {administers ? <OfTheWhole school={school} provider={provider} /> : null}
     </div>
   );
 }
@@ -233,7 +242,7 @@ function TakeIn({ school }: { school: string }) {
 }
 
 /** Its name, how far its pupils publish, and its end. */
-function OfTheWhole({ school }: { school: { id: string; name: string; publishLimit: Visibility } }) {
+function OfTheWhole({ school, provider }: { school: SchoolProps; provider: { key: string; name: string } | null }) {
   const router = useRouter();
   const ready = useReady();
   const [name, setName] = useState(school.name);
@@ -266,6 +275,21 @@ function OfTheWhole({ school }: { school: { id: string; name: string; publishLim
           </select>
         )}
       </Field>
+      {provider ? (
+        <label className="mt-3 flex items-start gap-2">
+          <input
+            type="checkbox"
+            className="mt-1 size-4 accent-verdigris"
+            checked={school.signOnProvider === provider.key}
+            disabled={!ready}
+            onChange={(e) => void alter({ signOnProvider: e.target.checked ? provider.key : null })}
+          />
+          <span>
+            {WORDS.signOnOnly(provider.name)}
+            <span className="block text-[13px] text-quiet">{WORDS.signOnOnlyHint}</span>
+          </span>
+        </label>
+      ) : null}
       <form
         noValidate
         className="mt-3 flex items-end gap-2"

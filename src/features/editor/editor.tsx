@@ -227,6 +227,7 @@ export function Editor(props: EditorProps) {
     [store, uploads, mayRecord, select, begin, bringInFile],
   );
   const showSources = useCallback(() => setPanel("sources"), []);
+  const showLook = useCallback(() => setPanel("look"), []);
   const closePanel = useCallback(() => setPanel(null), []);
   // After the panel has closed the focus goes back to what it was about.
   const hadPanel = useRef(false);
@@ -359,6 +360,7 @@ export function Editor(props: EditorProps) {
                   onTry={setTried}
                   onPast={showPast}
                   onSources={showSources}
+                  onLook={showLook}
                   onClose={closePanel}
                 />
               </div>

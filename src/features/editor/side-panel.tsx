@@ -42,6 +42,7 @@ export function SidePanel(p: {
   onTry: (look: LookName | null) => void;
   onPast: (seq: number) => void;
   onSources: () => void;
+  onLook: () => void;
   onClose: () => void;
 }) {
   return (
@@ -65,7 +66,7 @@ export function SidePanel(p: {
       {p.panel === "sources" ? <SourcesPanel onClose={p.onClose} /> : null}
       {p.panel === "find" ? <FindPanel onClose={p.onClose} /> : null}
       {p.panel === "comments" ? <CommentsPanel selected={p.selected} onClose={p.onClose} /> : null}
-      {p.panel === "work" ? <WorkPanel onClose={p.onClose} /> : null}
+      {p.panel === "work" ? <WorkPanel onLook={p.onLook} onClose={p.onClose} /> : null}
     </>
   );
 }

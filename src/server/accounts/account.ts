@@ -1,8 +1,8 @@
 import "server-only";
-import { verify } from "@node-rs/argon2";
 import { canonicalJson } from "@/core/text/canonical-json";
 import { toFrozen } from "@/core/formats/frozen";
 import type { LedgerColumns } from "@/core/ledger/columns";
+import { CLOSED } from "../classes/one-time-code";
 import { blankName, classesIn, forgetInClasses, handedInBy, leaveAllClasses, taughtAlone } from "../classes/reach";
 import { leaveAllSchools } from "../classes/school";
 import { forgetResults, resultsOf } from "../classes/practice";
@@ -12,21 +12,31 @@ import { forgetLooks, looksFor } from "../looks/saved-looks";
 import { rightsChanged } from "../live/notify";
 import { purgeTimeline } from "../timelines/purge";
 import { findTimeline } from "../timelines/queries";
+import { provePassword } from "./own-password";
 import { hashPassword, passwordProblem } from "./password";
+import { WORDS as LETTERS } from "@/core/words/en/letters";
+import { sendLetters } from "../mail/outgoing";
+import { forgetSteps } from "./steps";
 import { endAllSessions, type Opened, openSession } from "./sessions";
-import { takeTry } from "./sign-in";
 import { readDisplayName, readEmail } from "./sign-up";
 
 export interface OwnAccount {
   displayName: string;
   email: string | null;
+  /** Whether somebody opened a link that was sent there. */
+  emailProven: boolean;
+  hasPassword: boolean;
+  /** Whether a code is asked when they sign in. */
+  hasSteps: boolean;
   signInName: string | null;
   createdAt: Date;
 }
 
 export async function findAccount(id: string): Promise<OwnAccount | null> {
   const [row] = await db()<OwnAccount[]>`
-    select display_name, email, sign_in_name, created_at from account where id = ${id} and deleted_at is null`;
+    select display_name, email, email_proven_at is not null as email_proven, step_secret is not null as has_steps,
+      password_hash <> ${CLOSED} as has_password, sign_in_name, created_at
+    from account where id = ${id} and deleted_at is null`;
   return row ?? null;
 }
 
@@ -41,34 +51,28 @@ export async function setLedgerColumns(id: string, columns: LedgerColumns): Prom
   await db()`update account set ledger_columns = ${db().json(columns as never)} where id = ${id}`;
 }
 
-/** Whether this is a person's own password; guessing by somebody at an open browser is slowed as at the door. */
-async function provePassword(id: string, password: string): Promise<Failure | null> {
-  const counted = `own ${id}`;
-  const wait = await takeTry(counted);
-  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
-  const [row] = await db()<{ passwordHash: string }[]>`select password_hash from account where id = ${id}`;
-  if (!row || !(await verify(row.passwordHash, password.slice(0, 200)).catch(() => false)))
-    return fail("wrong_own_password");
-  await db()`delete from sign_in_attempt where name = ${counted}`;
-  return null;
-}
-
-/** Sets another password; every session of the account ends, and a new one begins for whoever has done it. */
+/**
+ * Sets another password; every session of the account ends, and a new one begins for whoever has done it. `fresh`: the session was opened
+ * a moment ago, which stands for a password where there is none yet.
+ */
 export async function changePassword(
   id: string,
   input: { password: string; next: string },
   browser: string,
+  fresh = false,
 ): Promise<Failure | Opened> {
   const own = await findAccount(id);
   if (!own) return fail("not_found");
   const problem = passwordProblem(input.next, [own.displayName, own.email ?? "", own.signInName ?? ""]);
   if (problem) return problem;
   const wrong = await provePassword(id, input.password);
-  if (wrong) return wrong;
+  if (wrong && !(wrong.failed === "no_password_yet" && fresh))
+    return wrong.failed === "no_password_yet" ? fail("sign_on_again") : wrong;
   const passwordHash = await hashPassword(input.next);
   return db().begin(async (tx) => {
     await tx`update account set password_hash = ${passwordHash} where id = ${id}`;
     await tx`delete from one_time_code where account_id = ${id}`;
+    await tx`delete from mail_key where account_id = ${id}`;
     await endAllSessions(id, tx);
     return openSession(tx, id, browser);
   });
@@ -89,11 +93,18 @@ export async function changeAccount(
     if (!email) return fail("email_malformed");
     const wrong = await provePassword(id, input.password ?? "");
     if (wrong) return wrong;
+    const before = await findAccount(id);
     const done = await db()`
-      update account set email = ${email}
+      update account set email = ${email},
+        email_proven_at = case when lower(email) = lower(${email}) then email_proven_at end
       where id = ${id} and not exists (select from account o where lower(o.email) = lower(${email}) and o.id <> ${id})
       returning id`;
     if (done.length === 0) return fail("email_taken");
+    // Whoever holds the old address hears of it: it may not have been them.
+    if (before?.email && before.email.toLowerCase() !== email.toLowerCase())
+      await sendLetters([
+        { account: id, to: before.email, house: true, ...LETTERS.addressChanged(before.displayName, email) },
+      ]);
   }
   return { changed: true };
 }
@@ -262,6 +273,10 @@ export async function deleteAccount(id: string): Promise<void> {
     await forgetResults(tx, id);
     await forgetInClasses(tx, id);
     await tx`delete from one_time_code where account_id = ${id}`;
+    await tx`delete from mail_key where account_id = ${id}`;
+    await tx`delete from sign_on_account where account_id = ${id}`;
+    await tx`delete from sign_on_claim where account_id = ${id}`;
+    await forgetSteps(tx, id);
     await tx`delete from mail where account_id = ${id}`;
     await tx`delete from made_file where account_id = ${id}`;
     await tx`update job set asked_by = null where asked_by = ${id}`;

@@ -24,13 +24,26 @@ export interface Opened {
   cookies: string[];
 }
 
-/** Opens a session. `browser` is what its person recognises it by in their list. */
-export async function openSession(sql: Sql, accountId: string, browser = ""): Promise<Opened> {
+/** How a session was opened through a school's own accounts: by whom, as whom, in which session there, and the token that ends it. */
+export interface SignedOn {
+  provider: string;
+  subject: string;
+  sid: string;
+  idToken: string;
+}
+
+/** Opens a session. `browser` is what its person recognises it by in their list; `by`: whoever said who they are. */
+export async function openSession(
+  sql: Sql,
+  accountId: string,
+  browser = "",
+  by: SignedOn | null = null,
+): Promise<Opened> {
   const token = newToken();
   const known = newToken();
   await sql`
-    insert into session (token_hash, account_id, expires_at, browser)
-    values (${hashOf(token)}, ${accountId}, now() + ${`${DAYS} days`}::interval, ${browser.slice(0, 80)})`;
+    insert into session (token_hash, account_id, expires_at, browser, sign_on)
+    values (${hashOf(token)}, ${accountId}, now() + ${`${DAYS} days`}::interval, ${browser.slice(0, 80)}, ${by ? sql.json(by as never) : null})`;
   await sql`insert into known_browser (token_hash, account_id) values (${hashOf(known)}, ${accountId})`;
   await sql`
     delete from known_browser where account_id = ${accountId} and token_hash not in
@@ -45,14 +58,34 @@ export function withCookies(value: object, { cookies }: Opened): Response {
   return response;
 }
 
-/** Ends the session of a request, and its streams; gives the cookie that removes it. */
-export async function closeSession(request: Request): Promise<string> {
+/** Ends the session of a request, and its streams; gives the cookie that removes it, and how it was opened. */
+export async function closeSession(request: Request): Promise<{ cookie: string; by: SignedOn | null }> {
   const token = tokenOf(request.headers.get("cookie"), COOKIE);
-  if (token) {
-    await db()`delete from session where token_hash = ${hashOf(token)}`;
-    await signedOut(hashOf(token).toString("hex"));
-  }
-  return cookie(COOKIE, "", 0);
+  if (!token) return { cookie: cookie(COOKIE, "", 0), by: null };
+  const [row] = await db()<{ by: SignedOn | null }[]>`
+    delete from session where token_hash = ${hashOf(token)} returning sign_on as by`;
+  await signedOut(hashOf(token).toString("hex"));
+  return { cookie: cookie(COOKIE, "", 0), by: row?.by ?? null };
+}
+
+/** Ends what a provider says is over: one of its sessions, or with "" all of somebody. */
+export async function endSignedOn(provider: string, subject: string, sid: string): Promise<number> {
+  if (subject === "" && sid === "") return 0;
+  const rows = await db()<{ tokenHash: Uint8Array }[]>`
+    delete from session where sign_on ->> 'provider' = ${provider}
+      and (${subject} = '' or sign_on ->> 'subject' = ${subject}) and (${sid} = '' or sign_on ->> 'sid' = ${sid})
+    returning token_hash`;
+  for (const r of rows) await signedOut(Buffer.from(r.tokenHash).toString("hex"));
+  return rows.length;
+}
+
+/** Whether the session of a request was opened a moment ago: that stands for a password where there is none. */
+export async function isFresh(request: Request): Promise<boolean> {
+  const token = tokenOf(request.headers.get("cookie"), COOKIE);
+  if (!token) return false;
+  const rows = await db()`
+    select from session where token_hash = ${hashOf(token)} and created_at > now() - interval '15 minutes'`;
+  return rows.length > 0;
 }
 
 export interface SessionRow {

@@ -4,10 +4,10 @@ import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { hashPassword } from "./password";
 import { type Opened, openSession, type User } from "./sessions";
+import { takeTry } from "./sign-in-tries";
+import { askedToSignOn } from "./signed-on";
+import { takeStep } from "./steps";
 
-/** So many wrong passwords are free; then the wait doubles from one second up to a minute. */
-const FREE_TRIES = 5;
-const LONGEST_WAIT = 60;
 let noPassword: Promise<string> | null = null;
 
 /**
@@ -18,7 +18,7 @@ let noPassword: Promise<string> | null = null;
 export async function signIn(
   name: string,
   password: string,
-  { known = null, browser = "" }: { known?: string | null; browser?: string } = {},
+  { known = null, browser = "", code }: { known?: string | null; browser?: string; code?: string | undefined } = {},
 ): Promise<Failure | ({ user: User } & Opened)> {
   const key = name.trim().toLowerCase().slice(0, 254);
   const [row] = await db()<(User & { passwordHash: string })[]>`
@@ -32,23 +32,9 @@ export async function signIn(
   const right = await verify(row?.passwordHash ?? (await noPassword), password.slice(0, 200)).catch(() => false);
   if (!row || !right) return fail("wrong_password");
   await db()`delete from sign_in_attempt where name = ${counted}`;
+  const elsewhere = await askedToSignOn(row.id);
+  if (elsewhere) return elsewhere;
+  const step = await takeStep(row.id, code);
+  if (step) return step;
   return { user: { id: row.id, displayName: row.displayName }, ...(await openSession(db(), row.id, browser)) };
-}
-
-/** Counts a try; gives how many seconds are left before there may be one, 0 when this one may go on. */
-export async function takeTry(name: string): Promise<number> {
-  const wait = db()`
-    case when sign_in_attempt.failures < ${FREE_TRIES} then 0
-      else least(${LONGEST_WAIT}, power(2, least(sign_in_attempt.failures - ${FREE_TRIES}, 10))) end`;
-  const taken = await db()`
-    insert into sign_in_attempt (name, failures, last_at) values (${name}, 1, now())
-    on conflict (name) do update
-    set failures = case when sign_in_attempt.last_at < now() - interval '1 hour' then 1 else sign_in_attempt.failures + 1 end,
-      last_at = now()
-    where extract(epoch from now() - sign_in_attempt.last_at) >= ${wait}
-    returning name`;
-  if (taken.length > 0) return 0;
-  const [row] = await db()<{ left: number }[]>`
-    select ceil(${wait} - extract(epoch from now() - last_at))::int as left from sign_in_attempt where name = ${name}`;
-  return Math.max(1, row?.left ?? 1);
 }

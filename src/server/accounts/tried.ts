@@ -24,13 +24,18 @@ export const RATES = {
   page_all: { burst: 300, perSecond: 1 / 2 },
   mail_from: { burst: 60, perSecond: 1 / 60 },
   mail_all: { burst: 2_000, perSecond: 1 },
+  link_from: { burst: 60, perSecond: 1 / 60 },
+  link_all: { burst: 2_000, perSecond: 1 },
+  // Letters to one address.
+  link_to_from: { burst: 5, perSecond: 1 / 300 },
+  link_to_all: { burst: 10, perSecond: 1 / 300 },
   send_from: { burst: 40, perSecond: 1 / 30 },
   send_all: { burst: 1_000, perSecond: 1 },
   report_from: { burst: 10, perSecond: 1 / 120 },
   report_all: { burst: 500, perSecond: 1 / 10 },
 } as const satisfies Record<string, Rate>;
 
-type Kind = "sign_in" | "sign_up" | "code" | "page" | "mail" | "send" | "report";
+type Kind = "sign_in" | "sign_up" | "code" | "page" | "mail" | "link" | "link_to" | "send" | "report";
 
 /** How many times as many as usual: for a house in which very many people come from one address. */
 function factor(): number {

@@ -2,6 +2,8 @@ import "server-only";
 import { nanoid } from "nanoid";
 import { hashPassword, passwordProblem } from "../accounts/password";
 import { endAllSessions, type Opened, openSession, type User } from "../accounts/sessions";
+import { askedToSignOn } from "../accounts/signed-on";
+import { forgetSteps } from "../accounts/steps";
 import { readDisplayName } from "../accounts/sign-up";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -112,8 +114,12 @@ export async function useOneTimeCode(
         and o.code_hash = ${hashOf(input.code)} and o.expires_at > now()
       returning a.id, a.display_name`;
     if (!row) return fail("code_over");
+    const elsewhere = await askedToSignOn(row.id);
+    if (elsewhere) return elsewhere;
     await tx`update account set password_hash = ${passwordHash} where id = ${row.id}`;
     await endAllSessions(row.id, tx);
+    // Whoever lost a password may have lost the device that makes the codes.
+    await forgetSteps(tx, row.id);
     await tx`
       insert into account_notice (account_id, text)
       values (${row.id}, 'A new password was set for your account with a code from your teacher. All other sessions have ended.')`;

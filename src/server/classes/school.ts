@@ -6,6 +6,7 @@ import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, refusal, Refused } from "../http/failure";
 import { rightsChanged } from "../live/notify";
 import { sendLetters } from "../mail/outgoing";
+import { providesFor } from "./sign-on-classes";
 
 export type SchoolRole = "administrator" | "teacher";
 
@@ -14,6 +15,8 @@ export interface School {
   name: string;
   /** Nothing that is made in one of its classes goes further. */
   publishLimit: Visibility;
+  /** By which provider alone its people come in; null: by any way. */
+  signOnProvider: string | null;
   /** What the one who asks is there; null: taught in one of its classes. */
   role: SchoolRole | null;
 }
@@ -48,7 +51,7 @@ export async function createSchool(by: string, name: string): Promise<Failure | 
 /** A school as one of it sees it; null for whoever is not of it. */
 export async function findSchool(id: string, account: string): Promise<School | null> {
   const [row] = await db()<School[]>`
-    select o.id, o.name, o.publish_limit, m.role from organisation o
+    select o.id, o.name, o.publish_limit, o.sign_on_provider, m.role from organisation o
     left join organisation_member m on m.organisation_id = o.id and m.account_id = ${account}
     where o.id = ${id} and of_school(o.id, ${account})`;
   return row ?? null;
@@ -98,17 +101,22 @@ async function administer(tx: Tx, id: string, by: string): Promise<{ name: strin
   return school;
 }
 
-/** Names a school anew, or sets how far its pupils publish. Its administrators. */
+/** Names a school anew, sets how far its pupils publish, or by which provider alone its people come in. Its administrators. */
 export async function alterSchool(
   id: string,
   by: string,
-  change: { name?: string; publishLimit?: Visibility },
+  change: { name?: string; publishLimit?: Visibility; signOnProvider?: string | null },
 ): Promise<Failure | { done: true }> {
   const name = change.name?.trim();
   if (name !== undefined && (name.length < 1 || name.length > 120)) return fail("school_name_missing");
   return db()
     .begin(async (tx): Promise<Failure | { done: true }> => {
       await administer(tx, id, by);
+      if (change.signOnProvider !== undefined) {
+        if (change.signOnProvider !== null && !(await providesFor(tx, id, change.signOnProvider)))
+          return fail("no_such_provider");
+        await tx`update organisation set sign_on_provider = ${change.signOnProvider} where id = ${id}`;
+      }
       await tx`
         update organisation set name = coalesce(${name ?? null}, name), publish_limit = coalesce(${change.publishLimit ?? null}, publish_limit)
         where id = ${id}`;

@@ -5,8 +5,10 @@ import { db } from "../db/pool";
 import { addJob } from "../jobs/queue";
 
 export interface Letter {
-  /** The account in whose name it goes. */
+  /** The account in whose name it goes; with `house`, the one it is for. */
   account: string;
+  /** It is from Fastigo itself: a link that signs in, say. */
+  house?: boolean;
   to: string;
   subject: string;
   body: string;
@@ -30,8 +32,8 @@ export async function sendLetters(letters: readonly Letter[]): Promise<void> {
   await db().begin(async (tx) => {
     for (const l of letters) {
       const [row] = await tx<{ id: string }[]>`
-        insert into mail (account_id, recipient, subject, body)
-        values (${l.account}, ${l.to}, ${oneLine(l.subject)}, ${l.body}) returning id`;
+        insert into mail (account_id, house, recipient, subject, body)
+        values (${l.account}, ${l.house === true}, ${l.to}, ${oneLine(l.subject)}, ${l.body}) returning id`;
       if (isReal()) await addJob(tx, "mail", row!.id, { mail: row!.id });
     }
   });
@@ -42,7 +44,8 @@ const oneLine = (text: string) => text.replaceAll(/\s+/g, " ").trim().slice(0, 2
 /** Sends one letter by the server that is set; what it says against it is kept with the letter. */
 export async function deliver(id: string): Promise<void> {
   const [letter] = await db()<{ recipient: string; subject: string; body: string; replyTo: string | null }[]>`
-    select m.recipient, m.subject, m.body, a.email as reply_to from mail m left join account a on a.id = m.account_id
+    select m.recipient, m.subject, m.body, a.email as reply_to
+    from mail m left join account a on a.id = m.account_id and not m.house
     where m.id = ${id} and m.sent_at is null`;
   if (!letter || !process.env.SMTP_URL) return;
   const { createTransport } = await import("nodemailer");
@@ -79,5 +82,14 @@ export interface KeptLetter {
 /** What was sent in somebody's name, the last first. */
 export async function lettersOf(account: string): Promise<KeptLetter[]> {
   return db()<KeptLetter[]>`
-    select id::text, recipient, subject, body, at, sent_at, failed from mail where account_id = ${account} order by at desc, id desc limit 100`;
+    select id::text, recipient, subject, body, at, sent_at, failed from mail
+    where account_id = ${account} and not house order by at desc, id desc limit 100`;
+}
+
+/** The letters of Fastigo itself, the last first, for whoever keeps the site: their links are keys, so that none is shown that was sent. */
+export async function houseLetters(): Promise<KeptLetter[]> {
+  if (isReal()) return [];
+  return db()<KeptLetter[]>`
+    select id::text, recipient, subject, body, at, sent_at, failed from mail
+    where house and at > now() - interval '3 days' order by at desc, id desc limit 100`;
 }

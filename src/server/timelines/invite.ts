@@ -184,8 +184,10 @@ export async function invitationsFor(
 ): Promise<{ token: string; title: string; by: string; role: InvitedAs }[]> {
   return db()<{ token: string; title: string; by: string; role: InvitedAs }[]>`
     select i.token, t.title, a.display_name as by, i.role from invitation i
-    join timeline t on t.id = i.timeline_id join account a on a.id = i.invited_by
-    where i.account_id = ${account} and t.deleted_at is null order by i.made_at desc, i.token`;
+    join timeline t on t.id = i.timeline_id join account a on a.id = i.invited_by join account o on o.id = i.account_id
+    where i.account_id = ${account} and t.deleted_at is null
+      -- What goes to an address is for whoever has it, not for whoever typed it.
+      and (i.email is null or o.email_proven_at is not null) order by i.made_at desc, i.token`;
 }
 
 /**

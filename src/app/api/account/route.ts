@@ -1,15 +1,20 @@
 import type { ValidateFunction } from "ajv";
 import { askToLeave, changeAccount } from "@/server/accounts/account";
+import { sendAddressLetter } from "@/server/accounts/mail-keys";
 import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { signUp } from "@/server/accounts/sign-up";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
+import { ownAddress } from "@/server/http/origin";
 import { ajv, memberRoute, openRoute, stringsOf } from "@/server/http/route";
 
 export const POST = openRoute({ body: stringsOf("displayName", "email", "password") }, async ({ request, body }) => {
   if (!(await mayTryFrom("sign_up", request))) return fail("too_often");
   const done = await signUp(body, browserOf(request));
-  return isFailure(done) ? done : withCookies({ user: done.user }, done);
+  if (isFailure(done)) return done;
+  // The account is there, whatever becomes of the letter.
+  await sendAddressLetter(done.user.id, (key) => ownAddress(request, `/account/address/${key}`).href);
+  return withCookies({ user: done.user }, done);
 });
 
 const text = { type: "string", maxLength: 1_000 };

@@ -3,6 +3,7 @@ import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/en/schools";
 import { SchoolDesk, TakeOutClass } from "@/features/classes/school-forms";
 import { findSchool, schoolClasses, schoolTeachers } from "@/server/classes/school";
+import { providerFor } from "@/server/classes/sign-on-classes";
 import { requirePageUser } from "@/server/http/page-user";
 import { publishedToSchool } from "@/server/publishing/listed";
 import { ListOf } from "../../published-list";
@@ -52,7 +53,8 @@ export default async function SchoolPage({ params }: { params: Promise<{ id: str
         </div>
         {school.role ? (
           <SchoolDesk
-            school={{ id, name: school.name, publishLimit: school.publishLimit }}
+            school={{ id, name: school.name, publishLimit: school.publishLimit, signOnProvider: school.signOnProvider }}
+            provider={administers ? await providerFor(id) : null}
             me={user.id}
             administers={administers}
             teachers={teachers.map((t) => ({ ...t }))}

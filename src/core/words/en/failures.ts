@@ -139,6 +139,28 @@ export const FAILURES = {
   password_short: "A password needs at least 8 characters. Several words are easy to remember and hard to guess.",
   password_long: "A password may have at most 200 characters.",
   wrong_password: "No account has this name and password. Check both and try again.",
+  step_code_needed: "Type the code your device shows, or one of the spare ones you wrote down.",
+  wrong_step_code: "This is not the code of this moment, nor a spare one. Type the one your device shows now.",
+  step_code_used: "This code was taken already. Wait until your device shows the next one.",
+  steps_on: "Two-step codes are on already. Turn them off first, to begin with another device.",
+  steps_not_begun: "This setting up is over. Begin it again.",
+  one_address: "Type one address: the letter goes to one person.",
+  no_such_provider: "This way in is not set up here. Sign in with name and password.",
+  provider_silent: "Your school's sign-on does not answer just now. Try it again in a minute.",
+  sign_on_over: "This sign-on is over. Begin it again.",
+  sign_on_elsewhere: "This sign-on was begun in another browser, or this one keeps no cookies. Begin it again here.",
+  sign_on_left: "You were not signed in: it was broken off at your school's sign-on.",
+  bad_sign_on: "What your school's sign-on said could not be trusted, so nobody was signed in. Begin it again.",
+  bad_sign_out: "What the sign-on said could not be trusted. Nobody was signed out.",
+  use_sign_on: "Your school asks you to come in through its own sign-on:",
+  no_password_yet:
+    "Your account has no password: you come in through your school. Set one under “Password” first. Nothing was changed.",
+  sign_on_again:
+    "To set a first password you must have come in a moment ago. Sign out, come in through your school, and set it then.",
+  link_over:
+    "This link is not good any more: it was used, it is too old, or the address has changed. Ask for a new one.",
+  no_own_address: "Your account has no e-mail address. Nothing was sent.",
+  address_proven: "This address was proven already. Nothing was sent.",
   slow_down: "Too many wrong passwords for this account. Wait a moment before the next try.",
   too_often: "This was tried very often just now. Nothing was lost; wait a minute before the next try.",
   password_common:

@@ -45,3 +45,24 @@ export function invitationLetter(
     ].join("\n\n"),
   };
 }
+
+interface Text {
+  subject: string;
+  body: string;
+}
+
+/** The letters of Fastigo itself. */
+export const WORDS = {
+  signInLink: (name: string, link: string): Text => ({
+    subject: "Your link to sign in",
+    body: `Open this link to sign in to Fastigo as ${name}. It is good once, for a quarter of an hour:\n${link}\n\nIf you have not asked for it, do nothing: nobody is signed in by it but whoever opens it.`,
+  }),
+  addressLink: (name: string, link: string): Text => ({
+    subject: "Is this your address?",
+    body: `The account ${name} on Fastigo has this address. If that is you, open this link while you are signed in; it is good for three days:\n${link}\n\nIf it is not you, do nothing: whoever made the account has mistyped their address.`,
+  }),
+  addressChanged: (name: string, to: string): Text => ({
+    subject: "Your address was changed",
+    body: `The account ${name} on Fastigo, which had this address, has another from now on: ${to}.\n\nIf it was not you, tell whoever runs your Fastigo now: somebody else knows your password.`,
+  }),
+} as const;

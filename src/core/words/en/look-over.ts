@@ -2,6 +2,7 @@ import type { Finding } from "../../check/look-over";
 import { dayText } from "../../time/write-when";
 import type { Timeline } from "../../timeline/timeline";
 import { problemText } from "./findings";
+import { heldText, lookAlikeText } from "./looks";
 
 /** What stands on the screen where work is looked over before it is handed in. */
 export const WORDS = {
@@ -14,6 +15,7 @@ export const WORDS = {
   keep: "Set it aside",
   cancel: "Leave it",
   aside: (n: number) => (n === 1 ? "1 set aside" : `${n} set aside`),
+  toTheLook: "To the look",
   takeBack: "Look at it again",
   wording: "Close wording",
   wordingHelp:
@@ -40,6 +42,12 @@ export function findingText(f: Finding, t: Timeline): string {
     case "empty_stretch": {
       const [from, to] = [dayText(f.from), dayText(f.to)];
       return `Nothing stands between ${from} and ${to}, which is ${Math.round(f.share * 100)} of 100 of the period. Is there something to say of it?`;
+    }
+    case "contrast":
+      return heldText(f.held);
+    case "look_alike": {
+      const name = (id: string) => t.categories.get(id)?.name ?? "";
+      return lookAlikeText(name(f.one), name(f.other));
     }
   }
 }

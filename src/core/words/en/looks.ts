@@ -1,3 +1,4 @@
+import type { Held } from "../../looks/facts";
 import type { LookName, OwnTexture } from "../../timeline/looks";
 import type { SignGroup } from "../../timeline/sign-names";
 
@@ -38,8 +39,6 @@ export const WORDS = {
   takePictureAway: "Take the picture away",
   strength: "How strongly it is seen",
   percent: (n: number) => `${n} %`,
-  held: (wanted: number, shown: number) =>
-    `You asked for ${wanted} %. It is shown at ${shown} %: stronger, words or lines could not be told from it.`,
   fit: "How it is placed",
   fits: { fill: "it fills the chart", whole: "all of it, in the middle" },
   whatIsSeen: "What of it is seen where it is cropped: across and down",
@@ -62,10 +61,6 @@ export const WORDS = {
     onRoof: "Titles on roofs, the least",
     overPicture: "Words over the picture, the least",
   },
-  mended: (name: string, wanted: string, shown: string) =>
-    `${name} is shown as ${shown} instead of ${wanted}, so that its dates can be read on this paper.`,
-  paperMended: (wanted: string, shown: string) =>
-    `The paper is ${shown} instead of ${wanted}: on that, neither dark nor light words could be read well.`,
   saved: "Saved looks",
   savedHelp:
     "With the colours and patterns of its categories, by their names. A picture behind the chart is not part of it.",
@@ -135,3 +130,20 @@ export const WORDS = {
   noSuchSign: "No sign of this name.",
   noSign: "no sign",
 };
+
+/** What is shown otherwise than it was asked for, and why. */
+export function heldText(h: Held): string {
+  switch (h.of) {
+    case "paper":
+      return `The paper is ${h.shown} instead of ${h.wanted}: on that, neither dark nor light words could be read well.`;
+    case "picture": {
+      const [wanted, shown] = [h.wanted, h.shown].map((share) => Math.round(share * 100));
+      return `The picture behind the chart was to be seen at ${wanted} %. It is shown at ${shown} %: stronger, words or lines could not be told from it.`;
+    }
+    case "category":
+      return `${h.name || WORDS.facts.category("")} is shown as ${h.shown} instead of ${h.wanted}, so that its dates can be read on this paper.`;
+  }
+}
+
+export const lookAlikeText = (one: string, other: string): string =>
+  `${WORDS.facts.category(one)} and ${WORDS.facts.category(other)} look the same on the chart: give one of them another colour or pattern.`;

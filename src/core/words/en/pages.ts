@@ -36,6 +36,7 @@ export const WORDS = {
   joinAClass: "Join a class",
   youHaveJoinedBefore: "You have joined before?",
   signIn: "Sign in",
+  through: (name: string) => `Sign in through ${name}`,
   withYourSignInName: "with your sign-in name.",
   join: "Join",
   anUntitledTimeline: "An untitled timeline",

@@ -137,3 +137,11 @@ export const WORDS = {
   mailWaiting: "waiting to be sent",
   mailSent: "sent",
 } as const;
+
+/** The letters of Fastigo itself, for whoever keeps the site. */
+export const LETTERS = {
+  title: "Letters of this site",
+  sent: "They go out through the mail server that is set; what they say is for those who get them.",
+  notSent:
+    "No mail server is set, so these were not sent: links to sign in, and questions whether an address is right. Hand each to whoever it is for, and to nobody else; its link is a key.",
+} as const;

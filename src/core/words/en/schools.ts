@@ -48,6 +48,9 @@ export const WORDS = {
     link: "for anyone with the link",
     everybody: "for everybody",
   },
+  signOnOnly: (name: string) => `Our people come in through ${name} alone`,
+  signOnOnlyHint:
+    "Who has come through it once, and teaches or learns here, signs in no other way. Administrators may always use their password.",
   end: "End the school",
   endMore:
     "Its classes and timelines stay. What was published to the school alone is then seen by its class and its author only. This cannot be undone.",

@@ -11,7 +11,7 @@ import { AddressCheck } from "../about/address-check";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** What is worth a look before work is handed in: each with a jump to the spot, or set aside with a reason. */
-export function LookOverSection() {
+export function LookOverSection({ onLook }: { onLook: () => void }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const work = useEditorState((s) => s.work);
@@ -34,7 +34,11 @@ export function LookOverSection() {
     await store.refresh();
   };
   const where = (f: Finding) =>
-    f.event && timeline.events.has(f.event) ? (
+    f.code === "contrast" || f.code === "look_alike" ? (
+      <button type="button" className="min-h-6 font-bold text-verdigris underline" onClick={onLook}>
+        {WORDS.toTheLook}
+      </button>
+    ) : f.event && timeline.events.has(f.event) ? (
       <button
         type="button"
         className="min-h-6 font-bold text-verdigris underline"

@@ -27,7 +27,7 @@ import { mannerOf } from "@/core/timeline/read-options";
 import { Problem } from "@/ui/controls/problem";
 
 /** The assignment beside one's work: what is asked, who is in the group, the receipt, and the mark when it is back. */
-export function WorkPanel({ onClose }: { onClose: () => void }) {
+export function WorkPanel({ onLook, onClose }: { onLook: () => void; onClose: () => void }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const work = useEditorState((s) => s.work);
@@ -181,7 +181,7 @@ export function WorkPanel({ onClose }: { onClose: () => void }) {
           </a>
         ) : null}
         {assignment.rubric && !returned ? <RubricTable rubric={assignment.rubric} /> : null}
-        {mayHandIn ? <LookOverSection /> : null}
+        {mayHandIn ? <LookOverSection onLook={onLook} /> : null}
         <Stuck event="" />
         {submission ? (
           <section aria-label={WORDS.receipt} className="text-[14px]">

@@ -3,13 +3,13 @@
 import { ImagePlus, Trash2 } from "lucide-react";
 import { useEffect, useId, useMemo, useRef } from "react";
 import type { TimelineField, Value } from "@/core/change/change";
-import { contrastFacts, mendedCategories } from "@/core/looks/facts";
+import { contrastFacts, heldBack, lookAlike } from "@/core/looks/facts";
 import { LOOK_TABLE } from "@/core/looks/looks";
-import { paperOf, styleOf } from "@/core/looks/style";
+import { styleOf } from "@/core/looks/style";
 import type { BackFit, LabelDates, LabelTitles } from "@/core/timeline/fields";
 import { LOOKS, type LookName, OWN_TEXTURES } from "@/core/timeline/looks";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/looks";
+import { heldText, lookAlikeText, WORDS } from "@/core/words/en/looks";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Choice } from "@/ui/controls/choice";
@@ -216,7 +216,7 @@ function BackPicture({ item }: { item: Item }) {
       />
       {held ? (
         <p role="status" className="text-[13px]">
-          {WORDS.held(Math.round(held.wanted * 100), Math.round(held.shown * 100))}
+          {heldText({ of: "picture", ...held })}
         </p>
       ) : null}
       <Choice
@@ -259,10 +259,13 @@ function Labels() {
 function Contrast() {
   const timeline = useEditorState((s) => s.timeline);
   const facts = useMemo(() => contrastFacts(timeline), [timeline]);
-  const style = styleOf(timeline);
-  const mended = mendedCategories(timeline, style);
-  const wanted = timeline.paper.toUpperCase();
-  const paper = wanted && paperOf(wanted);
+  const said = [
+    // What is said of the picture stands where it is chosen.
+    ...heldBack(timeline).flatMap((h) => (h.of === "picture" ? [] : [heldText(h)])),
+    ...lookAlike(timeline).map((pair) =>
+      lookAlikeText(timeline.categories.get(pair.one)!.name, timeline.categories.get(pair.other)!.name),
+    ),
+  ];
   return (
     <section aria-label={WORDS.contrast}>
       <h3 className="font-sans text-[15px] font-bold">{WORDS.contrast}</h3>
@@ -275,12 +278,11 @@ function Contrast() {
           </div>
         ))}
       </dl>
-      {mended.map((m) => (
-        <p key={m.name} className="mt-1.5 text-[13px]">
-          {WORDS.mended(m.name, m.wanted, m.shown)}
+      {said.map((text) => (
+        <p key={text} className="mt-1.5 text-[13px]">
+          {text}
         </p>
       ))}
-      {paper && paper !== wanted ? <p className="mt-1.5 text-[13px]">{WORDS.paperMended(wanted, paper)}</p> : null}
     </section>
   );
 }

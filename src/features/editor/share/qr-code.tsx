@@ -1,25 +1,14 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { WORDS } from "@/core/words/en/editor-share";
 import { buttonLook } from "@/ui/controls/button";
+import { useQrCode } from "@/ui/use-qr-code";
 
-/** A link as a QR code (ISO/IEC 18004), to be shown or printed. */
+/** A link as a QR code, to be shown or printed. */
 export function QrCode({ url }: { url: string }) {
   const [open, setOpen] = useState(false);
-  const [svg, setSvg] = useState<string | null>(null);
-  useEffect(() => {
-    if (!open) return;
-    let wanted = true;
-    void import("qrcode").then(async ({ default: QRCode }) => {
-      const made = await QRCode.toString(url, { type: "svg", errorCorrectionLevel: "M", margin: 2 });
-      if (wanted) setSvg(made);
-    });
-    return () => {
-      wanted = false;
-    };
-  }, [open, url]);
-  const address = svg && `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
+  const address = useQrCode(open ? url : null);
   return (
     <details className="min-w-[160px]" onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="cursor-pointer text-[15px] text-verdigris underline">{WORDS.qrCode}</summary>

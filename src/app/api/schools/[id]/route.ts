@@ -8,9 +8,10 @@ const readAlter = ajv.compile({
   properties: {
     name: { type: "string", maxLength: 1_000 },
     publishLimit: { enum: ["only_me", "class", "school", "link", "everybody"] },
+    signOnProvider: { anyOf: [{ type: "null" }, { type: "string", maxLength: 1_100 }] },
   },
   additionalProperties: false,
-}) as ValidateFunction<{ name?: string; publishLimit?: Visibility }>;
+}) as ValidateFunction<{ name?: string; publishLimit?: Visibility; signOnProvider?: string | null }>;
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) =>
   alterSchool(params.id!, user.id, body),

@@ -1,0 +1,11 @@
+import "server-only";
+import { mustSignOn } from "../classes/sign-on-classes";
+import { type Failure, fail } from "../http/failure";
+import { providerOf } from "../sign-on/providers";
+
+/** Refuses those whose school asks that they come in through its own accounts, while that way is there. */
+export async function askedToSignOn(account: string): Promise<Failure | null> {
+  const key = await mustSignOn(account);
+  const provider = key && providerOf(key);
+  return provider ? fail("use_sign_on", provider.name) : null;
+}
