@@ -1,6 +1,6 @@
 import { type Browser, expect, type Page, test } from "@playwright/test";
 import postgres from "postgres";
-import { newPerson, PASSWORD, serverUrl } from "./harness/people";
+import { newPerson, newTimeline, PASSWORD, serverUrl } from "./harness/people";
 
 async function inDatabase<T>(ask: (sql: postgres.Sql) => Promise<T>): Promise<T> {
   const sql = postgres(process.env.E2E_DATABASE!, { max: 1 });
@@ -82,10 +82,7 @@ test("signing out at the school signs out here, where a page stands open", async
   const here = await context.newPage();
   await through(here, "Bo Reed");
   await expect(here.getByText("Bo R.").first()).toBeVisible();
-  await here.goto("/new");
-  await here.getByLabel("Title").fill("Weirs");
-  await here.getByRole("button", { name: "Begin" }).click();
-  await expect(here.getByTestId("next-event")).toBeVisible();
+  await newTimeline(here, "Weirs");
   const there = await context.newPage();
   const [{ on }] = await inDatabase(
     async (sql) =>

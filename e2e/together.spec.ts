@@ -330,10 +330,25 @@ test("at an exhibition somebody sends an event in by phone, without an account; 
   const url = await newTimeline(nia.page, "Our village");
   await writeLines(nia.page, ["1604 Rope ferry"]);
   await saved(nia.page);
+  // What is typed while the first look is not answered yet stays.
+  let answerLate = () => {};
+  const late = new Promise<void>((resolve) => {
+    answerLate = resolve;
+  });
+  let looks = 0;
+  await nia.page.route("**/api/timelines/*/call", async (route) => {
+    looks += 1;
+    const response = await route.fetch();
+    if (looks === 1) await late;
+    await route.fulfill({ response });
+  });
+  const answered = nia.page.waitForEvent("requestfinished", (r) => r.url().endsWith("/call"));
   await nia.page.getByRole("button", { name: "Share" }).click();
   const call = nia.page.getByRole("dialog").getByRole("region", { name: "Let others send events in" });
   await call.getByLabel("What you ask for").fill("What do you know of the ferry?");
   await call.getByLabel("Closes").fill("2001-01-01T10:00");
+  answerLate();
+  await answered;
   await call.getByRole("button", { name: "Open it" }).click();
   await expect(call.getByText("are over already")).toBeVisible();
   await call.getByLabel("Closes").fill("2031-01-01T10:00");

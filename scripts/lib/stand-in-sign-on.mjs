@@ -130,6 +130,8 @@ export async function startStandInSignOn({ port = 0, tool = "", people = PEOPLE 
         await grant.save();
         return grant;
       },
+      // The application is on this machine, where a provider of the world would not look.
+      fetch: (address, { dispatcher: _, ...options }) => fetch(address, options),
       ttl: { Session: 3600, Interaction: 3600, Grant: 3600, IdToken: 600, AccessToken: 600 },
     });
   };

@@ -32,8 +32,11 @@ export function CallSection({ owner }: { owner: boolean }) {
   const path = `/api/timelines/${store.timelineId}/call`;
   const [call, setCall] = useState<Call | null>(null);
   const [waiting, setWaiting] = useState(0);
-  const [words, setWords] = useState("");
-  const [until, setUntil] = useState("");
+  // What was typed and is not saved; null: as it stands. A look that is answered late takes nothing of it away.
+  const [typedWords, setWords] = useState<string | null>(null);
+  const [typedUntil, setUntil] = useState<string | null>(null);
+  const words = typedWords ?? call?.words ?? "";
+  const until = typedUntil ?? (call?.closesAt ? fieldTime(call.closesAt) : "");
   const [said, setSaid] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const asked = useLatest();
@@ -43,8 +46,6 @@ export function CallSection({ owner }: { owner: boolean }) {
     if (!got.ok || !isLast()) return;
     setCall(got.value.call);
     setWaiting(got.value.waiting);
-    setWords(got.value.call?.words ?? "");
-    setUntil(got.value.call?.closesAt ? fieldTime(got.value.call.closesAt) : "");
   }, [path, asked]);
   useEffect(() => void look(), [look]);
   const ask = async (method: "PUT" | "DELETE", renew = false) => {
@@ -52,7 +53,10 @@ export function CallSection({ owner }: { owner: boolean }) {
     const done = await askServer(method, path, method === "PUT" ? body : undefined);
     setProblem(done.ok ? null : done.sentence);
     setSaid(done.ok && method === "PUT" && call ? WORDS.saved : null);
-    if (done.ok) await look();
+    if (!done.ok) return;
+    await look();
+    setWords(null);
+    setUntil(null);
   };
   // The work of a group is its members' alone; and to an editor there is nothing to say where nothing is asked for.
   if (isWork || (!owner && !call && waiting === 0)) return null;
