@@ -217,6 +217,7 @@ const TABLE: Record<string, Row> = {
   "DELETE /api/account/sessions": SIGNED_IN,
   "DELETE /api/account/sessions/[session]": SIGNED_IN,
   "DELETE /api/account/notices": SIGNED_IN,
+  "PUT /api/account/notices": SIGNED_IN,
   "GET /api/account/file": SIGNED_IN,
   "POST /api/session": EVERYBODY,
   "DELETE /api/session": EVERYBODY,

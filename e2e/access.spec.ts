@@ -345,6 +345,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/practices/[practice]/answers": { placed: LESSON },
         "DELETE /api/account": { password: PASSWORD },
         "PUT /api/account/password": { password: PASSWORD, next: `${PASSWORD}-again` },
+        "PUT /api/account/notices": { kind: "named", here: true, byMail: false },
         "POST /api/sign-on/claim": {},
         "POST /api/account/steps": { password: PASSWORD },
         "PUT /api/account/steps": { code: "123456" },

@@ -79,14 +79,8 @@ test("an address is proven by the letter that was sent there, and asked about ag
   await email.getByRole("button", { name: "Save the address" }).click();
   await expect(email.getByText("Saved. Sign in with this address from now on.")).toBeVisible();
   await expect(email.getByText("It is not known yet whether this address is yours")).toBeVisible();
-  await letters.goto("/operator");
-  await expect(
-    letters
-      .getByTestId("letter")
-      .filter({ hasText: "Your address was changed" })
-      .filter({ hasText: nia.email })
-      .first(),
-  ).toBeVisible();
+  await nia.page.goto("/mailbox");
+  await expect(nia.page.getByTestId("letter").filter({ hasText: "Your address was changed" })).toContainText(nia.email);
 });
 
 test("two-step codes are set up from a picture, asked at the door, and let in by a spare one when the device is lost", async ({
@@ -137,4 +131,37 @@ test("two-step codes are set up from a picture, asked at the door, and let in by
   await there.getByLabel("Your password, for this").fill(PASSWORD);
   await there.getByRole("button", { name: "Turn the codes off" }).click();
   await expect(there.getByRole("button", { name: "Set it up" })).toBeVisible();
+});
+
+test("what one is told of, and how, is chosen kind by kind", async ({ browser }) => {
+  const [nia, obi] = [await newPerson(browser, "Nia"), await newPerson(browser, "Obi")];
+  const url = await newTimeline(nia.page, "Crossings");
+  const id = url.split("/").at(-1)!;
+  const api = `/api/timelines/${id}`;
+  const invitation = await nia.page.request.post(`${api}/invitation`, { data: { renew: false, role: "commenter" } });
+  await obi.page.request.post(`/api/join/${((await invitation.json()) as { token: string }).token}`);
+  const name = async (text: string) => {
+    const said = await obi.page.request.post(`${api}/comments`, { data: { event: "", words: "", thread: null, text } });
+    expect(said.status()).toBe(200);
+  };
+  await name("Look, @Nia");
+  await nia.page.goto("/");
+  await expect(nia.page.getByText("Obi has named you in a comment on “Crossings”.")).toBeVisible();
+  await nia.page.getByRole("button", { name: "I have read this" }).click();
+  await nia.page.goto("/account");
+  const told = nia.page.getByRole("region", { name: "What you are told" });
+  await expect(
+    told.getByText("Nothing goes by mail until you have shown that the address above is yours."),
+  ).toBeVisible();
+  const here = told.getByLabel("I am named in a comment, or answered: On the first page");
+  const kept = nia.page.waitForResponse((r) => r.url().endsWith("/api/account/notices"));
+  await here.uncheck();
+  await kept;
+  await nia.page.reload();
+  await expect(here).not.toBeChecked();
+  await expect(told.getByLabel("Schools I teach at: On the first page")).toBeChecked();
+  await name("Look again, @Nia");
+  await nia.page.goto("/");
+  await expect(nia.page.getByRole("link", { name: "Crossings" }).first()).toBeVisible();
+  await expect(nia.page.getByText("Obi has named you")).toHaveCount(0);
 });

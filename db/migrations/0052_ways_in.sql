@@ -26,4 +26,6 @@ create index mail_key_account on mail_key (account_id);
 
 -- Letters that nobody sent but Fastigo itself, to the account they are for.
 alter table mail add column house boolean not null default false;
-create index mail_house on mail (at) where house;
+-- Its link lets somebody in: nobody else may read it.
+alter table mail add column holds_key boolean not null default false;
+create index mail_holds_key on mail (at) where holds_key;

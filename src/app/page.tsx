@@ -7,7 +7,7 @@ import { AccountNotices } from "@/features/accounts/account-notices";
 import { BringInFile } from "@/features/home/bring-in-file";
 import { TimelineMenu } from "@/features/home/delete-timeline";
 import { FindTimelines } from "@/features/home/find-timelines";
-import { noticesOf } from "@/server/accounts/account";
+import { noticesOf } from "@/server/accounts/notices";
 import { classesOf } from "@/server/classes/class";
 import { waitingFor, workOf } from "@/server/classes/home";
 import { duePractices } from "@/server/classes/practice";

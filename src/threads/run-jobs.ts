@@ -15,6 +15,7 @@ import { withoutPast } from "@/server/timelines/past";
 import { findable } from "@/server/publishing/search";
 import { findPage } from "@/server/publishing/versions";
 import { hasThumbnail } from "@/server/timelines/queries";
+import { sendDigests } from "@/server/accounts/notices";
 import { tidy } from "@/server/tidy";
 import type { PaperWishes } from "@/core/paper/sheets";
 import type { PictureWishes } from "@/paper/picture";
@@ -88,6 +89,10 @@ const WORKS: Works = {
   lti_scores: async ({ submission }) => sendScores(submission),
   held_marks: async () => {
     await releaseHeld();
+    return null;
+  },
+  digests: async () => {
+    await sendDigests();
     return null;
   },
   reader_page: async ({ version, name, options }) => {

@@ -4,6 +4,7 @@ import { OwnDeviceField } from "@/features/editor/own-device/own-device-field";
 import { ReturnUnsent } from "@/features/accounts/return-unsent";
 import { BUILD } from "../reader-response";
 import { findAccount, leavingOf, openCopiesOf } from "@/server/accounts/account";
+import { noticeChoicesOf } from "@/server/accounts/notices";
 import { sessionsOf } from "@/server/accounts/sessions";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
@@ -34,6 +35,7 @@ export default async function AccountPage() {
           displayName={own.displayName}
           email={own.email}
           emailProven={own.emailProven}
+          notices={await noticeChoicesOf(user.id)}
           hasPassword={own.hasPassword}
           hasSteps={own.hasSteps}
           signInName={own.signInName}

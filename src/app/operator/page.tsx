@@ -2,7 +2,7 @@ import { notFound } from "next/navigation";
 import { LETTERS, WORDS } from "@/core/words/en/published-pages";
 import { Decide } from "@/features/publishing/decide";
 import { requirePageUser } from "@/server/http/page-user";
-import { houseLetters, isReal } from "@/server/mail/outgoing";
+import { keyLetters, isReal } from "@/server/mail/outgoing";
 import { isOperator, reportedPages, type ReportedPage } from "@/server/publishing/reports";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
@@ -14,7 +14,7 @@ export default async function OperatorPage() {
   const user = await requirePageUser("/operator");
   if (!(await isOperator(user.id))) notFound();
   const { waiting, hidden } = await reportedPages();
-  const letters = await houseLetters();
+  const letters = await keyLetters();
   return (
     <>
       <UserBar />

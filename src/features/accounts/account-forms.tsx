@@ -12,6 +12,7 @@ import { BringBack } from "./bring-back";
 import { Leaving, type LeavingAccount } from "./leaving";
 import { Copies, type OpenCopy, type OpenSession, Sessions } from "./account-lists";
 import { Part, Said, Secret, useForm } from "./account-pieces";
+import { NoticeChoices, type NoticeChoiceProps } from "./notice-choices";
 import { StepCodes } from "./step-codes";
 
 interface AccountProps {
@@ -20,6 +21,7 @@ interface AccountProps {
   emailProven: boolean;
   hasSteps: boolean;
   hasPassword: boolean;
+  notices: NoticeChoiceProps;
   signInName: string | null;
   sessions: OpenSession[];
   copies: OpenCopy[];
@@ -42,6 +44,7 @@ export function AccountForms(props: AccountProps) {
       <EmailForm email={props.email} proven={props.emailProven} />
       <PasswordForm first={!props.hasPassword} own={[props.displayName, props.email ?? "", props.signInName ?? ""]} />
       {props.hasPassword ? <StepCodes on={props.hasSteps} /> : null}
+      <NoticeChoices choices={props.notices} mail={!props.email ? "none" : props.emailProven ? "goes" : "unproven"} />
       <Sessions sessions={props.sessions} />
       <Copies copies={props.copies} />
       <Part title={WORDS.everythingOfYoursAsA}>

@@ -16,6 +16,7 @@ import { provePassword } from "./own-password";
 import { hashPassword, passwordProblem } from "./password";
 import { WORDS as LETTERS } from "@/core/words/en/letters";
 import { sendLetters } from "../mail/outgoing";
+import { forgetNotices } from "./notices";
 import { forgetSteps } from "./steps";
 import { endAllSessions, type Opened, openSession } from "./sessions";
 import { readDisplayName, readEmail } from "./sign-up";
@@ -103,25 +104,10 @@ export async function changeAccount(
     // Whoever holds the old address hears of it: it may not have been them.
     if (before?.email && before.email.toLowerCase() !== email.toLowerCase())
       await sendLetters([
-        { account: id, to: before.email, house: true, ...LETTERS.addressChanged(before.displayName, email) },
+        { account: id, to: before.email, house: "plain", ...LETTERS.addressChanged(before.displayName, email) },
       ]);
   }
   return { changed: true };
-}
-
-export interface Notice {
-  id: string;
-  text: string;
-  at: Date;
-}
-
-/** What a person is to be told until they have read it. */
-export async function noticesOf(account: string): Promise<Notice[]> {
-  return db()<Notice[]>`select id::text, text, at from account_notice where account_id = ${account} order by at, id`;
-}
-
-export async function dismissNotices(account: string): Promise<void> {
-  await db()`delete from account_notice where account_id = ${account}`;
 }
 
 export interface OwnFrozenCopy {
@@ -268,7 +254,7 @@ export async function deleteAccount(id: string): Promise<void> {
     await tx`delete from guest where account_id = ${id}`;
     await tx`delete from invitation where account_id = ${id} or invited_by = ${id}`;
     await tx`delete from comment_seen where account_id = ${id}`;
-    await tx`delete from account_notice where account_id = ${id}`;
+    await forgetNotices(tx, id);
     await forgetLooks(tx, id);
     await forgetResults(tx, id);
     await forgetInClasses(tx, id);

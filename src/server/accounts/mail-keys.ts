@@ -39,7 +39,7 @@ export async function sendSignInLink(typed: string, addressOf: AddressOf): Promi
     select id, email, display_name from account where lower(email) = ${email.toLowerCase()} and deleted_at is null`;
   if (!own || (await askedToSignOn(own.id))) return { sent: true };
   const link = addressOf(await makeKey(db(), own.id, "sign_in", own.email));
-  await sendLetters([{ account: own.id, to: own.email, house: true, ...WORDS.signInLink(own.displayName, link) }]);
+  await sendLetters([{ account: own.id, to: own.email, house: "key", ...WORDS.signInLink(own.displayName, link) }]);
   return { sent: true };
 }
 
@@ -97,7 +97,7 @@ export async function sendAddressLetter(account: string, addressOf: AddressOf): 
   if (!own?.email) return fail("no_own_address");
   if (own.proven) return fail("address_proven");
   const link = addressOf(await makeKey(db(), account, "address", own.email));
-  await sendLetters([{ account, to: own.email, house: true, ...WORDS.addressLink(own.displayName, link) }]);
+  await sendLetters([{ account, to: own.email, house: "key", ...WORDS.addressLink(own.displayName, link) }]);
   return { sent: true };
 }
 

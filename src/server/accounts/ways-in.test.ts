@@ -1,7 +1,7 @@
 import { generateSync } from "otplib";
 import { describe, expect, it } from "vitest";
 import { db } from "../db/pool";
-import { houseLetters } from "../mail/outgoing";
+import { keyLetters, lettersOf } from "../mail/outgoing";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { must } from "../testing/school";
 import { invitationsFor, invitePeople } from "../timelines/invite";
@@ -17,7 +17,7 @@ const RIGHT = "over-the-ambrel";
 const at = (key: string) => `http://own.example/${key}`;
 /** The key in the last letter to an address. */
 async function keyTo(email: string): Promise<string> {
-  const letter = (await houseLetters()).find((l) => l.recipient === email && l.body.includes("http://own.example/"));
+  const letter = (await keyLetters()).find((l) => l.recipient === email && l.body.includes("http://own.example/"));
   return letter!.body.match(/http:\/\/own\.example\/([\w-]+)/)![1]!;
 }
 const proven = async (id: string) => (await findAccount(id))!.emailProven;
@@ -44,9 +44,9 @@ describe("a link by mail", () => {
   ])("to %j is refused", async (typed, failed) => expect(await sendSignInLink(typed, at)).toMatchObject({ failed }));
 
   it("to an address without an account says the same and sends nothing", async () => {
-    const before = (await houseLetters()).length;
+    const before = (await keyLetters()).length;
     expect(await sendSignInLink("nobody-at-all@hollinbank.example", at)).toEqual({ sent: true });
-    expect(await houseLetters()).toHaveLength(before);
+    expect(await keyLetters()).toHaveLength(before);
   });
 
   it("is over after a quarter of an hour, with another address, with another password, and with the account", async () => {
@@ -95,7 +95,7 @@ describe("an address", () => {
     expect(await proven(nia.id)).toBe(true);
     must(await changeAccount(nia.id, { email: "nia-anew@hollinbank.example", password: RIGHT }));
     expect(await proven(nia.id)).toBe(false);
-    const told = (await houseLetters()).filter((l) => l.subject === "Your address was changed");
+    const told = (await lettersOf(nia.id)).filter((l) => l.subject === "Your address was changed");
     expect(told).toMatchObject([{ recipient: nia.email.toUpperCase() }]);
     expect(told[0]!.body).toContain("nia-anew@hollinbank.example");
   });

@@ -223,8 +223,8 @@ export async function alterAssignment(
       different.length === 0
         ? []
         : await tx`
-      insert into account_notice (account_id, text)
-      select m.account_id, ${`“${before.title}” was changed by your teacher: ${different.join("; ")}.`}
+      insert into account_notice (kind, account_id, text)
+      select 'class', m.account_id, ${`“${before.title}” was changed by your teacher: ${different.join("; ")}.`}
       from group_member m where m.assignment_id = ${id} returning account_id`;
     return { told: told.length, timelines: groups.map((g) => g.timelineId) };
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { readWhen } from "@/core/time/read/read-when";
 import { UNDATED } from "@/core/time/when";
-import { noticesOf } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { db } from "../db/pool";
 import { edit, must, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";

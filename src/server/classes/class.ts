@@ -178,8 +178,8 @@ export async function removeMember(id: string, teacher: string, student: string)
       where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and teaches(c.id, ${teacher}) returning c.name`;
     if (!gone) return false;
     await tx`
-      insert into account_notice (account_id, text)
-      values (${student}, ${`You are no longer in the class ${gone.name}. Your timelines stay yours; what you have handed in stays with the class for as long as it keeps it. If that is a mistake, ask for its code and join again.`})`;
+      insert into account_notice (kind, account_id, text)
+      values ('class', ${student}, ${`You are no longer in the class ${gone.name}. Your timelines stay yours; what you have handed in stays with the class for as long as it keeps it. If that is a mistake, ask for its code and join again.`})`;
     await rightsChanged(student, tx);
     await rightsChanged(teacher, tx);
     return true;

@@ -55,8 +55,8 @@ export async function makeGroups(
             update editor set joined_at = clock_timestamp() where timeline_id = ${timeline.id} and account_id = ${account}`;
         }
         await tx`
-          insert into account_notice (account_id, text)
-          select p.id, ${`“${assignment.title}”: your teacher has made the groups. Your timeline is there now; you work on it `} ||
+          insert into account_notice (kind, account_id, text)
+          select 'class', p.id, ${`“${assignment.title}”: your teacher has made the groups. Your timeline is there now; you work on it `} ||
             case when ${others.length} = 0 then 'alone.' else 'with ' || (
               select string_agg(o.display_name, ', ' order by o.display_name) from account o
               where o.id = any(${[...people]}) and o.id <> p.id) || '.' end
@@ -105,7 +105,7 @@ export async function extend(
       const text = due
         ? `“${a.title}”: you have more time, until ${zonedText(due, a.zone)}.`
         : `“${a.title}” is due ${zonedText(a.dueAt, a.zone)} for you, as for the others.`;
-      await tx`insert into account_notice (account_id, text) values (${p.id}, ${text})`;
+      await tx`insert into account_notice (kind, account_id, text) values ('class', ${p.id}, ${text})`;
     }
     return people;
   });

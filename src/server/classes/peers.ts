@@ -58,8 +58,8 @@ export async function beginReviews(
         insert into peer_review (id, assignment_id, submission_id, account_id, blind)
         values (${nanoid(12)}, ${assignment}, ${submissionOf.get(d.work)!}, ${d.reader}, ${blind}) on conflict do nothing`;
     await tx`
-      insert into account_notice (account_id, text)
-      select distinct p.account_id, '“' || a.title || '”: there is work of others for you to read. It stands on the page of the assignment.'
+      insert into account_notice (kind, account_id, text)
+      select distinct 'class', p.account_id, '“' || a.title || '”: there is work of others for you to read. It stands on the page of the assignment.'
       from peer_review p join assignment a on a.id = p.assignment_id where p.assignment_id = ${assignment} and p.done_at is null`;
     return { given: drawn.length };
   });

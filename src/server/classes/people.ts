@@ -53,8 +53,8 @@ export async function addTeacher(
         : "You help in it: you see all work and comment on it, and give no marks.";
     if (found.role !== role)
       await tx`
-        insert into account_notice (account_id, text)
-        values (${found.id}, ${`${klass.by} has taken you into the class ${klass.name}. ${what} If that is a mistake, leave it on its page.`})`;
+        insert into account_notice (kind, account_id, text)
+        values ('class', ${found.id}, ${`${klass.by} has taken you into the class ${klass.name}. ${what} If that is a mistake, leave it on its page.`})`;
     return { account: found.id };
   });
   if ("failed" in done) return done;
@@ -77,8 +77,8 @@ export async function removeTeacher(id: string, by: string, account: string): Pr
     await tx`delete from class_teacher where class_id = ${id} and account_id = ${account}`;
     if (account !== by)
       await tx`
-        insert into account_notice (account_id, text)
-        values (${account}, ${`You no longer belong to those who teach the class ${row.name}. What you have set and marked there stays.`})`;
+        insert into account_notice (kind, account_id, text)
+        values ('class', ${account}, ${`You no longer belong to those who teach the class ${row.name}. What you have set and marked there stays.`})`;
     return { done: true };
   });
   if (!("failed" in done)) await rightsChanged(account);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { noticesOf } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { db } from "../db/pool";
 import { publish } from "../publishing/publish";
 import { makeFrozenCopy } from "../timelines/frozen-copy";

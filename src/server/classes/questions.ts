@@ -48,8 +48,8 @@ export async function ask(
       }
       await tx`insert into question (timeline_id, event_id, account_id, text) values (${timeline}, ${event}, ${by}, ${words})`;
       await tx`
-        insert into account_notice (account_id, text)
-        select t.account_id, a.display_name || ' is stuck in “' || ${work.title} || '” and asks: ' || left(${words}, 300)
+        insert into account_notice (kind, account_id, text)
+        select 'class', t.account_id, a.display_name || ' is stuck in “' || ${work.title} || '” and asks: ' || left(${words}, 300)
         from class_teacher t, account a where t.class_id = ${work.classId} and a.id = ${by}`;
       return null;
     })
@@ -69,8 +69,8 @@ export async function answer(question: number, by: string, text: string): Promis
   await db().begin(async (tx) => {
     await tx`update question set answer = ${words}, answered_by = ${by}, answered_at = now() where id = ${question}`;
     await tx`
-      insert into account_notice (account_id, text)
-      select q.account_id, a.display_name || ' has answered you: ' || left(${words}, 300)
+      insert into account_notice (kind, account_id, text)
+      select 'class', q.account_id, a.display_name || ' has answered you: ' || left(${words}, 300)
       from question q, account a where q.id = ${question} and a.id = ${by} and q.account_id is not null`;
   });
   await workChanged(row.timelineId);

@@ -30,8 +30,8 @@ export async function reply(submission: string, by: string, text: string): Promi
       and (select count(*) from mark_reply r where r.submission_id = ${submission}) < ${MOST_REPLIES} returning id`;
   if (done.length === 0) return fail("not_returned_yet");
   await db()`
-    insert into account_notice (account_id, text)
-    select p.account_id, (select display_name from account where id = ${by}) || ' has answered about “' || a.title || '”: ' || left(${words}, 200)
+    insert into account_notice (kind, account_id, text)
+    select 'class', p.account_id, (select display_name from account where id = ${by}) || ' has answered about “' || a.title || '”: ' || left(${words}, 200)
     from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id,
       lateral (
         select m.account_id from group_member m where m.group_id = g.id and ${teacher}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { deleteAccount, noticesOf } from "../accounts/account";
+import { deleteAccount } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { db } from "../db/pool";
 import { lettersOf } from "../mail/outgoing";
 import { publish, publicationOf } from "../publishing/publish";

@@ -131,8 +131,8 @@ export async function endSchool(id: string, by: string): Promise<Failure | { don
     .begin(async (tx): Promise<Failure | { done: true }> => {
       const { name } = await administer(tx, id, by);
       await tx`
-        insert into account_notice (account_id, text)
-        select account_id, ${`The school ${name} was ended by one of its administrators. Classes and timelines stay as they are; what was published to the school alone is seen by its class and its author.`}
+        insert into account_notice (kind, account_id, text)
+        select 'school', account_id, ${`The school ${name} was ended by one of its administrators. Classes and timelines stay as they are; what was published to the school alone is seen by its class and its author.`}
         from organisation_member where organisation_id = ${id} and account_id <> ${by}`;
       await tx`
         update class c set organisation_id = null, publish_limit = ${tx.unsafe(LIMIT_AFTER)} from organisation o
@@ -222,7 +222,7 @@ async function tellRole(
 ): Promise<void> {
   const what = role === "administrator" ? "an administrator" : "a teacher";
   await tx`
-    insert into account_notice (account_id, text) values (${account}, ${`${school.by} has made you ${what} of ${school.name}. Under My classes today you find the school; if that is a mistake, leave it there.`})`;
+    insert into account_notice (kind, account_id, text) values ('school', ${account}, ${`${school.by} has made you ${what} of ${school.name}. Under My classes today you find the school; if that is a mistake, leave it there.`})`;
 }
 
 /** Refuses where somebody is the last administrator, so that a school is never nobody's. */
@@ -283,8 +283,8 @@ export async function leaveSchool(id: string, by: string, account: string): Prom
       await takeOut(tx, id, account);
       if (!own)
         await tx`
-          insert into account_notice (account_id, text)
-          values (${account}, ${`You no longer belong to the teachers of ${school.name}. Your classes and timelines stay yours.`})`;
+          insert into account_notice (kind, account_id, text)
+          values ('school', ${account}, ${`You no longer belong to the teachers of ${school.name}. Your classes and timelines stay yours.`})`;
       return { done: true };
     })
     .catch(refusal);

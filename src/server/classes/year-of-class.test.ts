@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { noticesOf } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { signIn } from "../accounts/sign-in";
 import { db } from "../db/pool";
 import { must, RUBRIC, school } from "../testing/school";

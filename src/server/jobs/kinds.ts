@@ -20,6 +20,8 @@ export interface Inputs {
   lti_scores: { submission: string };
   /** Gives back the marks whose day has come. */
   held_marks: Record<string, never>;
+  /** Sends the letters with what people are to be told. */
+  digests: Record<string, never>;
   /** Removes what is over. */
   prune: Record<string, never>;
   /** Moves files to where files are kept now, after that was changed. */

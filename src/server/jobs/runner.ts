@@ -33,6 +33,7 @@ const REGULAR: { kind: Kind; when: string; lane: string }[] = [
   { kind: "thumbnails", when: "* * * * *", lane: "thumbnails" },
   { kind: "past_states", when: "* * * * *", lane: "past_states" },
   { kind: "held_marks", when: "* * * * *", lane: "held_marks" },
+  { kind: "digests", when: "*/10 * * * *", lane: "digests" },
   { kind: "prune", when: "17 * * * *", lane: TIDYING },
   { kind: "move_files", when: "*/5 * * * *", lane: TIDYING },
   { kind: "published_addresses", when: "43 3 * * *", lane: ADDRESS_LANES[0] },

@@ -177,7 +177,8 @@ async function tell(tx: Tx, timeline: string, account: string, thread: string | 
           .map((r) => r.id)
           .filter((id) => !mentioned.includes(id) && people.some((p) => p.id === id));
   const notice = async (to: string[], sentence: string) => {
-    for (const id of to) await tx`insert into account_notice (account_id, text) values (${id}, ${sentence})`;
+    for (const id of to)
+      await tx`insert into account_notice (kind, account_id, text) values ('named', ${id}, ${sentence})`;
   };
   await notice(mentioned, `${about!.by} has named you in a comment on “${title}”.`);
   await notice(took, `${about!.by} has answered a comment of yours on “${title}”.`);

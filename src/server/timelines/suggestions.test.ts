@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { noticesOf } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { blocksOf, plainTextOf } from "@/core/text/description";
 import { edit, must, school } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";

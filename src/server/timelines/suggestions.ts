@@ -182,8 +182,8 @@ export async function decideSuggestions(
       }
       if (r.account !== account)
         await tx`
-          insert into account_notice (account_id, text)
-          select ${r.account}, a.display_name || ${accept ? " has taken in" : " has left out"} || ' what you suggested for “'
+          insert into account_notice (kind, account_id, text)
+          select 'suggestion', ${r.account}, a.display_name || ${accept ? " has taken in" : " has left out"} || ' what you suggested for “'
             || coalesce(nullif(${r.given.title}, ''), 'Untitled') || '” in “' || coalesce(nullif(t.title, ''), 'Untitled') || '”.'
           from account a, timeline t where a.id = ${account} and t.id = ${timeline}`;
     }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { db } from "../db/pool";
-import { noticesOf } from "../accounts/account";
+import { noticesOf } from "../accounts/notices";
 import { must, school } from "../testing/school";
 import { edit } from "../testing/school";
 import { makePerson, withTestDatabase } from "../testing/test-database";

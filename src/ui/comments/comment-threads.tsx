@@ -9,6 +9,7 @@ import { Problem } from "@/ui/controls/problem";
 import { useLiveLook } from "./use-live-look";
 import { LocalTime } from "@/ui/local-time";
 import { useLatest } from "@/ui/use-latest";
+import { useDraft } from "@/ui/use-draft";
 import { useReady } from "@/ui/use-ready";
 
 interface Said {
@@ -83,7 +84,7 @@ export function CommentThreads({
 }) {
   const ready = useReady();
   const { answer, failed, look } = useComments(timeline, onRefused);
-  const [text, setText] = useState("");
+  const [text, setText] = useDraft(`comment ${timeline}`);
   const [problem, setProblem] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [all, setAll] = useState(false);

@@ -61,6 +61,16 @@ export const WORDS = {
     subject: "Is this your address?",
     body: `The account ${name} on Fastigo has this address. If that is you, open this link while you are signed in; it is good for three days:\n${link}\n\nIf it is not you, do nothing: whoever made the account has mistyped their address.`,
   }),
+  digest: (name: string, texts: readonly string[], all: number, home: string | null): Text => ({
+    subject: all === 1 ? "1 notice for you" : `${all} notices for you`,
+    body: [
+      `For ${name} on Fastigo, since you were last there:`,
+      texts.map((t) => `- ${t}`).join("\n"),
+      ...(all > texts.length ? [`And ${all - texts.length} more.`] : []),
+      home ? `Open it: ${home}` : "Open Fastigo to see more.",
+      `Which of these come by mail, and whether any do, you choose under ${home ? `${home}account` : "Your account"}.`,
+    ].join("\n\n"),
+  }),
   addressChanged: (name: string, to: string): Text => ({
     subject: "Your address was changed",
     body: `The account ${name} on Fastigo, which had this address, has another from now on: ${to}.\n\nIf it was not you, tell whoever runs your Fastigo now: somebody else knows your password.`,

@@ -130,7 +130,7 @@ export const WORDS = {
   mailbox: "Mailbox",
   mailboxMore:
     "No mail server is set, so nothing leaves this machine: what would have been sent stands here. SMTP_URL sends it for real.",
-  mailboxReal: "What was sent in your name.",
+  mailboxReal: "What was sent in your name, and to you by Fastigo itself.",
   noMail: "Nothing was sent in your name yet.",
   mailTo: (who: string) => `To ${who}`,
   mailNotSent: "not sent:",
