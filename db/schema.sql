@@ -1,6 +1,7 @@
 -- The shape of the database after all migrations, to read in review; never run.
 
 
+
 CREATE SCHEMA public;
 
 COMMENT ON SCHEMA public IS 'standard public schema';
@@ -13,6 +14,22 @@ begin
 exception when others then
   return regexp_replace($1, '\\u(0000|[dD][89a-fA-F][0-9a-fA-F]{2})', '', 'g')::jsonb;
 end $_$;
+
+CREATE FUNCTION public.choose_notice() RETURNS trigger
+    LANGUAGE plpgsql
+    AS $$
+declare
+  chosen notice_choice;
+begin
+  select * into chosen from notice_choice c where c.account_id = new.account_id and c.kind = new.kind;
+  new.here := new.kind = 'account' or coalesce(chosen.here, true);
+  new.by_mail := coalesce(chosen.by_mail, true)
+    and exists (select from account a where a.id = new.account_id and a.email is not null and a.email_proven_at is not null);
+  if not new.here and not new.by_mail then
+    return null;
+  end if;
+  return new;
+end $$;
 
 CREATE FUNCTION public.due_for(assignment_id text, account_id text) RETURNS timestamp with time zone
     LANGUAGE sql STABLE
@@ -108,6 +125,11 @@ CREATE TABLE public.account (
     ledger_columns jsonb,
     operator boolean DEFAULT false NOT NULL,
     delete_at timestamp with time zone,
+    email_proven_at timestamp with time zone,
+    step_secret text,
+    step_wanted text,
+    step_last bigint DEFAULT 0 NOT NULL,
+    digest_at timestamp with time zone,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
     CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL)))
 );
@@ -116,7 +138,11 @@ CREATE TABLE public.account_notice (
     id bigint NOT NULL,
     account_id text NOT NULL,
     text text NOT NULL,
-    at timestamp with time zone DEFAULT now() NOT NULL
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    kind text DEFAULT 'account'::text NOT NULL,
+    here boolean DEFAULT true NOT NULL,
+    by_mail boolean DEFAULT false NOT NULL,
+    CONSTRAINT account_notice_kind_known CHECK ((kind = ANY (ARRAY['account'::text, 'named'::text, 'suggestion'::text, 'class'::text, 'school'::text])))
 );
 
 ALTER TABLE public.account_notice ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
@@ -638,7 +664,9 @@ CREATE TABLE public.mail (
     body text NOT NULL,
     at timestamp with time zone DEFAULT now() NOT NULL,
     sent_at timestamp with time zone,
-    failed text
+    failed text,
+    house boolean DEFAULT false NOT NULL,
+    holds_key boolean DEFAULT false NOT NULL
 );
 
 ALTER TABLE public.mail ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
@@ -648,6 +676,15 @@ ALTER TABLE public.mail ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
     NO MINVALUE
     NO MAXVALUE
     CACHE 1
+);
+
+CREATE TABLE public.mail_key (
+    token_hash bytea NOT NULL,
+    account_id text NOT NULL,
+    purpose text NOT NULL,
+    email text NOT NULL,
+    expires_at timestamp with time zone NOT NULL,
+    CONSTRAINT mail_key_purpose_known CHECK ((purpose = ANY (ARRAY['sign_in'::text, 'address'::text])))
 );
 
 CREATE TABLE public.mark (
@@ -738,6 +775,14 @@ CREATE TABLE public.moderation (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.notice_choice (
+    account_id text NOT NULL,
+    kind text NOT NULL,
+    here boolean NOT NULL,
+    by_mail boolean NOT NULL,
+    CONSTRAINT notice_choice_kind_known CHECK ((kind = ANY (ARRAY['named'::text, 'suggestion'::text, 'class'::text, 'school'::text])))
+);
+
 CREATE TABLE public.one_time_code (
     account_id text NOT NULL,
     code_hash bytea NOT NULL,
@@ -755,6 +800,7 @@ CREATE TABLE public.organisation (
     name text NOT NULL,
     created_at timestamp with time zone DEFAULT now() NOT NULL,
     publish_limit text DEFAULT 'everybody'::text NOT NULL,
+    sign_on_provider text,
     CONSTRAINT organisation_name_length CHECK (((length(name) >= 1) AND (length(name) <= 120))),
     CONSTRAINT organisation_publish_limit_known CHECK ((publish_limit = ANY (ARRAY['only_me'::text, 'class'::text, 'school'::text, 'link'::text, 'everybody'::text])))
 );
@@ -924,6 +970,21 @@ CREATE TABLE public.rubric (
     at timestamp with time zone DEFAULT now() NOT NULL
 );
 
+CREATE TABLE public.said_report (
+    id text NOT NULL,
+    timeline_id text NOT NULL,
+    kind text NOT NULL,
+    thing text NOT NULL,
+    text text NOT NULL,
+    said_by text NOT NULL,
+    reason text NOT NULL,
+    words text NOT NULL,
+    account_id text,
+    at timestamp with time zone DEFAULT now() NOT NULL,
+    decided_at timestamp with time zone,
+    CONSTRAINT said_report_kind_known CHECK ((kind = ANY (ARRAY['comment'::text, 'suggestion'::text, 'sent'::text])))
+);
+
 CREATE TABLE public.saved_look (
     id text NOT NULL,
     account_id text NOT NULL,
@@ -960,7 +1021,8 @@ CREATE TABLE public.session (
     expires_at timestamp with time zone NOT NULL,
     id text DEFAULT replace((gen_random_uuid())::text, '-'::text, ''::text) NOT NULL,
     browser text DEFAULT ''::text NOT NULL,
-    seen_at timestamp with time zone DEFAULT now() NOT NULL
+    seen_at timestamp with time zone DEFAULT now() NOT NULL,
+    sign_on jsonb
 );
 
 CREATE TABLE public.set_aside (
@@ -1030,6 +1092,38 @@ CREATE TABLE public.sign_in_attempt (
     last_at timestamp with time zone NOT NULL
 );
 
+CREATE TABLE public.sign_on_account (
+    provider text NOT NULL,
+    subject text NOT NULL,
+    account_id text NOT NULL
+);
+
+CREATE TABLE public.sign_on_claim (
+    id text NOT NULL,
+    provider text NOT NULL,
+    subject text NOT NULL,
+    claims jsonb NOT NULL,
+    id_token text NOT NULL,
+    account_id text NOT NULL,
+    leads_to text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
+CREATE TABLE public.sign_on_group (
+    provider text NOT NULL,
+    name text NOT NULL,
+    class_id text NOT NULL
+);
+
+CREATE TABLE public.sign_on_login (
+    state text NOT NULL,
+    provider text NOT NULL,
+    nonce text NOT NULL,
+    verifier text NOT NULL,
+    leads_to text NOT NULL,
+    at timestamp with time zone DEFAULT now() NOT NULL
+);
+
 CREATE TABLE public.source (
     timeline_id text NOT NULL,
     id text NOT NULL,
@@ -1050,6 +1144,11 @@ CREATE TABLE public.source (
     deleted boolean DEFAULT false NOT NULL,
     deleted_at timestamp with time zone,
     purged boolean DEFAULT false NOT NULL
+);
+
+CREATE TABLE public.step_spare (
+    account_id text NOT NULL,
+    code_hash bytea NOT NULL
 );
 
 CREATE TABLE public.submission_drawing (
@@ -1310,6 +1409,9 @@ ALTER TABLE ONLY public.made_file
 ALTER TABLE ONLY public.made_piece
     ADD CONSTRAINT made_piece_pkey PRIMARY KEY (file_id, n);
 
+ALTER TABLE ONLY public.mail_key
+    ADD CONSTRAINT mail_key_pkey PRIMARY KEY (token_hash);
+
 ALTER TABLE ONLY public.mail
     ADD CONSTRAINT mail_pkey PRIMARY KEY (id);
 
@@ -1336,6 +1438,9 @@ ALTER TABLE ONLY public.migration
 
 ALTER TABLE ONLY public.moderation
     ADD CONSTRAINT moderation_pkey PRIMARY KEY (submission_id);
+
+ALTER TABLE ONLY public.notice_choice
+    ADD CONSTRAINT notice_choice_pkey PRIMARY KEY (account_id, kind);
 
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_pkey PRIMARY KEY (account_id);
@@ -1391,6 +1496,12 @@ ALTER TABLE ONLY public.removed_editor
 ALTER TABLE ONLY public.rubric
     ADD CONSTRAINT rubric_pkey PRIMARY KEY (id);
 
+ALTER TABLE ONLY public.said_report
+    ADD CONSTRAINT said_report_kind_thing_account_id_key UNIQUE (kind, thing, account_id);
+
+ALTER TABLE ONLY public.said_report
+    ADD CONSTRAINT said_report_pkey PRIMARY KEY (id);
+
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_pkey PRIMARY KEY (id);
 
@@ -1412,8 +1523,23 @@ ALTER TABLE ONLY public.short_link
 ALTER TABLE ONLY public.sign_in_attempt
     ADD CONSTRAINT sign_in_attempt_pkey PRIMARY KEY (name);
 
+ALTER TABLE ONLY public.sign_on_account
+    ADD CONSTRAINT sign_on_account_pkey PRIMARY KEY (provider, subject);
+
+ALTER TABLE ONLY public.sign_on_claim
+    ADD CONSTRAINT sign_on_claim_pkey PRIMARY KEY (id);
+
+ALTER TABLE ONLY public.sign_on_group
+    ADD CONSTRAINT sign_on_group_pkey PRIMARY KEY (provider, name);
+
+ALTER TABLE ONLY public.sign_on_login
+    ADD CONSTRAINT sign_on_login_pkey PRIMARY KEY (state);
+
 ALTER TABLE ONLY public.source
     ADD CONSTRAINT source_pkey PRIMARY KEY (timeline_id, id);
+
+ALTER TABLE ONLY public.step_spare
+    ADD CONSTRAINT step_spare_pkey PRIMARY KEY (account_id, code_hash);
 
 ALTER TABLE ONLY public.submission_drawing
     ADD CONSTRAINT submission_drawing_pkey PRIMARY KEY (submission_id, kind);
@@ -1453,6 +1579,8 @@ CREATE INDEX account_delete_at ON public.account USING btree (delete_at) WHERE (
 CREATE UNIQUE INDEX account_email_unique ON public.account USING btree (lower(email));
 
 CREATE INDEX account_notice_account ON public.account_notice USING btree (account_id);
+
+CREATE INDEX account_notice_mail ON public.account_notice USING btree (account_id, at) WHERE by_mail;
 
 CREATE UNIQUE INDEX account_sign_in_name_unique ON public.account USING btree (lower(sign_in_name));
 
@@ -1526,6 +1654,10 @@ CREATE INDEX made_file_account ON public.made_file USING btree (account_id, at);
 
 CREATE INDEX mail_account ON public.mail USING btree (account_id, at DESC);
 
+CREATE INDEX mail_holds_key ON public.mail USING btree (at) WHERE holds_key;
+
+CREATE INDEX mail_key_account ON public.mail_key USING btree (account_id);
+
 CREATE INDEX mark_reply_submission ON public.mark_reply USING btree (submission_id, id);
 
 CREATE INDEX media_file_hash ON public.media_file USING btree (hash);
@@ -1570,6 +1702,12 @@ CREATE INDEX question_timeline ON public.question USING btree (timeline_id, id);
 
 CREATE INDEX rubric_account ON public.rubric USING btree (account_id, at);
 
+CREATE INDEX said_report_account ON public.said_report USING btree (account_id);
+
+CREATE INDEX said_report_timeline ON public.said_report USING btree (timeline_id);
+
+CREATE INDEX said_report_waiting ON public.said_report USING btree (at) WHERE (decided_at IS NULL);
+
 CREATE INDEX saved_look_account ON public.saved_look USING btree (account_id);
 
 CREATE INDEX saved_look_class ON public.saved_look USING btree (class_id);
@@ -1582,7 +1720,15 @@ CREATE INDEX session_expires ON public.session USING btree (expires_at);
 
 CREATE UNIQUE INDEX session_id_unique ON public.session USING btree (id);
 
+CREATE INDEX session_sign_on ON public.session USING btree (((sign_on ->> 'provider'::text)), ((sign_on ->> 'subject'::text))) WHERE (sign_on IS NOT NULL);
+
 CREATE INDEX short_link_timeline ON public.short_link USING btree (timeline_id, made_at DESC);
+
+CREATE INDEX sign_on_account_account ON public.sign_on_account USING btree (account_id);
+
+CREATE INDEX sign_on_claim_account ON public.sign_on_claim USING btree (account_id);
+
+CREATE INDEX sign_on_group_class ON public.sign_on_group USING btree (class_id);
 
 CREATE INDEX submission_group ON public.submission USING btree (group_id);
 
@@ -1593,6 +1739,8 @@ CREATE INDEX suggestion_account ON public.suggestion USING btree (account_id);
 CREATE INDEX suggestion_timeline ON public.suggestion USING btree (timeline_id, at);
 
 CREATE INDEX version_media_media ON public.version_media USING btree (media_id);
+
+CREATE TRIGGER choose_notice BEFORE INSERT ON public.account_notice FOR EACH ROW EXECUTE FUNCTION public.choose_notice();
 
 CREATE TRIGGER submission_is_frozen BEFORE DELETE OR UPDATE ON public.submission FOR EACH ROW EXECUTE FUNCTION public.refuse_submission_alteration();
 
@@ -1792,6 +1940,9 @@ ALTER TABLE ONLY public.made_piece
 ALTER TABLE ONLY public.mail
     ADD CONSTRAINT mail_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.mail_key
+    ADD CONSTRAINT mail_key_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
 ALTER TABLE ONLY public.mark_before
     ADD CONSTRAINT mark_before_by_id_fkey FOREIGN KEY (by_id) REFERENCES public.account(id) ON DELETE SET NULL;
 
@@ -1836,6 +1987,9 @@ ALTER TABLE ONLY public.media
 
 ALTER TABLE ONLY public.moderation
     ADD CONSTRAINT moderation_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.notice_choice
+    ADD CONSTRAINT notice_choice_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
 
 ALTER TABLE ONLY public.one_time_code
     ADD CONSTRAINT one_time_code_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
@@ -1918,6 +2072,12 @@ ALTER TABLE ONLY public.removed_editor
 ALTER TABLE ONLY public.rubric
     ADD CONSTRAINT rubric_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.said_report
+    ADD CONSTRAINT said_report_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.said_report
+    ADD CONSTRAINT said_report_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.saved_look
     ADD CONSTRAINT saved_look_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id) ON DELETE CASCADE;
 
@@ -1945,8 +2105,20 @@ ALTER TABLE ONLY public.set_aside
 ALTER TABLE ONLY public.short_link
     ADD CONSTRAINT short_link_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
 
+ALTER TABLE ONLY public.sign_on_account
+    ADD CONSTRAINT sign_on_account_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.sign_on_claim
+    ADD CONSTRAINT sign_on_claim_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
+
+ALTER TABLE ONLY public.sign_on_group
+    ADD CONSTRAINT sign_on_group_class_id_fkey FOREIGN KEY (class_id) REFERENCES public.class(id) ON DELETE CASCADE;
+
 ALTER TABLE ONLY public.source
     ADD CONSTRAINT source_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id) ON DELETE CASCADE;
+
+ALTER TABLE ONLY public.step_spare
+    ADD CONSTRAINT step_spare_account_id_fkey FOREIGN KEY (account_id) REFERENCES public.account(id);
 
 ALTER TABLE ONLY public.submission_drawing
     ADD CONSTRAINT submission_drawing_submission_id_fkey FOREIGN KEY (submission_id) REFERENCES public.submission(id) ON DELETE CASCADE;

@@ -78,6 +78,7 @@ const OWNER_HIDDEN: Row = [
   "nothing",
 ];
 const OWNER_ONLY: Row = ["sign in", "nothing", "nothing", "yes", "nothing", "nothing", "nothing", "nothing", "nothing"];
+const OWNER_AND_TEACHER: Row = ["sign in", "nothing", "nothing", "yes", "nothing", "yes", "nothing", "yes", "yes"];
 const CLASS: Row = ["sign in", "nothing", "yes", "yes", "yes", "yes", "nothing", "yes", "yes"];
 const TEACHER: Row = ["sign in", "nothing", "nothing", "nothing", "nothing", "yes", "nothing", "yes", "nothing"];
 /** What teachers see, and those who assist them. */
@@ -101,6 +102,7 @@ const TABLE: Record<string, Row> = {
   // Those who keep the site, who are none of these.
   "PAGE /operator": OPERATOR,
   "PUT /api/operator/[timeline]": OPERATOR,
+  "PUT /api/operator/said/[report]": OPERATOR,
   // It is asked about an address, which is missing here.
   "GET /oembed": NOWHERE,
   // What is published here has no password.
@@ -293,7 +295,8 @@ const TABLE: Record<string, Row> = {
   "POST /api/timelines/[id]/comments": GROUP_AND_TEACHER,
   "PATCH /api/timelines/[id]/comments/[said]": GROUP_AND_TEACHER,
   // The owner said it.
-  "DELETE /api/timelines/[id]/comments/[said]": OWNER_ONLY,
+  "DELETE /api/timelines/[id]/comments/[said]": OWNER_AND_TEACHER,
+  "POST /api/timelines/[id]/reports": GROUP_AND_TEACHER,
   "DELETE /api/timelines/[id]/editors/[account]": OWNER_ONLY,
   "PUT /api/timelines/[id]/publication": OWNER_HIDDEN,
   "DELETE /api/timelines/[id]/publication": OWNER_HIDDEN,
@@ -482,6 +485,7 @@ const GUESTS: Record<string, [reader: Answer, commenter: Answer]> = {
   "GET /api/timelines/[id]/suggestions": COMMENTS,
   "POST /api/timelines/[id]/suggestions": COMMENTS,
   "GET /api/timelines/[id]/comments": COMMENTS,
+  "POST /api/timelines/[id]/reports": COMMENTS,
   "POST /api/timelines/[id]/comments": COMMENTS,
   "PATCH /api/timelines/[id]/comments/[said]": COMMENTS,
 };

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
+import postgres from "postgres";
 import { classOf } from "./harness/classes";
 import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
 
@@ -50,12 +51,14 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
 
   // Said about an event, with a name; the owner hears it in the editor and on the first page.
   await comments(obi).getByLabel("About", { exact: true }).selectOption({ label: "Rope ferry" });
+  await comments(obi).getByLabel("Of it").selectOption({ label: "its date" });
   await comments(obi).getByLabel("A new comment").fill("Where do you know it from, @Nia? And @Wren?");
   await comments(obi).getByRole("button", { name: "Send" }).click();
   await expect(comments(obi).getByText("Nobody who may see this timeline is called “Wren”")).toBeVisible();
   await nia.page.getByRole("button", { name: "Comments" }).click();
   const panel = comments(nia.page);
   await expect(panel.getByText("Where do you know it from")).toBeVisible();
+  await expect(panel.getByRole("list", { name: "Comments" }).getByText("its date")).toBeVisible();
   await panel.getByRole("button", { name: "Rope ferry" }).click();
   await panel.getByLabel("Answer Obi").fill("County roll 12, leaf 7.");
   await panel.getByRole("button", { name: "Answer", exact: true }).click();
@@ -480,4 +483,40 @@ test("a change is suggested, with why, and accepted or left out by those who edi
   await expect(
     obi.page.getByText("Nia has taken in what you suggested for “Rope ferry” in “Crossings”."),
   ).toBeVisible();
+});
+
+test("what somebody said is reported by whoever reads it, and taken away by those who keep the site", async ({
+  browser,
+}) => {
+  const [nia, obi, keeper] = [
+    await newPerson(browser, "Nia"),
+    await newPerson(browser, "Obi"),
+    await newPerson(browser, "Keeper"),
+  ];
+  const url = await newTimeline(nia.page, "Weirs of the Ambrel");
+  const api = `/api/timelines/${url.split("/").at(-1)!.split("?")[0]}`;
+  const invitation = await nia.page.request.post(`${api}/invitation`, { data: { renew: false, role: "commenter" } });
+  await obi.page.request.post(`/api/join/${((await invitation.json()) as { token: string }).token}`);
+  const text = "Whoever built these knew nothing, and you know less.";
+  await obi.page.request.post(`${api}/comments`, { data: { event: "", words: "", thread: null, text } });
+  await nia.page.getByRole("button", { name: "Comments" }).click();
+  const panel = comments(nia.page);
+  await panel.getByRole("button", { name: "Report what Obi said" }).click();
+  const form = nia.page.getByRole("dialog", { name: "Report what Obi said" });
+  await form.getByRole("button", { name: "Report it" }).click();
+  await expect(form.getByRole("alert")).toBeVisible();
+  await form.getByLabel("What is wrong with it, in a few words").fill("It is unkind.");
+  await form.getByRole("button", { name: "Report it" }).click();
+  await expect(panel.getByText("Thank you. Whoever keeps this site looks at it.")).toBeVisible();
+
+  const sql = postgres(process.env.E2E_DATABASE!, { max: 1 });
+  await sql`update account set operator = true where email = ${keeper.email}`;
+  await sql.end();
+  await keeper.page.goto("/operator");
+  const report = keeper.page.getByTestId("said-report").filter({ hasText: "Obi in “Weirs of the Ambrel”" });
+  await expect(report).toContainText(text);
+  await expect(report).toContainText("It hurts or threatens somebody. It is unkind.");
+  await report.getByRole("button", { name: "Take it away" }).click();
+  await expect(report).toHaveCount(0);
+  await expect(panel.getByText(text)).toHaveCount(0);
 });

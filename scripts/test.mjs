@@ -67,6 +67,12 @@ await run(async () => {
   } catch {
     say("poppler-utils is not here and cannot be installed: the tests that read PDFs back are left out.");
   }
+  // What carries who is where, where that is set.
+  try {
+    ensurePackages(["redis-server"], () => onPath("redis-server"));
+  } catch {
+    say("redis-server is not here and cannot be installed: the tests with it are left out.");
+  }
   const reports = mkdtempSync(join(tmpdir(), "fastigo-reports-"));
   const cluster = await startCluster({ temporary: true });
   let ended = false;

@@ -1,9 +1,12 @@
 import { notFound } from "next/navigation";
 import { LETTERS, WORDS } from "@/core/words/en/published-pages";
+import { WORDS as SAID } from "@/core/words/en/reports";
+import { DecideSaid } from "@/features/publishing/decide-said";
 import { Decide } from "@/features/publishing/decide";
 import { requirePageUser } from "@/server/http/page-user";
 import { keyLetters, isReal } from "@/server/mail/outgoing";
 import { isOperator, reportedPages, type ReportedPage } from "@/server/publishing/reports";
+import { saidReports } from "@/server/timelines/said-reports";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
 
@@ -14,6 +17,7 @@ export default async function OperatorPage() {
   const user = await requirePageUser("/operator");
   if (!(await isOperator(user.id))) notFound();
   const { waiting, hidden } = await reportedPages();
+  const said = await saidReports();
   const letters = await keyLetters();
   return (
     <>
@@ -23,6 +27,24 @@ export default async function OperatorPage() {
         {waiting.length === 0 ? <p>{WORDS.noReports}</p> : <List pages={waiting} />}
         <h2 className="mt-8 mb-2 text-[20px]">{WORDS.hiddenOnes}</h2>
         {hidden.length === 0 ? <p>{WORDS.noneHidden}</p> : <List pages={hidden} />}
+        <h2 className="mt-8 mb-2 text-[20px]">{SAID.waiting}</h2>
+        {said.length === 0 ? <p>{SAID.none}</p> : null}
+        <ul className="divide-y divide-line border-y border-line empty:hidden">
+          {said.map((r) => (
+            <li key={r.id} className="py-3" data-testid="said-report">
+              <p className="font-bold">{SAID.saidIn(r.saidBy, r.title)}</p>
+              <p className="border-l-2 border-line pl-2 whitespace-pre-line [overflow-wrap:anywhere]">{r.text}</p>
+              <p className="mt-1 text-[15px]">
+                <strong>{WORDS.reasons[r.reason]}.</strong> {r.words}{" "}
+                <span className="text-[13px] text-quiet">
+                  <LocalTime at={r.at.toISOString()} />
+                </span>
+              </p>
+              {r.there ? null : <p className="text-[14px] text-quiet">{SAID.gone}</p>}
+              <DecideSaid report={r.id} by={r.saidBy} there={r.there} />
+            </li>
+          ))}
+        </ul>
         <h2 className="mt-8 mb-2 text-[20px]">{LETTERS.title}</h2>
         <p className="mb-3 text-[15px] text-quiet">{isReal() ? LETTERS.sent : LETTERS.notSent}</p>
         {letters.map((l) => (

@@ -8,14 +8,16 @@ export function CodeField({
   onChange,
   problem,
   autoFocus,
+  hint = WORDS.stepCodeHint,
 }: {
   value: string;
   onChange: (e: ChangeEvent<HTMLInputElement>) => void;
   problem?: string | undefined;
   autoFocus?: boolean;
+  hint?: string;
 }) {
   return (
-    <Field label={WORDS.stepCode} hint={WORDS.stepCodeHint} problem={problem}>
+    <Field label={WORDS.stepCode} hint={hint} problem={problem}>
       {(ids) => (
         <input
           id={ids.id}

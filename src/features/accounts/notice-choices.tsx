@@ -58,7 +58,7 @@ export function NoticeChoices({
                 <td key={way} className="px-2 text-center">
                   <input
                     type="checkbox"
-                    className="size-5 accent-verdigris"
+                    className="size-5 align-middle accent-verdigris"
                     aria-label={`${WORDS.noticeKinds[kind]}: ${way === "here" ? WORDS.noticesHere : WORDS.noticesByMail}`}
                     checked={now[kind][way] && !(way === "byMail" && mail === "none")}
                     disabled={!ready || (way === "byMail" && mail === "none")}

@@ -91,7 +91,7 @@ function Prove({ begun, onSpare, onLeave }: { begun: Begun; onSpare: (codes: str
           </p>
         </div>
       </div>
-      <CodeField value={form.values.code} onChange={form.set("code")} />
+      <CodeField hint={WORDS.stepCodeNow} value={form.values.code} onChange={form.set("code")} />
       <div className="flex gap-2">
         <Button kind="main" type="submit" disabled={form.disabled}>
           {WORDS.stepsOn}

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { WORDS } from "@/core/words/en/calls";
 import { askServer } from "@/ui/ask-server";
+import { ReportSaid } from "@/ui/comments/report-said";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 import { LocalTime } from "@/ui/local-time";
@@ -73,6 +74,7 @@ export function SentList({ timeline, waiting }: { timeline: string; waiting: rea
               >
                 {WORDS.refuse}
               </Button>
+              <ReportSaid timeline={timeline} kind="sent" thing={w.id} by={w.name} />
             </div>
           </li>
         ))}

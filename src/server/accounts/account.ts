@@ -169,7 +169,7 @@ export async function accountPart(id: string): Promise<string | null> {
     })),
     files,
     comments: await db()`
-      select c.timeline_id as timeline, c.event_id as event, c.words, c.text, c.at from comment c where c.account_id = ${id} order by c.at`,
+      select c.timeline_id as timeline, c.event_id as event, c.field, c.words, c.text, c.at from comment c where c.account_id = ${id} order by c.at`,
     practice: await resultsOf(id),
     looks: (await looksFor(id)).filter((l) => l.mine).map(({ name, look, className }) => ({ name, className, look })),
   });
@@ -251,6 +251,7 @@ export async function deleteAccount(id: string): Promise<void> {
     await tx`delete from removed_editor where account_id = ${id}`;
     await tx`update event set author_id = null where author_id = ${id}`;
     await tx`delete from suggestion where account_id = ${id}`;
+    await tx`update said_report set account_id = null where account_id = ${id}`;
     await tx`delete from guest where account_id = ${id}`;
     await tx`delete from invitation where account_id = ${id} or invited_by = ${id}`;
     await tx`delete from comment_seen where account_id = ${id}`;

@@ -10,6 +10,14 @@ export async function worksFor(sql: Sql, timeline: string, teacher: string): Pro
   return row !== undefined;
 }
 
+/** Those who teach or assist in the class a timeline is made for; nobody where it is made for none. */
+export async function watchersOf(sql: Sql, timeline: string): Promise<string[]> {
+  const rows = await sql<{ id: string }[]>`
+    select k.account_id as id from group_work g join assignment a on a.id = g.assignment_id
+    join class_teacher k on k.class_id = a.class_id where g.timeline_id = ${timeline}`;
+  return rows.map((r) => r.id);
+}
+
 /**
  * Whether a timeline is shown to a person as the model of an assignment of their class: before they begin, or once their own work came
  * back.

@@ -101,6 +101,7 @@ const STATUS: Record<FailureCode, number> = {
   use_sign_on: 403,
   no_password_yet: 403,
   sign_on_again: 403,
+  own_words: 409,
   link_over: 410,
   no_own_address: 409,
   address_proven: 409,

@@ -4,6 +4,7 @@ import { workFor } from "../classes/reach";
 import { db } from "../db/pool";
 import { editableBy, visitedBy } from "../timelines/access";
 import { Ears } from "./ears";
+import { endRedis, listenToRedis } from "./redis";
 
 type Notice =
   | { kind: "changed"; timeline: string; seq: number }
@@ -28,13 +29,14 @@ interface Client {
 interface Hub {
   clients: Set<Client>;
   ears: Ears | null;
+  redis: { end: () => void } | null;
   ping: ReturnType<typeof setInterval> | null;
   /** The server is about to stop: browsers that come back at once would keep it from stopping. */
   ending: boolean;
 }
 
 const holder = globalThis as { fastigoHub?: Hub };
-const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), ears: null, ping: null, ending: false });
+const hub: Hub = (holder.fastigoHub ??= { clients: new Set(), ears: null, redis: null, ping: null, ending: false });
 const encoder = new TextEncoder();
 /** A client that has let this much wait does not read any more. */
 const MOST_WAITING = 64_000;
@@ -45,9 +47,11 @@ const MOST_WAITING = 64_000;
  */
 export async function openStream(account: string, session: string): Promise<ReadableStream<Uint8Array> | null> {
   if (hub.ending) return null;
+  const take = (payload: string) => void deliver(JSON.parse(payload) as Notice).catch(console.error);
+  hub.redis ??= listenToRedis(take);
   hub.ears ??= new Ears(
     process.env.DATABASE_URL!,
-    (payload) => void deliver(JSON.parse(payload) as Notice).catch(console.error),
+    take,
     // While nothing is heard, browsers ask by themselves, slowly; afterwards they ask for what they missed.
     (hearing) => {
       for (const c of hub.clients) {
@@ -84,6 +88,9 @@ export function closeAllStreams(): void {
   for (const c of hub.clients) drop(c);
   hub.ears?.end();
   hub.ears = null;
+  hub.redis?.end();
+  hub.redis = null;
+  endRedis();
   if (hub.ping) clearInterval(hub.ping);
   hub.ping = null;
 }

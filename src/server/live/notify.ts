@@ -1,6 +1,7 @@
 import "server-only";
 import type { HereMessage } from "@/core/presence/present";
 import { db, type Sql } from "../db/pool";
+import { tellByRedis } from "./redis";
 
 /** Tells every process that what a person may edit or watch has changed. */
 export async function rightsChanged(account: string, sql: Sql = db()): Promise<void> {
@@ -19,7 +20,9 @@ export async function commentsChanged(timeline: string, sql: Sql = db()): Promis
 
 /** Tells every process where in a timeline somebody is. */
 export async function isHere(timeline: string, here: HereMessage, sql: Sql = db()): Promise<void> {
-  await sql`select pg_notify('fastigo', ${JSON.stringify({ kind: "here", timeline, ...here })})`;
+  const payload = JSON.stringify({ kind: "here", timeline, ...here });
+  if (await tellByRedis(payload)) return;
+  await sql`select pg_notify('fastigo', ${payload})`;
 }
 
 /** Tells every process that the state of some work (submitted, marked, returned) has changed. */

@@ -1,6 +1,7 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import { mentionsIn } from "@/core/text/mentions";
+import { worksFor } from "../classes/reach";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { commentsChanged } from "../live/notify";
@@ -10,6 +11,9 @@ import { findRight, hasRight, holds, requireRight } from "./access";
 export const MOST_COMMENT = 4_000;
 export const MOST_WORDS = 300;
 const MOST_ON_ONE = 500;
+/** What of an event a comment may be about. */
+export const COMMENT_FIELDS = ["", "when", "title", "category", "place", "description", "media", "source"] as const;
+export type CommentField = (typeof COMMENT_FIELDS)[number];
 
 /** One thing that was said. */
 export interface Said {
@@ -26,6 +30,8 @@ export interface Thread {
   id: string;
   /** "" for the whole timeline. */
   event: string;
+  /** Of the event; "" for all of it. */
+  field: CommentField;
   /** The words it is about, as they were; "": all of it. */
   words: string;
   /** Who said that it is done with; null: it is open. */
@@ -53,6 +59,7 @@ export async function commentsOf(
       {
         id: string;
         event: string;
+        field: CommentField;
         words: string;
         thread: string | null;
         account: string;
@@ -63,14 +70,21 @@ export async function commentsOf(
         resolvedBy: string | null;
       }[]
     >`
-      select c.id, c.event_id as event, c.words, c.thread, c.account_id as account, a.display_name as by, c.text, c.at, c.altered_at,
+      select c.id, c.event_id as event, c.field, c.words, c.thread, c.account_id as account, a.display_name as by, c.text, c.at, c.altered_at,
         r.display_name as resolved_by
       from comment c join account a on a.id = c.account_id left join account r on r.id = c.resolved_by
       where c.timeline_id = ${timeline} order by c.at, c.id`;
     const threads = new Map<string, Thread>();
     for (const c of rows)
       if (c.thread === null)
-        threads.set(c.id, { id: c.id, event: c.event, words: c.words, resolvedBy: c.resolvedBy, said: [] });
+        threads.set(c.id, {
+          id: c.id,
+          event: c.event,
+          field: c.field,
+          words: c.words,
+          resolvedBy: c.resolvedBy,
+          said: [],
+        });
     for (const c of rows)
       threads.get(c.thread ?? c.id)?.said.push({
         id: c.id,
@@ -92,7 +106,7 @@ export async function commentsOf(
       threads: [...threads.values()],
       people: people.map((p) => p.name),
       read,
-      moderates: holds(right, "own"),
+      moderates: holds(right, "own") || (await worksFor(tx, timeline, account)),
       isNew: last !== null && (!was || was.at < last),
     };
   });
@@ -115,13 +129,13 @@ async function thoseWhoComment(tx: Tx, timeline: string): Promise<{ id: string; 
 }
 
 /**
- * Says something about an event, some of its words, or the whole timeline ("" for the event), or answers in a thread. Who is named with
+ * Says something about an event, a field or some words of it, or the whole timeline ("" for the event), or answers in a thread. Who is named with
  * "@" and may see it is told; `untold` are names that nobody who may see it has. Whoever took part in a thread is told of an answer.
  */
 export async function comment(
   timeline: string,
   account: string,
-  said: { event: string; words: string; thread: string | null; text: string },
+  said: { event: string; field?: CommentField; words: string; thread: string | null; text: string },
 ): Promise<Failure | { id: string; untold: string[] }> {
   const text = said.text.trim();
   if (text === "") return fail("remark_empty");
@@ -130,7 +144,7 @@ export async function comment(
       // One after another, so that no two pass the limit together.
       await tx`select from timeline where id = ${timeline} for update`;
       await requireRight(tx, timeline, account, "comment");
-      let { event, words } = said;
+      let { event, words, field = "" } = said;
       if (said.thread !== null) {
         const [begun] = await tx<{ eventId: string }[]>`
           update comment set resolved_at = null, resolved_by = null
@@ -138,7 +152,9 @@ export async function comment(
         if (!begun) throw new Refused(fail("remark_gone"));
         event = begun.eventId;
         words = "";
-      } else if (event !== "") {
+        field = "";
+      } else if (event === "") field = "";
+      else {
         const [there] = await tx`select from event where timeline_id = ${timeline} and id = ${event}`;
         if (!there) throw new Refused(fail("not_found"));
       }
@@ -147,8 +163,8 @@ export async function comment(
       if (count!.n >= MOST_ON_ONE) throw new Refused(fail("remarks_full"));
       const id = nanoid(12);
       await tx`
-        insert into comment (id, timeline_id, event_id, words, thread, account_id, text)
-        values (${id}, ${timeline}, ${event}, ${words}, ${said.thread}, ${account}, ${text})`;
+        insert into comment (id, timeline_id, event_id, field, words, thread, account_id, text)
+        values (${id}, ${timeline}, ${event}, ${field}, ${words}, ${said.thread}, ${account}, ${text})`;
       return { id, untold: await tell(tx, timeline, account, said.thread, text) };
     })
     .catch(refusal);
@@ -217,10 +233,13 @@ export async function resolveThread(
   });
 }
 
-/** Deletes one's own comment, or as the owner of the timeline anybody's; with one that begins a thread its answers go. */
+/**
+ * Deletes one's own comment, or as the owner of the timeline, or who teaches or assists in the class it is made for, anybody's; with one that
+ * begins a thread its answers go.
+ */
 export async function deleteComment(timeline: string, id: string, account: string): Promise<Failure | { done: true }> {
   return altering(timeline, account, async (tx) => {
-    const owns = await hasRight(tx, timeline, account, "own");
+    const owns = (await hasRight(tx, timeline, account, "own")) || (await worksFor(tx, timeline, account));
     const done = await tx`
       delete from comment where id = ${id} and timeline_id = ${timeline} and (account_id = ${account} or ${owns}) returning id`;
     return done.length > 0;

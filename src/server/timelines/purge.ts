@@ -40,7 +40,16 @@ export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await tx`delete from category where timeline_id = ${id}`;
   await tx`delete from item where timeline_id = ${id}`;
   await tx`delete from source where timeline_id = ${id}`;
-  for (const table of ["guest", "invitation", "comment", "comment_seen", "call_for_events", "sent_event", "suggestion"])
+  for (const table of [
+    "guest",
+    "invitation",
+    "comment",
+    "comment_seen",
+    "call_for_events",
+    "sent_event",
+    "suggestion",
+    "said_report",
+  ])
     await tx`delete from ${tx(table)} where timeline_id = ${id}`;
   await tx`delete from upload where timeline_id = ${id}`;
   await tx`delete from thumbnail where timeline_id = ${id}`;

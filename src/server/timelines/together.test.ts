@@ -96,6 +96,21 @@ describe("links into a timeline", () => {
   });
 });
 
+describe("what a comment is about", () => {
+  it("may be a field of its event; an answer is about what its thread is about, and the whole has no fields", async () => {
+    const s = await own();
+    const say = (event: string, thread: string | null = null) =>
+      comment(s.timeline, s.nia.id, { event, field: "when", words: "", thread, text: "How is that known?" });
+    const { id } = must(await say("e1"));
+    must(await say("e1", id));
+    must(await say(""));
+    expect((await commentsOf(s.timeline, s.nia.id)).threads.map((t) => [t.event, t.field, t.said.length])).toEqual([
+      ["e1", "when", 2],
+      ["", "", 1],
+    ]);
+  });
+});
+
 describe("inviting by letter", () => {
   it("whoever is invited twice is invited to what was said last; the letter is good once", async () => {
     const s = await own();

@@ -4,8 +4,9 @@ import { useCallback, useRef, useState } from "react";
 import { COMMENTS as WORDS } from "@/core/words/en/together";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
-import { Field, INPUT } from "@/ui/controls/field";
+import { Field as FieldOf, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { ReportSaid } from "./report-said";
 import { useLiveLook } from "./use-live-look";
 import { LocalTime } from "@/ui/local-time";
 import { useLatest } from "@/ui/use-latest";
@@ -20,9 +21,11 @@ interface Said {
   at: string;
   altered: boolean;
 }
+type Field = keyof typeof WORDS.fields;
 interface Thread {
   id: string;
   event: string;
+  field: Field;
   words: string;
   resolvedBy: string | null;
   said: Said[];
@@ -85,11 +88,12 @@ export function CommentThreads({
   const ready = useReady();
   const { answer, failed, look } = useComments(timeline, onRefused);
   const [text, setText] = useDraft(`comment ${timeline}`);
+  const [field, setField] = useState<Field>("");
   const [problem, setProblem] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const path = `/api/timelines/${timeline}/comments`;
-  const send = async (body: { event: string; words: string; thread: string | null; text: string }) => {
+  const send = async (body: { event: string; field?: Field; words: string; thread: string | null; text: string }) => {
     const done = await askServer<{ untold: string[] }>("POST", path, body);
     setProblem(done.ok ? null : done.sentence);
     setSaid(done.ok && done.value.untold.length > 0 ? WORDS.untold(done.value.untold) : null);
@@ -110,14 +114,17 @@ export function CommentThreads({
   const readers = (answer?.read ?? []).filter((r) => r.all).map((r) => r.name);
   return (
     <div>
-      <Field label={WORDS.about}>
+      <FieldOf label={WORDS.about}>
         {(ids) => (
           <select
             id={ids.id}
             className={INPUT}
             value={about}
             disabled={!ready}
-            onChange={(e) => onAbout(e.target.value)}
+            onChange={(e) => {
+              setField("");
+              onAbout(e.target.value);
+            }}
           >
             <option value="">{WORDS.theWhole}</option>
             {titles.map((t) => (
@@ -127,7 +134,26 @@ export function CommentThreads({
             ))}
           </select>
         )}
-      </Field>
+      </FieldOf>
+      {about !== "" && !words ? (
+        <FieldOf label={WORDS.field} className="mt-2">
+          {(ids) => (
+            <select
+              id={ids.id}
+              className={INPUT}
+              value={field}
+              disabled={!ready}
+              onChange={(e) => setField(e.target.value as Field)}
+            >
+              {Object.entries(WORDS.fields).map(([f, name]) => (
+                <option key={f} value={f}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </FieldOf>
+      ) : null}
       {words ? (
         <p className="mt-1 flex items-start gap-2 border-l-2 border-sun pl-2 text-[14px]">
           <span className="[overflow-wrap:anywhere]">{WORDS.aboutWords(words)}</span>
@@ -136,7 +162,7 @@ export function CommentThreads({
           </Button>
         </p>
       ) : null}
-      <Field label={WORDS.newComment} hint={WORDS.newHelp} className="mt-2">
+      <FieldOf label={WORDS.newComment} hint={WORDS.newHelp} className="mt-2">
         {(ids) => (
           <textarea
             id={ids.id}
@@ -149,16 +175,17 @@ export function CommentThreads({
             onChange={(e) => setText(e.target.value)}
           />
         )}
-      </Field>
+      </FieldOf>
       <Button
         className="mt-1.5"
         kind="main"
         size="small"
         disabled={!ready || text.trim() === ""}
         onClick={async () => {
-          if (!(await send({ event: about, words, thread: null, text }))) return;
+          if (!(await send({ event: about, field: words ? "" : field, words, thread: null, text }))) return;
           // What was typed while it was on its way stays.
           setText((now) => (now === text ? "" : now));
+          setField("");
           onWords("");
         }}
       >
@@ -188,9 +215,16 @@ export function CommentThreads({
                 {nameOf(t.event)}
               </button>
             )}
+            {t.field ? <span className="text-[14px] text-quiet"> · {WORDS.fields[t.field]}</span> : null}
             {t.words ? <p className="border-l-2 border-sun pl-2 text-[14px]">{WORDS.aboutWords(t.words)}</p> : null}
             {t.said.map((s) => (
-              <OneComment key={s.id} said={s} moderates={answer?.moderates ?? false} alter={alter} />
+              <OneComment
+                key={s.id}
+                timeline={timeline}
+                said={s}
+                moderates={answer?.moderates ?? false}
+                alter={alter}
+              />
             ))}
             {t.resolvedBy === null ? (
               <AnswerLine
@@ -225,10 +259,12 @@ export function CommentThreads({
 }
 
 function OneComment({
+  timeline,
   said: s,
   moderates,
   alter,
 }: {
+  timeline: string;
   said: Said;
   moderates: boolean;
   alter: (method: "PATCH" | "DELETE", id: string, body?: object) => Promise<boolean>;
@@ -283,6 +319,7 @@ function OneComment({
             {WORDS.remove}
           </Button>
         ) : null}
+        {s.mine ? null : <ReportSaid timeline={timeline} kind="comment" thing={s.id} by={s.by} />}
       </span>
     </div>
   );

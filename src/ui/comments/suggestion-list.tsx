@@ -5,6 +5,7 @@ import { WORDS } from "@/core/words/en/suggestions";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
+import { ReportSaid } from "./report-said";
 import { useLiveLook } from "./use-live-look";
 import { useLatest } from "@/ui/use-latest";
 import { useReady } from "@/ui/use-ready";
@@ -112,6 +113,7 @@ export function SuggestionList({ timeline, event = null }: { timeline: string; e
                   {WORDS.takeBack}
                 </Button>
               ) : null}
+              {s.mine ? null : <ReportSaid timeline={timeline} kind="suggestion" thing={s.id} by={s.by} />}
             </span>
           </li>
         ))}

@@ -57,6 +57,7 @@ export const WORDS = {
     "You come in through your school and need no password. You may set one, to come in without it: within a quarter of an hour of signing in.",
   stepCode: "Code",
   stepCodeHint: "The six digits your device shows, or a spare code you wrote down.",
+  stepCodeNow: "The six digits your device shows now.",
   steps: "Two-step codes",
   stepsHelp:
     "Who knows your password does not get in without your device as well: a program on your phone or computer makes a code of six digits, another one every half minute, and you type it after the password.",

@@ -157,6 +157,7 @@ export const FAILURES = {
     "Your account has no password: you come in through your school. Set one under “Password” first. Nothing was changed.",
   sign_on_again:
     "To set a first password you must have come in a moment ago. Sign out, come in through your school, and set it then.",
+  own_words: "These are your own words: alter them or take them back yourself.",
   link_over:
     "This link is not good any more: it was used, it is too old, or the address has changed. Ask for a new one.",
   no_own_address: "Your account has no e-mail address. Nothing was sent.",

@@ -100,5 +100,16 @@ export const COMMENTS = {
   readByNobody: "Nobody else has read the last of it yet.",
   couldNotFetch: "The comments could not be fetched. They are asked for again when the network is back.",
   aboutAll: "About all of it",
+  field: "Of it",
+  fields: {
+    "": "All of it",
+    when: "its date",
+    title: "its title",
+    category: "its category",
+    place: "its place",
+    description: "its description",
+    media: "its pictures and recordings",
+    source: "its sources",
+  },
   aboutWords: (words: string) => `“${words}”`,
 } as const;

@@ -1,16 +1,31 @@
 import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { ajv, memberRoute } from "@/server/http/route";
-import { comment, commentsOf, MOST_COMMENT, MOST_WORDS } from "@/server/timelines/comments";
+import {
+  COMMENT_FIELDS,
+  type CommentField,
+  comment,
+  commentsOf,
+  MOST_COMMENT,
+  MOST_WORDS,
+} from "@/server/timelines/comments";
 
-const readComment = ajv.compile(
-  object({
+const readComment = ajv.compile({
+  ...object({
     event: { type: "string", maxLength: 40 },
+    field: { enum: [...COMMENT_FIELDS] },
     words: { type: "string", maxLength: MOST_WORDS },
     thread: maybe({ type: "string", maxLength: 40 }),
     text: { type: "string", maxLength: MOST_COMMENT },
   }),
-) as unknown as ValidateFunction<{ event: string; words: string; thread: string | null; text: string }>;
+  required: ["event", "words", "thread", "text"],
+}) as unknown as ValidateFunction<{
+  event: string;
+  field?: CommentField;
+  words: string;
+  thread: string | null;
+  text: string;
+}>;
 
 /** All that was said about it; from then on it is read. */
 export const GET = memberRoute({}, async ({ user, params }) => commentsOf(params.id!, user.id));
