@@ -5,6 +5,7 @@ import { BODIES } from "./attack/bodies";
 import { DOCUMENTS } from "./attack/documents";
 import { DOORS } from "./attack/doors";
 import { FILES } from "./attack/files";
+import { FOUR_WRITERS } from "./attack/four-writers";
 import { KILLS } from "./attack/kills";
 import { OUTAGES } from "./attack/outages";
 import { PEOPLE } from "./attack/people";
@@ -15,7 +16,17 @@ import { startServer, type TestServer } from "./harness/server";
 // `npm run attack` does all and prints a table.
 const full = process.env.ATTACK === "full";
 const usualRates = process.env.ATTACK_RATES === "1";
-const ALL: Attack[] = [...DOCUMENTS, ...DOORS, ...PEOPLE, ...FILES, ...WORDS, ...BODIES, ...OUTAGES, ...KILLS];
+const ALL: Attack[] = [
+  ...DOCUMENTS,
+  ...DOORS,
+  ...PEOPLE,
+  ...FILES,
+  ...WORDS,
+  ...BODIES,
+  ...OUTAGES,
+  ...KILLS,
+  ...FOUR_WRITERS,
+];
 
 let server: TestServer;
 let sql: ReturnType<typeof connectTo>;

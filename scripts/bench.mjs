@@ -10,6 +10,7 @@ import { benchClasses } from "./lib/bench-classes.mjs";
 import { benchEditor } from "./lib/bench-editor.mjs";
 import { benchMedia } from "./lib/bench-media.mjs";
 import { benchHandingOut } from "./lib/bench-handing-out.mjs";
+import { benchTogether } from "./lib/bench-together.mjs";
 import { benchReader } from "./lib/bench-reader.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
@@ -270,6 +271,7 @@ await run(async () => {
     if (wanted("handing-out"))
       await benchHandingOut(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 11), child.pid);
     if (wanted("classes")) await benchClasses(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 13));
+    if (wanted("together")) await benchTogether(report, base, sql);
     await sql.end();
 
     if (wanted("editor"))

@@ -54,6 +54,10 @@ function comesFrom(request) {
   );
 }
 
+// Each takes its connections from the system by itself: one that was handed to a process by the first one and had not arrived there when that
+// was killed would be answered by nobody, for ever.
+cluster.schedulingPolicy = cluster.SCHED_NONE;
+
 /** Keeps the processes going: each shares nothing with the others but the database, so that any may end at any time. */
 function tend() {
   let ending = false;

@@ -18,9 +18,12 @@ export interface TestServer {
   stop(): Promise<void>;
 }
 
-/** Makes a database of that name and serves the built application on it. */
-export async function startServer(name: string, env: Record<string, string> = {}): Promise<TestServer> {
-  const cluster = process.env.TEST_CLUSTER;
+/** Makes a database of that name and serves the built application on it. `cluster`: where, with {name} for the database. */
+export async function startServer(
+  name: string,
+  env: Record<string, string> = {},
+  cluster = process.env.TEST_CLUSTER,
+): Promise<TestServer> {
   if (!cluster) throw new Error("Run these through `npm test`, which starts a database for them.");
   const admin = postgres(cluster.replace("{name}", "postgres"), { max: 1, onnotice: () => {} });
   await admin.unsafe(`drop database if exists ${name} with (force)`);
