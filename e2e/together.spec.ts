@@ -1,6 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import postgres from "postgres";
 import { classOf } from "./harness/classes";
+import { openSheet } from "./harness/ledger";
 import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
 
 const together = (page: Page) => page.getByRole("dialog").getByRole("region", { name: "Work on it together" });
@@ -271,6 +272,27 @@ test("who is here is seen, and where; one is followed; who goes is gone", async 
   await obi.page.getByRole("gridcell", { name: "Rope ferry", exact: true }).click();
   await expect(nia.page.getByRole("row", { name: /Rope ferry/ }).getByTestId("here-at")).toHaveText("OR");
   await expect(selected("Last crossing")).toBeVisible();
+
+  // In a description, where they write.
+  await nia.page.getByRole("button", { name: "Follow no longer" }).waitFor({ state: "detached" });
+  for (const page of [nia.page, obi.page]) await openSheet(page, "Rope ferry");
+  const text = (page: Page) => page.getByRole("complementary").getByRole("textbox", { name: "Description" });
+  await text(obi.page).click();
+  await obi.page.keyboard.type("From the north bank.");
+  await expect(text(nia.page)).toContainText("From the north bank.");
+  const caret = text(nia.page).locator(".caret-of");
+  await expect(caret).toHaveText("Obi Reed");
+  // It stands between the same letters while somebody else writes before it.
+  const left = () => caret.evaluate((c) => c.previousSibling?.textContent ?? "");
+  await expect.poll(left).toMatch(/bank\.$/);
+  await text(nia.page).click();
+  await nia.page.keyboard.press("Control+Home");
+  await nia.page.keyboard.type("1604: ");
+  await expect(text(obi.page).locator(".caret-of")).toHaveText("Nia");
+  await expect.poll(left).toMatch(/bank\.$/);
+  await expect(text(obi.page)).toContainText("1604: From the north bank.");
+  await obi.page.getByRole("gridcell", { name: "Rope ferry", exact: true }).click();
+  await expect(caret).toHaveCount(0);
 
   // Both follow each other: one leads, and neither runs around.
   await here.getByTestId("here").click();

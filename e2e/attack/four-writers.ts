@@ -16,13 +16,22 @@ const LONGEST_ANSWER_MS = 30_000;
 const serving = (pid: number): number[] =>
   readFileSync(`/proc/${pid}/task/${pid}/children`, "utf8").trim().split(/\s+/).filter(Boolean).map(Number);
 
+/** Kills a process; false where it had gone by itself meanwhile. */
+function kill(pid: number | undefined): boolean {
+  try {
+    return pid !== undefined && process.kill(pid, "SIGKILL");
+  } catch {
+    return false;
+  }
+}
+
 /** Kills one of the processes of PostgreSQL; they all begin anew then, from what was written down. */
-async function killDatabase(url: string): Promise<void> {
+async function killDatabase(url: string): Promise<boolean> {
   const sql = postgres(url, { max: 1, connect_timeout: 5, onnotice: () => {} });
   try {
     const rows = await sql<{ pid: number }[]>`
       select pid from pg_stat_activity where datname = current_database() order by pid = pg_backend_pid() limit 1`;
-    process.kill(rows[0]!.pid, "SIGKILL");
+    return kill(rows[0]?.pid);
   } finally {
     await sql.end({ timeout: 1 }).catch(() => {});
   }
@@ -83,11 +92,13 @@ export const FOUR_WRITERS: Attack[] = [
         for (let n = 0; n < each * kinds.length; n++) {
           const before = told.length;
           await rest((n * 137) % 400);
-          if (kinds[n % 3] === "PostgreSQL") await killDatabase(server.databaseUrl);
-          else {
+          const isKilled = async () => {
+            if (kinds[n % 3] === "PostgreSQL") return killDatabase(server.databaseUrl).catch(() => false);
             const pids = serving(server.pid());
-            if (pids.length > 0) process.kill(pids[n % 2 < pids.length ? n % 2 : 0]!, "SIGKILL");
-          }
+            return kill(pids[n % 2 < pids.length ? n % 2 : 0]);
+          };
+          // It may be gone from the last time and not back yet.
+          while (!(await isKilled())) await rest(50);
           // Until somebody has been acknowledged after it: nobody is killed while all are away.
           const end = performance.now() + LONGEST_MS;
           while (told.length < before + WRITERS) {

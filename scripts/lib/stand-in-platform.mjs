@@ -2,8 +2,8 @@
 // launches (LTI 1.3), links that a teacher chooses (Deep Linking 2.0), names and roles (NRPS 2.0) and points (AGS 2.0). It keeps all of it
 // in memory, and trusts one tool.
 import { randomUUID } from "node:crypto";
-import { createServer } from "node:http";
 import { createRemoteJWKSet, exportJWK, generateKeyPair, jwtVerify, SignJWT } from "jose";
+import { escaped, serveHere } from "./stand-in-server.mjs";
 
 const CLAIM = "https://purl.imsglobal.org/spec/lti/claim/";
 const ROLE = "http://purl.imsglobal.org/vocab/lis/v2/membership#";
@@ -17,7 +17,6 @@ export const PEOPLE = [
   { id: "cy", given: "Cy", family: "Marsh", role: "Learner" },
 ];
 
-const escaped = (text) => String(text).replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 const page = (title, body, script = "") =>
   `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(title)}</title><style>body{font:17px/1.5 serif;max-width:720px;margin:40px auto;padding:0 20px;background:#fdf6e9;color:#3a2c14}a,button{font:inherit;color:#7a3b00}li{margin:6px 0}</style><h1>${escaped(title)}</h1>${body}${script}`;
 
@@ -188,17 +187,8 @@ export async function startStandInPlatform({ port = 0, tool = "" } = {}) {
     }
     return html(page("Nothing here", ""), 404);
   };
-  const server = createServer((request, response) => {
-    answer(request, response).catch((error) => {
-      console.error(error);
-      response.writeHead(500).end();
-    });
-  });
-  await new Promise((resolve, reject) => {
-    server.once("error", reject);
-    server.listen(port, "127.0.0.1", resolve);
-  });
-  url = `http://127.0.0.1:${server.address().port}`;
+  const served = await serveHere(answer, port);
+  url = served.url;
   return {
     url,
     config: {
@@ -216,9 +206,6 @@ export async function startStandInPlatform({ port = 0, tool = "" } = {}) {
     setTool: (address) => {
       state.tool = address;
     },
-    stop: () => {
-      server.closeAllConnections();
-      server.close();
-    },
+    stop: served.stop,
   };
 }

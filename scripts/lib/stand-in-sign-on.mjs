@@ -1,9 +1,9 @@
 // A school's own accounts that ship with Fastigo, for the demo and the tests: an OpenID Connect provider (oidc-provider) with a teacher and
 // a few pupils, whom one becomes by pressing their name. It keeps all of it in memory, and trusts one application.
-import { createServer } from "node:http";
 import { exportJWK, generateKeyPair } from "jose";
 import { Provider } from "oidc-provider";
 import { signOnAt } from "./school-demo.mjs";
+import { escaped, serveHere } from "./stand-in-server.mjs";
 
 export const PEOPLE = [
   {
@@ -20,7 +20,6 @@ export const PEOPLE = [
   { id: "nia", given: "Nia", family: "Marsh", role: "pupil", groups: ["class 7A"], email: "nia@hollinbank.example" },
 ];
 
-const escaped = (text) => String(text).replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 const page = (title, body) =>
   `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(title)}</title><style>body{font:17px/1.5 serif;max-width:560px;margin:60px auto;padding:0 20px;background:#eef1f8;color:#1c2440}button{font:inherit;padding:6px 14px;margin:4px 0}form{margin:0}</style><h1>${escaped(title)}</h1>${body}`;
 
@@ -30,24 +29,11 @@ export async function startStandInSignOn({ port = 0, tool = "", people = PEOPLE 
   const jwks = { keys: [{ ...(await exportJWK(privateKey)), kid: "stand-in", alg: "RS256", use: "sig" }] };
   const state = { provider: null, people };
 
-  const server = createServer((request, response) => {
-    answer(request, response).catch((error) => {
-      console.error(error);
-      response.writeHead(500).end();
-    });
-  });
-  await new Promise((resolve, reject) => {
-    server.once("error", reject);
-    server.listen(port, "127.0.0.1", resolve);
-  });
-  const url = `http://127.0.0.1:${server.address().port}`;
-  const config = signOnAt(url);
-
   const answer = async (request, response) => {
     const html = (body, status = 200) =>
       response.writeHead(status, { "Content-Type": "text/html; charset=utf-8" }).end(body);
     if (!state.provider) return html(page("Not ready", ""), 503);
-    const asked = new URL(request.url, url).pathname.match(/^\/as\/([\w-]+)(?:\/([\w-]+))?$/);
+    const asked = new URL(request.url, "http://own.invalid").pathname.match(/^\/as\/([\w-]+)(?:\/([\w-]+))?$/);
     if (!asked) return state.provider.callback()(request, response);
     const [, uid, who] = asked;
     if (request.method === "GET")
@@ -68,6 +54,9 @@ export async function startStandInSignOn({ port = 0, tool = "", people = PEOPLE 
       : { error: "access_denied", error_description: "Nobody signed in." };
     return state.provider.interactionFinished(request, response, result, { mergeWithLastSubmission: false });
   };
+
+  const { url, stop } = await serveHere(answer, port);
+  const config = signOnAt(url);
 
   const setTool = (address) => {
     state.provider = new Provider(url, {
@@ -144,9 +133,6 @@ export async function startStandInSignOn({ port = 0, tool = "", people = PEOPLE 
     setPeople: (list) => {
       state.people = list;
     },
-    stop: () => {
-      server.closeAllConnections();
-      server.close();
-    },
+    stop,
   };
 }

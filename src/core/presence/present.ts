@@ -9,6 +9,8 @@ export interface Where {
   field: string;
   /** Whose place they go along with; null: they go by themselves. */
   follows: string | null;
+  /** Where they write: the text (an event's id, or the name of a text of the timeline), a space, and the place in it. */
+  caret?: string;
 }
 
 /** What an open page says of itself to the others, again and again; `where` null: it is closed. */

@@ -3,6 +3,8 @@
 import { useRouter } from "next/navigation";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { askServer } from "@/ui/ask-server";
+import { WORDS } from "@/core/words/en/accounts";
+import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 
@@ -76,6 +78,36 @@ export function Secret({
         />
       )}
     </Field>
+  );
+}
+
+/** A form that asks for one's password before it does something. */
+export function ByPassword({
+  text,
+  does,
+  form,
+  onSubmit,
+}: {
+  text: string;
+  /** What its button says. */
+  does: string;
+  form: ReturnType<typeof useForm<{ password: string }>>;
+  onSubmit: (e: FormEvent) => Promise<void>;
+}) {
+  return (
+    <form noValidate onSubmit={onSubmit}>
+      <p>{text}</p>
+      <Secret
+        label={WORDS.yourPasswordForThis}
+        value={form.values.password}
+        onChange={form.set("password")}
+        auto="current-password"
+      />
+      <Button type="submit" className="mt-3" disabled={form.disabled}>
+        {does}
+      </Button>
+      <Said outcome={form.outcome?.sentence ? form.outcome : null} />
+    </form>
   );
 }
 

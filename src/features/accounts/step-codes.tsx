@@ -7,7 +7,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { saveFile } from "@/ui/save-file";
 import { useQrCode } from "@/ui/use-qr-code";
-import { Part, Said, Secret, useForm } from "./account-pieces";
+import { ByPassword, Part, Said, useForm } from "./account-pieces";
 import { CodeField } from "./code-field";
 
 interface Begun {
@@ -40,28 +40,12 @@ export function StepCodes({ on }: { on: boolean }) {
 
 function TurnOn({ onBegun }: { onBegun: (b: Begun) => void }) {
   const form = useForm({ password: "" });
-  return (
-    <form
-      noValidate
-      onSubmit={form.send(async (v) => {
-        const answer = await askServer<Begun>("POST", "/api/account/steps", v);
-        if (answer.ok) onBegun(answer.value);
-        return answer;
-      }, "")}
-    >
-      <p>{WORDS.stepsHelp}</p>
-      <Secret
-        label={WORDS.yourPasswordForThis}
-        value={form.values.password}
-        onChange={form.set("password")}
-        auto="current-password"
-      />
-      <Button type="submit" className="mt-3" disabled={form.disabled}>
-        {WORDS.stepsBegin}
-      </Button>
-      {form.outcome?.ok === false ? <Said outcome={form.outcome} /> : null}
-    </form>
-  );
+  const begin = form.send(async (v) => {
+    const answer = await askServer<Begun>("POST", "/api/account/steps", v);
+    if (answer.ok) onBegun(answer.value);
+    return answer;
+  }, "");
+  return <ByPassword text={WORDS.stepsHelp} does={WORDS.stepsBegin} form={form} onSubmit={begin} />;
 }
 
 function Prove({ begun, onSpare, onLeave }: { begun: Begun; onSpare: (codes: string[]) => void; onLeave: () => void }) {
@@ -144,29 +128,13 @@ function Spare({ codes, onDone }: { codes: string[]; onDone: () => void }) {
 function TurnOff() {
   const router = useRouter();
   const form = useForm({ password: "" });
-  return (
-    <form
-      noValidate
-      onSubmit={form.send(
-        (v) => askServer("DELETE", "/api/account/steps", v),
-        WORDS.stepsAreOff,
-        () => {
-          form.clear();
-          router.refresh();
-        },
-      )}
-    >
-      <p>{WORDS.stepsAreOn}</p>
-      <Secret
-        label={WORDS.yourPasswordForThis}
-        value={form.values.password}
-        onChange={form.set("password")}
-        auto="current-password"
-      />
-      <Button type="submit" className="mt-3" disabled={form.disabled}>
-        {WORDS.stepsOff}
-      </Button>
-      <Said outcome={form.outcome} />
-    </form>
+  const end = form.send(
+    (v) => askServer("DELETE", "/api/account/steps", v),
+    WORDS.stepsAreOff,
+    () => {
+      form.clear();
+      router.refresh();
+    },
   );
+  return <ByPassword text={WORDS.stepsAreOn} does={WORDS.stepsOff} form={form} onSubmit={end} />;
 }

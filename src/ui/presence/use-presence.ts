@@ -84,7 +84,7 @@ export function usePresence(timeline: string, account: string, where: Where | nu
       setPages([]);
     };
   }, [timeline, on]);
-  const place = where && `${where.at} ${where.event} ${where.field} ${where.follows}`;
+  const place = where && `${where.at} ${where.event} ${where.field} ${where.follows} ${where.caret ?? ""}`;
   useEffect(() => {
     if (place !== null && !alone.current) say.current();
   }, [place]);

@@ -273,6 +273,35 @@ export const GUIDE: readonly GuideTask[] = [
     picture: null,
     links: [{ to: "/bin", text: "Bin" }],
   },
+  {
+    id: "talk",
+    title: "Talk about it, and suggest changes",
+    also: "comment suggestion mention name notice report rude answer mail",
+    steps: [
+      "Press Comments in the editor, or on the page of a timeline you may comment on. Choose what it is about: the whole, an event, a field of it, or words you have marked. “@” and a name tells somebody.",
+      "Who may comment can suggest what an event should be; those who edit take it in or leave it out, all at once or one by one.",
+      "What somebody said can be reported where it stands. In a class the teachers are told; anywhere else whoever keeps the site looks at it.",
+      "What you are told of, on your first page or by mail, you choose under Your account.",
+    ],
+    picture: null,
+    links: [
+      { to: "/account", text: "Your account" },
+      { to: "/help/together", text: "Work on it together" },
+    ],
+  },
+  {
+    id: "sign-in",
+    title: "Sign in, and keep others out",
+    also: "password forgotten lost link mail two-step code device phone school account address",
+    steps: [
+      "Sign in with your e-mail address, or the name your class gave you, and your password; or through your school, where the page to sign in has a button for it.",
+      "Without the password have a link sent by mail. Who has no address asks the teacher of the class for a code.",
+      "Under Your account show that your address is yours: invitations that are sent to it then stand on your first page.",
+      "Two-step codes ask for your device as well as your password. Write the spare codes down: each lets you in once when the device is lost.",
+    ],
+    picture: null,
+    links: [{ to: "/account", text: "Your account" }],
+  },
 ];
 
 /** What stands around the guide. */

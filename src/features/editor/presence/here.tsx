@@ -1,6 +1,6 @@
 "use client";
 
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from "react";
 import { colourOf, goesAlong, initialsOf, type Present, type Where } from "@/core/presence/present";
 import { COLUMN_NAMES } from "@/core/words/en/editor-ledger";
 import { placeText, WORDS } from "@/core/words/en/presence";
@@ -8,6 +8,7 @@ import { Button } from "@/ui/controls/button";
 import { classes } from "@/ui/classes";
 import { usePresence } from "@/ui/presence/use-presence";
 import { useEditor, useEditorState } from "../store/editor-context";
+import type { Caret } from "../sheet/carets";
 import type { Panel } from "../tool-bar";
 
 interface Here {
@@ -15,9 +16,11 @@ interface Here {
   /** The account that is followed; null: nobody. */
   following: string | null;
   follow: (account: string | null) => void;
+  /** Says where one writes; "" nowhere. */
+  write: (caret: string) => void;
 }
 
-const HereContext = createContext<Here>({ present: [], following: null, follow: () => {} });
+const HereContext = createContext<Here>({ present: [], following: null, follow: () => {}, write: () => {} });
 
 const MOST_FIELD = 60;
 
@@ -68,10 +71,11 @@ export function HereProvider({
   const ended = useEditorState((s) => s.saving === "right_lost" || s.saving === "signed_out");
   const at = (panel && PLACE_OF[panel]) ?? (field ? "ledger" : "chart");
   const [following, follow] = useState<string | null>(null);
+  const [caret, write] = useState("");
   const present = usePresence(
     store.timelineId,
     store.account,
-    store.isLocal || ended ? null : { at, event: selected, field, follows: following },
+    store.isLocal || ended ? null : { at, event: selected, field, follows: following, ...(caret ? { caret } : {}) },
   );
   const led = present.find((p) => p.account === following);
   // Who has gone is followed no longer.
@@ -93,8 +97,23 @@ export function HereProvider({
   }, [unknown, store]);
   const signature = JSON.stringify(present);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same people at the same places are the same
-  const value = useMemo(() => ({ present, following, follow }), [signature, following]);
+  const value = useMemo(() => ({ present, following, follow, write }), [signature, following]);
   return <HereContext value={value}>{children}</HereContext>;
+}
+
+/** Where others write in a text, and saying where one does oneself. */
+export function useCarets(of: string): { carets: readonly Caret[]; write: (at: string) => void } {
+  const { present, write } = useContext(HereContext);
+  const carets = useMemo(
+    () =>
+      present.flatMap((p) => {
+        const [text, at] = (p.where.caret ?? "").split(" ");
+        return text === of && at ? [{ account: p.account, name: p.name, at }] : [];
+      }),
+    [present, of],
+  );
+  const say = useCallback((at: string) => write(at ? `${of} ${at}` : ""), [write, of]);
+  return { carets, write: say };
 }
 
 const SIGN =

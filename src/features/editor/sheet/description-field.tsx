@@ -21,7 +21,7 @@ import {
   Minimize2,
   Quote,
 } from "lucide-react";
-import { useId, useState } from "react";
+import { useEffect, useId, useState } from "react";
 import { COLOURS, type Colour } from "@/core/text/colours";
 import { isCited, referenceText } from "@/core/sources/cited";
 import { FRAGMENT, safeAddress } from "@/core/text/description";
@@ -31,6 +31,8 @@ import { INPUT } from "@/ui/controls/field";
 import { isOwnText, itemsOf } from "@/core/timeline/timeline";
 import { Tool } from "@/ui/controls/tool";
 import { textKit } from "@/ui/text/nodes";
+import { useCarets } from "../presence/here";
+import { caretOf, Carets, caretsMeta } from "./carets";
 import { Medium, Quotation } from "./description-nodes";
 import { useEditor, useEditorState } from "../store/editor-context";
 
@@ -48,6 +50,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
         ...textKit({ undoRedo: false, blockquote: false }),
         Quotation,
         Medium,
+        Carets,
         TextAlign.configure({ types: ["heading", "paragraph"], alignments: ["left", "center", "right"] }),
         Collaboration.configure({
           document: store.docOf(of).doc,
@@ -97,6 +100,21 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
       quoted: String(editor?.getAttributes("blockquote").source ?? ""),
     }),
   });
+  const { carets, write } = useCarets(of);
+  useEffect(() => {
+    if (!tiptap || tiptap.isDestroyed) return;
+    tiptap.view.dispatch(tiptap.state.tr.setMeta(...caretsMeta(carets)).setMeta("addToHistory", false));
+  }, [tiptap, carets]);
+  useEffect(() => {
+    if (!tiptap) return;
+    const say = () => write(tiptap.isFocused ? caretOf(tiptap.state) : "");
+    const events = ["selectionUpdate", "focus", "blur"] as const;
+    for (const e of events) tiptap.on(e, say);
+    return () => {
+      for (const e of events) tiptap.off(e, say);
+      write("");
+    };
+  }, [tiptap, write]);
   const [wide, setWide] = useState(false);
   const owner = isOwnText(of) ? "timeline" : of;
   const items = useEditorState((s) => s.timeline.items);

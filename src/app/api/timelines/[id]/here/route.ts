@@ -10,14 +10,16 @@ const readHere = ajv.compile(
   object({
     tab: { type: "string", minLength: 1, maxLength: 24 },
     n: { type: "integer", minimum: 0, maximum: 1_000_000_000 },
-    where: maybe(
-      object({
+    where: maybe({
+      ...object({
         at: { enum: [...PLACES] },
         event: maybe({ type: "string", maxLength: 40 }),
         field: { type: "string", maxLength: 60 },
         follows: maybe({ type: "string", maxLength: 40 }),
+        caret: { type: "string", maxLength: 200 },
       }),
-    ),
+      required: ["at", "event", "field", "follows"],
+    }),
   }),
 ) as unknown as ValidateFunction<{ tab: string; n: number; where: Where | null }>;
 
