@@ -17,32 +17,43 @@ export interface Caret {
   at: string;
 }
 
-const KEY = new PluginKey<readonly Caret[]>("carets");
+interface Shown {
+  carets: readonly Caret[];
+  drawn: DecorationSet;
+}
 
-/** Shows where others write; `showCarets` says where that is. */
+const KEY = new PluginKey<Shown>("carets");
+
+/** Shows where others write; stands behind what keeps the text in step with theirs. */
 export const Carets = Extension.create({
   name: "carets",
   addProseMirrorPlugins: () => [
-    new Plugin<readonly Caret[]>({
+    new Plugin<Shown>({
       key: KEY,
       state: {
-        init: () => [],
-        apply: (tr, carets) => (tr.getMeta(KEY) as readonly Caret[] | undefined) ?? carets,
-      },
-      props: {
-        decorations: (state) => {
-          const shown = (KEY.getState(state) ?? []).flatMap((c) => {
-            const at = placeOf(state, c.at);
-            return at === null
-              ? []
-              : [Decoration.widget(at, () => sign(c), { side: 1, key: `${c.account} ${c.name}` })];
-          });
-          return DecorationSet.create(state.doc, shown);
+        init: () => ({ carets: [], drawn: DecorationSet.empty }),
+        apply: (tr, was, _, state) => {
+          const told = tr.getMeta(KEY) as readonly Caret[] | undefined;
+          const carets = told ?? was.carets;
+          // What is written here is not in the common text yet: the carets move along until something comes from there.
+          const isTheirs = (ySyncPluginKey.getState(state) as Sync | undefined)?.isChangeOrigin === true;
+          const drawn = told || isTheirs ? draw(state, carets) : was.drawn.map(tr.mapping, tr.doc);
+          return { carets, drawn };
         },
       },
+      props: { decorations: (state) => KEY.getState(state)?.drawn },
     }),
   ],
 });
+
+const draw = (state: EditorState, carets: readonly Caret[]): DecorationSet =>
+  DecorationSet.create(
+    state.doc,
+    carets.flatMap((c) => {
+      const at = placeOf(state, c.at);
+      return at === null ? [] : [Decoration.widget(at, () => sign(c), { side: 1, key: `${c.account} ${c.name}` })];
+    }),
+  );
 
 /** Tells an editor where others write. */
 export const caretsMeta = (carets: readonly Caret[]) => [KEY, carets] as const;
@@ -50,6 +61,7 @@ export const caretsMeta = (carets: readonly Caret[]) => [KEY, carets] as const;
 interface Sync {
   doc: Parameters<typeof relativePositionToAbsolutePosition>[0];
   type: Parameters<typeof relativePositionToAbsolutePosition>[1];
+  isChangeOrigin?: boolean;
   binding: { mapping: Parameters<typeof relativePositionToAbsolutePosition>[3] } | null;
 }
 
@@ -87,10 +99,8 @@ function sign({ account, name }: Caret): HTMLElement {
   const line = document.createElement("span");
   line.className = "caret-of";
   line.setAttribute("aria-hidden", "true");
-  line.style.borderColor = colourOf(account);
-  const label = document.createElement("span");
-  label.textContent = name;
-  label.style.backgroundColor = colourOf(account);
-  line.append(label);
+  // Painted, not written: it is no word of the text.
+  line.dataset.name = name;
+  line.style.setProperty("--who", colourOf(account));
   return line;
 }

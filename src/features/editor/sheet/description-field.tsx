@@ -36,6 +36,9 @@ import { caretOf, Carets, caretsMeta } from "./carets";
 import { Medium, Quotation } from "./description-nodes";
 import { useEditor, useEditorState } from "../store/editor-context";
 
+/** A caret that moves is looked at so often at most, ms. */
+const CARET_MS = 100;
+
 /** The description of an event (or the introduction), written by several people at once. */
 export default function DescriptionField({ of, label, words }: { of: string; label: string; words: number }) {
   const { store } = useEditor();
@@ -50,13 +53,13 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
         ...textKit({ undoRedo: false, blockquote: false }),
         Quotation,
         Medium,
-        Carets,
         TextAlign.configure({ types: ["heading", "paragraph"], alignments: ["left", "center", "right"] }),
         Collaboration.configure({
           document: store.docOf(of).doc,
           field: FRAGMENT,
           yUndoOptions: { undoManager: store.docOf(of).undo } as never,
         }),
+        Carets,
       ],
       editorProps: {
         // What was written before the tab was loaded again is taken back here too.
@@ -107,11 +110,19 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
   }, [tiptap, carets]);
   useEffect(() => {
     if (!tiptap) return;
-    const say = () => write(tiptap.isFocused ? caretOf(tiptap.state) : "");
-    const events = ["selectionUpdate", "focus", "blur"] as const;
+    let waiting: ReturnType<typeof setTimeout> | null = null;
+    // Once everything that belongs to it is done: what others wrote moves the caret in several steps.
+    const say = () => {
+      waiting ??= setTimeout(() => {
+        waiting = null;
+        if (!tiptap.isDestroyed) write(tiptap.isFocused ? caretOf(tiptap.state) : "");
+      }, CARET_MS);
+    };
+    const events = ["transaction", "focus", "blur"] as const;
     for (const e of events) tiptap.on(e, say);
     return () => {
       for (const e of events) tiptap.off(e, say);
+      if (waiting) clearTimeout(waiting);
       write("");
     };
   }, [tiptap, write]);
