@@ -138,7 +138,9 @@ test("a school asks its people to come in that way alone", async ({ browser }) =
   await nia.getByLabel("Password").fill(PASSWORD);
   await nia.getByRole("button", { name: "Sign in", exact: true }).click();
   await expect(
-    nia.getByText("Your school asks you to come in through its own sign-on: Hollin Bank sign-on"),
+    nia.getByText(
+      "Your school asks you to come in through its own sign-on. Choose “Sign in through Hollin Bank sign-on”.",
+    ),
   ).toBeVisible();
   await through(nia, "Nia Marsh");
   await expect(nia.getByText("Nia of the ferry").first()).toBeVisible();

@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS } from "@/core/words/en/accounts";
 import { mustSignOn } from "../classes/sign-on-classes";
 import { type Failure, fail } from "../http/failure";
 import { providerOf } from "../sign-on/providers";
@@ -7,5 +8,5 @@ import { providerOf } from "../sign-on/providers";
 export async function askedToSignOn(account: string): Promise<Failure | null> {
   const key = await mustSignOn(account);
   const provider = key && providerOf(key);
-  return provider ? fail("use_sign_on", provider.name) : null;
+  return provider ? fail("use_sign_on", WORDS.choose(provider.name)) : null;
 }

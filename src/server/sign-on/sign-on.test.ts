@@ -268,7 +268,10 @@ describe("classes of a school", () => {
       failed: "administrators_only",
     });
     must(await alterSchool(row!.id, admin!.accountId, { signOnProvider: key }));
-    expect(await signIn(tom.email, PASSWORD)).toMatchObject({ failed: "use_sign_on", detail: "the school" });
+    expect(await signIn(tom.email, PASSWORD)).toMatchObject({
+      failed: "use_sign_on",
+      detail: "Choose “Sign in through the school”.",
+    });
     expect(await signIn(tom.email, "under-the-ambrel")).toMatchObject({ failed: "wrong_password" });
     const { email } = (await findAccount(admin!.accountId))!;
     expect(await signIn(email!, PASSWORD)).toMatchObject({ user: { id: admin!.accountId } });

@@ -52,6 +52,7 @@ export const WORDS = {
   claimNew: "Make an account of my own",
   claimOver: "This sign-on is over",
   claimOverMore: "It waited too long, or was begun in another browser. Begin it again.",
+  choose: (provider: string) => `Choose “Sign in through ${provider}”.`,
   toSignIn: "To the page to sign in",
   firstPassword:
     "You come in through your school and need no password. You may set one, to come in without it: within a quarter of an hour of signing in.",

@@ -152,7 +152,7 @@ export const FAILURES = {
   sign_on_left: "You were not signed in: it was broken off at your school's sign-on.",
   bad_sign_on: "What your school's sign-on said could not be trusted, so nobody was signed in. Begin it again.",
   bad_sign_out: "What the sign-on said could not be trusted. Nobody was signed out.",
-  use_sign_on: "Your school asks you to come in through its own sign-on:",
+  use_sign_on: "Your school asks you to come in through its own sign-on.",
   no_password_yet:
     "Your account has no password: you come in through your school. Set one under “Password” first. Nothing was changed.",
   sign_on_again:
