@@ -24,7 +24,7 @@ export const WORDS = {
   linkHelp: "A letter with a link goes to the address of your account. It signs you in once, without the password.",
   sendTheLink: "Send the link",
   linkSent: (to: string) =>
-    `If an account has the address ${to}, a letter with a link was written to it. It is good for a quarter of an hour.`,
+    `If an account has the address ${to} and may be entered in this way, a letter with a link was written to it. It is good for a quarter of an hour.`,
   noMailServer:
     "No mail server is set here, so the letter was not sent: whoever keeps this site finds it among its letters and hands it on.",
   anotherAddress: "Another address",
