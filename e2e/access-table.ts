@@ -222,6 +222,7 @@ const TABLE: Record<string, Row> = {
   "PUT /api/account/notices": SIGNED_IN,
   "GET /api/account/file": SIGNED_IN,
   "POST /api/session": EVERYBODY,
+  "PUT /api/language": EVERYBODY,
   "DELETE /api/session": EVERYBODY,
   "POST /api/session/link": EVERYBODY,
   "POST /api/session/link/open": EVERYBODY,

@@ -355,6 +355,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/account/address": { key: "none" },
         "POST /api/session/link": { email: newEmail("link"), to: "/" },
         "POST /api/session/link/open": { key: "none" },
+        "PUT /api/language": { language: "en" },
         "POST /api/session": { name: oneTimeName, password: PASSWORD },
         "POST /api/session/code": { name: "nobody-22", code: "wrong", password: PASSWORD },
         "POST /api/timelines": { title: "t", subject: "" },

@@ -1,7 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
-import { WORDS } from "../src/core/words/en/catalogue";
+import { WORDS } from "../src/core/words/catalogue";
 import { serverUrl } from "./harness/people";
 import { startServer, type TestServer } from "./harness/server";
 

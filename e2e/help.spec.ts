@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { GUIDE } from "../src/core/words/en/guide";
+import { GUIDE } from "../src/core/words/guide";
 import { newPerson, newTimeline } from "./harness/people";
 
 test("the guide is found by words, and no link in it leads nowhere", async ({ browser }) => {

@@ -95,13 +95,16 @@ async function serve() {
   await app.prepare();
   const handle = app.getRequestHandler();
   // What very many read at once is answered before the framework, where it is known who may see it.
-  const { answerPublished } = await import("../dist/front.mjs");
+  const { answerPublished, languageOf } = await import("../dist/front.mjs");
   const front = async (request, response) => {
     const answer = request.url.startsWith("/t/") ? await answerPublished(request).catch(() => null) : null;
     if (!answer) return handle(request, response);
     response.writeHead(answer.status, answer.headers);
     response.end(answer.body ?? undefined);
   };
+  /** Everything that comes of a request is said in the language of whoever asks. */
+  const spokenTo = (request, response) =>
+    globalThis.fastigoSpeaks.run(languageOf(request), () => front(request, response));
   const server = createServer(
     { requestTimeout: REQUEST_MS, keepAliveTimeout: 65_000, maxHeaderSize: 16_384 },
     (request, response) => {
@@ -118,7 +121,7 @@ async function serve() {
       if (!READING.has(request.method) && !request.url.startsWith("/api/"))
         return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
       request.headers["x-fastigo-from"] = comesFrom(request);
-      front(request, response).catch((error) => {
+      spokenTo(request, response).catch((error) => {
         console.error(error);
         if (!response.headersSent)
           refuse(response, 500, "broken", "Something went wrong here, not with you. Try again in a moment.");

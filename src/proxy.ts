@@ -30,5 +30,5 @@ export function proxy(request: NextRequest) {
 
 // Uploads and stored pages are left out: a proxy in front of them would buffer bodies and answer twice.
 export const config = {
-  matcher: ["/((?!api/|t/|f/|submissions/|practice/|timelines/[^/]+/reader|_next/|fonts/|reader/|favicon).*)"],
+  matcher: ["/((?!api/|t/|f/|submissions/|practice/|timelines/[^/]+/reader|_next/|fonts/|reader/|words/|favicon).*)"],
 };

@@ -64,7 +64,7 @@ export function ensureDependencies(quiet = false) {
 export function hashOf(paths) {
   const hash = createHash("sha256");
   const walk = (path) => {
-    if (path === join(ROOT, "public", "reader")) return; // made by the build itself
+    if (["reader", "words"].some((made) => path === join(ROOT, "public", made))) return; // made by the build itself
     if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) walk(join(path, name));
     else hash.update(path.slice(ROOT.length)).update("\0").update(readFileSync(path)).update("\0");
   };
@@ -100,6 +100,7 @@ export async function ensureBuilt() {
   const there =
     existsSync(stamp) &&
     existsSync(join(ROOT, "public", "reader", "views.js")) &&
+    LANGUAGES.every((l) => existsSync(join(ROOT, "public", "words", `${l}.js`))) &&
     existsSync(join(ROOT, "dist", "front.mjs")) &&
     existsSync(join(ROOT, "dist", "work.mjs"));
   if (there && readFileSync(stamp, "utf8") === build) return build;
@@ -142,6 +143,31 @@ export async function bundleForReaders() {
       logLevel: "error",
     });
   copyPdfWorker();
+  await bundleWords();
+}
+
+/** The languages but English, each a script that a page loads before its own. */
+const LANGUAGES = ["de"];
+
+/** Bundles what the interface says in each language, into public/words. */
+async function bundleWords() {
+  const { build } = await import("esbuild");
+  for (const language of LANGUAGES)
+    await build({
+      stdin: {
+        contents: `import { ${language.toUpperCase()} as words } from "./${language}/all";
+          (globalThis.fastigoWords ??= {}).${language} = words; globalThis.fastigoSpeaks = "${language}";`,
+        resolveDir: join(ROOT, "src", "core", "words"),
+        loader: "ts",
+      },
+      outfile: join(ROOT, "public", "words", `${language}.js`),
+      bundle: true,
+      minify: true,
+      format: "iife",
+      target: "es2022",
+      alias: { "@": join(ROOT, "src") },
+      logLevel: "error",
+    });
 }
 
 /** What draws PDFs for their preview works in a worker, which ships beside the readers' scripts. */

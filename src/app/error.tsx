@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { Button } from "@/ui/controls/button";
 
 export default function Broken({ reset }: { reset: () => void }) {

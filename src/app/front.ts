@@ -5,6 +5,8 @@
  */
 import "server-only";
 import { gzipSync } from "node:zlib";
+import { askedLanguage } from "@/core/language/asked-language";
+import type { Language } from "@/core/language/spoken";
 import { isClean } from "@/core/text/clean";
 import { VARIANTS } from "@/features/reader/page-input";
 import { publicUrl } from "@/server/http/origin";
@@ -40,6 +42,11 @@ let bytes = 0;
 
 const PATH = /^\/t\/([^/?#]{1,80})(?:\?as=(embed|print))?$/;
 const text = (value: string | string[] | undefined) => (Array.isArray(value) ? value.join(", ") : (value ?? ""));
+
+/** In which language whoever asks is answered. */
+export function languageOf({ headers }: Pick<FrontRequest, "headers">): Language {
+  return askedLanguage(text(headers.cookie), text(headers["accept-language"]));
+}
 
 /** The answer to a request for a published page; null: the route answers. */
 export async function answerPublished(request: FrontRequest): Promise<FrontAnswer | null> {

@@ -1,6 +1,6 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import Link from "next/link";
-import { lateText } from "@/core/words/en/late";
+import { lateText } from "@/core/words/late";
 import type { ClassCard } from "@/server/classes/class";
 import type { StudentWork, TeacherWork } from "@/server/classes/home";
 import type { duePractices } from "@/server/classes/practice";

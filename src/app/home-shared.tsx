@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/together";
+import { WORDS } from "@/core/words/together";
 import type { invitationsFor, Visited } from "@/server/timelines/invite";
 import { buttonLook } from "@/ui/controls/button";
 

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { doneJob } from "@/server/jobs/queue";
 import { findThumbnail, type TimelineCard } from "@/server/timelines/queries";
 

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import Link from "next/link";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";

@@ -1,6 +1,6 @@
-import { WORDS } from "@/core/words/en/pages";
-import { WORDS as CALLS } from "@/core/words/en/calls";
-import { WORDS as TOGETHER } from "@/core/words/en/together";
+import { WORDS } from "@/core/words/pages";
+import { WORDS as CALLS } from "@/core/words/calls";
+import { WORDS as TOGETHER } from "@/core/words/together";
 import Link from "next/link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import type { ListedTimeline } from "@/server/publishing/listed";
 
 export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?: string }) {

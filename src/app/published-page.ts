@@ -1,5 +1,5 @@
 import "server-only";
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { zonedText } from "@/core/time/zoned";
 import type { Variant } from "@/features/reader/page-input";
 import { findUser } from "@/server/accounts/sessions";

@@ -1,6 +1,6 @@
 import { School } from "lucide-react";
 import type { ReactNode } from "react";
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { SignForm } from "@/features/accounts/sign-form";
 import { waysIn } from "@/server/sign-on/sign-on";
 import { buttonLook } from "@/ui/controls/button";

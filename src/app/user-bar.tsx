@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import Link from "next/link";
 import { TakeAlong } from "@/features/editor/local/take-along";
 import { SignOutButton } from "@/features/accounts/sign-out-button";

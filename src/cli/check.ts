@@ -2,8 +2,8 @@ import { isCited } from "@/core/sources/cited";
 import { inOrder } from "@/core/timeline/order";
 import { problems } from "@/core/timeline/problems";
 import { itemsByOwner, type Timeline } from "@/core/timeline/timeline";
-import { problemText } from "@/core/words/en/findings";
-import { WORDS } from "@/core/words/en/command";
+import { problemText } from "@/core/words/findings";
+import { WORDS } from "@/core/words/command";
 
 /** One finding of `fastigo check`, a line of JSON. */
 export interface CheckLine {

@@ -7,13 +7,13 @@ import { zipStream } from "@/core/formats/zip-stream";
 import type { Frozen } from "@/core/formats/frozen";
 import { dayText } from "@/core/time/zoned";
 import type { LookName } from "@/core/timeline/looks";
-import { WORDS as CLI_WORDS } from "@/core/words/en/command";
+import { WORDS as CLI_WORDS } from "@/core/words/command";
 import { MOST } from "@/core/change/limits";
 import { CannotWrite, endingsFor, formatFor } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
 import { LOOK_TABLE } from "@/core/looks/looks";
 import type { Family } from "@/core/text/families";
-import { LIMIT_SENTENCES } from "@/core/words/en/limits";
+import { LIMIT_SENTENCES } from "@/core/words/limits";
 import { type LayoutOptions, Refusal } from "./layout";
 import { readAny, type ReadAnyOptions } from "./read-any";
 

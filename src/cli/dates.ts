@@ -2,7 +2,7 @@ import { createInterface } from "node:readline";
 import type { Readable, Writable } from "node:stream";
 import { civilFrom } from "@/core/time/calendar";
 import { offeredReadings } from "@/core/time/date-problem";
-import { dateProblemText } from "@/core/words/en/dates";
+import { dateProblemText } from "@/core/words/dates";
 import { readEdtf } from "@/core/time/read/notation";
 import { readWhen } from "@/core/time/read/read-when";
 import type { DateOrder, ReadOptions } from "@/core/time/read/options";

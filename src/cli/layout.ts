@@ -22,7 +22,7 @@ import { readTable } from "@/core/formats/table";
 import type { Instant } from "@/core/time/instant";
 import type { DateOrder } from "@/core/time/read/options";
 import type { Scale } from "@/core/timeline/fields";
-import { LIMIT_SENTENCES } from "@/core/words/en/limits";
+import { LIMIT_SENTENCES } from "@/core/words/limits";
 
 /** What went wrong with a command, in a sentence for whoever gave it. */
 export class Refusal extends Error {}

@@ -10,7 +10,7 @@ import { apply } from "@/core/change/apply";
 import type { DateOrder } from "@/core/time/read/options";
 import { dayFromGregorian } from "@/core/time/calendar";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/command";
+import { WORDS } from "@/core/words/command";
 import { Refusal } from "./layout";
 
 export interface ReadAnyOptions {

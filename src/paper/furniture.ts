@@ -5,7 +5,7 @@ import { patternOn } from "@/core/chart/style/patterns";
 import { OVERLAP, type PaperWishes, PT_PER_MM, type SheetPart } from "@/core/paper/sheets";
 import { mannerOf } from "@/core/timeline/read-options";
 import { periodText } from "@/core/timeline/period";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { type Doc, paintScene, writeText } from "./paint-pdf";
 import { type Cut, widthOf } from "./type";
 

@@ -1,4 +1,4 @@
-import { GUIDE, WORDS } from "@/core/words/en/guide";
+import { GUIDE, WORDS } from "@/core/words/guide";
 import type { Picture } from "./paint-pdf";
 import { TextDocument } from "./text-document";
 

@@ -10,7 +10,7 @@ import { marginOf, type PaperWishes, PT_PER_MM, partsOver, sheetOf } from "@/cor
 import { inOrder } from "@/core/timeline/order";
 import { wholesOf } from "@/core/timeline/parts";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { Furniture } from "./furniture";
 import { writeIndex, writeTexts } from "./texts";
 import { type Doc, paintScene } from "./paint-pdf";

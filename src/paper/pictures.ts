@@ -1,6 +1,6 @@
 import type { Scene } from "@/core/chart/draw/scene";
 import type { Frozen } from "@/core/formats/frozen";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import type { Doc, Picture } from "./paint-pdf";
 
 /** A picture as bytes that PDF can hold: JPEG or PNG. */

@@ -10,7 +10,7 @@ import { whenLabel } from "@/core/time/write-when";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { type Columns, Flow, type Run, type Style } from "./flow";
 import { artifact } from "./furniture";
 import type { Pictures } from "./pictures";

@@ -2,7 +2,7 @@
 import "server-only";
 import { ARCHIVE_FORMAT, ARCHIVE_NAME, type ArchiveHead } from "@/core/formats/archive";
 import { type ZipEntry, zipStream } from "@/core/formats/zip-stream";
-import { ARCHIVE_README } from "@/core/words/en/folder";
+import { archiveReadme } from "@/core/words/folder";
 import { timelinesIn } from "@/server/accounts/account";
 import { type Failure, fail, isFailure } from "@/server/http/failure";
 import { findDraftFile } from "@/server/media/find-file";
@@ -24,7 +24,7 @@ export async function archiveOf(account: string): Promise<Failure | AsyncGenerat
   async function* all(): AsyncGenerator<ZipEntry> {
     yield ["archive.json", `${JSON.stringify(head)}\n`];
     yield ["account.json", own as string];
-    yield ["README.txt", ARCHIVE_README];
+    yield ["README.txt", archiveReadme()];
     for (const [n, { id, role }] of timelines.entries()) {
       const part = await inThread("archiveTimeline", [id, role, n + 1], how);
       // Deleted while the rest was being sent.

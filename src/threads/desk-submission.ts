@@ -10,7 +10,7 @@ import { referenceText, sourceOf } from "@/core/sources/cited";
 import { whenLabel } from "@/core/time/write-when";
 import { ITEM, SOURCE, valuesOf } from "@/core/timeline/fields";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";

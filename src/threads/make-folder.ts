@@ -8,7 +8,7 @@ import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { styleOf } from "@/core/looks/style";
 import { writeSources } from "@/core/sources/write-sources";
 import { shippedType } from "@/core/text/families";
-import { FOLDER } from "@/core/words/en/folder";
+import { FOLDER } from "@/core/words/folder";
 import { WORKER_IN_PAGE } from "@/features/reader/chart-data-element";
 import { pageSources } from "@/features/reader/page-sources";
 import { renderReaderPage } from "@/features/reader/reader-page";

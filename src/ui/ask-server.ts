@@ -1,10 +1,8 @@
-import { WORDS } from "@/core/words/en/controls";
+import { WORDS } from "@/core/words/controls";
 import { cleanValue } from "@/core/text/clean";
 
 /** What a route answered: its value, a failure with a sentence to show, or no answer at all. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; failed: string; sentence: string; status: number };
-
-const NO_ANSWER = WORDS.theServerDoesNotAnswer;
 
 /** A connection may hang without ever ending; no answer for so long counts as none, ms. */
 const PATIENCE_MS = 120_000;
@@ -35,11 +33,11 @@ export async function askServer<T>(
     return {
       ok: false,
       failed: "no_answer",
-      sentence: NO_ANSWER,
+      sentence: WORDS.theServerDoesNotAnswer,
       status: response.status === 404 ? 503 : response.status,
     };
   } catch {
-    return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: 0 };
+    return { ok: false, failed: "no_answer", sentence: WORDS.theServerDoesNotAnswer, status: 0 };
   }
 }
 
@@ -55,10 +53,10 @@ export async function askPacked<T>(path: string): Promise<Answer<T>> {
     return {
       ok: false,
       failed: value?.failed ?? "no_answer",
-      sentence: value?.sentence ?? NO_ANSWER,
+      sentence: value?.sentence ?? WORDS.theServerDoesNotAnswer,
       status: response.status,
     };
   } catch {
-    return { ok: false, failed: "no_answer", sentence: NO_ANSWER, status: 0 };
+    return { ok: false, failed: "no_answer", sentence: WORDS.theServerDoesNotAnswer, status: 0 };
   }
 }

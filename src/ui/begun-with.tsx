@@ -1,5 +1,5 @@
 import type { BasedOn } from "@/core/timeline/fields";
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 
 /** Says which published timeline one was begun with, and leads there; nothing where it was begun anew. */
 export function BegunWith({ of, className }: { of: BasedOn | null; className: string }) {

@@ -1,6 +1,7 @@
-import { WORDS } from "@/core/words/en/controls";
+import { WORDS } from "@/core/words/controls";
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { LanguageChoice } from "./language-choice";
 import { Logo } from "./logo";
 
 /** The dark bar of pages that are not a timeline. */
@@ -11,7 +12,10 @@ export function PlainBar({ children }: { children?: ReactNode }) {
         <Logo />
         <span className="font-head text-[20px] font-[650]">{WORDS.fastigo}</span>
       </Link>
-      <div className="ml-auto flex items-center gap-3">{children}</div>
+      <div className="ml-auto flex items-center gap-3">
+        <LanguageChoice dark />
+        {children}
+      </div>
     </header>
   );
 }

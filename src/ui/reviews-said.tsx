@@ -1,5 +1,5 @@
 import type { Agreement } from "@/core/classes/peers";
-import { agreementText, WORDS } from "@/core/words/en/peers";
+import { agreementText, WORDS } from "@/core/words/peers";
 
 /** What others of the class said of a work, and how far they agree. */
 export function ReviewsSaid({

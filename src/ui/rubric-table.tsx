@@ -1,5 +1,5 @@
 import { bestOf, type Rubric } from "@/core/classes/rubric";
-import { WORDS } from "@/core/words/en/rubric-table";
+import { WORDS } from "@/core/words/rubric-table";
 import { classes } from "@/ui/classes";
 
 /** What work is marked by, as those read it who do it; `chosen`: the levels it reached. */

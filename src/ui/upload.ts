@@ -1,5 +1,5 @@
-import { WORDS } from "@/core/words/en/editor-store";
-import { FAILURES } from "@/core/words/en/failures";
+import { WORDS } from "@/core/words/editor-store";
+import { FAILURES } from "@/core/words/failures";
 import type { MediaKind, Tones } from "@/core/timeline/fields";
 import { askServer } from "@/ui/ask-server";
 

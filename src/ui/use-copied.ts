@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 
 /** Copies a text; what came of it, to be said. */
 export function useCopied(): { said: string | null; copy: (text: string) => Promise<void> } {

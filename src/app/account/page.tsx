@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { AccountForms } from "@/features/accounts/account-forms";
 import { OwnDeviceField } from "@/features/editor/own-device/own-device-field";
 import { ReturnUnsent } from "@/features/accounts/return-unsent";
@@ -11,7 +11,7 @@ import { UserBar } from "../user-bar";
 import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 
-export const metadata = { title: WORDS.yourAccount };
+export const generateMetadata = () => ({ title: WORDS.yourAccount });
 
 export default async function AccountPage() {
   const user = await requirePageUser("/account");

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { PutTimelineBack } from "@/features/home/put-timeline-back";
 import { requirePageUser } from "@/server/http/page-user";
 import { binnedTimelines } from "@/server/timelines/bin";
@@ -6,7 +6,7 @@ import { BIN_DAYS } from "@/server/timelines/purge";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.bin };
+export const generateMetadata = () => ({ title: WORDS.bin });
 
 /** The timelines one has deleted, until they are gone for good. */
 export default async function BinPage() {

@@ -1,8 +1,8 @@
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/catalogue";
+import { WORDS } from "@/core/words/catalogue";
 import { Catalogue } from "@/features/catalogue/catalogue";
 
-export const metadata = { title: WORDS.title };
+export const generateMetadata = () => ({ title: WORDS.title });
 export const dynamic = "force-dynamic";
 
 /** For those who work on Fastigo: in development, and where a test asks for it. */

@@ -1,9 +1,9 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { NewClassForm } from "@/features/classes/class-forms";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.newClass };
+export const generateMetadata = () => ({ title: WORDS.newClass });
 
 export default async function NewClassPage() {
   await requirePageUser("/classes");

@@ -1,10 +1,11 @@
 import Link from "next/link";
-import { findTasks, GUIDE, WORDS } from "@/core/words/en/guide";
+import { GUIDE, WORDS } from "@/core/words/guide";
+import { findTasks } from "./find-tasks";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.help };
+export const generateMetadata = () => ({ title: WORDS.help });
 
 /** The guide: tasks as people name them, found by words. */
 export default async function HelpPage({

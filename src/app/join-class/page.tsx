@@ -1,10 +1,10 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import Link from "next/link";
 import { JoinClassForm } from "@/features/classes/class-forms";
 import { findPageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.joinAClass };
+export const generateMetadata = () => ({ title: WORDS.joinAClass });
 
 export default async function JoinClassPage({ searchParams }: { searchParams: Promise<{ code?: string }> }) {
   const { code } = await searchParams;

@@ -1,9 +1,9 @@
 import { FAMILIES, HEADINGS } from "@/core/text/families";
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { packages } from "@/server/licences";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.licences };
+export const generateMetadata = () => ({ title: WORDS.licences });
 export const dynamic = "force-dynamic";
 
 /** Under which licences what Fastigo is made with may be used. */

@@ -1,10 +1,10 @@
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { requirePageUser } from "@/server/http/page-user";
 import { isReal, lettersOf } from "@/server/mail/outgoing";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.mailbox };
+export const generateMetadata = () => ({ title: WORDS.mailbox });
 
 /** The letters that were sent in one's name; where no mail server is set they are nowhere else. */
 export default async function MailboxPage() {

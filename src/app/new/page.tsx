@@ -1,12 +1,12 @@
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/pages";
-import { STARTING_POINTS, WORDS as BEGIN } from "@/core/words/en/starting-points";
+import { WORDS } from "@/core/words/pages";
+import { STARTING_POINTS, WORDS as BEGIN } from "@/core/words/starting-points";
 import { NewForm } from "@/features/home/new-form";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 import { PointDrawing } from "./point-drawing";
 
-export const metadata = { title: WORDS.newTimeline };
+export const generateMetadata = () => ({ title: WORDS.newTimeline });
 
 export default async function NewPage() {
   await requirePageUser("/new");

@@ -1,7 +1,7 @@
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { toSvg } from "@/core/chart/draw/to-svg";
 import { pointTimeline, type StartingPoint } from "@/core/starting-points/starting-points";
-import { WORDS } from "@/core/words/en/starting-points";
+import { WORDS } from "@/core/words/starting-points";
 
 /** The chart of a starting point, drawn as every chart is. */
 export function PointDrawing({

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { embedCode, EMBED_HEIGHT } from "@/core/published/embed-code";
 import { fail } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { LETTERS, WORDS } from "@/core/words/en/published-pages";
-import { WORDS as SAID } from "@/core/words/en/reports";
+import { LETTERS, WORDS } from "@/core/words/published-pages";
+import { WORDS as SAID } from "@/core/words/reports";
 import { DecideSaid } from "@/features/publishing/decide-said";
 import { Decide } from "@/features/publishing/decide";
 import { requirePageUser } from "@/server/http/page-user";
@@ -10,7 +10,7 @@ import { saidReports } from "@/server/timelines/said-reports";
 import { LocalTime } from "@/ui/local-time";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.reports };
+export const generateMetadata = () => ({ title: WORDS.reports });
 
 /** What readers have reported, for those who keep this site. */
 export default async function OperatorPage() {

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { askedFrom } from "./asked";
 import { A_PAGE, MOST_COUNTED, searchPublished, subjectsInUse } from "@/server/publishing/search";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -6,7 +6,7 @@ import { INPUT } from "@/ui/controls/field";
 import { dayText } from "@/core/time/zoned";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.title };
+export const generateMetadata = () => ({ title: WORDS.title });
 
 /** What is published for everybody: searched by a form that needs no script, one page of it at a time. */
 export default async function PublishedPage({

@@ -1,12 +1,12 @@
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/schools";
+import { WORDS } from "@/core/words/schools";
 import { NameForm } from "@/features/classes/name-form";
 import { schoolsOf } from "@/server/classes/school";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.newSchool };
+export const generateMetadata = () => ({ title: WORDS.newSchool });
 
 /** The schools one teaches at, and making one. */
 export default async function SchoolsPage() {

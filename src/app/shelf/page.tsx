@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { searchShelf } from "@/core/shelf/search";
 import { SHELF } from "@/core/shelf/shelf";
-import { WORDS } from "@/core/words/en/picture-choice";
+import { WORDS } from "@/core/words/picture-choice";
 import { buttonLook } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.shelf };
+export const generateMetadata = () => ({ title: WORDS.shelf });
 
 /** The pictures that ship with Fastigo, for everybody to look at. */
 export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ words?: string | string[] }> }) {

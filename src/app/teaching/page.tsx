@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { lateText } from "@/core/words/en/late";
-import { standingText, WORDS } from "@/core/words/en/teaching";
+import { lateText } from "@/core/words/late";
+import { standingText, WORDS } from "@/core/words/teaching";
 import { type ClassAtAGlance, teachingOf, type Waiting } from "@/server/classes/teaching";
 import { schoolsOf } from "@/server/classes/school";
 import { db } from "@/server/db/pool";
@@ -10,7 +10,7 @@ import { buttonLook } from "@/ui/controls/button";
 import { checkDraft } from "../desk-work";
 import { UserBar } from "../user-bar";
 
-export const metadata = { title: WORDS.title };
+export const generateMetadata = () => ({ title: WORDS.title });
 
 /** A longer list is cut: the desk has all of it. */
 const MOST_SHOWN = 8;

@@ -1,11 +1,11 @@
 import Link from "next/link";
-import { WORDS as LOCAL } from "@/core/words/en/editor-local";
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS as LOCAL } from "@/core/words/editor-local";
+import { WORDS } from "@/core/words/pages";
 import { findPageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
 import { TryHere } from "./try-page";
 
-export const metadata = { title: WORDS.editor };
+export const generateMetadata = () => ({ title: WORDS.editor });
 
 /** The editor without an account; whoever has one begins at home. */
 export default async function TryPage() {

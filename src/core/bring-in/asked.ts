@@ -2,7 +2,7 @@ import type { ReadOptions } from "../time/read/options";
 import type { ReadFileOptions, Found } from "./files/found";
 import { readFile, readText } from "./files/read-file";
 import { NotReadable } from "./files/unpack";
-import { WORDS } from "../words/en/bring-in";
+import { WORDS } from "../words/bring-in";
 import { type Looked, type LookWish, lookAtRows, type Refused } from "./look-at-rows";
 import type { KnownEvent } from "./match-rows";
 import type { BroughtRow } from "./put-together";

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import { templateCsv, templateXlsx } from "../formats/template";
-import { WORDS } from "../words/en/template";
+import { WORDS } from "../words/template";
 import { readFile } from "./files/read-file";
 import { lookAtRows } from "./look-at-rows";
 

@@ -5,7 +5,7 @@ import { apply } from "./apply";
 import type { Op } from "./change";
 import { MOST, type MostOf } from "./limits";
 import { tooMuch } from "./too-much";
-import { LIMIT_SENTENCES } from "../words/en/limits";
+import { LIMIT_SENTENCES } from "../words/limits";
 
 const many = (n: number, make: (i: number) => Op): Op[] => Array.from({ length: n }, (_, i) => make(i));
 const chain = (n: number) =>

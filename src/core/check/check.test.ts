@@ -4,7 +4,7 @@ import { readWhen } from "../time/read/read-when";
 import { emptyCategory, emptyEvent, emptyItem, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { compareGiven, type GivenResult } from "./given-dates";
 import { checkRequirements, type Requirement } from "./requirements";
-import { requirementText } from "../words/en/class-work";
+import { requirementText } from "../words/class-work";
 
 describe("a given date", () => {
   it.each<[string, string, GivenResult]>([

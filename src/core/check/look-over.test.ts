@@ -5,7 +5,7 @@ import { readWhen } from "../time/read/read-when";
 import type { AnyColour } from "../timeline/fields";
 import type { Pattern } from "../timeline/looks";
 import { emptyCategory, type Timeline } from "../timeline/timeline";
-import { findingText } from "../words/en/look-over";
+import { findingText } from "../words/look-over";
 import { findingKey, lookOver } from "./look-over";
 
 const codes = (t: Timeline) => lookOver(t).map((f) => f.code);

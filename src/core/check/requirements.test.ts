@@ -10,7 +10,7 @@ import {
   type Timeline,
   type TimelineEvent,
 } from "../timeline/timeline";
-import { REQUIREMENT_NAMES, requirementName, requirementText } from "../words/en/class-work";
+import { REQUIREMENT_NAMES, requirementName, requirementText } from "../words/class-work";
 import { isEncyclopedia } from "./encyclopedias";
 import { checkRequirements, type Requirement, requirementKey, unmet } from "./requirements";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { leftText } from "../words/en/people";
+import { leftText } from "../words/people";
 import { readOneRoster, readRoster, rosterKey } from "./roster";
 
 describe("a list that is pasted", () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { rubricSumText } from "../words/en/setting";
+import { rubricSumText } from "../words/setting";
 import { type Chosen, type Rubric, rubricFrom, rubricProblem, rubricSum } from "./rubric";
 
 const levels = (...points: number[]) => points.map((p) => ({ name: `${p}`, text: "", points: p }));

@@ -9,7 +9,7 @@ import { mediaIn, timelineFromFrozen, toFrozen } from "./frozen";
 import { endingsFor, FORMATS, formatFor } from "./formats";
 import { readJson } from "./read-json";
 import { fromSnapshot, toSnapshot } from "./snapshot";
-import { LIMIT_SENTENCES } from "../words/en/limits";
+import { LIMIT_SENTENCES } from "../words/limits";
 
 const timeline: Timeline = {
   ...emptyTimeline("t"),

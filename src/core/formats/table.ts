@@ -10,7 +10,7 @@ import { type Category, emptyCategory, emptyEvent, emptyItem, emptyTimeline, nex
 import { asWritten } from "./full-table";
 import { readFullTable } from "./read-full-table";
 import { type Frozen, type FrozenEvent, toFrozen } from "./frozen";
-import { LIMIT_SENTENCES } from "../words/en/limits";
+import { LIMIT_SENTENCES } from "../words/limits";
 
 /** The columns of a table of events; others are not read. */
 const COLUMNS = ["When", "Title", "Category", "Part of", "Description", "Source", "Link", "Picture", "Credit"] as const;

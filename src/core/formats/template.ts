@@ -1,5 +1,5 @@
 import Papa from "papaparse";
-import { WORDS } from "../words/en/template";
+import { WORDS } from "../words/template";
 import { neverFormula } from "./full-table";
 
 const WIDTHS = [26, 36, 16, 24, 18, 18, 46, 30, 26, 26, 18, 12];

@@ -1,4 +1,4 @@
-import { WORDS } from "../words/en/take-out";
+import { WORDS } from "../words/take-out";
 import type { Frozen, FrozenEvent } from "./frozen";
 import { cellSources, cellsOf, itemsOf } from "./full-table";
 

@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from "fflate";
 import { escapeXml } from "../chart/draw/to-svg";
-import { WORDS } from "../words/en/take-out";
+import { WORDS } from "../words/take-out";
 import type { Frozen } from "./frozen";
 import { FIELDS } from "./full-table";
 import { sheetsOf } from "./write-xlsx";

@@ -1,6 +1,6 @@
 import type { Block, Inline } from "../text/description";
 import { escapeXml } from "../chart/draw/to-svg";
-import { WORDS } from "../words/en/take-out";
+import { WORDS } from "../words/take-out";
 import type { Frozen } from "./frozen";
 import { cellSources, cellsOf, type FullColumn, itemsOf, wordsOf } from "./full-table";
 

@@ -1,4 +1,4 @@
-import { WORDS } from "../words/en/take-out";
+import { WORDS } from "../words/take-out";
 import type { Frozen } from "./frozen";
 import { daysOf, FIELDS, FULL_COLUMNS, type FullColumn, fullTable, TIMELINE_ROW } from "./full-table";
 

@@ -1,3 +1,4 @@
+import { language } from "../language/spoken";
 import type { Timeline, TimelineEvent } from "../timeline/timeline";
 import { gregorianFromDay } from "../time/calendar";
 import { centuryText, whenLabel } from "../time/write-when";
@@ -90,7 +91,7 @@ const FIRST_YEAR = -9_999;
 /** The century a card is of, in words; null: it is of long before there were any one would count. */
 export function centuryOf(card: Card): string | null {
   const { year } = gregorianFromDay(Math.floor(card.from));
-  return year < FIRST_YEAR ? null : centuryText(year, "BC");
+  return year < FIRST_YEAR ? null : centuryText(year, { era: "BC", language: language() });
 }
 
 const surelyBefore = (a: Card, b: Card) => a.to < b.from;

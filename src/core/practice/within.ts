@@ -39,7 +39,7 @@ function spansOf(timeline: Timeline, cards: readonly Card[]): Shown[] {
   });
   const centuries = new Set(cards.map((c) => Math.floor((gregorianFromDay(Math.floor(c.from)).year - 1) / 100)));
   const shown = [...centuries].map((n): Shown => {
-    const date = centuryText(n * 100 + 50, mannerOf(timeline).era);
+    const date = centuryText(n * 100 + 50, mannerOf(timeline));
     const from = dayFromGregorian(n * 100 + 1, 1, 1);
     return { id: null, title: "", date, from, to: dayFromGregorian(n * 100 + 101, 1, 1) };
   });

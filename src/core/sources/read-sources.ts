@@ -1,5 +1,5 @@
 import type { ReadOptions } from "../time/read/options";
-import { WORDS } from "../words/en/sources";
+import { WORDS } from "../words/sources";
 import type { SourceValues } from "./cited";
 import { type CitationFiles, citationFiles } from "./processor";
 import { fromCsl } from "./csl-json";

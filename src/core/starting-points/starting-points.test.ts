@@ -4,7 +4,7 @@ import { chartOf } from "../chart/frame/chart";
 import { inOrder } from "../timeline/order";
 import { problems } from "../timeline/problems";
 import { categoriesOf } from "../timeline/timeline";
-import { STARTING_POINTS } from "../words/en/starting-points";
+import { STARTING_POINTS } from "../words/starting-points";
 import { keepExamples, pointTimeline, untouchedExamples, withoutExamples } from "./starting-points";
 
 describe.each(STARTING_POINTS.map((p) => [p.id, p] as const))("the starting point %s", (_, point) => {

@@ -3,7 +3,7 @@ import { putTogether } from "../bring-in/put-together";
 import { apply } from "../change/apply";
 import type { Op } from "../change/change";
 import { emptyTimeline, type Timeline, type TimelineEvent } from "../timeline/timeline";
-import { STARTING_POINTS } from "../words/en/starting-points";
+import { STARTING_POINTS } from "../words/starting-points";
 
 export type StartingPoint = (typeof STARTING_POINTS)[number];
 

@@ -1,3 +1,5 @@
+import { language } from "../language/spoken";
+import { type LengthUnit, type Scale, tongueOf } from "./tongues/tongue";
 import { extent, inDays, type Moment, type When } from "./when";
 
 const YEAR = 365.2425;
@@ -16,10 +18,7 @@ export function gapText(a: When, b: When): string | null {
   const least = bFrom - aTo;
   const most = bTo - aFrom;
   if (most <= 0 || bFrom + bTo <= aFrom + aTo) return null;
-  const words = rangeText(Math.max(0, least), most, sameYearPrecision(from, to));
-  // One figure between dates that are only about right is itself about right.
-  const rough = [from, to].some((m) => m.about || m.precision === "digits");
-  return rough && !/ to |^up to/.test(words) ? `about ${words}` : words;
+  return roughly([from, to], rangeText(Math.max(0, least), most, sameYearPrecision(from, to)));
 }
 
 /**
@@ -34,9 +33,22 @@ export function lengthText(when: When): string | null {
   const alike = r.start.precision === r.end.precision && !r.start.about && !r.end.about;
   if (alike && (r.start.precision === "day" || r.start.precision === "month")) return wordsFor(to - from);
   if (late + to <= from + early) return null;
-  const words = rangeText(Math.max(0, late - early), to - from, alike && sameYearPrecision(r.start, r.end));
-  const rough = [r.start, r.end].some((m) => m.about || m.precision === "digits");
-  return rough && !/ to |^up to/.test(words) ? `about ${words}` : words;
+  return roughly(
+    [r.start, r.end],
+    rangeText(Math.max(0, late - early), to - from, alike && sameYearPrecision(r.start, r.end)),
+  );
+}
+
+/** One figure between dates that are only about right is itself about right. */
+function roughly(of: readonly Moment[], { text, one }: Length): string {
+  const rough = of.some((m) => m.about || m.precision === "digits");
+  return rough && one ? tongueOf(language()).about(text) : text;
+}
+
+/** A length in words, and whether it is one figure: not a range of them. */
+interface Length {
+  text: string;
+  one: boolean;
 }
 
 /** Two dates known to the year are a whole number of years apart to any reader: 1845 and 1872, 27 years. */
@@ -56,17 +68,20 @@ function bounds(m: Moment, margin: When["margin"]): [number, number] {
   return [e.from ? inDays(e.from) : Number.NaN, e.to ? inDays(e.to) : Number.NaN];
 }
 
-function rangeText(least: number, most: number, alike: boolean): string {
-  if (alike) return wordsFor((least + most) / 2);
+function rangeText(least: number, most: number, alike: boolean): Length {
+  const one = (days: number): Length => ({ text: wordsFor(days), one: true });
+  if (alike) return one((least + most) / 2);
   const mid = (least + most) / 2;
   const spread = most - least;
-  if (spread <= Math.max(mid * 0.02, 1.01) || spread / unitFor(mid).days < 1) return wordsFor(mid);
+  if (spread <= Math.max(mid * 0.02, 1.01) || spread / unitFor(mid).days < 1) return one(mid);
   const unit = unitFor(most);
   // From some year of the 1840s (1849 at the latest) to 1872: whole years are counted from name to name.
   const named = unit.name === "year" ? 1 : 0;
   const [lo, hi] = [Math.floor(least / unit.days + 0.01) + named, Math.ceil(most / unit.days - 0.01) - named];
-  if (hi - lo <= 1 && lo > 0) return wordsFor(mid);
-  return lo === 0 ? `up to ${count(hi, unit.name)}` : `${number(lo)} to ${count(hi, unit.name)}`;
+  if (hi - lo <= 1 && lo > 0) return one(mid);
+  const tongue = tongueOf(language());
+  const longest = count(hi, unit.name);
+  return { text: lo === 0 ? tongue.upTo(longest) : tongue.range(number(lo), longest), one: false };
 }
 
 const UNITS = [
@@ -88,16 +103,21 @@ export function wordsFor(days: number): string {
   return count(Math.max(1, Math.round(days / unit.days)), unit.name);
 }
 
-function count(n: number, name: string): string {
-  return `${number(n)} ${name}${n === 1 ? "" : "s"}`;
+function count(n: number, unit: LengthUnit): string {
+  const [amount, scale] = scaled(n);
+  return tongueOf(language()).length(amount, scale, unit, n === 1);
 }
 
 function number(n: number): string {
-  if (n >= 1e9) return `${round2(n / 1e9)} billion`;
-  if (n >= 1e6) return `${round2(n / 1e6)} million`;
-  return n >= 10_000 ? n.toLocaleString("en") : String(n);
+  const [amount, scale] = scaled(n);
+  return tongueOf(language()).scaled(amount, scale);
 }
 
-function round2(n: number): string {
-  return String(Number(n.toPrecision(2)));
+/** A number as it is said: "23", "12,000", and beyond a million two digits and what they count. */
+function scaled(n: number): [amount: string, scale: Scale] {
+  const tongue = tongueOf(language());
+  const short = (m: number) => tongue.decimal(String(Number(m.toPrecision(2))));
+  if (n >= 1e9) return [short(n / 1e9), "billion"];
+  if (n >= 1e6) return [short(n / 1e6), "million"];
+  return [tongue.number(n), ""];
 }

@@ -6,7 +6,7 @@ import { partsOf, textOfParts } from "./parts";
 import { readEdtf } from "./read/notation";
 import { readWhen } from "./read/read-when";
 import { extent, inDays } from "./when";
-import { USUAL_MANNER, whenLabel } from "./write-when";
+import { USUAL_MANNER, whenLabel, whenLongLabel } from "./write-when";
 import { edtfOf, isExact } from "./write-edtf";
 
 const YEAR = fc.oneof(
@@ -55,6 +55,7 @@ describe("writing and reading", () => {
       era: fc.constantFrom<"BC" | "BCE">("BC", "BCE"),
       weekdays: fc.boolean(),
       julian: fc.constant(true),
+      language: fc.constantFrom("en", "de", "es"),
     });
     fc.assert(
       fc.property(MARKED, manner, (typed, m) => {
@@ -68,6 +69,25 @@ describe("writing and reading", () => {
         expect(isExact(when.readAs)).toBe(true);
       }),
       { seed: 21, numRuns: 3_000 },
+    );
+  });
+
+  it("give the same span in every language, long and short", () => {
+    const language = fc.constantFrom<"en" | "de" | "es">("en", "de", "es");
+    const span = fc.tuple(DATE, DATE, fc.constantFrom("span", "from", "until", "between"));
+    fc.assert(
+      fc.property(span, language, fc.boolean(), ([a, b, shape], spoken, long) => {
+        const typed = { span: `${a} - ${b}`, from: `from ${a}`, until: `until ${a}`, between: `between ${a} and ${b}` }[
+          shape
+        ]!;
+        const when = readWhen(typed);
+        if (when.readAs.kind === "not_understood") return;
+        const label = (long ? whenLongLabel : whenLabel)(when, { ...USUAL_MANNER, language: spoken });
+        // What lies between two dates is written by its edges, which are told from each other by their own exactness.
+        if (shape === "between" && /\d:\d/.test(typed)) return;
+        expect(readWhen(label).edtf, `${typed} as ${label}`).toBe(when.edtf);
+      }),
+      { seed: 25, numRuns: 3_000 },
     );
   });
 
@@ -170,6 +190,44 @@ it.each<[string, Partial<typeof USUAL_MANNER>, string]>([
   ["AD 96", { era: "BCE" }, "96 CE"],
   ["3 Mar 1702 (Julian)", { julian: false }, "14 Mar 1702"],
   ["14-19 Nov 1872", {}, "14 – 19 Nov 1872"],
+  ["14 Nov 1872", { language: "de" }, "14. Nov. 1872"],
+  ["14 Nov 1872", { language: "de", weekdays: true }, "Do 14. Nov. 1872"],
+  ["14 Nov 1872", { language: "de", months: "numbers" }, "14.11.1872"],
+  ["14 Nov 1872", { language: "de", order: "mdy" }, "14. Nov. 1872"],
+  ["14-19 Nov 1872", { language: "de" }, "14. – 19. Nov. 1872"],
+  ["2 Feb - 5 Mar 1900", { language: "de" }, "2. Feb. – 5. März 1900"],
+  ["14 Nov 1872 22:10", { language: "de" }, "14. Nov. 1872 22:10"],
+  ["14 Nov 1872 10 pm", { language: "de" }, "14. Nov. 1872 22 Uhr"],
+  ["310 BC", { language: "de" }, "310 v. Chr."],
+  ["310 BC", { language: "de", era: "BCE" }, "310 v. u. Z."],
+  ["AD 96", { language: "de" }, "96 n. Chr."],
+  ["1840s", { language: "de" }, "1840er"],
+  ["early 1840s", { language: "de" }, "Anfang der 1840er"],
+  ["late 16th century", { language: "de" }, "Ende des 16. Jahrhunderts"],
+  ["about 1702", { language: "de" }, "um 1702"],
+  ["4.6 billion years ago", { language: "de" }, "vor 4,6 Milliarden Jahren"],
+  ["3 Mar 1702 (Julian)", { language: "de" }, "3. März 1702 (julianisch)"],
+  ["from 1890", { language: "de" }, "ab 1890"],
+  ["14 Nov 1872", { language: "es" }, "14 nov 1872"],
+  ["14 Nov 1872", { language: "es", weekdays: true }, "jue 14 nov 1872"],
+  ["310 BC", { language: "es" }, "310 a. C."],
+  ["AD 96", { language: "es", era: "BCE" }, "96 e. c."],
+  ["19th century", { language: "es" }, "siglo XIX"],
+  ["late 16th century", { language: "es" }, "finales del siglo XVI"],
+  ["1840s", { language: "es" }, "década de 1840"],
+  ["before 1840s", { language: "es" }, "antes de 1840"],
+  ["spring 1783", { language: "es" }, "primavera de 1783"],
+  ["66 million years ago", { language: "es" }, "hace 66 millones de años"],
+  ["1631-1702", { language: "es" }, "1631 – 1702"],
 ])("%s written in the manner %j is %s", (typed, manner, label) =>
   expect(whenLabel(readWhen(typed), { ...USUAL_MANNER, ...manner })).toBe(label),
+);
+
+it.each<["de" | "es", string, string]>([
+  ["de", "14 Nov 1872", "Donnerstag, 14. November 1872"],
+  ["es", "14 Nov 1872", "jueves, 14 de noviembre de 1872"],
+  ["es", "Nov 1872", "noviembre de 1872"],
+  ["es", "2 Feb - 5 Mar 1702", "jueves, 2 de febrero de 1702 – domingo, 5 de marzo de 1702"],
+])("in running text, in %s, %s is %s", (spoken, typed, label) =>
+  expect(whenLongLabel(readWhen(typed), { ...USUAL_MANNER, language: spoken })).toBe(label),
 );

@@ -1,5 +1,6 @@
 import { type Calendar, civilFrom, dayFromGregorian, weekday } from "./calendar";
-import { MONTHS } from "./date-problem";
+import type { Language } from "../language/spoken";
+import { tongueOf, type Era, type WholeOfPart } from "./tongues/tongue";
 import { addSeconds, isDateless, type Moment, NO_DAY, startOf, type When } from "./when";
 import type { Instant } from "./instant";
 
@@ -7,7 +8,7 @@ import type { Instant } from "./instant";
 export interface Manner {
   order: "dmy" | "mdy";
   months: "names" | "numbers";
-  era: "BC" | "BCE";
+  era: Era;
   weekdays: boolean;
   /** Whether a Julian date is shown in its own calendar, or as the Gregorian day it was. */
   julian: boolean;
@@ -17,7 +18,11 @@ export interface Manner {
   finest?: "month";
   /** The day that goes without saying, as a day number: its times stand alone. Never stored: `mannerOf` adds it. */
   silentDay?: number;
+  /** The language dates are written in; missing: English. Never stored: `mannerOf` adds it. */
+  language?: Language;
 }
+/** What a year is written by. */
+export type YearManner = Pick<Manner, "era" | "language">;
 
 export const USUAL_MANNER: Manner = { order: "dmy", months: "names", era: "BC", weekdays: false, julian: true };
 
@@ -31,55 +36,60 @@ interface DateStyle {
 
 const SHORT: DateStyle = { months: "short", weekdays: false, calendar: "gregorian", manner: USUAL_MANNER };
 const LONG: DateStyle = { months: "long", weekdays: true, calendar: "gregorian", manner: USUAL_MANNER };
-const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
-
 const two = (n: number) => String(n).padStart(2, "0");
 
 /** "1872", "310 BC", "AD 96" (below 1000 a bare number would look like something else), "12,000 BC". */
-export function yearText(year: number, era: "BC" | "BCE" = "BC"): string {
-  if (year < 1) return `${grouped(1 - year)} ${era}`;
-  if (year < 1000) return era === "BC" ? `AD ${year}` : `${year} CE`;
-  return grouped(year);
-}
-
-function grouped(n: number): string {
-  return n >= 10_000 ? n.toLocaleString("en") : String(n);
+export function yearText(year: number, { era, language }: YearManner = USUAL_MANNER): string {
+  const tongue = tongueOf(language);
+  if (year < 1) return tongue.before1(tongue.number(1 - year), era);
+  return year < 1000 ? tongue.after1(String(year), era) : tongue.number(year);
 }
 
 /** How a date is shown, without the reading's doubts lost: "about 1702", "1840s", "Nov 1872", "14 Nov 1872 22:10". */
 export function momentLabel(m: Moment, style: DateStyle = SHORT): string {
-  const about = m.about ? "about " : "";
   const doubt = m.uncertain ? "?" : "";
-  return `${about}${plainLabel(m, style)}${doubt}`;
+  const plain = plainLabel(m, style);
+  return `${m.about ? tongueOf(style.manner.language).about(plain) : plain}${doubt}`;
 }
 
 function plainLabel(m: Moment, style: DateStyle): string {
   const w = m.wording;
-  if (w?.kind === "ago") return agoText(w.amount, w.unit);
+  const tongue = tongueOf(style.manner.language);
+  if (w?.kind === "ago") {
+    const amount = w.amount.includes(".")
+      ? tongue.decimal(w.amount)
+      : Number(w.amount).toLocaleString(style.manner.language ?? "en");
+    return tongue.ago(amount, w.unit);
+  }
   if (w?.kind === "edtf") return formLabel(m, w.text, style);
-  if (w?.kind === "season") return `${w.season} ${yearText(w.year, style.manner.era)}`;
-  if (w?.kind === "before" && m.to) return `before ${boundary(m, m.to, style)}`;
-  if (w?.kind === "after" && m.from) return `after ${boundary(m, addSeconds(m.from, -1), style)}`;
-  if (!m.from || !m.to) return "unknown";
+  if (w?.kind === "season") return tongue.season(tongue.seasons[w.season], yearText(w.year, style.manner));
+  if (w?.kind === "before" && m.to) return tongue.before(boundary(m, m.to, style));
+  if (w?.kind === "after" && m.from) return tongue.after(boundary(m, addSeconds(m.from, -1), style));
+  if (!m.from || !m.to) return tongue.unknown;
   const last = addSeconds(m.to, -1);
   if (w?.kind === "between")
-    return `between ${dateText(m.from, precisionOfEdge(m.from, true), style)} and ${dateText(last, precisionOfEdge(m.to, true), style)}`;
-  if (w?.kind === "part") return `${w.part} ${wholeOfPart(m, style)}`;
+    return tongue.between(
+      dateText(m.from, precisionOfEdge(m.from, true), style),
+      dateText(last, precisionOfEdge(m.to, true), style),
+    );
+  if (w?.kind === "part") return tongue.part(w.part, ...wholeOfPart(m, style));
   return dateText(m.from, m.precision, style, last);
 }
 
 /** A mask, significant digits or a set in words. */
 function formLabel(m: Moment, text: string, style: DateStyle): string {
   if (!m.from || !m.to) return text;
+  const { manner } = style;
+  const tongue = tongueOf(manner.language);
   const first = civilFrom(style.calendar, m.from.day);
   const last = civilFrom(style.calendar, addSeconds(m.to, -1).day);
   const mask = /^(\d{4})-(\d{2}|XX)(?:-XX)?$/.exec(text);
-  if (mask?.[2] === "XX") return `some time in ${yearText(first.year, style.manner.era)}`;
-  if (mask) return `some day in ${dateText(m.from, "month", style)}`;
-  if (/^Y-?\d+E\d+$/.test(text)) return yearText(first.year, style.manner.era);
+  if (mask?.[2] === "XX") return tongue.someTime(yearText(first.year, manner));
+  if (mask) return tongue.someDay(dateText(m.from, "month", style));
+  if (/^Y-?\d+E\d+$/.test(text)) return yearText(first.year, manner);
   return first.year === last.year
-    ? `${dateText(m.from, "day", style)} or later, by ${dateText(addSeconds(m.to, -1), "day", style)}`
-    : `some time between ${yearText(first.year, style.manner.era)} and ${yearText(last.year, style.manner.era)}`;
+    ? tongue.orLater(dateText(m.from, "day", style), dateText(addSeconds(m.to, -1), "day", style))
+    : tongue.someTimeBetween(yearText(first.year, manner), yearText(last.year, manner));
 }
 
 /** Before X begins and after X ends at the edge of X, written in X's own precision. */
@@ -96,85 +106,95 @@ function precisionOfEdge(edge: Instant, gregorian: boolean): Moment["precision"]
   return month === 1 && day === 1 ? "year" : day === 1 ? "month" : "day";
 }
 
-function wholeOfPart(m: Moment, style: DateStyle): string {
-  const { calendar } = style;
+function wholeOfPart(m: Moment, style: DateStyle): [whole: string, of: WholeOfPart] {
+  const { calendar, manner } = style;
+  const tongue = tongueOf(manner.language);
   const { year } = civilFrom(calendar, m.from!.day);
+  const from = (years: number) => yearText(Math.floor(year / years) * years, manner);
   switch (m.precision) {
     case "decade":
-      return `${yearText(Math.floor(year / 10) * 10, style.manner.era)}s`;
+      return [tongue.decade(from(10)), "decade"];
     case "century":
       return year % 100 === 0 || civilFrom(calendar, m.to!.day).year % 100 === 0
-        ? `${yearText(Math.floor(year / 100) * 100, style.manner.era)}s`
-        : centuryText(year, style.manner.era);
+        ? [tongue.hundreds(from(100)), "hundreds"]
+        : [centuryText(year, manner), "century"];
     case "month":
-      return dateText(m.from!, "month", style);
+      return [dateText(m.from!, "month", style), "month"];
     case "day":
-      return dateText(m.from!, "day", style);
+      return [dateText(m.from!, "day", style), "day"];
     default:
-      return yearText(year, style.manner.era);
+      return [yearText(year, manner), "year"];
   }
 }
 
-export function centuryText(year: number, era: string): string {
+export function centuryText(year: number, { era, language }: YearManner): string {
+  const tongue = tongueOf(language);
   const n = year >= 1 ? Math.floor((year - 1) / 100) + 1 : Math.floor(-year / 100) + 1;
-  return `${ordinal(n)} century${year >= 1 ? "" : ` ${era}`}`;
+  return year >= 1 ? tongue.century(n) : tongue.ofEra(tongue.century(n), era);
 }
 
-function ordinal(n: number): string {
-  const tail = n % 100 >= 11 && n % 100 <= 13 ? "th" : (["th", "st", "nd", "rd"][n % 10] ?? "th");
-  return `${n}${tail}`;
+/** A month's name in a manner: "Nov", "November". */
+export function monthText(month: number, long: boolean, { language }: Pick<Manner, "language">): string {
+  const tongue = tongueOf(language);
+  return (long ? tongue.months : tongue.shortMonths)[month - 1]!;
 }
 
 function dateText(at: Instant, precision: Moment["precision"], style: DateStyle, last?: Instant): string {
   const { year, month, day } = civilFrom(style.calendar, at.day);
-  const monthWord = style.months === "long" ? MONTHS[month - 1]! : MONTHS[month - 1]!.slice(0, 3);
-  const yearWord = yearText(year, style.manner.era);
-  const numbers = style.manner.months === "numbers" && style.months === "short";
-  const monthFirst = style.manner.order === "mdy";
+  const { manner } = style;
+  const tongue = tongueOf(manner.language);
+  const long = style.months === "long";
+  const monthWord = monthText(month, long, manner);
+  const yearWord = yearText(year, manner);
+  const numbers = manner.months === "numbers" && !long;
+  // Only English says its months before its days.
+  const monthFirst = manner.order === "mdy";
   const bare = numbers
-    ? `${(monthFirst ? [month, day] : [day, month]).map(two).join("/")}/${yearWord}`
-    : monthFirst
+    ? monthFirst
+      ? `${two(month)}/${two(day)}/${yearWord}`
+      : tongue.numbers(two(day), two(month), yearWord)
+    : monthFirst && (manner.language ?? "en") === "en"
       ? `${monthWord} ${day}, ${yearWord}`
-      : `${day} ${monthWord} ${yearWord}`;
-  const weekdayWord = WEEKDAYS[weekday(at.day)]!;
-  const fullDay = style.weekdays ? `${style.months === "long" ? weekdayWord : weekdayWord.slice(0, 3)} ${bare}` : bare;
+      : tongue.date(day, monthWord, yearWord, long);
+  const names = long ? tongue.weekdays : tongue.shortWeekdays;
+  const fullDay = style.weekdays ? tongue.onWeekday(names[weekday(at.day)]!, bare, long) : bare;
   switch (precision) {
     case "second":
     case "minute":
     case "hour":
-      if (isSilent(at, style.manner)) return timeText(at, precision, style.manner);
-      if (isDateless(at.day)) return `${timeText(at, precision, style.manner)}, a day later`;
-      if (style.manner.finest === "month") return `${monthWord} ${yearWord}`;
-      return `${fullDay} ${timeText(at, precision, style.manner)}`;
+      if (isSilent(at, manner)) return timeText(at, precision, manner);
+      if (isDateless(at.day)) return tongue.aDayLater(timeText(at, precision, manner));
+      if (manner.finest === "month") return tongue.monthYear(monthWord, yearWord, long);
+      return `${fullDay} ${timeText(at, precision, manner)}`;
     case "day":
-      return style.manner.finest === "month" ? `${monthWord} ${yearWord}` : fullDay;
+      return manner.finest === "month" ? tongue.monthYear(monthWord, yearWord, long) : fullDay;
     case "month":
     case "season":
-      return `${monthWord} ${yearText(year, style.manner.era)}`;
-    case "decade":
-      return year < 1
-        ? `${yearText(last ? civilFrom(style.calendar, last.day).year : year, style.manner.era)}`.replace(
-            /^(\d+)/,
-            "$1s",
-          )
-        : `${yearText(year, style.manner.era)}s`;
+      return tongue.monthYear(monthWord, yearWord, long);
+    case "decade": {
+      if (year >= 1) return tongue.decade(yearWord);
+      const end = last ? civilFrom(style.calendar, last.day).year : year;
+      return end < 1
+        ? tongue.ofEra(tongue.decade(tongue.number(1 - end)), manner.era)
+        : tongue.decade(yearText(end, manner));
+    }
     case "century":
       return year % 100 === 0 && year > 0
-        ? `${yearText(year, style.manner.era)}s`
+        ? tongue.hundreds(yearWord)
         : isHundreds(year)
-          ? hundredsBc(year, style.manner.era)
-          : centuryText(year, style.manner.era);
+          ? tongue.ofEra(tongue.hundreds(String(Math.floor((1 - year) / 100) * 100)), manner.era)
+          : centuryText(year, manner);
     case "millennium": {
       const n = year >= 1 ? Math.floor((year - 1) / 1_000) + 1 : Math.floor(-year / 1_000) + 1;
-      return `${ordinal(n)} millennium${year >= 1 ? "" : ` ${style.manner.era}`}`;
+      return year >= 1 ? tongue.millennium(n) : tongue.ofEra(tongue.millennium(n), manner.era);
     }
     case "digits": {
-      if (!last) return yearText(year, style.manner.era);
+      if (!last) return yearText(year, manner);
       const end = civilFrom(style.calendar, last.day).year;
-      return yearText(end === year ? year : Math.round((year + end + 1) / 2));
+      return yearText(end === year ? year : Math.round((year + end + 1) / 2), manner);
     }
     default:
-      return yearText(year, style.manner.era);
+      return yearText(year, manner);
   }
 }
 
@@ -182,13 +202,12 @@ function dateText(at: Instant, precision: Moment["precision"], style: DateStyle,
 function isHundreds(year: number): boolean {
   return year < 1 && (1 - year) % 100 === 99;
 }
-function hundredsBc(year: number, era: string): string {
-  return `${Math.floor((1 - year) / 100) * 100}s ${era}`;
-}
-
 /** A day number in words that are read back: "14 Nov 1872". */
-export function dayText(day: number): string {
-  return dateText({ day, second: 0 }, "day", SHORT);
+export function dayText(day: number, { language }: Pick<Manner, "language"> = {}): string {
+  return dateText({ day, second: 0 }, "day", {
+    ...SHORT,
+    manner: { ...USUAL_MANNER, ...(language ? { language } : {}) },
+  });
 }
 
 /** Whether the day of an instant goes without saying. */
@@ -197,9 +216,15 @@ export function isSilent(at: Instant, manner: Manner): boolean {
 }
 
 /** A time of day in the timeline's manner: "22:10", "10:10 pm", a whole hour "22 h" or "10 pm". */
-export function timeText(at: Instant, precision: "hour" | "minute" | "second", manner: Pick<Manner, "clock">): string {
+export function timeText(
+  at: Instant,
+  precision: "hour" | "minute" | "second",
+  manner: Pick<Manner, "clock" | "language">,
+): string {
   const hour = Math.floor(at.second / 3600);
-  if (precision === "hour" && manner.clock === "24") return `${hour} h`;
+  const english = (manner.language ?? "en") === "en";
+  if (precision === "hour" && manner.clock !== "12" && !(english && !manner.clock))
+    return english ? `${hour} h` : tongueOf(manner.language).hour(hour);
   if (precision !== "hour" && manner.clock !== "12")
     return precision === "second" ? `${clock(at)}:${two(at.second % 60)}` : clock(at);
   const past = precision === "hour" ? "" : clock(at).slice(2);
@@ -210,12 +235,6 @@ export function timeText(at: Instant, precision: "hour" | "minute" | "second", m
 /** Hours and minutes as ISO 8601 writes them. */
 export function clock(at: Instant): string {
   return `${two(Math.floor(at.second / 3600))}:${two(Math.floor((at.second % 3600) / 60))}`;
-}
-
-function agoText(amount: string, unit: string): string {
-  const n = amount.includes(".") ? amount : Number(amount).toLocaleString("en");
-  if (unit === "bp") return `${n} BP`;
-  return unit === "years" ? `${n} years ago` : `${n} ${unit} years ago`;
 }
 
 /**
@@ -241,18 +260,23 @@ export function whenFullLabel(when: When, manner: Manner | null = null): string 
   return whenLongLabel(when, all);
 }
 
+/** In any language. */
+const WEEKDAY_TYPED =
+  /(?:^|\s)(?:mon|tue|wed|thu|fri|sat|sun|die|mi|do|fr|sa|so|lun|mar|mié|mie|jue|vie|sáb|sab|dom)(?:day|tag|tes|nes|ves|ado|ingo|[a-zé]*)?[.,]?\s/i;
+
 /** 15 October 1582, the first day of the Gregorian calendar. */
 const FIRST_GREGORIAN = dayFromGregorian(1582, 10, 15);
 
 /** Before the calendar that weekdays are counted back in, one is named only where its author typed it. */
 function mayNameWeekday(when: When): boolean {
   const at = startOf(when);
-  return (at !== null && at.day >= FIRST_GREGORIAN) || /(?:^|\s)(?:mon|tue|wed|thu|fri|sat|sun)/i.test(when.typed);
+  return (at !== null && at.day >= FIRST_GREGORIAN) || WEEKDAY_TYPED.test(when.typed);
 }
 
 function label(when: When, style: DateStyle): string {
   const r = when.readAs;
-  const tail = when.calendar === "julian" && style.calendar === "julian" ? " (Julian)" : "";
+  const tail =
+    when.calendar === "julian" && style.calendar === "julian" ? ` ${tongueOf(style.manner.language).julian}` : "";
   switch (r.kind) {
     case "moment":
       return momentLabel(r.at, style) + tail;
@@ -266,8 +290,9 @@ function label(when: When, style: DateStyle): string {
 }
 
 function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): string {
-  if (!start) return end ? `until ${momentLabel(end, style)}` : "";
-  if (!end) return `from ${momentLabel(start, style)}`;
+  const tongue = tongueOf(style.manner.language);
+  if (!start) return end ? tongue.until(momentLabel(end, style)) : "";
+  if (!end) return tongue.from(momentLabel(start, style));
   const a = momentLabel(start, style);
   const b = momentLabel(end, style);
   if (isTimed(end.precision) && start.from && end.from && !end.about && !end.uncertain) {
@@ -290,9 +315,9 @@ function spanLabel(start: Moment | null, end: Moment | null, style: DateStyle): 
   ) {
     const s = civilFrom(style.calendar, start.from!.day);
     const e = civilFrom(style.calendar, end.from!.day);
-    if (s.year === e.year && s.month === e.month) return `${s.day} – ${b}`;
-    const word = MONTHS[s.month - 1]!;
-    if (s.year === e.year) return `${s.day} ${style.months === "long" ? word : word.slice(0, 3)} – ${b}`;
+    if (s.year === e.year && s.month === e.month) return `${tongue.day(s.day)} – ${b}`;
+    const long = style.months === "long";
+    if (s.year === e.year) return `${tongue.dayMonth(s.day, monthText(s.month, long, style.manner), long)} – ${b}`;
   }
   return `${a} – ${b}`;
 }
@@ -312,6 +337,6 @@ export function headlineLabel(when: When, manner: Manner | null = null): string 
   if (isTimed(at.precision) && at.from && (isSilent(at.from, m) || isDateless(at.from.day)))
     return momentLabel(at, { ...SHORT, manner: m });
   if (["second", "minute", "hour", "day", "month"].includes(at.precision))
-    return yearText(civilFrom("gregorian", begins.day).year, m.era);
+    return yearText(civilFrom("gregorian", begins.day).year, m);
   return momentLabel({ ...at, uncertain: false }, { ...SHORT, manner: m });
 }

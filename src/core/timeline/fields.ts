@@ -293,8 +293,8 @@ export const TIMELINE = {
   sourceManner: field<SourceManner>("apa", { enum: ["apa", "harvard", "numbered"] }, { undrawn: true }),
   /** The published timeline it was begun with; null where it was begun anew. */
   basedOn: field<BasedOn | null>(null, maybe(BASED_ON), { undrawn: true, serverOnly: true }),
-  /** The language it is written in, as BCP 47 names it: for spelling, hyphens and screen readers. */
-  language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }, { undrawn: true }),
+  /** The language it is written in, as BCP 47 names it: for spelling, hyphens, screen readers, and how dates are written. */
+  language: field<string>("en", { type: "string", pattern: "^[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}$" }),
 } as const;
 
 export const EVENT = {

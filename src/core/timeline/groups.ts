@@ -1,6 +1,7 @@
 import { gregorianFromDay } from "../time/calendar";
 import type { Instant } from "../time/instant";
 import { startOf, type When } from "../time/when";
+import { tongueOf } from "../time/tongues/tongue";
 import { centuryText, dayText, isSilent, isTimed, type Manner, timeText, yearText } from "../time/write-when";
 
 /** Events that stand together in an index, under what they share. */
@@ -12,7 +13,6 @@ export interface Group {
 
 /** No more groups than that: a longer list of headings is none. */
 const MOST_GROUPS = 14;
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 
 /** Where the divisions of these stand among all. */
 const [HOURS, DAYS, MONTHS_OF, YEARS] = [0, 1, 2, 3];
@@ -24,6 +24,7 @@ interface Division {
 }
 
 function divisions(manner: Manner): Division[] {
+  const tongue = tongueOf(manner.language);
   const year = (at: Instant) => gregorianFromDay(at.day).year;
   const years = (step: number, name: (from: number) => string): Division => ({
     of: (at) => Math.floor(year(at) / step),
@@ -35,21 +36,22 @@ function divisions(manner: Manner): Division[] {
       name: (n) => {
         const at = { day: Math.floor(n / 24), second: (((n % 24) + 24) % 24) * 3600 };
         const hour = timeText(at, "hour", manner);
-        return isSilent(at, manner) ? hour : `${dayText(at.day)}, ${hour}`;
+        return isSilent(at, manner) ? hour : `${dayText(at.day, manner)}, ${hour}`;
       },
     },
-    { of: (at) => at.day, name: (n) => dayText(n) },
+    { of: (at) => at.day, name: (n) => dayText(n, manner) },
     {
       of: (at) => {
         const { year, month } = gregorianFromDay(at.day);
         return year * 12 + month - 1;
       },
-      name: (n) => `${MONTHS[((n % 12) + 12) % 12]} ${yearText(Math.floor(n / 12), manner.era)}`,
+      name: (n) =>
+        tongue.monthYear(tongue.shortMonths[((n % 12) + 12) % 12]!, yearText(Math.floor(n / 12), manner), false),
     },
-    years(1, (from) => yearText(from, manner.era)),
-    years(10, (from) => (from >= 10 ? `${from}s` : spanned(from, from + 9, manner))),
+    years(1, (from) => yearText(from, manner)),
+    years(10, (from) => (from >= 10 ? tongue.decade(String(from)) : spanned(from, from + 9, manner))),
     // The first century begins with the year 1.
-    { of: (at) => Math.floor((year(at) - 1) / 100), name: (n) => centuryText(n * 100 + 50, manner.era) },
+    { of: (at) => Math.floor((year(at) - 1) / 100), name: (n) => centuryText(n * 100 + 50, manner) },
     ...[1_000, 10_000, 100_000, 1_000_000, 10_000_000, 100_000_000, 1_000_000_000].map((step) =>
       years(step, (from) => spanned(from, from + step - 1, manner)),
     ),
@@ -57,7 +59,7 @@ function divisions(manner: Manner): Division[] {
 }
 
 const spanned = (from: number, to: number, manner: Manner) =>
-  `${yearText(from, manner.era)} to ${yearText(to, manner.era)}`;
+  tongueOf(manner.language).toYears(yearText(from, manner), yearText(to, manner));
 
 /** The finest division in which a date can be told: of a year nobody says in which month it lies. */
 function finestOf({ readAs: r }: When): number {

@@ -1,3 +1,4 @@
+import { language } from "../language/spoken";
 import { holdsFiles } from "./fields";
 import type { DateProblem } from "../time/date-problem";
 import { safeAddress } from "../text/description";
@@ -110,7 +111,7 @@ export function daysNamed(events: Iterable<TimelineEvent>): string[] {
   return [...days]
     .sort((a, b) => a - b)
     .slice(0, MOST_DAYS)
-    .map(dayText);
+    .map((day) => dayText(day, { language: language() }));
 }
 
 /** Whether a date says its day, which times alone may then belong to. */

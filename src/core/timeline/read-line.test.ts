@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { whenLabel } from "../time/write-when";
-import { LINE_GRAMMAR } from "../words/en/editor-ledger";
+import { LINE_GRAMMAR } from "../words/editor-ledger";
 import { isMeantBy, readLine } from "./read-line";
 
 describe("a line of the ledger", () => {

@@ -1,3 +1,5 @@
+import { languageLike } from "../language/asked-language";
+import type { Language } from "../language/spoken";
 import { sameValue } from "../text/same-value";
 import { readWhen } from "../time/read/read-when";
 import type { ReadOptions } from "../time/read/options";
@@ -20,9 +22,13 @@ function silentDayOf(timesOn: When | null): number | null {
   return startOf(timesOn)?.day ?? NO_DAY;
 }
 
-/** How a timeline writes its dates: what was set, and the day that goes without saying. */
-export function mannerOf(t: { dateStyle?: Manner | null; timesOn?: When | null }): Manner {
-  const manner = t.dateStyle ?? USUAL_MANNER;
+/** How a timeline writes its dates: what was set, the day that goes without saying, and its language. The same settings give the same object. */
+export function mannerOf(t: {
+  dateStyle?: Manner | null;
+  timesOn?: When | null;
+  language?: string | undefined;
+}): Manner {
+  const manner = inItsLanguage(t.dateStyle ?? USUAL_MANNER, languageLike(t.language));
   const { timesOn } = t;
   const day = silentDayOf(timesOn ?? null);
   if (!timesOn || day === null) return manner;
@@ -33,8 +39,18 @@ export function mannerOf(t: { dateStyle?: Manner | null; timesOn?: When | null }
   return made;
 }
 
-/** The same settings give the same object. */
 const manners = new WeakMap<When, { of: Manner; manner: Manner }>();
+
+function inItsLanguage(manner: Manner, language: Language): Manner {
+  if (language === "en") return manner;
+  let known = spoken.get(manner);
+  if (!known) spoken.set(manner, (known = new Map()));
+  let made = known.get(language);
+  if (!made) known.set(language, (made = { ...manner, language }));
+  return made;
+}
+
+const spoken = new WeakMap<Manner, Map<Language, Manner>>();
 
 /**
  * What a line or a date field is read with: in a timeline that has no date yet, times alone are taken to be hours of one day

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";

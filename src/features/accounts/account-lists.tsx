@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { Button } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { askServer } from "@/ui/ask-server";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 import { bringBack } from "./read-archive";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Said, Secret, useForm } from "./account-pieces";

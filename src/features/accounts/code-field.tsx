@@ -1,5 +1,5 @@
 import type { ChangeEvent } from "react";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { Field, INPUT } from "@/ui/controls/field";
 
 /** The six digits of a device, or a spare code. */

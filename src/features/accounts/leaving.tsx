@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";

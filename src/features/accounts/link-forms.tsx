@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

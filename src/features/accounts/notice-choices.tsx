@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { Problem } from "@/ui/controls/problem";
 import { useReady } from "@/ui/use-ready";

@@ -4,7 +4,7 @@ import { timelineOfFile } from "@/core/bring-in/whole-timeline";
 import { copyTimeline } from "@/core/change/copy-events";
 import { type ArchiveHead, type ArchiveIndex, headProblem, isArchivePath, readIndex } from "@/core/formats/archive";
 import { readJson } from "@/core/formats/read-json";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { sendFile } from "@/ui/upload";
 

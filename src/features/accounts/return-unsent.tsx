@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/editor-local";
 import { buttonLook } from "@/ui/controls/button";
 import { type Returned, returnUnsent } from "@/ui/kept-here";
 import { useReady } from "@/ui/use-ready";

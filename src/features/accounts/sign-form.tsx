@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import Link from "next/link";
 import { useState } from "react";
 import { useForm } from "react-hook-form";

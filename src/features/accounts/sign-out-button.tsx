@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/accounts";
-import { WORDS as LOCAL } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/accounts";
+import { WORDS as LOCAL } from "@/core/words/editor-local";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";

@@ -2,7 +2,7 @@
 
 import { type ReactNode, useState } from "react";
 import { COLOURS, type Colour, PATTERNS } from "@/core/timeline/looks";
-import { WORDS } from "@/core/words/en/catalogue";
+import { WORDS } from "@/core/words/catalogue";
 import { CategoryMark } from "@/ui/category-mark";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";

@@ -1,7 +1,7 @@
 import { seededTimeline } from "@/core/testing/seeded-timeline";
 import { readWhen } from "@/core/time/read/read-when";
 import { readOptionsOf } from "@/core/timeline/read-options";
-import type { WORDS } from "@/core/words/en/catalogue";
+import type { WORDS } from "@/core/words/catalogue";
 import { emptyCategory, emptyEvent, emptyTimeline, type Timeline, type TimelineEvent } from "@/core/timeline/timeline";
 
 const CATEGORIES = [

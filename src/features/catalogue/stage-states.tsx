@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef } from "react";
-import { WORDS } from "@/core/words/en/catalogue";
+import { WORDS } from "@/core/words/catalogue";
 import { ChartStage } from "@/ui/stage/chart-stage";
 import { STAGE_STYLE } from "@/ui/stage/stage-style";
 import { type StageState, type StateName, STATES } from "./sample-timelines";

@@ -5,7 +5,7 @@ import { blocksIn } from "@/core/text/write-description";
 import { listOf, recordOf, textOf } from "@/core/text/loose";
 import type { Requirement } from "@/core/check/requirements";
 import { rubricFrom } from "@/core/classes/rubric";
-import { REQUIREMENT_NAMES } from "@/core/words/en/class-work";
+import { REQUIREMENT_NAMES } from "@/core/words/class-work";
 import type { MakerPicture } from "./maker-picture";
 import { type MakerOptions, USUAL_OPTIONS } from "./maker-choices";
 

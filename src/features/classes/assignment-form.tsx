@@ -1,13 +1,13 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/classes";
+import { WORDS } from "@/core/words/classes";
 import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
 import { type Requirement, requirementKey } from "@/core/check/requirements";
 import type { Rubric } from "@/core/classes/rubric";
-import { requirementText } from "@/core/words/en/class-work";
+import { requirementText } from "@/core/words/class-work";
 import { type DateProblem, offeredReadings } from "@/core/time/date-problem";
-import { dateProblemText } from "@/core/words/en/dates";
+import { dateProblemText } from "@/core/words/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { askServer } from "@/ui/ask-server";
@@ -17,7 +17,7 @@ import { useReady } from "@/ui/use-ready";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { readJson, saveJson } from "@/ui/save-file";
-import { WORDS as SETTING } from "@/core/words/en/setting";
+import { WORDS as SETTING } from "@/core/words/setting";
 import { type AssignmentValues, assignmentFrom } from "./assignment-file";
 import { MakerChoices, type MakerOptions, USUAL_OPTIONS } from "./maker-choices";
 import { draftOf, RequirementRows, requirementsOf } from "./requirement-rows";

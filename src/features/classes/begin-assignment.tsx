@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/classes";
+import { WORDS } from "@/core/words/classes";
 import { useState } from "react";
 import { INPUT } from "@/ui/controls/field";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";

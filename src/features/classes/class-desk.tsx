@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/classes";
+import { WORDS } from "@/core/words/classes";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { askServer } from "@/ui/ask-server";
@@ -10,9 +10,9 @@ import { Field, INPUT } from "@/ui/controls/field";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { Problem } from "@/ui/controls/problem";
-import { WORDS as PEOPLE } from "@/core/words/en/people";
+import { WORDS as PEOPLE } from "@/core/words/people";
 import { REACH, type Visibility } from "@/core/timeline/visibility";
-import { WORDS as SCHOOLS } from "@/core/words/en/schools";
+import { WORDS as SCHOOLS } from "@/core/words/schools";
 import { RosterDialog } from "./roster-dialog";
 import { type Slip, Slips } from "./slips";
 import { type ClassMember, StudentRow } from "./student-row";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/classes";
+import { WORDS } from "@/core/words/classes";
 import { type FormEvent, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";

@@ -7,7 +7,7 @@ import { Bold, Heading1, Image, Italic, Link2, List, ListOrdered, Quote, X } fro
 import { createContext, useContext, useRef, useState } from "react";
 import { type Block, mediaInText, safeAddress } from "@/core/text/description";
 import { blocksOfNodes, nodesOf, type TextNode } from "@/core/text/formatted";
-import { WORDS } from "@/core/words/en/instructions";
+import { WORDS } from "@/core/words/instructions";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";

@@ -2,7 +2,7 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import type { Rubric } from "@/core/classes/rubric";
-import { WORDS } from "@/core/words/en/setting";
+import { WORDS } from "@/core/words/setting";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/privacy";
+import { WORDS } from "@/core/words/privacy";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/platform";
+import { WORDS } from "@/core/words/platform";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useReady } from "@/ui/use-ready";

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/classes";
+import { WORDS } from "@/core/words/classes";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";

@@ -3,8 +3,8 @@
 import { Trash2 } from "lucide-react";
 import type { Asked, MediaSort, Requirement, RequirementKind } from "@/core/check/requirements";
 import { MEDIA_SORTS, requirementKey } from "@/core/check/requirements";
-import { REQUIREMENT_NAMES, requirementText, SORT_NAMES } from "@/core/words/en/class-work";
-import { WORDS } from "@/core/words/en/setting";
+import { REQUIREMENT_NAMES, requirementText, SORT_NAMES } from "@/core/words/class-work";
+import { WORDS } from "@/core/words/setting";
 import { SHORT_INPUT } from "@/ui/controls/field";
 
 /** What a requirement says when it is added. */

@@ -3,7 +3,7 @@
 import { useRefresh } from "@/ui/use-refresh";
 import { useMemo, useRef, useState } from "react";
 import { MOST_ROSTER, readOneRoster, readRoster, type RosterClass, rosterKey } from "@/core/classes/roster";
-import { leftText, WORDS } from "@/core/words/en/people";
+import { leftText, WORDS } from "@/core/words/people";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -3,7 +3,7 @@
 import { Plus, Trash2, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { type Criterion, MOST_CRITERIA, MOST_LEVELS, type Rubric, rubricFrom } from "@/core/classes/rubric";
-import { WORDS } from "@/core/words/en/setting";
+import { WORDS } from "@/core/words/setting";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";

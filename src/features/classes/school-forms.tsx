@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { type FormEvent, useState } from "react";
 import type { Visibility } from "@/core/timeline/visibility";
-import { WORDS } from "@/core/words/en/schools";
+import { WORDS } from "@/core/words/schools";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

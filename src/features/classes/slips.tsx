@@ -1,7 +1,7 @@
 "use client";
 
 import { createPortal } from "react-dom";
-import { WORDS } from "@/core/words/en/people";
+import { WORDS } from "@/core/words/people";
 import { Button } from "@/ui/controls/button";
 
 export interface Slip {

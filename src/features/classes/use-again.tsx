@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/setting";
+import { WORDS } from "@/core/words/setting";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
+import { WORDS } from "@/core/words/editor";
 import { ChevronDown, ChevronUp } from "lucide-react";
 import type { PointerEvent } from "react";
 

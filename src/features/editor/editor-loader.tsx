@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
+import { WORDS } from "@/core/words/editor";
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { Snapshot } from "@/core/formats/snapshot";

@@ -31,7 +31,7 @@ import { type News, SinceNotice } from "./history/since-notice";
 import { HereLine, HereProvider } from "./presence/here";
 import { PrintChart } from "./print-chart";
 import { takeHandedFile } from "@/ui/handed-file";
-import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
+import { WORDS as BRING_IN } from "@/core/words/bring-in";
 import { LocalBar } from "./local/local-bar";
 import { LocalShare } from "./local/local-share";
 import { keepThisPage } from "@/ui/kept-here";

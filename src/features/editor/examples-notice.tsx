@@ -2,7 +2,7 @@
 
 import { useMemo } from "react";
 import { keepExamples, untouchedExamples, withoutExamples } from "@/core/starting-points/starting-points";
-import { WORDS } from "@/core/words/en/starting-points";
+import { WORDS } from "@/core/words/starting-points";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "./store/editor-context";
 

@@ -1,7 +1,7 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
-import { WORDS as GUIDE } from "@/core/words/en/guide";
+import { WORDS } from "@/core/words/editor";
+import { WORDS as GUIDE } from "@/core/words/guide";
 import { useState } from "react";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Modal } from "@/ui/controls/modal";
@@ -17,7 +17,7 @@ export function singleKeys(): boolean {
   }
 }
 
-const KEYS: [string, string][] = [
+const keys = (): [string, string][] => [
   ["N", WORDS.writeTheNextEvent],
   ["Enter", WORDS.addTheLineInThe],
   [WORDS.arrowKeys, WORDS.onTheChartWalkThe],
@@ -56,7 +56,7 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
         </a>
       </p>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
-        {KEYS.map(([key, what]) => (
+        {keys().map(([key, what]) => (
           <div key={key} className="contents">
             <dt className="font-bold">{key}</dt>
             <dd>{what}</dd>

@@ -1,7 +1,7 @@
 "use client";
 
 import { type ComponentType, useEffect, useState } from "react";
-import { WORDS } from "@/core/words/en/editor";
+import { WORDS } from "@/core/words/editor";
 import { Button } from "@/ui/controls/button";
 
 /** A part of the editor that is fetched after what one writes in. */

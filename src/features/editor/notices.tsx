@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
+import { WORDS } from "@/core/words/editor";
 import { useState } from "react";
 import type { Op } from "@/core/change/change";
 import { fromBase64 } from "@/core/text/base64";

@@ -1,10 +1,10 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
-import { COMMENTS } from "@/core/words/en/together";
-import { WORDS as LOOK } from "@/core/words/en/looks";
-import { WORDS as PAPER } from "@/core/words/en/paper";
-import { WORDS as PLACES } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/editor";
+import { COMMENTS } from "@/core/words/together";
+import { WORDS as LOOK } from "@/core/words/looks";
+import { WORDS as PAPER } from "@/core/words/paper";
+import { WORDS as PLACES } from "@/core/words/places";
 import {
   Earth,
   History,

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor";
+import { WORDS } from "@/core/words/editor";
 import Link from "next/link";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -14,13 +14,14 @@ export function TitleText() {
   return useEditorState((s) => s.timeline.title) || "Untitled";
 }
 
-export const SAVING: Record<Saving, string> = {
-  saved: WORDS.saved,
-  saving: WORDS.saving,
-  offline: WORDS.notConnectedKeptOnThis,
-  signed_out: WORDS.signedOutKeptOnThis,
-  right_lost: WORDS.youCanNoLongerEdit2,
-};
+export const savingText = (saving: Saving): string =>
+  ({
+    saved: WORDS.saved,
+    saving: WORDS.saving,
+    offline: WORDS.notConnectedKeptOnThis,
+    signed_out: WORDS.signedOutKeptOnThis,
+    right_lost: WORDS.youCanNoLongerEdit2,
+  })[saving];
 
 export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void }) {
   const { store } = useEditor();
@@ -63,7 +64,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
           )}
         >
-          {SAVING[saving]}
+          {savingText(saving)}
           {saving === "saved" && !hearing ? (
             <span className="font-bold text-sun"> {WORDS.othersChangesComeEvery15}</span>
           ) : null}

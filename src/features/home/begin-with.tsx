@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/starting-points";
+import { WORDS } from "@/core/words/starting-points";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";

@@ -3,8 +3,8 @@
 import { useEffect, useRef, useState } from "react";
 import { kindOf, READ_ENDINGS } from "@/core/bring-in/files/endings";
 import { LIMITS } from "@/core/change/limits";
-import { WORDS as BRING_IN } from "@/core/words/en/bring-in";
-import { WORDS } from "@/core/words/en/home";
+import { WORDS as BRING_IN } from "@/core/words/bring-in";
+import { WORDS } from "@/core/words/home";
 import { askServer } from "@/ui/ask-server";
 import { buttonLook } from "@/ui/controls/button";
 import { handFile } from "@/ui/handed-file";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/home";
+import { WORDS } from "@/core/words/home";
 import { MoreHorizontal } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { WORDS } from "@/core/words/en/home";
+import { WORDS } from "@/core/words/home";
 
 /** Over many timelines: finds by title and subject, sorts, and shows one folder alone. The address says what is shown. */
 export function FindTimelines({

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/home";
+import { WORDS } from "@/core/words/home";
 import { useForm } from "react-hook-form";
 import { LIMITS } from "@/core/change/limits";
 import { askServer } from "@/ui/ask-server";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import type { DeskSubmission } from "./desk-submission";
 
 type Passage = DeskSubmission["close"][number];

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { SHORT_INPUT } from "@/ui/controls/field";

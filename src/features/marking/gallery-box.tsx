@@ -2,7 +2,7 @@
 
 import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/peers";
+import { WORDS } from "@/core/words/peers";
 import { askServer } from "@/ui/ask-server";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Problem } from "@/ui/controls/problem";

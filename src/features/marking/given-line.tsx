@@ -1,10 +1,10 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import type { GivenResult } from "@/core/check/given-dates";
-import { GIVEN_WORDS } from "@/core/words/en/class-work";
+import { GIVEN_WORDS } from "@/core/words/class-work";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";

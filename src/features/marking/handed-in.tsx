@@ -1,7 +1,7 @@
 "use client";
 
 import { DIFFERENCE_LOOKS, type DifferenceState } from "@/core/history/difference-chart";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { useEffect, useRef, useState } from "react";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -5,7 +5,7 @@ import { X } from "lucide-react";
 import { useRefresh } from "@/ui/use-refresh";
 import { type ReactNode, useState } from "react";
 import { drawLots, type LotsProblem } from "@/core/classes/lots";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";

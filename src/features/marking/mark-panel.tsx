@@ -1,12 +1,12 @@
 "use client";
 
 import { BegunWith } from "@/ui/begun-with";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { requirementKey } from "@/core/check/requirements";
-import { requirementName } from "@/core/words/en/class-work";
-import { lateText } from "@/core/words/en/late";
+import { requirementName } from "@/core/words/class-work";
+import { lateText } from "@/core/words/late";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
@@ -14,7 +14,7 @@ import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
 import type { DeskSubmission } from "./desk-submission";
 import { ReviewsSaid } from "@/ui/reviews-said";
-import { WORDS as MODERATION } from "@/core/words/en/moderation";
+import { WORDS as MODERATION } from "@/core/words/moderation";
 import { ChangeMark } from "./change-mark";
 import { CloseWording } from "./close-wording";
 import { CommentBank } from "./comment-bank";

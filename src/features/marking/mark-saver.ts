@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 
 export interface MarkValues {

@@ -4,7 +4,7 @@ import { Mic } from "lucide-react";
 import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
 import { toBase64 } from "@/core/text/base64";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";

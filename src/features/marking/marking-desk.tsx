@@ -1,12 +1,12 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type Check, requirementKey } from "@/core/check/requirements";
-import { requirementName } from "@/core/words/en/class-work";
-import { lateText } from "@/core/words/en/late";
+import { requirementName } from "@/core/words/class-work";
+import { lateText } from "@/core/words/late";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -17,9 +17,9 @@ import { useRefresh } from "@/ui/use-refresh";
 import { useReady } from "@/ui/use-ready";
 import type { DeskSubmission } from "./desk-submission";
 import { HandedIn } from "./handed-in";
-import { WORDS as PEERS } from "@/core/words/en/peers";
+import { WORDS as PEERS } from "@/core/words/peers";
 import { LotsDialog } from "./lots-dialog";
-import { WORDS as MODERATION } from "@/core/words/en/moderation";
+import { WORDS as MODERATION } from "@/core/words/moderation";
 import { SecondMark } from "./second-mark";
 import { PeersDialog } from "./peers-dialog";
 import { HoldMarks, MoreTime } from "./time-dialogs";
@@ -53,13 +53,14 @@ export interface DeskRow {
   extended: string | null;
 }
 
-const STATE: Record<DeskRow["state"], string> = {
-  not_begun: WORDS.notBegun,
-  working: WORDS.working,
-  submitted: WORDS.submitted,
-  marked: WORDS.marked,
-  returned: WORDS.returned,
-};
+const stateText = (state: DeskRow["state"]): string =>
+  ({
+    not_begun: WORDS.notBegun,
+    working: WORDS.working,
+    submitted: WORDS.submitted,
+    marked: WORDS.marked,
+    returned: WORDS.returned,
+  })[state];
 
 /** Where every group stands, and one submission beside it for marking. */
 export function MarkingDesk({
@@ -292,7 +293,7 @@ export function MarkingDesk({
                     </td>
                   ) : null}
                   <td className="py-2 pr-3 whitespace-nowrap">
-                    {r.before > 0 && r.state === "submitted" ? WORDS.submittedAgain : STATE[r.state]}
+                    {r.before > 0 && r.state === "submitted" ? WORDS.submittedAgain : stateText(r.state)}
                     {r.toImprove ? WORDS.toImprove : ""}
                     {r.submittedAt ? (
                       <>

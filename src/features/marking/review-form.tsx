@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Rubric } from "@/core/classes/rubric";
-import { WORDS } from "@/core/words/en/peers";
+import { WORDS } from "@/core/words/peers";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

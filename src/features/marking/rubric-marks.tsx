@@ -2,8 +2,8 @@
 
 import { type KeyboardEvent, useRef } from "react";
 import { type Rubric, rubricSum } from "@/core/classes/rubric";
-import { WORDS } from "@/core/words/en/marking";
-import { rubricSumText } from "@/core/words/en/setting";
+import { WORDS } from "@/core/words/marking";
+import { rubricSumText } from "@/core/words/setting";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 

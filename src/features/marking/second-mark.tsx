@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { WORDS as MARKING } from "@/core/words/en/marking";
-import { WORDS } from "@/core/words/en/moderation";
+import { WORDS as MARKING } from "@/core/words/marking";
+import { WORDS } from "@/core/words/moderation";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

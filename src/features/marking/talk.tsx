@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import type { Question, Reply } from "@/core/check/own-work";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { SendLine } from "@/ui/controls/send-line";
 
 /** What was answered to a mark, and the field to answer in. */

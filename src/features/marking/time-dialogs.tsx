@@ -2,7 +2,7 @@
 
 import { useRefresh } from "@/ui/use-refresh";
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

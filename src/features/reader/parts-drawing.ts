@@ -5,7 +5,7 @@ import { freeLooks } from "@/core/timeline/free-looks";
 import { MOST_DEEP } from "@/core/timeline/parts";
 import { type Category, emptyCategory, type TimelineEvent } from "@/core/timeline/timeline";
 import { mannerOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import type { ReaderTimeline } from "./chart-data-element";
 
 /** The most a drawing of parts is high, px; on a narrow screen they are a list. */

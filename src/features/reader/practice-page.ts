@@ -1,7 +1,7 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { pageStyle } from "@/core/looks/page-style";
 import { HOUSE_STYLE } from "@/core/looks/style";
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { type Task, TASK } from "./practice-task";
 
 const STYLE = `html{color:var(--ink);background:var(--paper);font:16px/1.5 var(--type),sans-serif}body{margin:0}h1,h2{font-family:var(--head),sans-serif;line-height:1.15;margin:0}:focus-visible{outline:3px solid var(--sun);outline-offset:2px}main{padding:24px}a{color:var(--accent)}`;

@@ -2,7 +2,7 @@ import { holdsFiles } from "@/core/timeline/fields";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { safeAddress } from "@/core/text/description";
 import type { Run } from "@/core/sources/runs";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import { blocksHtml, said } from "./blocks-html";
 import { inText } from "./in-text";
 import type { FrozenItem, ReaderPage } from "./page-input";

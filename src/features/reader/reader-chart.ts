@@ -2,7 +2,7 @@
  * The chart of a reader's page that can be moved: takes the place of the drawings that need no script. Bundled into
  * public/reader/chart.js.
  */
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import type { PictureSize } from "@/core/chart/draw/scene";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { whenLabel } from "@/core/time/write-when";

@@ -1,6 +1,6 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
-import { WORDS as PRACTICE } from "@/core/words/en/practice";
-import { WORDS as PRESENTING } from "@/core/words/en/presenting";
+import { WORDS as PRACTICE } from "@/core/words/practice";
+import { WORDS as PRESENTING } from "@/core/words/presenting";
 import type { ReaderPage } from "./page-input";
 
 /** What one begins: a presentation, practice. A script brings each in (`reader-views.ts`); without one there is no button. */

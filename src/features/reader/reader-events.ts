@@ -1,4 +1,4 @@
-import { WORDS as INDEX } from "@/core/words/en/index-view";
+import { WORDS as INDEX } from "@/core/words/index-view";
 import { colourClass } from "./reader-mark";
 import { placesAlong } from "@/core/chart/frame/places-along";
 import { escapeXml } from "@/core/chart/draw/to-svg";
@@ -9,7 +9,7 @@ import { whenLabel, whenLongLabel } from "@/core/time/write-when";
 import { partsAfterWholes } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import { chaptersHtml, closingSection, contents } from "./reader-chapters";
 import { blocksHtml, said } from "./blocks-html";
 import { mediaInText } from "@/core/text/description";

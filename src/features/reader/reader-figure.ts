@@ -4,7 +4,7 @@ import { safeAddress } from "@/core/text/description";
 import { readSubtitles, writeSubtitles } from "@/core/text/webvtt";
 import { playedFragment } from "@/core/timeline/played";
 import type { Item } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
 import { outsideFigure, pageCard } from "./reader-outside-figure";
 

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/index-view";
+import { WORDS } from "@/core/words/index-view";
 import { onFilter, readFilter, setFilter } from "./reader-filter";
 
 /** Puts fields for the filter into a bar: words, and a tag where there are any; and how many events it leaves. */

@@ -3,7 +3,7 @@
  * follows what is opened or read beside it. Bundled into public/reader/index.js, which is fetched when the index is first looked at.
  */
 import { byCategory, byTag, type Group } from "@/core/timeline/groups";
-import { WORDS } from "@/core/words/en/index-view";
+import { WORDS } from "@/core/words/index-view";
 import { chunksOf, isMany } from "./index-chunks";
 import { filterBar, tagsOf } from "./reader-filter-bar";
 import { matcher, onFilter, readFilter, textOf } from "./reader-filter";

@@ -3,7 +3,7 @@
  * that is on the map. Bundled into public/reader/map.js, with the coasts in it.
  */
 import world from "world-atlas/countries-110m.json";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import type { Focus, Point } from "@/core/timeline/fields";
 import type { MapCanvas, MapMark } from "@/ui/map/map-canvas";
 import { PictureMap } from "@/ui/map/picture-map";

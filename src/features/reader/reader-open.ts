@@ -2,7 +2,7 @@
  * An event opened from the chart of a reader's page: a sheet that hangs from the ridge at its date, made of what the page says of
  * it in its list. On a narrow screen it hangs from the strip of the whole.
  */
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import type { ChartStage } from "@/ui/stage/chart-stage";
 import type { SvgOptions } from "@/core/chart/draw/to-svg";
 import { partsDrawing } from "./parts-drawing";

@@ -1,5 +1,5 @@
 import { escapeXml } from "@/core/chart/draw/to-svg";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import { inText } from "./in-text";
 import { deedButtons } from "./reader-deeds";
 import { blocksHtml, said } from "./blocks-html";

@@ -2,7 +2,7 @@ import { escapeXml } from "@/core/chart/draw/to-svg";
 import { playerAt, siteOfPlayer } from "@/core/outside/players";
 import { safeAddress } from "@/core/text/description";
 import { secondText } from "@/core/text/webvtt";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
 
 /** Whether the page may show a player of another site. */

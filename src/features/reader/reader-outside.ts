@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 
 const ALWAYS = "fastigo-outside";
 /** One has agreed, on this page or on this device. */

@@ -1,4 +1,4 @@
-import { WORDS as INDEX } from "@/core/words/en/index-view";
+import { WORDS as INDEX } from "@/core/words/index-view";
 import { hasIndex, indexSection } from "./reader-index";
 import { uprightLength } from "@/core/chart/frame/layout";
 import { drawChart } from "@/core/chart/draw/draw-chart";
@@ -7,9 +7,9 @@ import { timelineFromFrozen } from "@/core/formats/frozen";
 import { periodText } from "@/core/timeline/period";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS as PLACES } from "@/core/words/en/places";
-import { WORDS as BASED } from "@/core/words/en/published-pages";
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS as PLACES } from "@/core/words/places";
+import { WORDS as BASED } from "@/core/words/published-pages";
+import { WORDS } from "@/core/words/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
 import type { ReaderPage, StyledPage, Variant } from "./page-input";

@@ -1,5 +1,5 @@
 /** The pictures of a reader's page, large: one pressed fills the window and leads on through all of the timeline. */
-import { WORDS } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/reader";
 import { onSwipe } from "./swipe";
 
 interface Shown {

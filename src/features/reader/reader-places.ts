@@ -3,8 +3,8 @@ import { fitMap, type MapFit, pointOf, spotOf } from "@/core/places/own-map";
 import { HOUSE_STYLE, paintedColour } from "@/core/looks/style";
 import { whenLabel } from "@/core/time/write-when";
 import { mannerOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/places";
-import { WORDS as READER } from "@/core/words/en/reader";
+import { WORDS } from "@/core/words/places";
+import { WORDS as READER } from "@/core/words/reader";
 import type { FrozenItem, ReaderPage } from "./page-input";
 
 /** The map of one's own, and how it lies on the earth. Versions of before there was any have none. */

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { button, make } from "./reader-practice-parts";
 
 const COUNTS = [5, 8, 12, 20];

@@ -2,7 +2,7 @@ import { type DateMark, markDate, reachOf } from "@/core/practice/dates";
 import type { Card } from "@/core/practice/order";
 import { wordsFor } from "@/core/time/gap";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { button, type ExerciseHost, make, practised } from "./reader-practice-parts";
 
 /** One event after the other is shown, and its date written. */

@@ -1,6 +1,6 @@
 import type { Card } from "@/core/practice/order";
 import type { WithinQuestion } from "@/core/practice/within";
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { make } from "./reader-practice-parts";
 import { spanName } from "./reader-practice-within";
 

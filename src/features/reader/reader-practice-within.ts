@@ -1,6 +1,6 @@
 import { offSpan, type WithinQuestion } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { button, type ExerciseHost, make, practised } from "./reader-practice-parts";
 
 /** What a span is called in a question. */

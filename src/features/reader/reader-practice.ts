@@ -15,7 +15,7 @@ import {
 import { type WithinQuestion, withinQuestions } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
 import { categoriesOf, emptyTimeline, type Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/practice";
+import { WORDS } from "@/core/words/practice";
 import { askServer } from "@/ui/ask-server";
 import { CHART_DATA, readChartData } from "./chart-data-element";
 import { layOver } from "./alone";

@@ -4,7 +4,7 @@
  * is first wanted. Nothing that is drawn or pointed at is kept.
  */
 import { Deck, findSlide } from "@/core/presenting/deck";
-import { WORDS } from "@/core/words/en/presenting";
+import { WORDS } from "@/core/words/presenting";
 import { layOver } from "./alone";
 import { PRESENT_STYLE } from "./reader-present-style";
 import { Pen } from "./reader-pen";

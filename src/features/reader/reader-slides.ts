@@ -1,5 +1,5 @@
 import type { Slide } from "@/core/presenting/deck";
-import { WORDS } from "@/core/words/en/presenting";
+import { WORDS } from "@/core/words/presenting";
 
 /** A slide with what it shows. */
 export interface PresentSlide extends Slide {

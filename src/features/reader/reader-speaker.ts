@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/presenting";
+import { WORDS } from "@/core/words/presenting";
 import type { PresentSlide, Told } from "./reader-slides";
 
 const two = (n: number) => String(n).padStart(2, "0");

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import { stripCopy } from "./strip-copy";
 
 /** What the window is on. */

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/own-events";
+import { WORDS } from "@/core/words/own-events";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useReady } from "@/ui/use-ready";
 

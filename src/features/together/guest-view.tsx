@@ -3,8 +3,8 @@
 import Link from "next/link";
 import { useEffect, useRef, useState } from "react";
 import { colourOf, initialsOf } from "@/core/presence/present";
-import { WORDS as PRESENCE } from "@/core/words/en/presence";
-import { COMMENTS, WORDS } from "@/core/words/en/together";
+import { WORDS as PRESENCE } from "@/core/words/presence";
+import { COMMENTS, WORDS } from "@/core/words/together";
 import { askServer } from "@/ui/ask-server";
 import { CommentThreads } from "@/ui/comments/comment-threads";
 import { SuggestionList } from "@/ui/comments/suggestion-list";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useState } from "react";
-import { WORDS } from "@/core/words/en/own-events";
+import { WORDS } from "@/core/words/own-events";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";

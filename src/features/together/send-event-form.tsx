@@ -1,18 +1,19 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/calls";
+import { WORDS } from "@/core/words/calls";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
 import { useReady } from "@/ui/use-ready";
 
-const FIELDS = [
-  ["name", WORDS.yourName, 80],
-  ["when", WORDS.when, 300],
-  ["title", WORDS.what, 300],
-] as const;
+const fields = () =>
+  [
+    ["name", WORDS.yourName, 80],
+    ["when", WORDS.when, 300],
+    ["title", WORDS.what, 300],
+  ] as const;
 
 /** An event of somebody without an account; what could not be sent stays in the fields. */
 export function SendEventForm({ token }: { token: string }) {
@@ -43,7 +44,7 @@ export function SendEventForm({ token }: { token: string }) {
         setSent(true);
       }}
     >
-      {FIELDS.map(([name, label, most]) => (
+      {fields().map(([name, label, most]) => (
         <Field key={name} label={label} {...(name === "when" ? { hint: WORDS.whenHelp } : {})}>
           {(ids) => (
             <input

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/calls";
+import { WORDS } from "@/core/words/calls";
 import { askServer } from "@/ui/ask-server";
 import { ReportSaid } from "@/ui/comments/report-said";
 import { Button } from "@/ui/controls/button";

@@ -14,7 +14,7 @@ import { purgeTimeline } from "../timelines/purge";
 import { findTimeline } from "../timelines/queries";
 import { provePassword } from "./own-password";
 import { hashPassword, passwordProblem } from "./password";
-import { WORDS as LETTERS } from "@/core/words/en/letters";
+import { WORDS as LETTERS } from "@/core/words/letters";
 import { sendLetters } from "../mail/outgoing";
 import { forgetNotices } from "./notices";
 import { forgetSteps } from "./steps";

@@ -1,7 +1,7 @@
 // Links sent by mail: they sign somebody in without a password, and prove that an address is theirs.
 import "server-only";
 import { createHash, randomBytes } from "node:crypto";
-import { WORDS } from "@/core/words/en/letters";
+import { WORDS } from "@/core/words/letters";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { readAddresses, sendLetters } from "../mail/outgoing";

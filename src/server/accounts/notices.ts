@@ -1,7 +1,7 @@
 // What people are to be told: on their first page until they have read it, and once a day by mail, each kind as they want it. Rows are
 // written by whoever tells; the database asks what its person has chosen (`choose_notice`).
 import "server-only";
-import { WORDS } from "@/core/words/en/letters";
+import { WORDS } from "@/core/words/letters";
 import { db, type Sql, type Tx } from "../db/pool";
 import { publicUrl } from "../http/origin";
 import { keepLetter } from "../mail/outgoing";

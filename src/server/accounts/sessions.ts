@@ -1,5 +1,7 @@
 import "server-only";
 import { createHash, randomBytes } from "node:crypto";
+import { LANGUAGE_COOKIE } from "@/core/language/asked-language";
+import { type Language, language } from "@/core/language/spoken";
 import { db, type Sql } from "../db/pool";
 import { publicUrl } from "../http/origin";
 import { signedOut } from "../live/notify";
@@ -48,8 +50,19 @@ export async function openSession(
   await sql`
     delete from known_browser where account_id = ${accountId} and token_hash not in
       (select token_hash from known_browser where account_id = ${accountId} order by at desc limit ${MOST_KNOWN})`;
-  return { cookies: [cookie(COOKIE, token, DAYS * 86_400), cookie(KNOWN_COOKIE, known, KNOWN_DAYS * 86_400)] };
+  const [person] = await sql<{ language: Language }[]>`
+    update account set language = coalesce(language, ${language()}) where id = ${accountId} returning language`;
+  return {
+    cookies: [
+      cookie(COOKIE, token, DAYS * 86_400),
+      cookie(KNOWN_COOKIE, known, KNOWN_DAYS * 86_400),
+      ...(person ? [languageCookie(person.language)] : []),
+    ],
+  };
 }
+
+/** Has a browser be spoken to in a language from now on. */
+export const languageCookie = (of: Language): string => cookie(LANGUAGE_COOKIE, of, KNOWN_DAYS * 86_400);
 
 /** The answer to a request that has opened a session. */
 export function withCookies(value: object, { cookies }: Opened): Response {

@@ -1,5 +1,5 @@
 import "server-only";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { mustSignOn } from "../classes/sign-on-classes";
 import { type Failure, fail } from "../http/failure";
 import { providerOf } from "../sign-on/providers";

@@ -1,6 +1,6 @@
 import "server-only";
 import { createHash } from "node:crypto";
-import { WORDS } from "@/core/words/en/peers";
+import { WORDS } from "@/core/words/peers";
 
 /** What stands for the names of a group while it is marked without their being seen. */
 export const blindName = (n: number): string => WORDS.work(n);

@@ -1,7 +1,7 @@
 import "server-only";
 import type { Question, Reply } from "@/core/check/own-work";
 import type { Frozen } from "@/core/formats/frozen";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { db } from "../db/pool";
 import { type PassageSeen, passagesSeen } from "./close-wording";
 import { type SpokenComment, voiceOf } from "./mark-voice";

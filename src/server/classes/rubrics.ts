@@ -1,7 +1,7 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import { type Rubric, rubricProblem } from "@/core/classes/rubric";
-import { rubricProblemText } from "@/core/words/en/setting";
+import { rubricProblemText } from "@/core/words/setting";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 

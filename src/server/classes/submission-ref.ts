@@ -1,6 +1,6 @@
 import "server-only";
 import { db } from "../db/pool";
-import { WORDS } from "@/core/words/en/marking";
+import { WORDS } from "@/core/words/marking";
 import { hasRight } from "../timelines/access";
 import { findClassRole } from "./class";
 

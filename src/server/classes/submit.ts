@@ -9,7 +9,7 @@ import { type Check, checkRequirements, type Requirement } from "@/core/check/re
 import { canonicalJson } from "@/core/text/canonical-json";
 import { UNDATED, type When } from "@/core/time/when";
 import { zonedText } from "@/core/time/zoned";
-import { WORDS } from "@/core/words/en/sheets";
+import { WORDS } from "@/core/words/sheets";
 import { db } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";
 import { addJob } from "../jobs/queue";

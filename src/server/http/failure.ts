@@ -1,9 +1,10 @@
 import "server-only";
-import { FAILURES, type FailureCode } from "@/core/words/en/failures";
+import { FAILURES, type FailureCode } from "@/core/words/failures";
 
 /** The HTTP status of each expected failure; its sentence is in the catalogue. */
 const STATUS: Record<FailureCode, number> = {
   invalid: 400,
+  language_unknown: 400,
   bad_json: 400,
   too_large: 413,
   bad_characters: 400,

@@ -1,7 +1,7 @@
 import "server-only";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
-import { type FailureCode, FAILURES } from "@/core/words/en/failures";
+import { type FailureCode, FAILURES } from "@/core/words/failures";
 import type { Inputs, JobState, Kind } from "./kinds";
 
 /** What a job that fails by a fault is tried in all; what is killed half way counts as tried. */

@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { readWhen } from "@/core/time/read/read-when";
 import { whenLabel } from "@/core/time/write-when";
 import { mannerOf, readOptionsOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/calls";
+import { WORDS } from "@/core/words/calls";
 import { classOf } from "../classes/reach";
 import { db } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";

@@ -2,7 +2,7 @@ import "server-only";
 import { nanoid } from "nanoid";
 import { copyEvents, copyTimeline, filesOf } from "@/core/change/copy-events";
 import { LIMITS } from "@/core/change/limits";
-import { WORDS } from "@/core/words/en/home";
+import { WORDS } from "@/core/words/home";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { findMedia, type Media } from "../media/make-media";

@@ -9,7 +9,7 @@ import { rightsChanged } from "../live/notify";
 import { groupDeleted } from "../classes/reach";
 import { requireRight } from "./access";
 import { takeChangeIn } from "./take-change";
-import { LIMIT_SENTENCES } from "@/core/words/en/limits";
+import { LIMIT_SENTENCES } from "@/core/words/limits";
 
 /** Makes a timeline with nothing in it but its title and subject, which are its first change. */
 export async function createTimeline(

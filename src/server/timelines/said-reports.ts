@@ -1,7 +1,7 @@
 // What others said and somebody reports: comments, suggestions, and what was sent in.
 import "server-only";
 import { nanoid } from "nanoid";
-import { WORDS } from "@/core/words/en/reports";
+import { WORDS } from "@/core/words/reports";
 import { watchersOf } from "../classes/reach";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, refusal } from "../http/failure";

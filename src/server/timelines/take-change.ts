@@ -4,7 +4,7 @@ import postgres from "postgres";
 import { Draft, type Was } from "@/core/change/apply";
 import { type Change, type ConfirmedChange, type Op, type Table, tableOf } from "@/core/change/change";
 import { MOST, tooLong } from "@/core/change/limits";
-import { LIMIT_SENTENCES, tooLongText } from "@/core/words/en/limits";
+import { LIMIT_SENTENCES, tooLongText } from "@/core/words/limits";
 import { tooMuch } from "@/core/change/too-much";
 import { fromBase64 } from "@/core/text/base64";
 import { takeUpdate } from "@/core/text/description";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useRef, useState } from "react";
-import { COMMENTS as WORDS } from "@/core/words/en/together";
+import { COMMENTS as WORDS } from "@/core/words/together";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field as FieldOf, INPUT } from "@/ui/controls/field";

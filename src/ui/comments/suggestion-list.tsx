@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useState } from "react";
-import { WORDS } from "@/core/words/en/suggestions";
+import { WORDS } from "@/core/words/suggestions";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";

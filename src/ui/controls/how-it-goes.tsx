@@ -1,5 +1,5 @@
 import { CircleHelp } from "lucide-react";
-import { type GuideTask, WORDS } from "@/core/words/en/guide";
+import { type GuideTask, WORDS } from "@/core/words/guide";
 
 /** Leads to the task of the guide that is done here; opens beside what one is at. */
 export function HowItGoes({ task, className = "" }: { task: GuideTask["id"]; className?: string }) {

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/controls";
+import { WORDS } from "@/core/words/controls";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { type ReactNode, useRef } from "react";

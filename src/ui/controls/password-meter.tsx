@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/controls";
+import { WORDS } from "@/core/words/controls";
 import { useEffect, useState } from "react";
 import { classes } from "../classes";
 

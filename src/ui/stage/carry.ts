@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/stage";
+import { WORDS } from "@/core/words/stage";
 import type { Chart } from "@/core/chart/frame/chart";
 import { timeNear } from "@/core/chart/ticks/date-at";
 import { textOfLabel } from "@/core/chart/draw/draw-labels";
@@ -33,13 +33,8 @@ export interface Carried {
 
 /** The part of a row it is dragged by, px. */
 const LANE_NAME = { w: 170, h: 24 };
-const LOCKED = WORDS.itWasGivenWithIts;
-const NO_TIME = WORDS.theEvenScaleHasNo;
-const REFUSED = {
-  start: WORDS.itCannotBeginAfterIts,
-  end: WORDS.itCannotEndBeforeIts,
-  moment: WORDS.noDateCanBeTold,
-};
+const refusedText = (end: "start" | "end" | null): string =>
+  end === "start" ? WORDS.itCannotBeginAfterIts : end === "end" ? WORDS.itCannotEndBeforeIts : WORDS.noDateCanBeTold;
 /** A label is moved by so many px at a press of a key. */
 const STEP = 8;
 /** ... and a date by what so many px can tell apart. */
@@ -210,12 +205,12 @@ export class Carry {
   ): { when: When } | { problem: string } {
     const event = s.event(id);
     if (!event) return { problem: "" };
-    if (event.locked) return { problem: LOCKED };
+    if (event.locked) return { problem: WORDS.itWasGivenWithIts };
     const { ground, view } = part.content;
-    if (ground.axis.scale === "even") return { problem: NO_TIME };
+    if (ground.axis.scale === "even") return { problem: WORDS.theEvenScaleHasNo };
     const near = timeNear(ground, view, Math.max(ground.pad, Math.min(ground.size - ground.pad, along)));
     const when = near && redated(event.when, end, near.at, near.days, readOptionsOf(s.timeline));
-    return when ? { when } : { problem: REFUSED[end ?? "moment"] };
+    return when ? { when } : { problem: refusedText(end) };
   }
 
   // ------------------------------------------------------------ by keys

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/recording";
+import { WORDS } from "@/core/words/recording";
 
 /** A spoken comment on a submission, to be heard, with its words beneath. */
 export function SpokenComment({

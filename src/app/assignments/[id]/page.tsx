@@ -1,12 +1,12 @@
-import { WORDS } from "@/core/words/en/pages";
-import { WORKS_SHOWN } from "@/core/words/en/peers";
-import { WORDS as PEOPLE } from "@/core/words/en/people";
+import { WORDS } from "@/core/words/pages";
+import { WORKS_SHOWN } from "@/core/words/peers";
+import { WORDS as PEOPLE } from "@/core/words/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
 import { BeginAssignment } from "@/features/classes/begin-assignment";
-import { WORDS as PEERS } from "@/core/words/en/peers";
+import { WORDS as PEERS } from "@/core/words/peers";
 import { ReviewForm } from "@/features/marking/review-form";
 import { MarkingDesk } from "@/features/marking/marking-desk";
 import { findAssignment, findOwnWork, givenEventsOf } from "@/server/classes/assignment";
@@ -27,7 +27,7 @@ import { ZonedTime } from "@/ui/zoned-time";
 import { Logo } from "@/ui/logo";
 import { checkDraft, openSubmission } from "../../desk-work";
 
-export const metadata = { title: WORDS.assignment };
+export const generateMetadata = () => ({ title: WORDS.assignment });
 
 export default async function AssignmentPage({
   params,

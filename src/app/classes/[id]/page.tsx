@@ -1,6 +1,6 @@
-import { WORDS } from "@/core/words/en/pages";
-import { WORDS as PRIVACY } from "@/core/words/en/privacy";
-import { WORDS as PEOPLE } from "@/core/words/en/people";
+import { WORDS } from "@/core/words/pages";
+import { WORDS as PRIVACY } from "@/core/words/privacy";
+import { WORDS as PEOPLE } from "@/core/words/people";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { PlatformButton } from "@/features/classes/platform-button";
@@ -21,7 +21,7 @@ import { UserBar } from "../../user-bar";
 import { ListOf } from "../../published-list";
 import { Practices } from "./practices";
 
-export const metadata = { title: WORDS.class };
+export const generateMetadata = () => ({ title: WORDS.class });
 
 export default async function ClassPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;

@@ -1,5 +1,5 @@
-import { WORDS } from "@/core/words/en/classes";
-import { WORDS as PAGES } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/classes";
+import { WORDS as PAGES } from "@/core/words/pages";
 import { GivePractice, TakePracticeBack } from "@/features/classes/practice-desk";
 import { practicable, practicesOf } from "@/server/classes/practice";
 import { ZonedTime } from "@/ui/zoned-time";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
 import { canSeeCopy, findFrozenCopy } from "@/server/timelines/frozen-copy";

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { GUIDE, WORDS } from "@/core/words/en/guide";
+import { GUIDE, WORDS } from "@/core/words/guide";
 import { UserBar } from "../../user-bar";
 
 const find = (id: string) => GUIDE.find((t) => t.id === id);

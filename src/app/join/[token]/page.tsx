@@ -1,5 +1,5 @@
-import { WORDS } from "@/core/words/en/pages";
-import { WORDS as TOGETHER } from "@/core/words/en/together";
+import { WORDS } from "@/core/words/pages";
+import { WORDS as TOGETHER } from "@/core/words/together";
 import Link from "next/link";
 import { buttonLook } from "@/ui/controls/button";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
@@ -7,7 +7,7 @@ import { findPageUser } from "@/server/http/page-user";
 import { findInvitation } from "@/server/timelines/invite";
 import { UserBar } from "../../user-bar";
 
-export const metadata = { title: WORDS.join };
+export const generateMetadata = () => ({ title: WORDS.join });
 
 export default async function JoinPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;

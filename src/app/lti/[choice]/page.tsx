@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/platform";
+import { WORDS } from "@/core/words/platform";
 import { requirePageUser } from "@/server/http/page-user";
 import { choiceOf } from "@/server/lti/choose";
 import { buttonLook } from "@/ui/controls/button";
 import { UserBar } from "../../user-bar";
 
-export const metadata = { title: WORDS.choose };
+export const generateMetadata = () => ({ title: WORDS.choose });
 
 /** A teacher chooses which assignment a link of a learning platform leads to. */
 export default async function ChoosePage({ params }: { params: Promise<{ choice: string }> }) {

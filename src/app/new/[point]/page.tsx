@@ -4,13 +4,13 @@ import { pointTimeline, startingPoint } from "@/core/starting-points/starting-po
 import { whenLabel } from "@/core/time/write-when";
 import { inOrder } from "@/core/timeline/order";
 import { mannerOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/starting-points";
+import { WORDS } from "@/core/words/starting-points";
 import { BeginWith } from "@/features/home/begin-with";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../user-bar";
 import { PointDrawing } from "../point-drawing";
 
-export const metadata = { title: WORDS.startingPoint };
+export const generateMetadata = () => ({ title: WORDS.startingPoint });
 
 /** A starting point to look at: its chart and its events; nothing of it is there before one says so. */
 export default async function PointPage({ params }: { params: Promise<{ point: string }> }) {

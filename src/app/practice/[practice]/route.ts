@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { practicePage } from "@/features/reader/practice-page";
 import { findUser } from "@/server/accounts/sessions";
 import { openPractice } from "@/server/classes/practice";

@@ -2,7 +2,7 @@ import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { zonedText } from "@/core/time/zoned";
 import { embedCode, EMBED_HEIGHT } from "@/core/published/embed-code";
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { CopyAsMine } from "@/features/publishing/copy-as-mine";
 import { ReportForm } from "@/features/publishing/report-form";
 import { findPageUser } from "@/server/http/page-user";
@@ -14,7 +14,7 @@ import { CopyText } from "@/ui/controls/copy-text";
 import { UserBar } from "../../user-bar";
 import { maySee } from "../../published-page";
 
-export const metadata = { title: WORDS.about };
+export const generateMetadata = () => ({ title: WORDS.about });
 
 /** What there is to know and to do about a published timeline: begin with it, show it elsewhere, report it. */
 export default async function AboutPublished({ params }: { params: Promise<{ address: string }> }) {

@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { zonedText } from "@/core/time/zoned";
-import { WORDS } from "@/core/words/en/published-pages";
+import { WORDS } from "@/core/words/published-pages";
 import { TakeBack } from "@/features/publishing/take-back";
 import { requirePageUser } from "@/server/http/page-user";
 import { DAYS_SHOWN, type OwnPublished, publishedBy } from "@/server/publishing/mine";
 import { UserBar } from "../../user-bar";
 
-export const metadata = { title: WORDS.mine };
+export const generateMetadata = () => ({ title: WORDS.mine });
 
 /** All one has published: who can see it, and how often it was opened. */
 export default async function PublishedByMe() {

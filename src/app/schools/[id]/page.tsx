@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/schools";
+import { WORDS } from "@/core/words/schools";
 import { SchoolDesk, TakeOutClass } from "@/features/classes/school-forms";
 import { findSchool, schoolClasses, schoolTeachers } from "@/server/classes/school";
 import { providerFor } from "@/server/classes/sign-on-classes";
@@ -9,7 +9,7 @@ import { publishedToSchool } from "@/server/publishing/listed";
 import { ListOf } from "../../published-list";
 import { UserBar } from "../../user-bar";
 
-export const metadata = { title: WORDS.school };
+export const generateMetadata = () => ({ title: WORDS.school });
 
 /** A school: what is published to it, for all who are of it; for its teachers its classes and colleagues. */
 export default async function SchoolPage({ params }: { params: Promise<{ id: string }> }) {

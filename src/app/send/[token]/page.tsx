@@ -1,9 +1,9 @@
-import { WORDS } from "@/core/words/en/calls";
+import { WORDS } from "@/core/words/calls";
 import { SendEventForm } from "@/features/together/send-event-form";
 import { findCall } from "@/server/timelines/calls";
 import { PlainBar } from "@/ui/plain-bar";
 
-export const metadata = { title: WORDS.pageTitle, robots: { index: false } };
+export const generateMetadata = () => ({ title: WORDS.pageTitle, robots: { index: false } });
 export const dynamic = "force-dynamic";
 
 /** Where whoever has the link sends an event in: at an exhibition, on a phone, without an account. */

@@ -1,12 +1,12 @@
 import { cookies } from "next/headers";
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { ClaimForm } from "@/features/accounts/claim-form";
 import { claimOf } from "@/server/sign-on/sign-on";
 import { heldIn } from "../../api/sign-on/sign-on-cookie";
 import { NarrowPage } from "../../sign-page";
 
-export const metadata = { title: WORDS.claimTitle };
+export const generateMetadata = () => ({ title: WORDS.claimTitle });
 
 /** Somebody came through their school, and an account has their address already. */
 export default async function ClaimPage() {

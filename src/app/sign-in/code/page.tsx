@@ -1,8 +1,8 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { OneTimeCodeForm } from "@/features/classes/class-forms";
 import { PlainBar } from "@/ui/plain-bar";
 
-export const metadata = { title: WORDS.newPassword };
+export const generateMetadata = () => ({ title: WORDS.newPassword });
 
 export default function CodePage() {
   return (

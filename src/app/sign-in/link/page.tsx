@@ -1,9 +1,9 @@
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { AskForLink } from "@/features/accounts/link-forms";
 import { ownPath } from "@/server/http/own-path";
 import { NarrowPage } from "../../sign-page";
 
-export const metadata = { title: WORDS.linkTitle };
+export const generateMetadata = () => ({ title: WORDS.linkTitle });
 
 export default async function AskForLinkPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   const to = ownPath((await searchParams).to);

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { notFound } from "next/navigation";
 import { preload } from "react-dom";
 import { EditorLoader } from "@/features/editor/editor-loader";
@@ -17,7 +17,7 @@ import { GuestView } from "@/features/together/guest-view";
 import { UserBar } from "../../user-bar";
 import { editorsOf, eventTitles, newsFor, readFields } from "@/server/timelines/queries";
 
-export const metadata = { title: WORDS.editor };
+export const generateMetadata = () => ({ title: WORDS.editor });
 
 /** The frame only: the timeline itself is fetched once, packed, so that a large one is not sent as HTML. */
 export default async function EditorPage({ params }: { params: Promise<{ id: string }> }) {

@@ -3,7 +3,7 @@ import { readFullTable } from "../../formats/read-full-table";
 import type { ReadOptions } from "../../time/read/options";
 import { cleanText, cleanValue } from "../../text/clean";
 import { decode, textIn } from "../../text/letters";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import { readRows } from "../read-rows";
 import { type FileKind, kindOf } from "./endings";
 import { ENCODINGS, type Encoding, type Found, type ReadFileOptions } from "./found";

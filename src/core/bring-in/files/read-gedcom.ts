@@ -1,6 +1,6 @@
 import { readWhen } from "../../time/read/read-when";
 import { gregorianFromDay } from "../../time/calendar";
-import { GEDCOM_FACTS, WORDS } from "../../words/en/bring-in";
+import { GEDCOM_FACTS, WORDS } from "../../words/bring-in";
 import type { Use } from "../guess-uses";
 import { fromAnsel } from "./ansel";
 import type { Found, ReadFileOptions } from "./found";

@@ -1,6 +1,6 @@
 import ICAL from "ical.js";
 import { dayFromGregorian, gregorianFromDay } from "../../time/calendar";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import type { Use } from "../guess-uses";
 import type { Found, ReadFileOptions } from "./found";
 import { type RepeatRule, repeatedDays } from "./repeats";

@@ -2,7 +2,7 @@ import { readJson } from "../../formats/read-json";
 import type { Found } from "./found";
 import { MOST_COLUMNS, MOST_SHEET_ROWS } from "./limits";
 import { NotReadable } from "./unpack";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 
 /**
  * Reads JSON: a timeline as Fastigo writes it (docs/timeline-format.md), or a list of objects, whose names are columns.

@@ -1,6 +1,6 @@
 import { SaxesParser } from "saxes";
 import { readWhen } from "../../time/read/read-when";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import type { Found } from "./found";
 import { numberText } from "./read-xlsx";
 import { MOST_CELLS, MOST_COLUMNS, MOST_SHEET_ROWS } from "./limits";

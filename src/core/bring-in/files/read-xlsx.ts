@@ -1,7 +1,7 @@
 import type ExcelJS from "exceljs";
 import { strToU8, zipSync } from "fflate";
 import { dayFromGregorian } from "../../time/calendar";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import { dateOfSerial } from "./serial-date";
 import type { Found } from "./found";
 import { MOST_CELLS, MOST_COLUMNS } from "./limits";

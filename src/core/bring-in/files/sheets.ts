@@ -1,4 +1,4 @@
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import type { Found, Sheet } from "./found";
 import { MOST_COLUMNS } from "./limits";
 import { NotReadable } from "./unpack";

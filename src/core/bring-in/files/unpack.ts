@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate, UnzipPassThrough } from "fflate";
-import { WORDS } from "../../words/en/bring-in";
+import { WORDS } from "../../words/bring-in";
 import { MOST_PACKED, MOST_UNPACKED } from "./limits";
 
 /** More files do not lie in a spreadsheet. */

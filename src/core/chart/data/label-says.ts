@@ -1,5 +1,5 @@
 import type { LabelPart } from "../../timeline/fields";
-import { WORDS } from "../../words/en/chart";
+import { WORDS } from "../../words/chart";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 
 /** Its label has a date, and a title; the date only where no mark of the ridge says the same. */

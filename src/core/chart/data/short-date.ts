@@ -1,7 +1,7 @@
-import { MONTHS } from "../../time/date-problem";
 import { civilFrom } from "../../time/calendar";
 import { middleOf, type Moment, startOf } from "../../time/when";
-import { isTimed, timeText, yearText } from "../../time/write-when";
+import { isTimed, monthText, timeText, yearText } from "../../time/write-when";
+import { tongueOf } from "../../time/tongues/tongue";
 import { mannerOf } from "../../timeline/read-options";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 
@@ -24,6 +24,8 @@ const WITHIN_A_YEAR = 1;
 export function shortDate(e: TimelineEvent, full: string, years: number, timeline: Timeline): string {
   const r = e.when.readAs;
   const manner = mannerOf(timeline);
+  const tongue = tongueOf(manner.language);
+  const about = (is: boolean, text: string) => (is ? tongue.about(text) : text);
   if (r.kind === "span" && years < WITHIN_DAYS && r.start?.from && r.end?.from) {
     const [a, b] = [r.start, r.end];
     if (isTimed(a.precision) && isTimed(b.precision) && !a.about && !b.about)
@@ -32,31 +34,29 @@ export function shortDate(e: TimelineEvent, full: string, years: number, timelin
   if (r.kind === "span" && years > 20 && r.start?.from && r.end?.from) {
     const [a, b] = [r.start, r.end].map((m) => civilFrom("gregorian", middleOf(m).day).year);
     // Within a year that tells it apart.
-    if (a === b && a! > EARTH_HISTORY)
-      return `${r.start.about || r.end.about ? "about " : ""}${yearText(a!, timeline.dateStyle?.era ?? "BC")}`;
+    if (a === b && a! > EARTH_HISTORY) return about(r.start.about || r.end.about, yearText(a!, manner));
     if (b! <= EARTH_HISTORY) {
       const [size, unit] = unitOf(b!);
-      const said = (m: Moment, year: number) => `${m.about ? "about " : ""}${digits(-year / size)}`;
+      const said = (m: Moment, year: number) => about(m.about, tongue.decimal(digits(-year / size)));
       return `${said(r.start, a!)} – ${said(r.end, b!)} ${unit}`;
     }
   }
   if (r.kind !== "moment" || !r.at.from) return full;
   if (years < WITHIN_DAYS && isTimed(r.at.precision))
-    return `${r.at.about ? "about " : ""}${timeText(r.at.from, r.at.precision, manner)}`;
+    return about(r.at.about, timeText(r.at.from, r.at.precision, manner));
   if (years < WITHIN_A_YEAR && r.at.precision === "day" && manner.finest !== "month") {
     const { month, day } = civilFrom("gregorian", r.at.from.day);
-    return `${r.at.about ? "about " : ""}${day} ${MONTHS[month - 1]!.slice(0, 3)}`;
+    return about(r.at.about, tongue.dayMonth(day, monthText(month, false, manner), false));
   }
   if (!(years > 20)) return full;
   const year = civilFrom("gregorian", middleOf(r.at).day).year;
-  const about = r.at.about ? "about " : "";
   if (year <= EARTH_HISTORY) {
     const [size, unit] = unitOf(year);
-    return `${about}${digits(-year / size)} ${unit}`;
+    return about(r.at.about, `${tongue.decimal(digits(-year / size))} ${unit}`);
   }
   const exact = ["second", "minute", "hour", "day", "month", "season"].includes(r.at.precision);
   const ago = r.at.wording?.kind === "ago";
-  return exact || ago ? `${about}${yearText(year, timeline.dateStyle?.era ?? "BC")}` : full;
+  return exact || ago ? about(r.at.about, yearText(year, manner)) : full;
 }
 
 /** Years before this are told in units of earth history. */

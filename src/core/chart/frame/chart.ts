@@ -1,7 +1,7 @@
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import type { Instant } from "../../time/instant";
 import { type ChartData, chartData, pickChart, shownEvents } from "../data/chart-data";
-import { WORDS } from "../../words/en/chart";
+import { WORDS } from "../../words/chart";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";
 import { type Frame, type Laid, layoutChart, type Stretch, uprightLength } from "./layout";

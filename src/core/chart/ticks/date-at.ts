@@ -1,8 +1,8 @@
 import { civilFrom } from "../../time/calendar";
-import { MONTHS } from "../../time/date-problem";
 import { isDateless } from "../../time/when";
 import type { Instant } from "../../time/instant";
-import { timeText, USUAL_MANNER, yearText } from "../../time/write-when";
+import { tongueOf } from "../../time/tongues/tongue";
+import { monthText, timeText, USUAL_MANNER, yearText } from "../../time/write-when";
 import type { TickManner } from "./tick-units";
 import { type Ground, uAt, type View } from "../axis/view";
 
@@ -32,9 +32,10 @@ export function timeNear(g: Ground, v: View, x: number): { at: Instant; days: nu
 
 /** An instant in words, with a precision of about so many days. */
 export function dateText(at: Instant, days: number, manner: TickManner): string {
-  const { era } = manner;
+  const tongue = tongueOf(manner.language);
   const { year, month, day } = civilFrom("gregorian", at.day);
-  const date = `${day} ${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
+  const name = monthText(month, false, manner);
+  const date = tongue.date(day, name, yearText(year, manner), false);
   const clock = (step: number) => {
     const second = Math.floor(at.second / step) * step;
     const time = timeText({ day: at.day, second }, second % 60 === 0 ? "minute" : "second", manner);
@@ -48,13 +49,16 @@ export function dateText(at: Instant, days: number, manner: TickManner): string 
   if (tells(1 / 24)) return clock(3_600);
   if (isDateless(at.day)) return clock(3_600);
   if (tells(1)) return date;
-  if (days <= YEAR / 2) return `${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year, era)}`;
+  if (days <= YEAR / 2) return tongue.monthYear(name, yearText(year, manner), false);
   const years = days / YEAR;
-  if (years <= 3) return yearText(year, era);
-  if (year >= 100 && years <= 20) return `${String(Math.floor(year / 10))}0s`;
+  if (years <= 3) return yearText(year, manner);
+  if (year >= 100 && years <= 20) return tongue.decade(`${Math.floor(year / 10)}0`);
   const step = 10 ** Math.floor(Math.log10(years));
   if (year <= -1_000_000)
-    return `${Number((-year / 1e6).toPrecision(Math.max(2, Math.floor(Math.log10(-year / step)) + 1)))} million years ago`;
+    return tongue.ago(
+      tongue.decimal(String(Number((-year / 1e6).toPrecision(Math.max(2, Math.floor(Math.log10(-year / step)) + 1))))),
+      "million",
+    );
   const rounded = Math.round(year / step) * step;
-  return `about ${yearText(rounded === 0 ? 1 : rounded, era)}`;
+  return tongue.about(yearText(rounded === 0 ? 1 : rounded, manner));
 }

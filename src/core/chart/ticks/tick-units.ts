@@ -1,8 +1,8 @@
 import { civilFrom, dayFromGregorian, weekday } from "../../time/calendar";
-import { MONTHS } from "../../time/date-problem";
 import { isDateless } from "../../time/when";
 import type { Instant } from "../../time/instant";
-import { type Manner, timeText, yearText } from "../../time/write-when";
+import { tongueOf } from "../../time/tongues/tongue";
+import { type Manner, timeText, type YearManner, yearText } from "../../time/write-when";
 
 /** Marks at every so many years, months, days or seconds. */
 export interface Unit {
@@ -104,22 +104,27 @@ function namedYear(n: number): number {
 }
 
 /** How the ridge writes dates: a timeline's manner, and whether days are named because they lie within a week. */
-export type TickManner = Pick<Manner, "era" | "clock" | "silentDay"> & { weekdays?: boolean };
-
-const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
+export type TickManner = Pick<Manner, "era" | "clock" | "silentDay" | "language"> & { weekdays?: boolean };
 
 /** What a mark says; `full` where its neighbours may be of another unit. */
 export function markText(u: Unit, at: Instant, manner: TickManner, full: boolean): string {
-  const { era } = manner;
+  const tongue = tongueOf(manner.language);
   const { year, month, day } = civilFrom("gregorian", at.day);
-  const name = MONTHS[month - 1]!.slice(0, 3);
-  if (u.kind === "years") return tickYear(year, era, u.step);
-  if (u.kind === "months") return month === 1 ? tickYear(year, era, 1) : full ? `${name} ${yearText(year, era)}` : name;
+  const name = tongue.shortMonths[month - 1]!;
+  if (u.kind === "years") return tickYear(year, manner, u.step);
+  if (u.kind === "months")
+    return month === 1
+      ? tickYear(year, manner, 1)
+      : full
+        ? tongue.monthYear(name, yearText(year, manner), false)
+        : name;
   if (u.kind === "seconds" && (isDateless(at.day) || (at.day === manner.silentDay && at.second === 0)))
     return clockText(at, manner);
   if (u.kind === "days" || at.second === 0) {
-    if (manner.weekdays) return `${WEEKDAYS[weekday(at.day)]} ${day} ${name}`;
-    return full ? `${day} ${name} ${yearText(year, era)}` : day === 1 && u.kind === "days" ? name : `${day} ${name}`;
+    const date = tongue.dayMonth(day, name, false);
+    if (manner.weekdays) return tongue.onWeekday(tongue.shortWeekdays[weekday(at.day)]!, date, false);
+    if (full) return tongue.date(day, name, yearText(year, manner), false);
+    return day === 1 && u.kind === "days" ? name : date;
   }
   return clockText(at, manner);
 }
@@ -132,12 +137,12 @@ function clockText(at: Instant, manner: TickManner): string {
 
 /** A date as exact as the unit tells it apart: what stands at the edge of a view. */
 export function edgeText(u: Unit, at: Instant, manner: TickManner): string {
-  const { era } = manner;
+  const tongue = tongueOf(manner.language);
   const { year, month, day } = civilFrom("gregorian", at.day);
-  if (u.kind === "years") return tickYear(year, era, u.step / 10);
-  const name = MONTHS[month - 1]!.slice(0, 3);
-  if (u.kind === "months") return `${name} ${yearText(year, era)}`;
-  const date = `${day} ${name} ${yearText(year, era)}`;
+  if (u.kind === "years") return tickYear(year, manner, u.step / 10);
+  const name = tongue.shortMonths[month - 1]!;
+  if (u.kind === "months") return tongue.monthYear(name, yearText(year, manner), false);
+  const date = tongue.date(day, name, yearText(year, manner), false);
   if (u.kind === "days") return isDateless(at.day) ? "" : date;
   const second = Math.min(DAY - 1, Math.floor(at.second));
   const time = clockText({ day: at.day, second: u.step < 60 ? second : second - (second % 60) }, manner);
@@ -145,13 +150,14 @@ export function edgeText(u: Unit, at: Instant, manner: TickManner): string {
 }
 
 /** Years on the ridge; deep time in millions, with as many digits as the step needs. */
-export function tickYear(year: number, era: "BC" | "BCE", step: number): string {
-  if (year > -1_000_000) return yearText(Math.round(year), era);
+export function tickYear(year: number, manner: YearManner, step: number): string {
+  if (year > -1_000_000) return yearText(Math.round(year), manner);
+  const tongue = tongueOf(manner.language);
   const digits = Math.min(7, Math.max(0, 6 - Math.floor(Math.log10(Math.max(step, 0.1)))));
   const millions = -year / 1e6;
   return millions >= 1_000
-    ? `${trimmed((millions / 1_000).toFixed(Math.min(10, digits + 3)))} bn yrs ago`
-    : `${trimmed(millions.toFixed(digits))} m yrs ago`;
+    ? tongue.shortAgo(tongue.decimal(trimmed((millions / 1_000).toFixed(Math.min(10, digits + 3)))), "billion")
+    : tongue.shortAgo(tongue.decimal(trimmed(millions.toFixed(digits))), "million");
 }
 
 function trimmed(n: string): string {

@@ -128,7 +128,7 @@ describe("marks", () => {
     [1, 1, "AD 1"],
     [12_345, 5, "12345"],
   ])("say the year %d in steps of %d as %s", (year, step, text) => {
-    expect(tickYear(year, "BC", step).replace(/,/g, "")).toBe(text);
+    expect(tickYear(year, { era: "BC" }, step).replace(/,/g, "")).toBe(text);
   });
 
   it("of one's own are the ones that were asked for, thinned by halves where they are too close", () => {

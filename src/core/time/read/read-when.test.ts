@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { civilFrom, dayFromGregorian, dayFromJulian, gregorianFromDay, julianFromDay, weekday } from "../calendar";
-import { dateProblemText } from "../../words/en/dates";
+import { dateProblemText } from "../../words/dates";
 import { gapText } from "../gap";
 import { readWhen } from "./read-when";
 import { extent, inDays, startDay } from "../when";

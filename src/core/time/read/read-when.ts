@@ -18,6 +18,7 @@ import type { ReadOptions } from "./options";
 import { readFields } from "./words";
 import { momentOf, ok, SHORT_MONTHS } from "./moment";
 import { bareTime, isBackwards, readOpenSpan, share, splits } from "./range";
+import { inEnglish } from "./other-tongues";
 import { readSentence } from "./sentence";
 
 /** A text longer than this is no date. */
@@ -80,7 +81,8 @@ function readNotation(typed: string): { reading: Reading; edtf?: string } | null
   return reading && { reading, edtf: text };
 }
 
-function readText(text: string, options: ReadOptions): { reading: Reading; calendar: Calendar } {
+function readText(typed: string, options: ReadOptions): { reading: Reading; calendar: Calendar } {
+  const text = typed.length > LONGEST_DATE_TEXT ? typed : inEnglish(typed);
   const refuse = (problem: DateProblem, calendar: Calendar = "gregorian") => ({
     reading: { kind: "not_understood" as const, problem },
     calendar,

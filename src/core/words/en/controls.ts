@@ -1,5 +1,6 @@
 /** What stands on the screen: controls. */
 export const WORDS = {
+  language: "Language",
   closeThisHintForGood: "Close this hint for good",
   close: "Close",
   guessedAtOnce: "Guessed at once",

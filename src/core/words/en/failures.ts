@@ -1,5 +1,6 @@
 /** What an expected failure says: what happened, what was kept, what to do. */
 export const FAILURES = {
+  language_unknown: "Fastigo does not speak this language. Nothing was changed: choose English, German or Spanish.",
   invalid: "This could not be read, and nothing was changed. Reload the page and try again.",
   bad_json: "The request broke off or was not understood; nothing was changed. Try again.",
   too_large: "This is larger than fits, and nothing was changed.",

@@ -23,7 +23,7 @@ Pictures are WebP or JPEG files; those in media/*/large are the largest.
 } as const;
 
 /** What is written into an archive of everything of somebody. */
-export const ARCHIVE_README = `Everything of mine, from Fastigo
+export const archiveReadme = (): string => `Everything of mine, from Fastigo
 
 archive.json                  what this is, and how many timelines follow
 account.json                  the account, its classes, what was handed in with its marks, practice, looks

@@ -1,8 +1,8 @@
 "use client";
 
-import { WORDS as LOOK } from "@/core/words/en/looks";
+import { WORDS as LOOK } from "@/core/words/looks";
 import { ColourField } from "../look/colour-field";
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { between } from "@/core/timeline/place";

@@ -1,8 +1,8 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { useEffect, useState } from "react";
-import { addressText } from "@/core/words/en/addresses";
+import { addressText } from "@/core/words/addresses";
 import type { Timeline } from "@/core/timeline/timeline";
 import { dayText } from "@/core/time/zoned";
 import { askServer } from "@/ui/ask-server";

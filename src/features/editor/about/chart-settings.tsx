@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/axis/view-words";
 import { mannerOf } from "@/core/timeline/read-options";

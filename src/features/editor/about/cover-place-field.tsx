@@ -1,7 +1,7 @@
 "use client";
 
 import { itemsOf } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { useState } from "react";
 import { isDated, type Margins } from "@/core/time/when";
 import { type Manner, USUAL_MANNER, whenLabel } from "@/core/time/write-when";
@@ -10,7 +10,7 @@ import { setReading, timesOnOps } from "@/core/change/reading-steps";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 
-const WIDTHS: [keyof Margins, string, string, number, "day" | "year"][] = [
+const widths = (): [keyof Margins, string, string, number, "day" | "year"][] => [
   ["day", WORDS.aboutADayReaches, "days", 3, "day"],
   ["year", WORDS.aboutAYearReaches, "years", 5, "year"],
   ["decade", WORDS.aboutADecadeReaches, "years", 10, "year"],
@@ -152,7 +152,7 @@ export function DateSettings() {
             </select>
           )}
         </Field>
-        {WIDTHS.map(([key, label, unitWord, usual, unit]) => (
+        {widths().map(([key, label, unitWord, usual, unit]) => (
           <Field key={key} label={label} hint={WORDS.eitherWay(unitWord)}>
             {(ids) => (
               <input

@@ -1,11 +1,11 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import type { Problem } from "@/core/timeline/problems";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { mendsOf } from "./mends";
-import { problemText } from "../../../core/words/en/findings";
+import { problemText } from "../../../core/words/findings";
 
 /** A finding in a sentence, with the ways to mend it; `named`: it says which event it is about, and leads there. */
 export function Finding({ problem: p, named = false }: { problem: Problem; named?: boolean }) {

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
 import { readWhen } from "@/core/time/read/read-when";

@@ -8,7 +8,7 @@ import { MOST_PACKED } from "@/core/bring-in/files/limits";
 import { dayFromGregorian } from "@/core/time/calendar";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 import { fromBase64 } from "@/core/text/base64";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";

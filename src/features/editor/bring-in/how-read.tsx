@@ -9,7 +9,7 @@ import {
   type Encoding,
   type ReadFileOptions,
 } from "@/core/bring-in/files/found";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 

@@ -10,7 +10,7 @@ import type { BroughtRow } from "@/core/bring-in/put-together";
 import { inOrder } from "@/core/timeline/order";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { tooLongCell } from "../ledger/cell-deeds";

@@ -7,8 +7,8 @@ import type { BroughtRow } from "@/core/bring-in/put-together";
 import { offeredReadings } from "@/core/time/date-problem";
 import { isDated } from "@/core/time/when";
 import { whenLabel } from "@/core/time/write-when";
-import { dateProblemText } from "@/core/words/en/dates";
-import { WORDS } from "@/core/words/en/bring-in";
+import { dateProblemText } from "@/core/words/dates";
+import { WORDS } from "@/core/words/bring-in";
 import { classes } from "@/ui/classes";
 import type { RowState } from "./row-states";
 

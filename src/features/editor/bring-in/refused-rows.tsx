@@ -2,7 +2,7 @@
 
 import Papa from "papaparse";
 import type { Refused } from "@/core/bring-in/look-at-rows";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 import { Button } from "@/ui/controls/button";
 import { saveFile } from "@/ui/save-file";
 

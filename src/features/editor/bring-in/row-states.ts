@@ -1,6 +1,6 @@
 import type { BroughtIn } from "@/core/bring-in/bring-in";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 
 /** What becomes of a row that is an event already: the names of what is otherwise. */
 export interface RowState {

@@ -7,7 +7,7 @@ import { isUnwritten } from "@/core/bring-in/unwritten";
 import { bringInTimeline, timelineOfFile } from "@/core/bring-in/whole-timeline";
 import { whenLabel } from "@/core/time/write-when";
 import { mannerOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/bring-in";
+import { WORDS } from "@/core/words/bring-in";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { newClient } from "./plan";

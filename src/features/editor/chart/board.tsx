@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-chart";
+import { WORDS } from "@/core/words/editor-chart";
 import { ArrowLeft, ArrowRight, LogOut, PencilLine, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { whenLabel } from "@/core/time/write-when";
@@ -12,7 +12,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { dateEvent, isWithoutDate, moveByKey } from "../store/event-deeds";
 import { Hint } from "@/ui/controls/hint";
 import { Notices } from "../notices";
-import { SAVING, TitleText } from "../top-bar";
+import { savingText, TitleText } from "../top-bar";
 
 const LARGE =
   "flex h-14 min-w-14 items-center justify-center gap-2 rounded-md border border-edge bg-white px-4 text-[20px] font-bold hover:bg-verdigris-wash disabled:opacity-40";
@@ -44,7 +44,7 @@ export function Board({
           <TitleText />
         </h1>
         <span role="status" data-testid="saving" className="ml-auto text-[18px] whitespace-nowrap">
-          {SAVING[saving]}
+          {savingText(saving)}
         </span>
       </header>
       <Notices />

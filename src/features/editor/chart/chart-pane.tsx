@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-chart";
+import { WORDS } from "@/core/words/editor-chart";
 import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";

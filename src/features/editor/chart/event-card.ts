@@ -3,7 +3,7 @@ import { whenLongLabel } from "@/core/time/write-when";
 import { namedWhole } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import { itemsOf, type Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-chart";
+import { WORDS } from "@/core/words/editor-chart";
 import type { CardContent } from "@/ui/stage/card";
 
 /** So much of a description stands on a card, characters; longer descriptions are not taken apart for it than this, bytes. */

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-chart";
+import { WORDS } from "@/core/words/editor-chart";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
 

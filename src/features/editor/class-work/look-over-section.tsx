@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { type Finding, findingKey, lookOver } from "@/core/check/look-over";
-import { findingText, WORDS } from "@/core/words/en/look-over";
+import { findingText, WORDS } from "@/core/words/look-over";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

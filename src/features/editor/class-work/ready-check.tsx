@@ -1,12 +1,12 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-class-work";
+import { WORDS } from "@/core/words/editor-class-work";
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { checkRequirements, requirementKey, unmet } from "@/core/check/requirements";
-import { WORKS_SHOWN } from "@/core/words/en/peers";
-import { requirementName, requirementText } from "@/core/words/en/class-work";
-import { lateText } from "@/core/words/en/late";
+import { WORKS_SHOWN } from "@/core/words/peers";
+import { requirementName, requirementText } from "@/core/words/class-work";
+import { lateText } from "@/core/words/late";
 import { orderOf } from "@/core/timeline/order";
 import { itemsOf } from "@/core/timeline/timeline";
 import { askServer } from "@/ui/ask-server";

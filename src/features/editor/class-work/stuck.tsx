@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/editor-class-work";
+import { WORDS } from "@/core/words/editor-class-work";
 import { Button } from "@/ui/controls/button";
 import { SendLine } from "@/ui/controls/send-line";
 import { useEditor, useEditorState } from "../store/editor-context";

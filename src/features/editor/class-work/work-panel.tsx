@@ -1,15 +1,15 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-class-work";
+import { WORDS } from "@/core/words/editor-class-work";
 import { useState } from "react";
-import { GIVEN_WORDS } from "@/core/words/en/class-work";
+import { GIVEN_WORDS } from "@/core/words/class-work";
 import { checkRequirements, requirementKey } from "@/core/check/requirements";
-import { WORKS_SHOWN } from "@/core/words/en/peers";
-import { requirementText } from "@/core/words/en/class-work";
-import { lateText } from "@/core/words/en/late";
+import { WORKS_SHOWN } from "@/core/words/peers";
+import { requirementText } from "@/core/words/class-work";
+import { lateText } from "@/core/words/late";
 import { whenLabel } from "@/core/time/write-when";
 import { rubricSum } from "@/core/classes/rubric";
-import { rubricSumText } from "@/core/words/en/setting";
+import { rubricSumText } from "@/core/words/setting";
 import { RubricTable } from "@/ui/rubric-table";
 import { SendLine } from "@/ui/controls/send-line";
 import { LookOverSection } from "./look-over-section";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useMemo, useState } from "react";
-import { COMMENTS, WORDS } from "@/core/words/en/together";
+import { COMMENTS, WORDS } from "@/core/words/together";
 import { rowsOf } from "@/core/timeline/order";
 import { CommentThreads } from "@/ui/comments/comment-threads";
 import { SuggestionList } from "@/ui/comments/suggestion-list";

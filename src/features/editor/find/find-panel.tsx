@@ -3,7 +3,7 @@
 import { holdsFiles } from "@/core/timeline/fields";
 import { useEffect, useId, useMemo, useRef, useState } from "react";
 import { findPlaces, type FoundPlace, MOST_FOUND, replacePlaces, type TextOf } from "@/core/ledger/find";
-import { WORDS } from "@/core/words/en/editor-find";
+import { WORDS } from "@/core/words/editor-find";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Field, INPUT } from "@/ui/controls/field";

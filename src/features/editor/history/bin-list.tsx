@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import type { Op, Table } from "@/core/change/change";
 import { COLLECTION } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS } from "@/core/words/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";

@@ -5,7 +5,7 @@ import type { Compared, Difference, PutBack } from "@/core/history/compare";
 import { blocksOf, plainTextOf } from "@/core/text/description";
 import { inRows } from "@/core/timeline/order";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS } from "@/core/words/editor-history";
 import { Button } from "@/ui/controls/button";
 import { FIELD, isSpoken, value } from "./step-words";
 import { WordsChanged } from "./words-changed";

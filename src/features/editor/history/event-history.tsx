@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS } from "@/core/words/editor-history";
 import { SittingList } from "./sitting-list";
 
 /** What happened to one event: its own history, read when it is opened. */

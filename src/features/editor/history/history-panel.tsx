@@ -1,7 +1,7 @@
 "use client";
 
 import { type ComponentProps, useState } from "react";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS } from "@/core/words/editor-history";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Frame } from "../sheet/frame";

@@ -8,7 +8,7 @@ import { differenceChart } from "@/core/history/difference-chart";
 import { sittingsOf } from "@/core/history/sittings";
 import { USUAL_COLUMNS } from "@/core/ledger/columns";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS } from "@/core/words/editor-history";
 import { askPacked, askServer } from "@/ui/ask-server";
 import { styleOf } from "@/core/looks/style";
 import { CategoryMark } from "@/ui/category-mark";

@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS as PAGES } from "@/core/words/en/pages";
-import { WORDS } from "@/core/words/en/editor-history";
+import { WORDS as PAGES } from "@/core/words/pages";
+import { WORDS } from "@/core/words/editor-history";
 
 /** What others did since somebody was here last: the number of the last change they saw, how many came, and whose. */
 export interface News {

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { type ChangeMark, type Deed, DEEDS, type Sitting, sittingsOf } from "@/core/history/sittings";
-import { DEED_WORDS, WORDS } from "@/core/words/en/editor-history";
+import { DEED_WORDS, WORDS } from "@/core/words/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";

@@ -12,8 +12,8 @@ import {
 import { COUNTED, type LedgerColumn } from "@/core/ledger/columns";
 import { type Filled, fillCells, type TooLongCell } from "@/core/ledger/fill-cells";
 import { MOST } from "@/core/change/limits";
-import { LIMIT_SENTENCES } from "@/core/words/en/limits";
-import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
+import { LIMIT_SENTENCES } from "@/core/words/limits";
+import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import type { TimelineStore } from "../store/timeline-store";
 import { wordsIn } from "../words";
 

@@ -3,7 +3,7 @@
 import { Popover } from "radix-ui";
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import type { LedgerColumn } from "@/core/ledger/columns";
-import { WORDS } from "@/core/words/en/editor-ledger";
+import { WORDS } from "@/core/words/editor-ledger";
 import { classes } from "@/ui/classes";
 
 /** What one may choose from where one writes. */

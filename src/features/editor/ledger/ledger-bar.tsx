@@ -5,7 +5,7 @@ import { type ReactNode, useEffect, useId, useState } from "react";
 import { type LedgerColumn, LEDGER_COLUMNS, moveColumn, showColumn, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { LACKS, tagsIn } from "@/core/ledger/look-at";
 import { categoriesOf } from "@/core/timeline/timeline";
-import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
+import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { Mark } from "../mark";
 import { classes } from "@/ui/classes";
 import { CheckRow } from "@/ui/controls/check-row";

@@ -3,7 +3,7 @@
 import { ArrowDown, ArrowUp } from "lucide-react";
 import { type PointerEvent, useRef } from "react";
 import { type LedgerColumn, widenColumn } from "@/core/ledger/columns";
-import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
+import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { classes } from "@/ui/classes";
 import type { GridColumn } from "./grid-place";
 import type { LedgerLook } from "./use-look";

@@ -1,9 +1,9 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-ledger";
+import { WORDS } from "@/core/words/editor-ledger";
 import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
 import { LIMITS } from "@/core/change/limits";
-import { dateProblemText } from "@/core/words/en/dates";
+import { dateProblemText } from "@/core/words/dates";
 import { whenLabel } from "@/core/time/write-when";
 import { isMeantBy, readLine } from "@/core/timeline/read-line";
 import { readParagraph } from "@/core/timeline/read-paragraph";

@@ -10,7 +10,7 @@ import { SignMark } from "../sheet/sign-field";
 import type { Manner } from "@/core/time/write-when";
 import { whenLabel } from "@/core/time/write-when";
 import type { Category, Item, TimelineEvent } from "@/core/timeline/timeline";
-import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
+import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { Mark } from "../mark";
 import { classes } from "@/ui/classes";
 import { wordsIn } from "../words";

@@ -19,7 +19,7 @@ import { wholesOf } from "@/core/timeline/parts";
 import { mannerOf } from "@/core/timeline/read-options";
 import { categoriesOf, type Item, itemsByOwner } from "@/core/timeline/timeline";
 import { referencesText } from "@/core/sources/cited";
-import { WORDS } from "@/core/words/en/editor-ledger";
+import { WORDS } from "@/core/words/editor-ledger";
 import { Button } from "@/ui/controls/button";
 import { dropMedia } from "../media/on-their-way";
 import { useEditor, useEditorState } from "../store/editor-context";

@@ -2,7 +2,7 @@
 
 import { Popover } from "radix-ui";
 import { useState } from "react";
-import { LINE_GRAMMAR, WORDS } from "@/core/words/en/editor-ledger";
+import { LINE_GRAMMAR, WORDS } from "@/core/words/editor-ledger";
 
 /** What the line understands, with examples that can be tried. */
 export function LineGrammar({ onTry }: { onTry: (line: string) => void }) {

@@ -8,7 +8,7 @@ import { MOST_TAG } from "@/core/timeline/fields";
 import { SIGNS } from "@/core/timeline/looks";
 import { orderOf } from "@/core/timeline/order";
 import { categoriesOf } from "@/core/timeline/timeline";
-import { COLUMN_NAMES, WORDS } from "@/core/words/en/editor-ledger";
+import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
@@ -73,7 +73,7 @@ export function ManyRows({
   );
 }
 
-const FIELDS: [ManyField, string][] = [
+const fields = (): [ManyField, string][] => [
   ["category", COLUMN_NAMES.category],
   ["partOf", COLUMN_NAMES.partOf],
   ["emphasis", COLUMN_NAMES.emphasis],
@@ -155,7 +155,7 @@ function ChangeAll({ ids, onDone }: { ids: () => string[]; onDone: () => void })
           setProblem(null);
         }}
       >
-        {FIELDS.map(([f, name]) => (
+        {fields().map(([f, name]) => (
           <option key={f} value={f}>
             {name}
           </option>

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-ledger";
+import { WORDS } from "@/core/words/editor-ledger";
 import {
   DndContext,
   type DragMoveEvent,

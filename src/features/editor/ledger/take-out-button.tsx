@@ -2,7 +2,7 @@
 
 import { FileDown } from "lucide-react";
 import { useRef, useState } from "react";
-import { WORDS } from "@/core/words/en/take-out";
+import { WORDS } from "@/core/words/take-out";
 import { late } from "../late";
 import { BAR_BUTTON } from "./bar-menu";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/editor-local";
 import { buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 

@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { copyTimeline } from "@/core/change/copy-events";
 import { fromSnapshot } from "@/core/formats/snapshot";
-import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/editor-local";
 import { askServer } from "@/ui/ask-server";
 import { LocalTimeline } from "./local-timeline";
 

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/editor-local";
 import { Button } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
 import { Editor } from "../editor";

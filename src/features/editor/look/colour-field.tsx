@@ -1,7 +1,7 @@
 import type { AnyColour } from "@/core/timeline/fields";
 import { COLOURS, type Colour } from "@/core/timeline/looks";
 import { LOOK_TABLE } from "@/core/looks/looks";
-import { WORDS } from "@/core/words/en/looks";
+import { WORDS } from "@/core/words/looks";
 import { INPUT } from "@/ui/controls/field";
 import { useEditorState } from "../store/editor-context";
 

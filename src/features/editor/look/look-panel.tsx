@@ -9,7 +9,7 @@ import { styleOf } from "@/core/looks/style";
 import type { BackFit, LabelDates, LabelTitles } from "@/core/timeline/fields";
 import { LOOKS, type LookName, OWN_TEXTURES } from "@/core/timeline/looks";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
-import { heldText, lookAlikeText, WORDS } from "@/core/words/en/looks";
+import { heldText, lookAlikeText, WORDS } from "@/core/words/looks";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Choice } from "@/ui/controls/choice";

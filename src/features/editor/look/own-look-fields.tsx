@@ -1,7 +1,7 @@
 import type { EventField, Value } from "@/core/change/change";
 import { LABEL_PARTS, type LabelPart } from "@/core/timeline/fields";
 import type { TimelineEvent } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/looks";
+import { WORDS } from "@/core/words/looks";
 import { CheckRow } from "@/ui/controls/check-row";
 import { Choice } from "@/ui/controls/choice";
 import { ColourField } from "./colour-field";

@@ -1,7 +1,7 @@
 import { Trash2 } from "lucide-react";
 import { useCallback, useEffect, useId, useRef, useState } from "react";
 import { lookOf, type LookFile, readLook, wearOps } from "@/core/looks/look-file";
-import { WORDS } from "@/core/words/en/looks";
+import { WORDS } from "@/core/words/looks";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import { LOOKS, type LookName } from "@/core/timeline/looks";
-import { WORDS } from "@/core/words/en/looks";
+import { WORDS } from "@/core/words/looks";
 import { INPUT } from "@/ui/controls/field";
 
 /** The screens a draft is looked at on: px of CSS. */

@@ -1,7 +1,7 @@
 "use client";
 
 import type { Focus } from "@/core/timeline/fields";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import { INPUT } from "@/ui/controls/field";
 import { OwnMapView } from "./map-view";
 import type { OwnMap } from "./own-map";

@@ -8,7 +8,7 @@ import { orderOf } from "@/core/timeline/order";
 import { mannerOf } from "@/core/timeline/read-options";
 import { HOUSE_STYLE, paintedColour } from "@/core/looks/style";
 import type { TimelineEvent } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";
 import { Frame } from "../sheet/frame";

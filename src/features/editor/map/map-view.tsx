@@ -3,7 +3,7 @@
 import { Maximize2, Minus, Plus } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Focus, Point } from "@/core/timeline/fields";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import type { MapCanvas, MapHooks, MapMark } from "@/ui/map/map-canvas";
 import { PictureMap } from "@/ui/map/picture-map";
 import { WorldMap } from "@/ui/map/world-map";

@@ -4,7 +4,7 @@ import { ImagePlus, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
 import { coordinatesText, readCoordinates } from "@/core/places/coordinates";
 import { type Focus, MOST_TIES, type Point, type Tie } from "@/core/timeline/fields";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";

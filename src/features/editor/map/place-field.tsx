@@ -6,7 +6,7 @@ import { coordinatesText, readCoordinates } from "@/core/places/coordinates";
 import { spotOf } from "@/core/places/own-map";
 import type { Focus, Point } from "@/core/timeline/fields";
 import type { TimelineEvent } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 import { askServer } from "@/ui/ask-server";
 import { classes } from "@/ui/classes";
 import { Button } from "@/ui/controls/button";

@@ -2,7 +2,7 @@
 
 import { Slider } from "radix-ui";
 import { useRef } from "react";
-import { WORDS } from "@/core/words/en/places";
+import { WORDS } from "@/core/words/places";
 
 /** A window along the events: each end can be moved, and the window as a whole, by dragging and by keys (Shift with an arrow). */
 export function TimeWindow({

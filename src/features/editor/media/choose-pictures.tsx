@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/picture-choice";
+import { WORDS } from "@/core/words/picture-choice";
 import { Images, LibraryBig } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { type ReactNode, useEffect, useRef, useState } from "react";

@@ -1,7 +1,7 @@
 "use client";
 
 import "react-image-crop/dist/ReactCrop.css";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { RotateCcw, RotateCw } from "lucide-react";
 import { useEffect, useState } from "react";
 import ReactCrop, { type PercentCrop } from "react-image-crop";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { useState } from "react";
 import type { Focus } from "@/core/timeline/fields";
 import type { Item } from "@/core/timeline/timeline";

@@ -1,7 +1,7 @@
 "use client";
 
-import { WORDS as LOCAL } from "@/core/words/en/editor-local";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS as LOCAL } from "@/core/words/editor-local";
+import { WORDS } from "@/core/words/editor-sheet";
 import {
   type Active,
   closestCenter,

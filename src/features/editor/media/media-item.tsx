@@ -1,7 +1,7 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
-import { problemText } from "@/core/words/en/findings";
+import { WORDS } from "@/core/words/editor-sheet";
+import { problemText } from "@/core/words/findings";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { type ReactNode, type RefObject, useRef } from "react";
 import { LICENCES, licenceOf } from "@/core/timeline/licences";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/upload-queue";
+import { WORDS } from "@/core/words/upload-queue";
 import { Problem } from "@/ui/controls/problem";
 import { useEditor } from "../store/editor-context";
 import type { OnItsWay } from "../store/upload-queue";

@@ -1,7 +1,7 @@
 "use client";
 
 import { HiddenFile } from "@/ui/controls/hidden-file";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { ExternalLink, ImagePlus } from "lucide-react";
 import { useRef } from "react";
 import { safeAddress } from "@/core/text/description";

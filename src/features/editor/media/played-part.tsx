@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { secondText } from "@/core/text/webvtt";
 import { type RefObject, useState } from "react";
 import type { Item } from "@/core/timeline/timeline";

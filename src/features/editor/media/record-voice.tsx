@@ -1,7 +1,7 @@
 "use client";
 
-import { WORDS as SHEET } from "@/core/words/en/editor-sheet";
-import { WORDS } from "@/core/words/en/recording";
+import { WORDS as SHEET } from "@/core/words/editor-sheet";
+import { WORDS } from "@/core/words/recording";
 import { Mic } from "lucide-react";
 import { useState } from "react";
 import { Button } from "@/ui/controls/button";

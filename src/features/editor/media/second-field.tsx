@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { readSecond, secondText } from "@/core/text/webvtt";
 import { useEffect, useState } from "react";
 import { Field, INPUT } from "@/ui/controls/field";

@@ -1,7 +1,7 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/recording";
-import { WORDS as SHEET } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/recording";
+import { WORDS as SHEET } from "@/core/words/editor-sheet";
 import { type Cue, MOST_CUES, readSubtitles, secondText, writeSubtitles } from "@/core/text/webvtt";
 import { Play, Trash2 } from "lucide-react";
 import { useMemo, useRef, useState } from "react";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/upload-queue";
+import { WORDS } from "@/core/words/upload-queue";
 import { useEffect, useState } from "react";
 import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";

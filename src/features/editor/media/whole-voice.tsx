@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-about";
+import { WORDS } from "@/core/words/editor-about";
 import { itemsOf } from "@/core/timeline/timeline";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { MediaItem } from "./media-item";

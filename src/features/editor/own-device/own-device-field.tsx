@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { WORDS } from "@/core/words/en/editor-local";
+import { WORDS } from "@/core/words/editor-local";
 import { CheckRow } from "@/ui/controls/check-row";
 import { canKeep, isOwnDevice, setOwnDevice } from "@/ui/kept-here";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";

@@ -16,7 +16,7 @@ import {
 import { readWhen } from "@/core/time/read/read-when";
 import { endOf, startOf } from "@/core/time/when";
 import { readOptionsOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";

@@ -2,7 +2,7 @@
 
 import type { PDFDocumentProxy } from "pdfjs-dist";
 import { useEffect, useRef, useState } from "react";
-import { WORDS } from "@/core/words/en/paper";
+import { WORDS } from "@/core/words/paper";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 

@@ -2,8 +2,8 @@
 
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from "react";
 import { colourOf, goesAlong, initialsOf, type Present, type Where } from "@/core/presence/present";
-import { COLUMN_NAMES } from "@/core/words/en/editor-ledger";
-import { placeText, WORDS } from "@/core/words/en/presence";
+import { COLUMN_NAMES } from "@/core/words/editor-ledger";
+import { placeText, WORDS } from "@/core/words/presence";
 import { Button } from "@/ui/controls/button";
 import { classes } from "@/ui/classes";
 import { usePresence } from "@/ui/presence/use-presence";

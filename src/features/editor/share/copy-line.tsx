@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { useCopied } from "@/ui/use-copied";
 import { INPUT } from "@/ui/controls/field";

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { embedCode, EMBED_HEIGHT, type EmbedFirst, LARGEST_EMBED, SMALLEST_EMBED } from "@/core/published/embed-code";
 import { inOrder } from "@/core/timeline/order";
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { CopyText } from "@/ui/controls/copy-text";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { useState } from "react";
 import { zonedText } from "@/core/time/zoned";
 import { REACH, type Visibility } from "@/core/timeline/visibility";
@@ -22,7 +22,7 @@ interface Readers {
   more: string;
 }
 
-const WHO: Readers[] = [
+const who = (): Readers[] => [
   { value: "only_me", words: WORDS.onlyItsEditors, more: WORDS.youAndThoseWhoWork },
   { value: "class", words: WORDS.theClass, more: WORDS.itsTeacherAndStudentsSigned },
   { value: "school", words: WORDS.theSchool, more: WORDS.itsTeachersAndStudents },
@@ -51,7 +51,7 @@ export function PublishSection({ classes, schools }: Given) {
   const [times, setTimes] = useState<{ opensAt?: string | null; closesAt?: string | null }>({});
   const [copies, setCopies] = useState<boolean | null>(null);
   const live = publication !== null && !publication.takenBack;
-  const offered = WHO.flatMap((w): Readers[] => {
+  const offered = who().flatMap((w): Readers[] => {
     if (work) {
       if (REACH.indexOf(w.value) > REACH.indexOf(work.publishLimit as Visibility)) return [];
       return w.value !== "school" ? [w] : work.school ? [{ ...w, words: work.school }] : [];

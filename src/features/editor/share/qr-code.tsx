@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { buttonLook } from "@/ui/controls/button";
 import { useQrCode } from "@/ui/use-qr-code";
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
 import { useEditorState } from "../store/editor-context";

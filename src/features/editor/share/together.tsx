@@ -2,8 +2,8 @@
 
 import { useCallback, useEffect, useState } from "react";
 import { INVITED_AS, type InvitedAs } from "@/core/timeline/roles";
-import { WORDS } from "@/core/words/en/together";
-import { WORDS as SHARE } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/together";
+import { WORDS as SHARE } from "@/core/words/editor-share";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { Choice } from "@/ui/controls/choice";
@@ -28,7 +28,7 @@ interface Invitation {
 
 /** A day of another year says so. The dialog is drawn by the browser, in its own zone. */
 const END = new Intl.DateTimeFormat("en-GB", { dateStyle: "full", timeStyle: "short" });
-const MAY = INVITED_AS.map((r) => [r, WORDS.may[r]] as const);
+const may = () => INVITED_AS.map((r) => [r, WORDS.may[r]] as const);
 
 /** Who may see the timeline and what they may do in it, and inviting others. */
 export function Together({ owner }: { owner: boolean }) {
@@ -172,7 +172,7 @@ function InviteForm({ path, onInvited }: { path: string; onInvited: () => Promis
             />
           )}
         </Field>
-        <Choice label={WORDS.inviteAs} value={role} options={MAY} onChoose={(r) => setRole(r as InvitedAs)} />
+        <Choice label={WORDS.inviteAs} value={role} options={may()} onChoose={(r) => setRole(r as InvitedAs)} />
         <Button
           disabled={to.trim() === ""}
           onClick={async () => {
@@ -223,7 +223,7 @@ function LinkForm({
   const [wanted, setRole] = useState<InvitedAs>("editor");
   const [until, setUntil] = useState("");
   // What there is a link for already is not offered again.
-  const free = MAY.filter(([r]) => !links.some((l) => l.role === r));
+  const free = may().filter(([r]) => !links.some((l) => l.role === r));
   const role = free.some(([r]) => r === wanted) ? wanted : (free.at(-1)?.[0] ?? wanted);
   const make = (r: InvitedAs, renew: boolean, endsAt: string | null) =>
     ask("POST", "/invitation", { renew, role: r, endsAt });

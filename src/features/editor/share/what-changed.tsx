@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
 import { compareTimelines } from "@/core/history/compare";
 import type { Timeline } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-share";
+import { WORDS } from "@/core/words/editor-share";
 import { askPacked } from "@/ui/ask-server";
 import { Problem } from "@/ui/controls/problem";
 import { Differences } from "../history/differences";

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { useId, useMemo, useState } from "react";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
@@ -48,7 +48,7 @@ export function PartOfField({
   );
 }
 
-const STEPS: [Loudness, string, number][] = [
+const steps = (): [Loudness, string, number][] => [
   [-1, WORDS.quieter, 13],
   [0, WORDS.asUsual, 15],
   [1, WORDS.louder, 18],
@@ -68,7 +68,7 @@ function LoudnessField({
     <fieldset>
       <legend className="mb-1 text-[13px] text-quiet">{WORDS.itsLabelOnTheChart}</legend>
       <div className="flex flex-wrap gap-1">
-        {STEPS.map(([step, text, size]) => (
+        {steps().map(([step, text, size]) => (
           <label
             key={step}
             className={classes(

@@ -8,7 +8,7 @@ import { readWhen } from "@/core/time/read/read-when";
 import { type Shift, shifted } from "@/core/time/shift";
 import { inDays, type Moment, startOf, type When } from "@/core/time/when";
 import { momentLabel, timeText } from "@/core/time/write-when";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 

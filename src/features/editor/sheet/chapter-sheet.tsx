@@ -2,7 +2,7 @@
 
 import type { RefObject } from "react";
 import type { TimelineEvent } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { Button } from "@/ui/controls/button";
 import { EventHistory } from "../history/event-history";
 import { useEditor } from "../store/editor-context";

@@ -5,7 +5,7 @@ import Blockquote from "@tiptap/extension-blockquote";
 import { NodeViewContent, type NodeViewProps, NodeViewWrapper, ReactNodeViewRenderer } from "@tiptap/react";
 import { X } from "lucide-react";
 import { referenceText } from "@/core/sources/cited";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { useEditor, useEditorState } from "../store/editor-context";
 
 /** An entry's id as an attribute of a node: nothing else is let in. */

@@ -1,8 +1,8 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { useEffect, useMemo, useRef } from "react";
-import { GIVEN_WORDS } from "@/core/words/en/class-work";
+import { GIVEN_WORDS } from "@/core/words/class-work";
 import type { EventField, Value } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import { orderOf } from "@/core/timeline/order";

@@ -2,7 +2,7 @@
 
 import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 
 /** The panel at the right: event sheet, settings and history all use it. */
 export function Frame({

@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { Plus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { itemsOf } from "@/core/timeline/timeline";

@@ -1,7 +1,7 @@
 "use client";
 
 import { type TimelineEvent, itemsOf } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { CheckRow } from "@/ui/controls/check-row";
 import { useEditorState } from "../store/editor-context";
 

@@ -4,8 +4,8 @@ import { useState } from "react";
 import { SIGN_FIELD, SIGN_PATHS, SIGN_PEN } from "@/core/chart/style/sign-paths";
 import type { Sign } from "@/core/timeline/looks";
 import { SIGN_GROUPS, type SignGroup } from "@/core/timeline/sign-names";
-import { WORDS } from "@/core/words/en/editor-sheet";
-import { WORDS as LOOK } from "@/core/words/en/looks";
+import { WORDS } from "@/core/words/editor-sheet";
+import { WORDS as LOOK } from "@/core/words/looks";
 import { classes } from "@/ui/classes";
 import { INPUT } from "@/ui/controls/field";
 

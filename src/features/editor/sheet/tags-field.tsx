@@ -4,8 +4,8 @@ import { X } from "lucide-react";
 import { useId, useState } from "react";
 import { readTags } from "@/core/ledger/read-cell";
 import { tagsIn } from "@/core/ledger/look-at";
-import { WORDS as LEDGER } from "@/core/words/en/editor-ledger";
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS as LEDGER } from "@/core/words/editor-ledger";
+import { WORDS } from "@/core/words/editor-sheet";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditorState } from "../store/editor-context";
 

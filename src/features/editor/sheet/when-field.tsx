@@ -1,11 +1,11 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { offeredReadings } from "@/core/time/date-problem";
-import { dateProblemText } from "@/core/words/en/dates";
+import { dateProblemText } from "@/core/words/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import type { When } from "@/core/time/when";
 import { momentLabel, whenFullLabel, whenLabel } from "@/core/time/write-when";

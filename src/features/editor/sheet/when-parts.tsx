@@ -1,6 +1,6 @@
 "use client";
 
-import { WORDS } from "@/core/words/en/editor-sheet";
+import { WORDS } from "@/core/words/editor-sheet";
 import { useEffect, useState } from "react";
 import { MONTHS } from "@/core/time/date-problem";
 import { type EndParts, type Parts, partsOf, textOfParts } from "@/core/time/parts";

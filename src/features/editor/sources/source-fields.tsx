@@ -6,7 +6,7 @@ import { FIELDS_OF } from "@/core/sources/cited";
 import { isDated } from "@/core/time/when";
 import { SOURCE_KINDS, type SourceKind } from "@/core/timeline/fields";
 import type { Source } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/sources";
+import { WORDS } from "@/core/words/sources";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor } from "../store/editor-context";
 import { TextField } from "../sheet/text-field";

@@ -3,7 +3,7 @@
 import type { SourceValues } from "@/core/sources/cited";
 import { sourceText } from "@/core/sources/cited";
 import type { Run } from "@/core/sources/runs";
-import { WORDS } from "@/core/words/en/sources";
+import { WORDS } from "@/core/words/sources";
 
 /** A source as the list has it; until that is known in plain words. */
 export function SourceLine({ source, runs }: { source: SourceValues; runs: readonly Run[] | null }) {

@@ -7,7 +7,7 @@ import type { ItemField, Op } from "@/core/change/change";
 import { sourceText } from "@/core/sources/cited";
 import { takeApart } from "@/core/sources/take-apart";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/sources";
+import { WORDS } from "@/core/words/sources";
 import { Button } from "@/ui/controls/button";
 import { Field, INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";

@@ -8,7 +8,7 @@ import { sourceText, type Work } from "@/core/sources/cited";
 import type { SourceFormat } from "@/core/sources/read-sources";
 import { takeApart } from "@/core/sources/take-apart";
 import type { Item } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/sources";
+import { WORDS } from "@/core/words/sources";
 import { Button } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
 import { Frame } from "../sheet/frame";

@@ -6,7 +6,7 @@ import type { Op } from "@/core/change/change";
 import { lettersOf } from "@/core/text/letters";
 import { sourceText } from "@/core/sources/cited";
 import { readOptionsOf } from "@/core/timeline/read-options";
-import { WORDS } from "@/core/words/en/sources";
+import { WORDS } from "@/core/words/sources";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { useEditor } from "../store/editor-context";
 import { askSources } from "./ask-sources";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/editor-store";
+import { WORDS } from "@/core/words/editor-store";
 import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
 import type { Op } from "@/core/change/change";

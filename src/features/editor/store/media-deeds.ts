@@ -2,7 +2,7 @@ import { nanoid } from "nanoid";
 import type { Cut } from "@/core/timeline/fields";
 import { between } from "@/core/timeline/place";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
-import { WORDS } from "@/core/words/en/upload-queue";
+import { WORDS } from "@/core/words/upload-queue";
 import { doubtsOf } from "./plays-everywhere";
 import { placeForNewItem } from "./event-deeds";
 import type { TimelineStore } from "./timeline-store";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/upload-queue";
+import { WORDS } from "@/core/words/upload-queue";
 
 /** Codecs that only some browsers play, by the names files give them (ISO/IEC 14496-15 and the register of mp4ra.org). */
 const RARE: Record<string, string> = {

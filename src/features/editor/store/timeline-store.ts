@@ -1,8 +1,8 @@
-import { WORDS } from "@/core/words/en/editor-store";
+import { WORDS } from "@/core/words/editor-store";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
 import { tooLong } from "@/core/change/limits";
-import { LIMIT_SENTENCES, tooLongText } from "@/core/words/en/limits";
+import { LIMIT_SENTENCES, tooLongText } from "@/core/words/limits";
 import { amend, edit, type LastSet, receive, type Replica, startReplica, withdraw } from "@/core/change/replica";
 import { tooMuch } from "@/core/change/too-much";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
@@ -24,7 +24,6 @@ const GATHER_MS = 350;
 const QUIET_MS = 4_000;
 /** A change of more steps is long. */
 const MANY_STEPS = 300;
-const CHANGED_SINCE = WORDS.someoneElseHasChangedThis;
 
 /**
  * A timeline being edited: the replica, what is shown of it, and undo. Holds no React; components subscribe. Every edit is on the
@@ -294,7 +293,7 @@ export class TimelineStore {
     this.history.drop(way);
     const { skipped, inverse } = applyAndInvert(this.replica.current, entry.ops);
     this.history.crossed(way, inverse);
-    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: CHANGED_SINCE });
+    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: WORDS.someoneElseHasChangedThis });
     if (entry.ops.length > skipped.length) {
       this.docs.feed(entry.ops);
       this.record(entry.ops, null, null);
@@ -362,7 +361,7 @@ export class TimelineStore {
     const mine = overlaps.filter((o) => o.earlierAuthor === this.account || o.laterAuthor === this.account);
     if (mine.length > 0)
       this.set({ overlaps: [...this.state.overlaps.filter((o) => !mine.some((m) => m.key === o.key)), ...mine] });
-    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: CHANGED_SINCE });
+    if (skipped.some((s) => s.why === "changed_since")) this.set({ notice: WORDS.someoneElseHasChangedThis });
     this.publish();
   }
 

@@ -1,5 +1,5 @@
 import { nanoid } from "nanoid";
-import { WORDS } from "@/core/words/en/upload-queue";
+import { WORDS } from "@/core/words/upload-queue";
 import { cannotSend, type Sent, sendFile, type UploadedMedia } from "@/ui/upload";
 
 /** A file on its way, or one that did not get through. */

@@ -5,7 +5,7 @@ import { FORMATS, type FormatId } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
 import { onlyEvents } from "@/core/formats/only-events";
 import { orderOf } from "@/core/timeline/order";
-import { WORDS } from "@/core/words/en/take-out";
+import { WORDS } from "@/core/words/take-out";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
 import { HowItGoes } from "@/ui/controls/how-it-goes";

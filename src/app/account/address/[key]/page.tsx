@@ -1,10 +1,10 @@
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { ProveAddress } from "@/features/accounts/link-forms";
 import { findAccount } from "@/server/accounts/account";
 import { requirePageUser } from "@/server/http/page-user";
 import { NarrowPage } from "../../../sign-page";
 
-export const metadata = { title: WORDS.proveTitle, referrer: "no-referrer" };
+export const generateMetadata = () => ({ title: WORDS.proveTitle, referrer: "no-referrer" });
 
 export default async function ProveAddressPage({ params }: { params: Promise<{ key: string }> }) {
   const { key } = await params;

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { dueInZone, findAssignment, givenEventsOf, isBegun } from "@/server/classes/assignment";
@@ -9,7 +9,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.editTheAssignment };
+export const generateMetadata = () => ({ title: WORDS.editTheAssignment });
 
 export default async function EditAssignmentPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;

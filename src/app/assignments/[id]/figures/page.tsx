@@ -2,8 +2,8 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { requirementKey } from "@/core/check/requirements";
 import { spreadOf } from "@/core/classes/figures";
-import { requirementText } from "@/core/words/en/class-work";
-import { WORDS } from "@/core/words/en/figures";
+import { requirementText } from "@/core/words/class-work";
+import { WORDS } from "@/core/words/figures";
 import { Bars, FigureTable } from "@/features/classes/bars";
 import { findAssignment } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
@@ -14,7 +14,7 @@ import { requirePageUser } from "@/server/http/page-user";
 import { checkDraft } from "../../../desk-work";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.figures };
+export const generateMetadata = () => ({ title: WORDS.figures });
 
 /** How a class did in an assignment, each figure as a chart and as a table. */
 export default async function FiguresPage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/peers";
+import { WORDS } from "@/core/words/peers";
 import { findAssignment } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
 import { drawingsIn, galleryFor } from "@/server/classes/gallery";
@@ -9,7 +9,7 @@ import { requirePageUser } from "@/server/http/page-user";
 import { buttonLook } from "@/ui/controls/button";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.gallery };
+export const generateMetadata = () => ({ title: WORDS.gallery });
 
 /** Chosen work of an assignment, for the class: all together, or one after another. */
 export default async function GalleryPage({

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { differenceText, WORDS } from "@/core/words/en/moderation";
+import { differenceText, WORDS } from "@/core/words/moderation";
 import { DrawSample } from "@/features/marking/second-mark";
 import { findAssignment } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
@@ -9,7 +9,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.moderation };
+export const generateMetadata = () => ({ title: WORDS.moderation });
 
 /** The works that a second teacher marks too, and how far the two are apart. */
 export default async function ModerationPage({ params }: { params: Promise<{ id: string }> }) {

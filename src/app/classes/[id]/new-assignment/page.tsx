@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { notFound } from "next/navigation";
 import { AssignmentForm } from "@/features/classes/assignment-form";
 import { usableAsModel } from "@/server/classes/begin";
@@ -7,7 +7,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.newAssignment };
+export const generateMetadata = () => ({ title: WORDS.newAssignment });
 
 export default async function NewAssignmentPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;

@@ -1,13 +1,13 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/privacy";
+import { WORDS } from "@/core/words/privacy";
 import { NoticeForm } from "@/features/classes/notice-form";
 import { findClass, findClassRole } from "@/server/classes/class";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.title };
+export const generateMetadata = () => ({ title: WORDS.title });
 
 /** What is kept of the students of a class and who sees it; a school adds what it has to say. */
 export default async function PrivacyPage({ params }: { params: Promise<{ id: string }> }) {

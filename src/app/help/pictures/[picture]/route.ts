@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
-import { GUIDE } from "@/core/words/en/guide";
+import { GUIDE } from "@/core/words/guide";
 import { fail } from "@/server/http/failure";
 import { openRoute } from "@/server/http/route";
 

@@ -1,10 +1,10 @@
-import { WORDS } from "@/core/words/en/schools";
+import { WORDS } from "@/core/words/schools";
 import { JoinSchoolButton } from "@/features/classes/school-forms";
 import { schoolInvitation } from "@/server/classes/school";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.join };
+export const generateMetadata = () => ({ title: WORDS.join });
 
 /** Where the link in a letter to a colleague leads. */
 export default async function JoinSchoolPage({ params }: { params: Promise<{ token: string }> }) {

@@ -1,11 +1,11 @@
 import Link from "next/link";
-import { WORDS } from "@/core/words/en/accounts";
+import { WORDS } from "@/core/words/accounts";
 import { SignInByLink } from "@/features/accounts/link-forms";
 import { signInLinkOf } from "@/server/accounts/mail-keys";
 import { ownPath } from "@/server/http/own-path";
 import { NarrowPage } from "../../../sign-page";
 
-export const metadata = { title: WORDS.linkTitle, referrer: "no-referrer" };
+export const generateMetadata = () => ({ title: WORDS.linkTitle, referrer: "no-referrer" });
 
 export default async function SignInByLinkPage({
   params,

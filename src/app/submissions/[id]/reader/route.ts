@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { createHash } from "node:crypto";
 import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";

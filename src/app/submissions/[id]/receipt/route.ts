@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/sheets";
+import { WORDS } from "@/core/words/sheets";
 import { receiptOf } from "@/server/classes/paper";
 import { fail } from "@/server/http/failure";
 import { memberRoute } from "@/server/http/route";

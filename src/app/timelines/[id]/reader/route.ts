@@ -1,11 +1,11 @@
 import { LOOKS } from "@/core/timeline/looks";
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { db } from "@/server/db/pool";
 import { openRoute } from "@/server/http/route";
 import { findRight, holds } from "@/server/timelines/access";
 import { guestRoleOf } from "@/server/timelines/invite";
-import { WORDS as TOGETHER } from "@/core/words/en/together";
+import { WORDS as TOGETHER } from "@/core/words/together";
 import { ownAddress } from "@/server/http/origin";
 import { plainPage } from "@/server/http/plain-page";
 import { outsideFor, pageOfDraft, sendPage, variantOf } from "../../../reader-response";

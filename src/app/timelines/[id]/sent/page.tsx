@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/calls";
+import { WORDS } from "@/core/words/calls";
 import { SentList } from "@/features/together/sent-list";
 import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
@@ -9,7 +9,7 @@ import { waitingIn } from "@/server/timelines/calls";
 import { titleOf } from "@/server/timelines/queries";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.sentIn };
+export const generateMetadata = () => ({ title: WORDS.sentIn });
 
 /** What others have sent in and nobody has looked at yet. */
 export default async function SentPage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/figures";
+import { WORDS } from "@/core/words/figures";
 import { Bars, FigureTable } from "@/features/classes/bars";
 import { worksFor } from "@/server/classes/reach";
 import { onlyOf } from "@/server/classes/shares";
@@ -12,7 +12,7 @@ import { buttonLook } from "@/ui/controls/button";
 import { whoDid } from "../../../desk-work";
 import { UserBar } from "../../../user-bar";
 
-export const metadata = { title: WORDS.who };
+export const generateMetadata = () => ({ title: WORDS.who });
 
 const DAY_MS = 86_400_000;
 

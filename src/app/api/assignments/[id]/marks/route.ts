@@ -1,4 +1,4 @@
-import { requirementName } from "@/core/words/en/class-work";
+import { requirementName } from "@/core/words/class-work";
 import { findAssignment } from "@/server/classes/assignment";
 import { groupsOf } from "@/server/classes/marking";
 import { oneRosterResults } from "@/server/classes/results";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/sheets";
+import { WORDS } from "@/core/words/sheets";
 import { findAssignment } from "@/server/classes/assignment";
 import { markingSheets } from "@/server/classes/paper";
 import { teaches } from "@/server/classes/submission-ref";

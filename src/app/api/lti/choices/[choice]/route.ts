@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/platform";
+import { WORDS } from "@/core/words/platform";
 import { isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
 import { escaped } from "@/server/http/plain-page";

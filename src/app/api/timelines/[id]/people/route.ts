@@ -1,6 +1,6 @@
 import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
-import { invitationLetter } from "@/core/words/en/letters";
+import { invitationLetter } from "@/core/words/letters";
 import { findAccount } from "@/server/accounts/account";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { db } from "@/server/db/pool";

@@ -1,4 +1,4 @@
-import { WORDS } from "@/core/words/en/figures";
+import { WORDS } from "@/core/words/figures";
 import { worksFor } from "@/server/classes/reach";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";

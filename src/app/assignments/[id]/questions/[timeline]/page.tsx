@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { WORDS } from "@/core/words/en/pages";
+import { WORDS } from "@/core/words/pages";
 import { Questions } from "@/features/marking/talk";
 import { findAssignment } from "@/server/classes/assignment";
 import { findClassRole } from "@/server/classes/class";
@@ -10,7 +10,7 @@ import { db } from "@/server/db/pool";
 import { requirePageUser } from "@/server/http/page-user";
 import { UserBar } from "../../../../user-bar";
 
-export const metadata = { title: WORDS.questionsOf };
+export const generateMetadata = () => ({ title: WORDS.questionsOf });
 
 /** Where a group is stuck, to be answered. */
 export default async function QuestionsPage({ params }: { params: Promise<{ id: string; timeline: string }> }) {

@@ -1,5 +1,5 @@
 import type { ValidateFunction } from "ajv";
-import { letterAbout } from "@/core/words/en/letters";
+import { letterAbout } from "@/core/words/letters";
 import { findAccount } from "@/server/accounts/account";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { db } from "@/server/db/pool";

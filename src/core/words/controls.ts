@@ -1,0 +1,4 @@
+import * as en from "./en/controls";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("controls", en);

@@ -1,0 +1,40 @@
+import type * as En from "../en/home";
+import type { Like } from "../like";
+
+export const WORDS: Like<typeof En.WORDS> = {
+  moreAbout: (title) => `Mehr zu ${title}`,
+  delete: "Löschen",
+  leaveThisTimeline: "Diese Zeitleiste verlassen",
+  deletedItsPageIfIt:
+    "Gelöscht. Ihre Seite ist, falls sie veröffentlicht war, auch weg. 30 Tage liegt sie im Papierkorb.",
+  putBack: "Zurückholen",
+  close: "Schließen",
+  title: "Titel",
+  youCanLeaveItEmpty: "Du kannst ihn leer lassen und später einen finden.",
+  subject: "Thema",
+  whatItIsAboutIn: "Worum es geht, in ein oder zwei Wörtern. Freiwillig.",
+  localHistory: "Heimatgeschichte",
+  familyHistory: "Familiengeschichte",
+  aProject: "Ein Projekt",
+  aJourney: "Eine Reise",
+  makeIt: "Anlegen",
+  fromAFile: "Aus einer Datei",
+  fromAFileHint:
+    "Eine Tabelle, ein Kalender, ein Stammbaum oder eine Zeitleiste als Anfang; oder zieh die Datei auf diese Seite",
+  dropItHere: "Loslassen, um damit eine Zeitleiste zu beginnen",
+  copyOf: (title) => `Kopie von ${title}`,
+  untitled: "Ohne Titel",
+  duplicate: "Verdoppeln",
+  putIntoAFolder: "In einen Ordner legen",
+  folder: "Ordner",
+  folderHint: "Nur du siehst deine Ordner. Leer: in keinem.",
+  keep: "Behalten",
+  find: "Eine Zeitleiste finden",
+  findByTitle: "Titel oder Thema",
+  sortBy: "Ordnen nach",
+  lastChange: "letzter Änderung",
+  byTitle: "Titel",
+  bySubject: "Thema",
+  allFolders: "alle Ordner",
+  putBackNamed: (title) => `${title} zurückholen`,
+};

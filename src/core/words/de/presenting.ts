@@ -1,0 +1,40 @@
+import type * as En from "../en/presenting";
+import type { Like } from "../like";
+
+export const WORDS: Like<typeof En.WORDS> = {
+  present: "Vorführen",
+  presenting: (title) => `Vorführung: ${title || "die Zeitleiste"}`,
+  back: "Zurück",
+  next: "Weiter",
+  of: (n, of) => `${n} von ${of}`,
+  oneByOne: "Eins nach dem anderen",
+  byItself: "Von selbst",
+  byItselfEvery: "Läuft von selbst",
+  off: "aus",
+  every: (seconds) => `alle ${seconds} s`,
+  pen: "Stift",
+  pointer: "Zeiger",
+  black: "Schwarz",
+  blackNow: "Der Bildschirm ist schwarz. Drück B, oder geh auf irgendeinem Weg weiter.",
+  fullScreen: "Vollbild",
+  leave: "Verlassen",
+  more: "Mehr",
+  speaker: "Fenster für die, die sprechen",
+  blocked:
+    "Der Browser ließ das zweite Fenster nicht aufgehen. Erlaube dieser Seite, Fenster zu öffnen, und drück noch einmal; oder öffne diese Adresse selbst in einem Fenster:",
+  jump: "Springen zu",
+  jumpHint: "ein Jahr oder Wörter, Eingabe",
+  notFound: (text) => `Hier hat nichts „${text}“.`,
+  closing: "Das Ende",
+  keys: "Pfeiltasten, Leertaste oder ein Klicker führen weiter und zurück; . oder B macht den Bildschirm schwarz, P allein ist der Stift, L der Zeiger, F das Vollbild; schreib ein Jahr oder Wörter und drück Eingabe, um zu springen; Esc verlässt.",
+  notes: "Notizen",
+  noNotes: "Hierzu gibt es keine Notiz.",
+  notesOnlyHere: "Notizen sind nur in der eigenen Vorschau derer zu sehen, die bearbeiten.",
+  comesNext: "Als Nächstes:",
+  atTheEnd: "Das ist das Letzte.",
+  clock: "Uhr",
+  elapsed: "Seit dem Anfang",
+  startAgain: "Neu zählen",
+  waiting:
+    "Dieses Fenster folgt einer Vorführung derselben Zeitleiste in einem anderen Fenster. Noch hat keine begonnen.",
+};

@@ -1,0 +1,9 @@
+import type * as En from "../en/rubric-table";
+import type { Like } from "../like";
+
+export const WORDS: Like<typeof En.WORDS> = {
+  markedBy: "Wonach bewertet wird",
+  upTo: (points, weight) =>
+    weight === 1 ? `bis zu ${points} Punkte` : `bis zu ${points} Punkte, ${weight}-fach gezählt`,
+  reached: "– das wurde erreicht",
+};

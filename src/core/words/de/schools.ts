@@ -1,0 +1,76 @@
+import type * as En from "../en/schools";
+import type { Like } from "../like";
+
+const LIMIT = {
+  only_me: "die, die es bearbeiten",
+  class: "die Klasse",
+  school: "die Schule",
+  password: "die mit dem Passwort",
+  link: "die mit dem Link",
+  everybody: "alle",
+} as const;
+
+export const WORDS: Like<typeof En.WORDS> = {
+  newSchool: "Eine Schule anlegen",
+  whatItIs:
+    "Eine Schule hält Klassen zusammen: Ihre Lehrkräfte können für alle darin veröffentlichen, sie hat eine eigene Seite mit dem Veröffentlichten, und ihre Verwaltung sagt, wie weit Lernende veröffentlichen dürfen. Wer sie anlegt, verwaltet sie als Erstes.",
+  nameOfTheSchool: "Name der Schule",
+  makeTheSchool: "Die Schule anlegen",
+  schoolsOfMine: "Schulen, an denen ich unterrichte",
+  school: "Schule",
+  published: "Für die Schule veröffentlicht",
+  nothingPublished:
+    "Für die Schule ist noch nichts veröffentlicht. Drück in einer Zeitleiste auf Teilen und wähle die Schule.",
+  classes: "Klassen",
+  noClasses: "Noch gehört keine Klasse dazu. Auf der Seite einer Klasse wählt ihre Lehrkraft die Schule.",
+  classLine: (teacher, members) => `${teacher} · ${members} Lernende`,
+  takeOutClass: (name) => `${name} aus der Schule herausnehmen`,
+  takeOut: "Herausnehmen",
+  teachers: "Lehrkräfte",
+  role: { administrator: "Verwaltung", teacher: "Lehrkraft" },
+  makeAdministrator: (name) => `${name} in die Verwaltung nehmen`,
+  makeAdministratorShort: "In die Verwaltung",
+  makeTeacher: (name) => `${name} nur Lehrkraft sein lassen`,
+  makeTeacherShort: "Nur Lehrkraft",
+  remove: (name) => `${name} aus der Schule herausnehmen`,
+  removeShort: "Herausnehmen",
+  leave: "Die Schule verlassen",
+  written: "angeschrieben, noch nicht gekommen",
+  withdraw: (email) => `Die Einladung von ${email} zurückziehen`,
+  withdrawShort: "Zurückziehen",
+  email: "E-Mail einer Kollegin oder eines Kollegen",
+  emailHint: "Wer ein Konto hat, ist sofort drin und erfährt es; alle anderen bekommen einen Brief mit einem Link.",
+  as: "Als",
+  asTeacher: "als Lehrkraft",
+  asAdministrator: "als Verwaltung",
+  take: "Aufnehmen",
+  wroteTo: (email) => `Ein Brief mit einem Link ging an ${email}.`,
+  joined: (email) => `${email} ist drin und hat es erfahren.`,
+  settings: "Für die ganze Schule",
+  rename: "Neu benennen",
+  limit: "Lernende dürfen höchstens veröffentlichen",
+  limitHint:
+    "Eine Klasse kann ihre Lernenden weniger weit veröffentlichen lassen, nie weiter. Es gilt sofort, auch für schon Veröffentlichtes.",
+  limits: {
+    only_me: "gar nicht: nur wer es bearbeitet, sieht es",
+    class: "für ihre Klasse",
+    school: "für die Schule",
+    password: "hinter einem Passwort",
+    link: "für alle mit dem Link",
+    everybody: "für alle",
+  },
+  signOnOnly: (name) => `Unsere Leute kommen nur über ${name} herein`,
+  signOnOnlyHint:
+    "Wer einmal darüber hereinkam und hier unterrichtet oder lernt, meldet sich auf keinem anderen Weg an. Die Verwaltung darf immer ihr Passwort benutzen.",
+  end: "Die Schule beenden",
+  endMore:
+    "Ihre Klassen und Zeitleisten bleiben. Was nur für die Schule veröffentlicht war, sehen dann nur ihre Klasse und wer es gemacht hat. Das lässt sich nicht zurücknehmen.",
+  leaveIt: "Lassen, wie es ist",
+  invites: (by, school) => `${by} lädt dich ein, an ${school} zu unterrichten.`,
+  join: "Der Schule beitreten",
+  over: "Diese Einladung gilt nicht mehr",
+  overMore: "Sie wurde schon angenommen oder zurückgezogen. Bitte um eine neue, wer sie dir geschickt hat.",
+  ofSchool: "Die Klasse gehört zu",
+  ofNone: "keiner Schule",
+  goesNoFurther: (name, limit) => `${name} lässt es nicht weiter gehen als: ${LIMIT[limit as keyof typeof LIMIT]}.`,
+};

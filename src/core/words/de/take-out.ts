@@ -1,0 +1,53 @@
+import type * as En from "../en/take-out";
+import type { Like } from "../like";
+
+const n = (x: number) => x.toLocaleString("de");
+
+export const WORDS: Like<typeof En.WORDS> = {
+  takeOut: "Herausnehmen",
+  takeOutHint: "Die Ereignisse als Datei speichern: für ein Tabellenprogramm, einen Kalender, ein Dokument",
+  which: "Welche Ereignisse",
+  all: (x) => `Alle (${n(x)})`,
+  lookedAt: (x) => `Die angesehenen (${n(x)})`,
+  chosen: (x) => `Die ausgewählten (${n(x)})`,
+  as: "Als",
+  save: "Speichern",
+  saving: "Die Datei wird geschrieben",
+  notWritten: "Die Datei konnte gerade nicht geschrieben werden. Versuch es noch einmal.",
+  formats: {
+    xlsx: "Tabelle (XLSX)",
+    ods: "Tabelle (ODS)",
+    csv: "Tabelle (CSV)",
+    ics: "Kalender (iCalendar)",
+    md: "Dokument (Markdown)",
+    html: "Webseite mit einer Tabelle (HTML)",
+    txt: "Reiner Text",
+    json: "Alles, zum Wiederhereinholen (JSON)",
+    svg: "Das Schaubild als Zeichnung (SVG)",
+    ged: "Familiendatei (GEDCOM)",
+  },
+  hints: {
+    xlsx: "Alles; was darin geändert wird, lässt sich wieder hereinholen.",
+    ods: "Alles; was darin geändert wird, lässt sich wieder hereinholen.",
+    csv: "Alles; was darin geändert wird, lässt sich wieder hereinholen.",
+    ics: "Tage und Zeiten für einen Kalender; Ereignisse ohne Tag als Journaleinträge.",
+    md: "Überschriften mit ihren Texten und Quellen.",
+    html: "Eine Seite mit einer Tabelle, überall zu öffnen.",
+    txt: "Ein Ereignis pro Zeile, sein Text darunter.",
+    json: "Nichts wird weggelassen. Bilder und Töne sind genannt, nicht enthalten.",
+    svg: "Wie das Schaubild auf einer breiten Seite gezeichnet wird.",
+    ged: "Was aus einer Familiendatei kam, wieder als eine.",
+  },
+  eventsSheet: "Ereignisse",
+  days: ["Erster Tag", "Letzter Tag"],
+  untitled: "Ohne Titel",
+  columns: ["Wann", "Titel", "Kategorie", "Ort", "Beschreibung", "Quellen"],
+  category: "Kategorie",
+  partOf: "Teil von",
+  place: "Ort",
+  tags: "Schlagwörter",
+  source: "Quelle",
+  link: "Link",
+  sources: "Quellen",
+  notFromAFamilyFile: "Diese Zeitleiste kommt nicht aus einer Familiendatei: Als GEDCOM gibt es nichts zu schreiben.",
+};

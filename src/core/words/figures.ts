@@ -1,0 +1,4 @@
+import * as en from "./en/figures";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("figures", en);

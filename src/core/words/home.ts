@@ -1,0 +1,4 @@
+import * as en from "./en/home";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("home", en);

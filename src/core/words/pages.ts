@@ -1,0 +1,4 @@
+import * as en from "./en/pages";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("pages", en);

@@ -1,0 +1,4 @@
+import * as en from "./en/platform";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("platform", en);

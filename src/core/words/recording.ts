@@ -1,0 +1,4 @@
+import * as en from "./en/recording";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("recording", en);

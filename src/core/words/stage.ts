@@ -1,0 +1,4 @@
+import * as en from "./en/stage";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("stage", en);

@@ -1,0 +1,4 @@
+import * as en from "./en/template";
+import { spoken } from "../language/spoken";
+
+export const { WORDS } = spoken("template", en);

@@ -1,0 +1,13 @@
+import "server-only";
+import { AsyncLocalStorage } from "node:async_hooks";
+import { DE } from "@/core/words/de/all";
+import { type Language, learn } from "@/core/language/spoken";
+
+/**
+ * Makes a process speak every language, each request its own. Where nobody asks (jobs, letters, pages that are made in advance) whoever does
+ * the work says in which, by `speakIn`. Done once, before the first request, in each process and thread.
+ */
+export function learnLanguages(): void {
+  learn("de", DE);
+  (globalThis as { fastigoSpeaks?: unknown }).fastigoSpeaks ??= new AsyncLocalStorage<Language>();
+}
