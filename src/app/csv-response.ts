@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import Papa from "papaparse";
 
 type Rows = readonly Record<string, string | number>[];
@@ -18,7 +19,7 @@ export function csvResponse(rows: Rows, title: string, shown = true): Response {
 export async function xlsxResponse(rows: Rows, title: string): Promise<Response> {
   const { Workbook } = await import("exceljs");
   const book = new Workbook();
-  const sheet = book.addWorksheet("Marks", { views: [{ state: "frozen", ySplit: 1 }] });
+  const sheet = book.addWorksheet(COMMON.marks, { views: [{ state: "frozen", ySplit: 1 }] });
   const names = Object.keys(rows[0] ?? {});
   sheet.columns = names.map((n) => ({ header: n, key: n, width: Math.min(40, Math.max(10, n.length + 2)) }));
   sheet.getRow(1).font = { bold: true };

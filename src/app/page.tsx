@@ -1,3 +1,4 @@
+import { inAlphabet } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/pages";
 import { WORDS as CALLS } from "@/core/words/calls";
 import { WORDS as TOGETHER } from "@/core/words/together";
@@ -52,8 +53,7 @@ function chosen(cards: readonly TimelineCard[], find: string, sort: string, fold
     return (folder === "" || c.folder === folder) && words.every((w) => text.includes(w));
   });
   if (sort !== "title" && sort !== "subject") return fit;
-  const by = new Intl.Collator("en", { sensitivity: "base", numeric: true });
-  return fit.sort((a, b) => by.compare(a[sort], b[sort]) || by.compare(a.title, b.title));
+  return fit.sort((a, b) => inAlphabet(a[sort], b[sort]) || inAlphabet(a.title, b.title));
 }
 
 async function YourTimelines({ id, find, sort, folder }: { id: string; find: string; sort: string; folder: string }) {

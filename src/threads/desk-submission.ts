@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { drawChart } from "@/core/chart/draw/draw-chart";
 import { type SvgOptions, toSvg } from "@/core/chart/draw/to-svg";
 import { differenceChart } from "@/core/history/difference-chart";
@@ -73,7 +74,7 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
       comment: s.before.comment,
       comments: s.before.comments,
       changes: changesDrawn(s, s.before, events, gone),
-      gone: gone.map((e) => e.title || "Untitled"),
+      gone: gone.map((e) => e.title || COMMON.untitled),
     },
   };
 }

@@ -219,10 +219,10 @@ function dateText(of: (use: Use) => string[], options: ReadOptions): { text: str
 const UNITS: [RegExp, Shift["unit"]][] = [
   [/^(y|yr|yrs|years?|jahre?|ans?|años?)$/, "years"],
   [/^(mo|months?|monate?|mois|mes(es)?)$/, "months"],
-  [/^(w|wk|wks|weeks?|wochen?)$/, "weeks"],
+  [/^(w|wk|wks|weeks?|wochen?|semanas?)$/, "weeks"],
   [/^(d|days?|tage?|jours?|días?)$/, "days"],
-  [/^(h|hr|hrs|hours?|stunden?)$/, "hours"],
-  [/^(m|min|mins|minutes?|minuten?)$/, "minutes"],
+  [/^(h|hr|hrs|hours?|stunden?|horas?)$/, "hours"],
+  [/^(m|min|mins|minutes?|minuten?|minutos?)$/, "minutes"],
 ];
 
 /** A length of time as tables write it: "3 weeks", "90 min", "1:30", "P3D" (ISO 8601-1, 5.5.2), a number of days. Null for anything else. */

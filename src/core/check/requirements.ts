@@ -1,3 +1,4 @@
+import { WORDS } from "../words/checks";
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
 import { isCited, sourceOf } from "../sources/cited";
 import { licenceOf } from "../timeline/licences";
@@ -122,11 +123,11 @@ function lookAt(timeline: Timeline): Look {
   };
 }
 
-const more = (n: number, one: string, many: string) => (n <= 0 ? "" : `${n} more ${n === 1 ? one : many}`);
-const atLeast = (have: number, need: number, one: string, many: string): Found => ({
+/** At least so many; `more`: that so many are missing, in words. */
+const atLeast = (have: number, need: number, more: (n: number) => string): Found => ({
   have,
   need,
-  missing: more(need - have, one, many),
+  missing: have >= need ? "" : more(need - have),
 });
 
 /** Every event is asked the same; `without` says how many fall short, in words. */
@@ -136,14 +137,14 @@ function each(look: Look, falls: (e: TimelineEvent) => boolean, without: (n: num
     have: look.events.length - at.length,
     need: look.events.length,
     events: at,
-    missing: look.events.length === 0 ? "no events yet" : at.length === 0 ? "" : without(at.length),
+    missing: look.events.length === 0 ? WORDS.noEvents : at.length === 0 ? "" : without(at.length),
   };
 }
 
 const CHECKS: { [K in RequirementKind]: Checker<K> } = {
-  events: ({ events }, r) => atLeast(events.length, r.count, "event", "events"),
+  events: ({ events }, r) => atLeast(events.length, r.count, WORDS.moreEvents),
   spans: ({ events }, r) =>
-    atLeast(events.filter((e) => e.when.readAs.kind === "span").length, r.count, "time span", "time spans"),
+    atLeast(events.filter((e) => e.when.readAs.kind === "span").length, r.count, WORDS.moreSpans),
   media: (look, r) => {
     const of = new Set<string>(r.of ?? ["picture", "video"]);
     const owners = new Set(["timeline", ...look.events.map((e) => e.id)]);
@@ -152,15 +153,14 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       const sort = i.list === "map" ? "map" : i.list === "media" ? i.kind : null;
       if (!i.deleted && sort !== null && of.has(sort) && owners.has(i.of)) shown.add(i.player || (i.media ?? i.id));
     }
-    const [one, many] = mediaWords(r.of);
-    return atLeast(shown.size, r.count, one, many);
+    return atLeast(shown.size, r.count, (n) => WORDS.moreMedia(n, r.of ?? ["picture", "video"]));
   },
   sources: (look, r) => {
     const need = r.count ?? 1;
     return each(
       look,
       (e) => cited(look, e).length < need,
-      (n) => (need === 1 ? `${n} without a source` : `${n} with fewer than ${need} sources`),
+      (n) => (need === 1 ? WORDS.withoutSource(n) : WORDS.fewerSources(n, need)),
     );
   },
   structured: (look) => {
@@ -175,7 +175,7 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       have: all.length - faults.length,
       need: all.length,
       events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
-      missing: all.length === 0 ? "no sources yet" : faults.length === 0 ? "" : `${faults.length} not taken apart`,
+      missing: all.length === 0 ? WORDS.noSources : faults.length === 0 ? "" : WORDS.notApart(faults.length),
     };
   },
   beyond_encyclopedias: (look) =>
@@ -185,7 +185,7 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
         const own = cited(look, e);
         return own.length > 0 && own.every((i) => isEncyclopedia(sourceOf(look.timeline.sources, i)!));
       },
-      (n) => `${n} with nothing but an encyclopedia`,
+      WORDS.onlyEncyclopedia,
     ),
   words: (look, r) => {
     // Nothing written is not written in few words.
@@ -194,9 +194,9 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
     const short = look.events.filter((e) => look.words(e) > 0 && look.words(e) < (r.least ?? 0));
     const at = new Set([...bare, ...over, ...short]);
     const faults = [
-      over.length > 0 ? `${over.length} too long` : "",
-      short.length > 0 ? `${short.length} too short` : "",
-      bare.length > 0 ? `${bare.length} without a description` : "",
+      over.length > 0 ? WORDS.tooLong(over.length) : "",
+      short.length > 0 ? WORDS.tooShort(short.length) : "",
+      bare.length > 0 ? WORDS.withoutDescription(bare.length) : "",
     ];
     return {
       ...each(
@@ -216,7 +216,7 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
     return {
       have,
       need: r.count,
-      missing: over > 0 ? `${over} too many` : more(r.count - have, "word", "words"),
+      missing: over > 0 ? WORDS.tooMany(over) : have >= r.count ? "" : WORDS.moreWords(r.count - have),
     };
   },
   credits: (look) => {
@@ -228,20 +228,20 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       have: own.length - faults.length,
       need: own.length,
       events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
-      missing: faults.length === 0 ? "" : `${faults.length} without credit or an open licence`,
+      missing: faults.length === 0 ? "" : WORDS.withoutCredit(faults.length),
     };
   },
   around: ({ events }, r) => {
     const at = events.findIndex((e) => plain(e.title) === plain(r.event));
-    if (at < 0) return { have: 0, need: r.before + r.after, missing: `“${r.event}” is not there` };
+    if (at < 0) return { have: 0, need: r.before + r.after, missing: WORDS.notThere(r.event) };
     const dated = (part: readonly TimelineEvent[]) => part.filter((e) => isDated(e.when)).length;
     const [before, after] = [dated(events.slice(0, at)), dated(events.slice(at + 1))];
     return {
       have: Math.min(before, r.before) + Math.min(after, r.after),
       need: r.before + r.after,
       missing: [
-        before < r.before ? `${r.before - before} more before it` : "",
-        after < r.after ? `${r.after - after} more after it` : "",
+        before < r.before ? WORDS.moreBefore(r.before - before) : "",
+        after < r.after ? WORDS.moreAfter(r.after - after) : "",
       ]
         .filter(Boolean)
         .join(", "),
@@ -254,7 +254,7 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       have: all.length - bare.length,
       need: all.length,
       events: bare,
-      missing: bare.length === 0 ? "" : `${bare.length} without a date`,
+      missing: bare.length === 0 ? "" : WORDS.withoutDate(bare.length),
     };
   },
   categories: ({ timeline: t, events }, r) => {
@@ -268,7 +268,7 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
     return {
       have: r.names.length - missing.length,
       need: r.names.length,
-      missing: missing.length === 0 ? "" : `${missing.map((n) => `“${n}”`).join(", ")} not in use`,
+      missing: missing.length === 0 ? "" : WORDS.notInUse(missing),
     };
   },
   introduction: ({ timeline }, r) => pageOf(timeline.introduction, r.count),
@@ -276,34 +276,24 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
   further: (look, r) => {
     const owners = ["timeline", ...look.events.map((e) => e.id)];
     const links = owners.flatMap((o) => look.items(o, "link")).filter((i) => i.address.trim() !== "");
-    return atLeast(links.length, r.count, "link", "links");
+    return atLeast(links.length, r.count, WORDS.moreLinks);
   },
   close_up: ({ timeline }, r) => {
     const parts = new Map<string, number>();
     for (const whole of wholesOf(timeline.events).values()) parts.set(whole, (parts.get(whole) ?? 0) + 1);
     const have = [...parts].filter(([id, n]) => n > 1 && timeline.events.get(id)?.closeUp !== "closed").length;
-    return atLeast(have, r.count, "close-up", "close-ups");
+    return atLeast(have, r.count, WORDS.moreCloseUps);
   },
   places: ({ events }, r) =>
-    atLeast(
-      events.filter((e) => e.place.trim() !== "" || e.point || e.onMap).length,
-      r.count,
-      "event with a place",
-      "events with a place",
-    ),
+    atLeast(events.filter((e) => e.place.trim() !== "" || e.point || e.onMap).length, r.count, WORDS.morePlaces),
   parts: ({ timeline, events }, r) => {
     const wholes = wholesOf(timeline.events);
-    return atLeast(events.filter((e) => wholes.has(e.id)).length, r.count, "part", "parts");
+    return atLeast(events.filter((e) => wholes.has(e.id)).length, r.count, WORDS.moreParts);
   },
-  voice_each: (look) =>
-    each(
-      look,
-      (e) => !look.items(e.id, "media").some((i) => i.voice),
-      (n) => `${n} without a recorded voice`,
-    ),
+  voice_each: (look) => each(look, (e) => !look.items(e.id, "media").some((i) => i.voice), WORDS.withoutVoice),
   voice_whole: (look) => {
     const have = look.items("timeline", "media").some((i) => i.voice) ? 1 : 0;
-    return { have, need: 1, missing: have ? "" : "nothing recorded yet" };
+    return { have, need: 1, missing: have ? "" : WORDS.nothingRecorded };
   },
 };
 
@@ -314,21 +304,13 @@ function cited(look: Look, e: TimelineEvent): Item[] {
 
 function pageOf(description: Timeline["introduction"], need: number): Found {
   const have = wordCount(plainTextOf(blocksOf(description)));
-  return { have, need, missing: have === 0 ? "nothing written yet" : more(need - have, "word", "words") };
+  return { have, need, missing: have === 0 ? WORDS.nothingWritten : have >= need ? "" : WORDS.moreWords(need - have) };
 }
 
 /** Whether others may use it: a known licence that does not forbid showing it, and no permission for one use. */
 function isOpen(written: string): boolean {
   const known = licenceOf(written);
   return known !== null && !known.forbids && known.name !== "Used with permission";
-}
-
-/** How the media of a requirement are called, one of them and several. */
-export function mediaWords(of: readonly MediaSort[] = ["picture", "video"]): [one: string, many: string] {
-  const names = of.map((s) => (s === "map" ? ["map", "maps"] : [s, `${s}s`]) as [string, string]);
-  const join = (words: string[]) =>
-    words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} or ${words.at(-1)}`;
-  return [join(names.map((n) => n[0])), join(names.map((n) => n[1]))];
 }
 
 const plain = (name: string) => name.trim().toLowerCase();

@@ -1,3 +1,5 @@
+import { languageLike } from "../language/asked-language";
+import { drawnIn } from "../words/chart";
 import { drawChart } from "../chart/draw/draw-chart";
 import { toSvg } from "../chart/draw/to-svg";
 import type { CloseUpMode } from "../chart/close-ups/close-ups";
@@ -137,7 +139,7 @@ function drawn(frozen: Frozen, o: Drawing): string {
   );
   return toSvg(scene, {
     pictureUrl: () => null,
-    label: frozen.title || "Timeline",
+    label: frozen.title || drawnIn(languageLike(frozen.language)).timeline,
     ...(o.fonts ? { style: o.fonts } : {}),
     ground: true,
   });

@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "../words/common";
 import type { Block } from "../text/description";
 import { blocksIn } from "../text/write-description";
 import { fitsSchema } from "../text/fits-schema";
@@ -22,16 +23,15 @@ export function readJson(text: string): { frozen: Frozen } | { problem: string }
   try {
     value = JSON.parse(text);
   } catch (e) {
-    return { problem: `This is not JSON: ${(e as Error).message}.` };
+    return { problem: COMMON.json.broken((e as Error).message) };
   }
-  if (!isObject(value) || !Array.isArray(value.events))
-    return { problem: "This JSON is no timeline of Fastigo: it has no list of events." };
+  if (!isObject(value) || !Array.isArray(value.events)) return { problem: COMMON.json.noEvents };
   if (typeof value.format === "number" && value.format > FROZEN_FORMAT)
-    return { problem: `This timeline was written by a later Fastigo (format ${value.format}).` };
+    return { problem: COMMON.json.later(value.format) };
   const wrong = value.events.findIndex((e) => !isObject(e) || (e.when !== undefined && whenOf(e.when) === null));
   if (wrong >= 0)
     return {
-      problem: `Event ${wrong + 1} in this JSON has no date that can be read: "when" is not as Fastigo writes it.`,
+      problem: COMMON.json.noDate(wrong + 1),
     };
   const given = { events: listOf(value.events), chapters: listOf(value.chapters) };
   const ids = new Ids();

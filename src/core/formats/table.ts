@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "../words/common";
 import Papa from "papaparse";
 import { MOST } from "../change/limits";
 import type { Block } from "../text/description";
@@ -54,7 +55,7 @@ export function readTable(
   }
   if (!at.has("When") && !at.has("Title"))
     return {
-      problem: `The first line must name the columns, at least When or Title. It says: ${header.join(", ").slice(0, 120)}`,
+      problem: COMMON.json.noColumns(header.join(", ").slice(0, 120)),
     };
   const cell = (r: string[], c: Column) => r[at.get(c) ?? -1]?.trim() ?? "";
 

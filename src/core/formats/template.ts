@@ -13,6 +13,9 @@ export function templateCsv(): string {
   return `\uFEFF${Papa.unparse([[...WORDS.columns], ...WORDS.rows.map((r) => r.map(neverFormula))], { newline: "\r\n" })}\r\n`;
 }
 
+/** Where these stand among the columns, from 1. */
+const [CATEGORY_COLUMN, IMPORTANT_COLUMN] = [3, 12];
+
 /**
  * A table to fill in, as a workbook: a sheet with example rows, in which categories are chosen from a list (others may be written), and a
  * page that explains the columns. `categories`: those of the timeline it is for.
@@ -34,8 +37,7 @@ export async function templateXlsx(categories: readonly string[]): Promise<Uint8
   const names = (categories.length > 0 ? categories : WORDS.categories).filter((n) => n && !/[",]/.test(n));
   let list = "";
   for (const name of names) if (list.length + name.length < MOST_LIST) list += `${list ? "," : ""}${name}`;
-  const at = (WORDS.columns as readonly string[]).indexOf("Category") + 1;
-  const important = (WORDS.columns as readonly string[]).indexOf("Important") + 1;
+  const [at, important] = [CATEGORY_COLUMN, IMPORTANT_COLUMN];
   for (let r = 2; r <= OFFERED; r++) {
     sheet.getCell(r, at).dataValidation = {
       type: "list",
@@ -47,7 +49,7 @@ export async function templateXlsx(categories: readonly string[]): Promise<Uint8
       type: "list",
       allowBlank: true,
       showErrorMessage: false,
-      formulae: ['"yes"'],
+      formulae: [`"${WORDS.yes}"`],
     };
   }
   const help = book.addWorksheet(WORDS.help);

@@ -63,6 +63,15 @@ export function spoken<T extends object>(room: string, english: T): T {
   return said as T;
 }
 
+const collators = new Map<string, Intl.Collator>();
+/** The order of the alphabet as people look things up in it: without regard to capitals, numbers by their size. */
+export function inAlphabet(a: string, b: string): number {
+  const of = locale();
+  let known = collators.get(of);
+  if (!known) collators.set(of, (known = new Intl.Collator(of, { sensitivity: "base", numeric: true })));
+  return known.compare(a, b);
+}
+
 /** The language of the moment as dates, numbers and the alphabet are written in it. */
 export function locale(): string {
   const now = language();

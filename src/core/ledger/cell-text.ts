@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "../words/common";
 import { referencesText } from "../sources/cited";
 import { whenLabel } from "../time/write-when";
 import { namedWhole } from "../timeline/parts";
@@ -63,14 +64,10 @@ export function lineOf(item: Pick<Item, "text" | "address">): string {
 }
 
 export function mediaText(media: readonly Pick<Item, "kind">[]): string {
-  const count = (kind: Item["kind"], one: string) => {
-    const n = media.filter((m) => m.kind === kind).length;
-    return n === 0 ? [] : [`${n} ${one}${n === 1 ? "" : "s"}`];
-  };
-  return [
-    ...count("picture", "picture"),
-    ...count("video", "video"),
-    ...count("sound", "sound"),
-    ...count("page", "web page"),
-  ].join(", ");
+  return (["picture", "video", "sound", "page"] as const)
+    .flatMap((kind) => {
+      const n = media.filter((m) => m.kind === kind).length;
+      return n === 0 ? [] : [COMMON.media[kind](n)];
+    })
+    .join(", ");
 }

@@ -1,3 +1,4 @@
+import { COLUMN_NAMES } from "../words/editor-ledger";
 import { Draft } from "../change/apply";
 import type { EventField, ItemField, Op, Value } from "../change/change";
 import { settingsFor } from "../change/reading-steps";
@@ -45,15 +46,6 @@ export interface Filling {
   cells: Cells;
   newId: () => string;
 }
-
-/** How the columns of a note say what was not understood. */
-const NAMES: Partial<Record<LedgerColumn, string>> = {
-  partOf: "Part of",
-  sign: "Sign",
-  done: "Done",
-  emphasis: "Important",
-  tags: "Tags",
-};
 
 /**
  * The steps that fill cells with texts: those of a block go to the given rows and columns, further rows become events. Every text
@@ -333,7 +325,7 @@ class Writer {
   }
 
   private note(id: string, column: LedgerColumn, text: string): "noted" {
-    this.notes.set(id, [...(this.notes.get(id) ?? []), `${NAMES[column] ?? column}: ${text}`]);
+    this.notes.set(id, [...(this.notes.get(id) ?? []), `${COLUMN_NAMES[column] ?? column}: ${text}`]);
     return "noted";
   }
 

@@ -1,3 +1,4 @@
+import { inAlphabet } from "../language/spoken";
 import { isCited } from "../sources/cited";
 import { ITEM_LISTS } from "../timeline/fields";
 import { isDated } from "../time/when";
@@ -88,7 +89,6 @@ function allText(from: LookSources, e: TimelineEvent): string {
 }
 
 const NUMBERS: ReadonlySet<LedgerColumn> = new Set(["words", "done"]);
-const COLLATOR = new Intl.Collator("en", { sensitivity: "base", numeric: true });
 
 /** By one column; what has nothing in it stands at the end either way, and equals keep the order of time. */
 function sorted(
@@ -105,7 +105,7 @@ function sorted(
   return keyed
     .sort((a, b) => {
       const empty = Number(a.text === "" || a.text === "0") - Number(b.text === "" || b.text === "0");
-      return empty || way * (NUMBERS.has(column) ? a.n - b.n : COLLATOR.compare(a.text, b.text));
+      return empty || way * (NUMBERS.has(column) ? a.n - b.n : inAlphabet(a.text, b.text));
     })
     .map((k) => k.event);
 }
@@ -121,5 +121,5 @@ export function tagsIn(events: Iterable<TimelineEvent>): { tag: string; events: 
       else counts.set(tag.toLowerCase(), { tag, events: 1 });
     }
   }
-  return [...counts.values()].sort((a, b) => COLLATOR.compare(a.tag, b.tag));
+  return [...counts.values()].sort((a, b) => inAlphabet(a.tag, b.tag));
 }

@@ -19,8 +19,11 @@ export function readTags(text: string): { tags: string[]; rest: string } {
 /** Yes or no in the ways tables say it; null for anything else. */
 export function readYes(text: string): boolean | null {
   const word = text.toLowerCase();
-  if (["yes", "y", "true", "x", "1", "!", "important"].includes(word)) return true;
-  return ["", "no", "n", "false", "0", "-", "–"].includes(word) ? false : null;
+  if (
+    ["yes", "y", "true", "x", "1", "!", "important", "ja", "j", "wichtig", "sí", "si", "s", "importante"].includes(word)
+  )
+    return true;
+  return ["", "no", "n", "false", "nein", "0", "-", "–"].includes(word) ? false : null;
 }
 
 /** A source or link written in one line: an address at its end is its address. */

@@ -1,3 +1,5 @@
+import { languageLike } from "../language/asked-language";
+import type { Language } from "../language/spoken";
 import type { Face, Family, Heading } from "../text/families";
 import { COLOURS, type Colour, type LookName, type Texture } from "../timeline/looks";
 import { emptyTimeline, itemsOf, type Timeline } from "../timeline/timeline";
@@ -34,6 +36,8 @@ export interface Backdrop {
 
 /** Everything a chart is painted with. Colours are #RRGGBB. */
 export interface ChartStyle {
+  /** The language it says things in. */
+  language: Language;
   look: LookName;
   family: Family;
   heading: Heading;
@@ -71,7 +75,12 @@ export interface ChartStyle {
 }
 
 /** What a style is made of. */
-export type Wishes = Pick<Timeline, "look" | "paper" | "texture" | "backStrength" | "backFit" | "lineWeight" | "items">;
+export type Wishes = Pick<
+  Timeline,
+  "look" | "paper" | "texture" | "backStrength" | "backFit" | "lineWeight" | "items"
+> & {
+  language?: string;
+};
 
 const LINES = { "-1": 0.65, "0": 1, "1": 1.7 } as const;
 
@@ -93,7 +102,8 @@ const sameWishes = (a: Wishes, b: Wishes) =>
   a.texture === b.texture &&
   a.backStrength === b.backStrength &&
   a.backFit === b.backFit &&
-  a.lineWeight === b.lineWeight;
+  a.lineWeight === b.lineWeight &&
+  a.language === b.language;
 
 function makeStyle(t: Wishes): ChartStyle {
   const look = LOOK_TABLE[t.look] ?? LOOK_TABLE.slate;
@@ -122,6 +132,7 @@ function makeStyle(t: Wishes): ChartStyle {
   ) as Record<Colour, string>;
   const focus = back?.focus ?? null;
   return {
+    language: languageLike(t.language),
     look: t.look,
     family: look.family,
     heading: look.heading,

@@ -1,5 +1,6 @@
-import { language } from "../language/spoken";
-import { type LengthUnit, type Scale, tongueOf } from "./tongues/tongue";
+import { type Language, language } from "../language/spoken";
+import { tongueOf } from "./tongues/tongues";
+import type { LengthUnit, Scale } from "./tongues/tongue";
 import { extent, inDays, type Moment, type When } from "./when";
 
 const YEAR = 365.2425;
@@ -8,7 +9,7 @@ const YEAR = 365.2425;
  * How much later b begins than a began (or ended, where a is a span that was over), in words and honest about
  * doubt: "27 years", "23 to 32 years", "3 hours". Null when either has no date, or b does not come later.
  */
-export function gapText(a: When, b: When): string | null {
+export function gapText(a: When, b: When, spoken = language()): string | null {
   const from = edge(a, "end");
   const to = edge(b, "start");
   if (!from || !to) return null;
@@ -18,31 +19,32 @@ export function gapText(a: When, b: When): string | null {
   const least = bFrom - aTo;
   const most = bTo - aFrom;
   if (most <= 0 || bFrom + bTo <= aFrom + aTo) return null;
-  return roughly([from, to], rangeText(Math.max(0, least), most, sameYearPrecision(from, to)));
+  return roughly([from, to], rangeText(Math.max(0, least), most, sameYearPrecision(from, to), spoken), spoken);
 }
 
 /**
  * How long a span lasts, in words: "12 years" from 1840 to 1852, "4 days" from the 2nd to the 5th, both counted, "3 hours"
  * from ten to one. Null when an end is open or unknown.
  */
-export function lengthText(when: When): string | null {
+export function lengthText(when: When, spoken = language()): string | null {
   const r = when.readAs;
   if (r.kind !== "span" || !r.start || !r.end) return null;
   const [[from, early], [late, to]] = [bounds(r.start, when.margin), bounds(r.end, when.margin)];
   if (![from, early, late, to].every(Number.isFinite)) return null;
   const alike = r.start.precision === r.end.precision && !r.start.about && !r.end.about;
-  if (alike && (r.start.precision === "day" || r.start.precision === "month")) return wordsFor(to - from);
+  if (alike && (r.start.precision === "day" || r.start.precision === "month")) return wordsFor(to - from, spoken);
   if (late + to <= from + early) return null;
   return roughly(
     [r.start, r.end],
-    rangeText(Math.max(0, late - early), to - from, alike && sameYearPrecision(r.start, r.end)),
+    rangeText(Math.max(0, late - early), to - from, alike && sameYearPrecision(r.start, r.end), spoken),
+    spoken,
   );
 }
 
 /** One figure between dates that are only about right is itself about right. */
-function roughly(of: readonly Moment[], { text, one }: Length): string {
+function roughly(of: readonly Moment[], { text, one }: Length, spoken: Language): string {
   const rough = of.some((m) => m.about || m.precision === "digits");
-  return rough && one ? tongueOf(language()).about(text) : text;
+  return rough && one ? tongueOf(spoken).about(text) : text;
 }
 
 /** A length in words, and whether it is one figure: not a range of them. */
@@ -68,8 +70,8 @@ function bounds(m: Moment, margin: When["margin"]): [number, number] {
   return [e.from ? inDays(e.from) : Number.NaN, e.to ? inDays(e.to) : Number.NaN];
 }
 
-function rangeText(least: number, most: number, alike: boolean): Length {
-  const one = (days: number): Length => ({ text: wordsFor(days), one: true });
+function rangeText(least: number, most: number, alike: boolean, spoken: Language): Length {
+  const one = (days: number): Length => ({ text: wordsFor(days, spoken), one: true });
   if (alike) return one((least + most) / 2);
   const mid = (least + most) / 2;
   const spread = most - least;
@@ -79,9 +81,9 @@ function rangeText(least: number, most: number, alike: boolean): Length {
   const named = unit.name === "year" ? 1 : 0;
   const [lo, hi] = [Math.floor(least / unit.days + 0.01) + named, Math.ceil(most / unit.days - 0.01) - named];
   if (hi - lo <= 1 && lo > 0) return one(mid);
-  const tongue = tongueOf(language());
-  const longest = count(hi, unit.name);
-  return { text: lo === 0 ? tongue.upTo(longest) : tongue.range(number(lo), longest), one: false };
+  const tongue = tongueOf(spoken);
+  const longest = count(hi, unit.name, spoken);
+  return { text: lo === 0 ? tongue.upTo(longest) : tongue.range(number(lo, spoken), longest), one: false };
 }
 
 const UNITS = [
@@ -98,24 +100,24 @@ function unitFor(days: number): (typeof UNITS)[number] {
 }
 
 /** A length of time in words, from days: "2 hours", "27 years". */
-export function wordsFor(days: number): string {
+export function wordsFor(days: number, spoken = language()): string {
   const unit = unitFor(days);
-  return count(Math.max(1, Math.round(days / unit.days)), unit.name);
+  return count(Math.max(1, Math.round(days / unit.days)), unit.name, spoken);
 }
 
-function count(n: number, unit: LengthUnit): string {
-  const [amount, scale] = scaled(n);
-  return tongueOf(language()).length(amount, scale, unit, n === 1);
+function count(n: number, unit: LengthUnit, spoken: Language): string {
+  const [amount, scale] = scaled(n, spoken);
+  return tongueOf(spoken).length(amount, scale, unit, n === 1);
 }
 
-function number(n: number): string {
-  const [amount, scale] = scaled(n);
-  return tongueOf(language()).scaled(amount, scale);
+function number(n: number, spoken: Language): string {
+  const [amount, scale] = scaled(n, spoken);
+  return tongueOf(spoken).scaled(amount, scale);
 }
 
 /** A number as it is said: "23", "12,000", and beyond a million two digits and what they count. */
-function scaled(n: number): [amount: string, scale: Scale] {
-  const tongue = tongueOf(language());
+function scaled(n: number, spoken: Language): [amount: string, scale: Scale] {
+  const tongue = tongueOf(spoken);
   const short = (m: number) => tongue.decimal(String(Number(m.toPrecision(2))));
   if (n >= 1e9) return [short(n / 1e9), "billion"];
   if (n >= 1e6) return [short(n / 1e6), "million"];

@@ -1,10 +1,11 @@
-import { MONTHS } from "./date-problem";
+import type { Language } from "../language/spoken";
+import { tongueOf } from "./tongues/tongues";
 import { type Calendar, civilFrom } from "./calendar";
 import { readWhen } from "./read/read-when";
 import type { ReadOptions } from "./read/options";
 import { extent, inDays, isDateless, isTimeAlone, type Moment, SECONDS_PER_DAY, type When } from "./when";
 import type { Instant } from "./instant";
-import { momentLabel, timeText, yearText } from "./write-when";
+import { momentLabel, timeText, written, type YearManner, yearText } from "./write-when";
 
 const YEAR = 365.2425;
 
@@ -29,51 +30,46 @@ function stepFor(days: number): number {
 }
 
 /** An instant in words that are read back, in a precision; beyond centuries rounded to `days`. */
-function words(at: Instant, days: number, calendar: Calendar): string {
+function words(at: Instant, days: number, calendar: Calendar, language: Language | undefined): string {
+  const tongue = tongueOf(language);
+  const manner = { era: "BC", ...(language ? { language } : {}) } as const;
   if (isDateless(at.day)) {
     const second = Math.floor(at.second);
     const exact = days < 1.5 / 86_400 ? "second" : days < 0.9 / 24 ? "minute" : "hour";
-    return timeText({ day: at.day, second }, exact, {});
+    return timeText({ day: at.day, second }, exact, manner);
   }
   const { year, month, day } = civilFrom(calendar, at.day);
-  if (days > 300 * YEAR || year < -9_999) return longAgo(year, days);
+  if (days > 300 * YEAR || year < -9_999) return longAgo(year, days, manner);
   const step: Step = STEPS[stepFor(days)]![0];
-  const julian = calendar === "julian" ? " (Julian)" : "";
-  const date = `${day} ${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year)}`;
-  const two = (n: number) => String(n).padStart(2, "0");
+  const julian = calendar === "julian" ? ` ${tongue.julian}` : "";
+  const name = tongue.shortMonths[month - 1]!;
+  const date = tongue.date(day, name, yearText(year, manner), false);
   const second = Math.min(86_399, Math.max(0, Math.floor(at.second)));
-  const [h, m] = [Math.floor(second / 3_600), Math.floor((second % 3_600) / 60)];
   switch (step) {
     case "second":
-      return `${date} ${two(h)}:${two(m)}:${two(second % 60)}${julian}`;
     case "minute":
-      return `${date} ${two(h)}:${two(m)}${julian}`;
     case "hour":
-      return `${date} ${h % 12 === 0 ? 12 : h % 12} ${h < 12 ? "am" : "pm"}${julian}`;
+      return `${date} ${timeText({ day: at.day, second }, step, manner)}${julian}`;
     case "day":
       return `${date}${julian}`;
     case "month":
-      return `${MONTHS[month - 1]!.slice(0, 3)} ${yearText(year)}${julian}`;
+      return `${tongue.monthYear(name, yearText(year, manner), false)}${julian}`;
     case "year":
-      return yearText(year);
+      return yearText(year, manner);
     case "decade":
-      return year >= 10 ? `${Math.floor(year / 10)}0s` : yearText(year);
+      return year >= 10 ? tongue.decade(`${Math.floor(year / 10)}0`) : yearText(year, manner);
     case "century":
-      return year > 0 ? `${ordinal(Math.floor((year - 1) / 100) + 1)} century` : longAgo(year, days);
+      return year > 0 ? tongue.century(Math.floor((year - 1) / 100) + 1) : longAgo(year, days, manner);
   }
 }
 
-function ordinal(n: number): string {
-  const teen = n % 100 > 10 && n % 100 < 14;
-  return `${n}${teen ? "th" : (["th", "st", "nd", "rd"][n % 10] ?? "th")}`;
-}
-
-function longAgo(year: number, days: number): string {
+function longAgo(year: number, days: number, manner: YearManner): string {
   const step = 10 ** Math.max(0, Math.floor(Math.log10(days / YEAR)));
   const rounded = Math.round(year / step) * step;
-  if (rounded > -1_000_000) return yearText(rounded === 0 ? 1 : rounded);
+  if (rounded > -1_000_000) return yearText(rounded === 0 ? 1 : rounded, manner);
   const digits = Math.max(2, Math.floor(Math.log10(-rounded / step)) + 1);
-  return `${Number((-rounded / 1e6).toPrecision(Math.min(12, digits)))} million years ago`;
+  const tongue = tongueOf(manner.language);
+  return tongue.ago(tongue.decimal(String(Number((-rounded / 1e6).toPrecision(Math.min(12, digits))))), "million");
 }
 
 /** How wide what is known of a date is, in days, "about" left aside. */
@@ -94,11 +90,12 @@ export function redated(
   options: ReadOptions = {},
 ): When | null {
   const r = when.readAs;
+  const tongue = tongueOf(options.language);
   const fresh = (m: Moment | null) => {
     const days = Math.max(m ? widthOf(m) : 0, resolution);
-    const text = words(at, days, when.calendar);
-    const side = m && !m.from ? "before " : m && !m.to ? "after " : "";
-    return `${side}${m?.about ? "about " : ""}${text}${m?.uncertain ? "?" : ""}`;
+    const text = words(at, days, when.calendar, options.language);
+    const plain = m?.about ? tongue.about(text) : text;
+    return `${m && !m.from ? tongue.before(plain) : m && !m.to ? tongue.after(plain) : plain}${m?.uncertain ? "?" : ""}`;
   };
   let typed: string;
   if (r.kind === "moment" && end === null) typed = fresh(r.at);
@@ -107,8 +104,10 @@ export function redated(
     const mine = fresh(end === "start" ? r.start : r.end);
     const kept =
       other &&
-      (isTimeAlone(when) && other.from ? words(other.from, widthOf(other), when.calendar) : momentLabel(other));
-    if (!other) typed = end === "start" ? `from ${mine}` : `${mine}`;
+      (isTimeAlone(when) && other.from
+        ? words(other.from, widthOf(other), when.calendar, options.language)
+        : momentLabel(other, written(options.language)));
+    if (!other) typed = end === "start" ? tongue.from(mine) : mine;
     else typed = end === "start" ? `${mine} - ${kept}` : `${kept} - ${mine}`;
     if (!other && end === "end") return null;
   } else return null;

@@ -47,7 +47,11 @@ export function shifted(when: When, by: Shift, options: ReadOptions = {}): When 
   if (lost) return null;
   const next = { ...when, readAs: moved } as When;
   if (startDay(next) === startDay(when) && whenLabel(next) === whenLabel(when)) return when;
-  const typed = whenLabel(next, options.day == null ? USUAL_MANNER : { ...USUAL_MANNER, silentDay: options.day });
+  const typed = whenLabel(next, {
+    ...USUAL_MANNER,
+    ...(options.language ? { language: options.language } : {}),
+    ...(options.day == null ? {} : { silentDay: options.day }),
+  });
   const read = readWhen(typed, { ...options, sentence: false });
   if (read.readAs.kind !== r.kind || startDay(read) !== startDay(next)) return null;
   return { ...read, margin: when.margin, ...(when.place ? { place: when.place } : {}) };

@@ -1,6 +1,7 @@
 import { type Calendar, civilFrom, dayFromGregorian, weekday } from "./calendar";
 import type { Language } from "../language/spoken";
-import { tongueOf, type Era, type WholeOfPart } from "./tongues/tongue";
+import { tongueOf } from "./tongues/tongues";
+import type { Era, WholeOfPart } from "./tongues/tongue";
 import { addSeconds, isDateless, type Moment, NO_DAY, startOf, type When } from "./when";
 import type { Instant } from "./instant";
 
@@ -44,6 +45,10 @@ export function yearText(year: number, { era, language }: YearManner = USUAL_MAN
   if (year < 1) return tongue.before1(tongue.number(1 - year), era);
   return year < 1000 ? tongue.after1(String(year), era) : tongue.number(year);
 }
+
+/** The usual manner in a language, in short. */
+export const written = (language: Language | undefined): DateStyle =>
+  language === undefined || language === "en" ? SHORT : { ...SHORT, manner: { ...USUAL_MANNER, language } };
 
 /** How a date is shown, without the reading's doubts lost: "about 1702", "1840s", "Nov 1872", "14 Nov 1872 22:10". */
 export function momentLabel(m: Moment, style: DateStyle = SHORT): string {
@@ -204,10 +209,7 @@ function isHundreds(year: number): boolean {
 }
 /** A day number in words that are read back: "14 Nov 1872". */
 export function dayText(day: number, { language }: Pick<Manner, "language"> = {}): string {
-  return dateText({ day, second: 0 }, "day", {
-    ...SHORT,
-    manner: { ...USUAL_MANNER, ...(language ? { language } : {}) },
-  });
+  return dateText({ day, second: 0 }, "day", written(language));
 }
 
 /** Whether the day of an instant goes without saying. */

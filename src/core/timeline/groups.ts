@@ -1,7 +1,8 @@
+import { locale } from "../language/spoken";
 import { gregorianFromDay } from "../time/calendar";
 import type { Instant } from "../time/instant";
 import { startOf, type When } from "../time/when";
-import { tongueOf } from "../time/tongues/tongue";
+import { tongueOf } from "../time/tongues/tongues";
 import { centuryText, dayText, isSilent, isTimed, type Manner, timeText, yearText } from "../time/write-when";
 
 /** Events that stand together in an index, under what they share. */
@@ -126,7 +127,7 @@ export function byTag(events: readonly { id: string; tags: readonly string[] }[]
     }
   const without = events.filter((e) => e.tags.length === 0).map((e) => e.id);
   return [
-    ...[...groups.values()].sort((a, b) => a.name.localeCompare(b.name, "en")),
+    ...[...groups.values()].sort((a, b) => a.name.localeCompare(b.name, locale())),
     ...(without.length > 0 ? [{ name: "", ids: without }] : []),
   ];
 }

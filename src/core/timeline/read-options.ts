@@ -9,11 +9,18 @@ import { type Manner, USUAL_MANNER } from "../time/write-when";
 import type { Timeline } from "./timeline";
 
 /** The settings that say how dates are read. */
-export type ReadSettings = Pick<Timeline, "dateOrder" | "hemisphere" | "margins" | "timesOn">;
+export type ReadSettings = Pick<Timeline, "dateOrder" | "hemisphere" | "margins" | "timesOn"> & { language?: string };
 
 /** How dates are read in a timeline. */
 export function readOptionsOf(t: ReadSettings): ReadOptions {
-  return { order: t.dateOrder, hemisphere: t.hemisphere, margins: t.margins ?? {}, day: silentDayOf(t.timesOn) };
+  const language = languageLike(t.language);
+  return {
+    order: t.dateOrder,
+    hemisphere: t.hemisphere,
+    margins: t.margins ?? {},
+    day: silentDayOf(t.timesOn),
+    ...(language === "en" ? {} : { language }),
+  };
 }
 
 /** The day number that times alone belong to; null where none was said. */

@@ -5,8 +5,10 @@ export interface English {
   "bring-in": typeof import("./en/bring-in");
   calls: typeof import("./en/calls");
   chart: typeof import("./en/chart");
+  checks: typeof import("./en/checks");
   "class-work": typeof import("./en/class-work");
   classes: typeof import("./en/classes");
+  common: typeof import("./en/common");
   controls: typeof import("./en/controls");
   dates: typeof import("./en/dates");
   "editor-about": typeof import("./en/editor-about");
@@ -30,11 +32,13 @@ export interface English {
   instructions: typeof import("./en/instructions");
   late: typeof import("./en/late");
   letters: typeof import("./en/letters");
+  licences: typeof import("./en/licences");
   limits: typeof import("./en/limits");
   "look-over": typeof import("./en/look-over");
   looks: typeof import("./en/looks");
   marking: typeof import("./en/marking");
   moderation: typeof import("./en/moderation");
+  notices: typeof import("./en/notices");
   "own-events": typeof import("./en/own-events");
   pages: typeof import("./en/pages");
   paper: typeof import("./en/paper");
@@ -58,6 +62,7 @@ export interface English {
   sources: typeof import("./en/sources");
   stage: typeof import("./en/stage");
   "starting-points": typeof import("./en/starting-points");
+  steps: typeof import("./en/steps");
   suggestions: typeof import("./en/suggestions");
   "take-out": typeof import("./en/take-out");
   teaching: typeof import("./en/teaching");

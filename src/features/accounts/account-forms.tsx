@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/accounts";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -70,7 +72,7 @@ function NameForm({ displayName }: { displayName: string }) {
       noValidate
       onSubmit={form.send(
         (v) => askServer("PATCH", "/api/account", v),
-        "Saved.",
+        COMMON.saved,
         () => router.refresh(),
       )}
     >

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/accounts";
 import { Button } from "@/ui/controls/button";
 import { LocalTime } from "@/ui/local-time";
@@ -23,7 +25,7 @@ export interface OpenSession {
 
 export function Sessions({ sessions }: { sessions: OpenSession[] }) {
   const { ready, outcome, run } = useDeed();
-  const end = (path: string) => void run("DELETE", path, "Ended.");
+  const end = (path: string) => void run("DELETE", path, COMMON.ended);
   return (
     <Part title={WORDS.whereYouAreSignedIn}>
       <ul className="divide-y divide-line border-y border-line">

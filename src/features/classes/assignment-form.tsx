@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/classes";
 import { Plus, Trash2 } from "lucide-react";
 import { type FormEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
@@ -309,7 +311,7 @@ export function AssignmentForm({
             instructions={<FormattedText blocks={text.blocks} pictures={text.pictures} className="mt-2" />}
             requirements={requirements}
             given={given.map((g) => ({
-              title: g.title || "Untitled",
+              title: g.title || COMMON.untitled,
               when: g.locked ? whenLabel(readWhen(g.typed, { order })) : null,
             }))}
             rubric={options.rubric}

@@ -1,5 +1,6 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/classes";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -19,22 +20,9 @@ import { type ClassMember, StudentRow } from "./student-row";
 import { type ClassTeacher, TeachersPanel } from "./teachers-panel";
 import { YearPanel } from "./year-panel";
 
-const LIMITS: [Visibility, string][] = [
-  ["only_me", "not at all: only its editors see it"],
-  ["class", "for the class"],
-  ["school", "for the school"],
-  ["link", "for the class and anyone with the link"],
-  ["everybody", "for everybody"],
-];
+const LIMITS = ["only_me", "class", "school", "link", "everybody"] as const satisfies readonly Visibility[];
 
-const RETENTION = [
-  [3, "three months"],
-  [6, "half a year"],
-  [12, "one school year"],
-  [24, "two school years"],
-  [36, "three school years"],
-  [60, "five school years"],
-] as const;
+const RETENTION = [3, 6, 12, 24, 36] as const;
 
 /** The code, how far students may publish, and the students with their sign-in names: the teacher's side of a class. */
 export function ClassDesk({
@@ -115,9 +103,9 @@ export function ClassDesk({
               value={publishLimit}
               onChange={(e) => void alter({ publishLimit: e.target.value })}
             >
-              {LIMITS.filter(([value]) => value === publishLimit || mayGo(value, school)).map(([value, words]) => (
+              {LIMITS.filter((value) => value === publishLimit || mayGo(value, school)).map((value) => (
                 <option key={value} value={value}>
-                  {words}
+                  {COMMON.limits[value]}
                 </option>
               ))}
             </select>
@@ -154,9 +142,9 @@ export function ClassDesk({
               value={retentionMonths}
               onChange={(e) => void alter({ retentionMonths: Number(e.target.value) })}
             >
-              {RETENTION.map(([months, words]) => (
+              {RETENTION.map((months) => (
                 <option key={months} value={months}>
-                  {words}
+                  {COMMON.retention[months]}
                 </option>
               ))}
             </select>

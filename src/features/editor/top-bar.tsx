@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/editor";
 import Link from "next/link";
 import { classes } from "@/ui/classes";
@@ -11,7 +13,7 @@ import { PeopleHere } from "./presence/here";
 import type { Saving } from "./store/editor-state";
 
 export function TitleText() {
-  return useEditorState((s) => s.timeline.title) || "Untitled";
+  return useEditorState((s) => s.timeline.title) || COMMON.untitled;
 }
 
 export const savingText = (saving: Saving): string =>
@@ -30,7 +32,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
   const publication = useEditorState((s) => s.publication);
   const ready = useReady();
   const state = !publication
-    ? "Draft"
+    ? COMMON.draft
     : publication.takenBack
       ? WORDS.takenBack
       : publication.laterChanges > 0
@@ -38,7 +40,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             publication.laterChanges,
             publication.laterChanges === 1 ? WORDS.change : WORDS.changes,
           )
-        : "Published";
+        : COMMON.published;
   return (
     <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
       <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">

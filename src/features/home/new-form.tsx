@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/home";
 import { useForm } from "react-hook-form";
 import { LIMITS } from "@/core/change/limits";
@@ -46,16 +48,7 @@ export function NewForm() {
               {...register("subject")}
             />
             <datalist id="subjects">
-              {[
-                "History",
-                WORDS.localHistory,
-                WORDS.familyHistory,
-                "Science",
-                "Literature",
-                "Art",
-                WORDS.aProject,
-                WORDS.aJourney,
-              ].map((s) => (
+              {COMMON.subjects.map((s) => (
                 <option key={s} value={s} />
               ))}
             </datalist>

@@ -1,3 +1,4 @@
+import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/index-view";
 import { onFilter, readFilter, setFilter } from "./reader-filter";
 
@@ -50,5 +51,5 @@ export function filterBar(bar: HTMLElement, tags: readonly string[], total: numb
 export function tagsOf(events: Iterable<{ tags: readonly string[] }>): string[] {
   const found = new Map<string, string>();
   for (const e of events) for (const t of e.tags) if (!found.has(t.toLowerCase())) found.set(t.toLowerCase(), t);
-  return [...found.values()].sort((a, b) => a.localeCompare(b, "en"));
+  return [...found.values()].sort((a, b) => a.localeCompare(b, locale()));
 }

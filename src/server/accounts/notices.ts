@@ -1,7 +1,9 @@
 // What people are to be told: on their first page until they have read it, and once a day by mail, each kind as they want it. Rows are
 // written by whoever tells; the database asks what its person has chosen (`choose_notice`).
 import "server-only";
+import { speakIn } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/letters";
+import { languagesOf } from "../language/of-account";
 import { db, type Sql, type Tx } from "../db/pool";
 import { publicUrl } from "../http/origin";
 import { keepLetter } from "../mail/outgoing";
@@ -83,9 +85,27 @@ async function digest(tx: Tx, account: string, now: Date, last: Date): Promise<b
   if (told.length === 0) return false;
   const texts = told.map((t) => t.text);
   const home = publicUrl()?.href ?? null;
-  const letter = WORDS.digest(own.displayName, texts.slice(0, MOST_IN_LETTER), texts.length, home);
+  const spoken = (await languagesOf([account], tx)).get(account) ?? "en";
+  const letter = speakIn(spoken, () =>
+    WORDS.digest(own.displayName, texts.slice(0, MOST_IN_LETTER), texts.length, home),
+  );
   await keepLetter(tx, { account, to: own.email, house: "plain", ...letter });
   return true;
+}
+
+/** Tells people something, each in their own language; of the kind "account" it is about the account itself. */
+export async function tellPeople(
+  sql: Sql,
+  kind: NoticeKind | "account",
+  people: readonly string[],
+  say: (account: string) => string,
+): Promise<void> {
+  if (people.length === 0) return;
+  const spoken = await languagesOf(people, sql);
+  const texts = people.map((p) => speakIn(spoken.get(p) ?? "en", () => say(p)));
+  await sql`
+    insert into account_notice (kind, account_id, text)
+    select ${kind}, * from unnest(${people as string[]}::text[], ${texts}::text[])`;
 }
 
 export async function forgetNotices(sql: Sql, account: string): Promise<void> {

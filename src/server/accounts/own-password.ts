@@ -1,4 +1,5 @@
 import "server-only";
+import { DETAILS } from "@/core/words/notices";
 import { verify } from "@node-rs/argon2";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -9,7 +10,7 @@ import { takeTry } from "./sign-in-tries";
 export async function provePassword(id: string, password: string): Promise<Failure | null> {
   const counted = `own ${id}`;
   const wait = await takeTry(counted);
-  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
+  if (wait > 0) return fail("slow_down", DETAILS.secondsLeft(wait));
   const [row] = await db()<{ passwordHash: string }[]>`select password_hash from account where id = ${id}`;
   if (row?.passwordHash === CLOSED) return fail("no_password_yet");
   if (!row || !(await verify(row.passwordHash, password.slice(0, 200)).catch(() => false)))

@@ -1,4 +1,5 @@
 import "server-only";
+import { DETAILS } from "@/core/words/notices";
 import { verify } from "@node-rs/argon2";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -26,7 +27,7 @@ export async function signIn(
     where (lower(email) = ${key} or lower(sign_in_name) = ${key}) and deleted_at is null`;
   const counted = row && known === row.id ? `known ${row.id}` : key;
   const wait = await takeTry(counted);
-  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
+  if (wait > 0) return fail("slow_down", DETAILS.secondsLeft(wait));
   // The same work whether the account exists or not, so that the time taken does not tell.
   noPassword ??= hashPassword("no such password");
   const right = await verify(row?.passwordHash ?? (await noPassword), password.slice(0, 200)).catch(() => false);

@@ -1,5 +1,6 @@
 // Two-step codes: six digits that a device makes of a shared secret and the time (RFC 6238), and spare ones to write down.
 import "server-only";
+import { DETAILS } from "@/core/words/notices";
 import { createHash, randomInt } from "node:crypto";
 import { generateSecret, generateURI, verify } from "otplib";
 import { db, type Sql } from "../db/pool";
@@ -46,7 +47,7 @@ export async function takeStep(account: string, code: string | undefined): Promi
   if (!code?.trim()) return fail("step_code_needed");
   const counted = `step ${account}`;
   const wait = await takeTry(counted);
-  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
+  if (wait > 0) return fail("slow_down", DETAILS.secondsLeft(wait));
   const step = await stepOf(row.secret, code);
   const taken =
     step === null
@@ -74,7 +75,7 @@ export async function beginSteps(
 /** Turns codes on with the first of them; gives the spare ones, which are shown once. */
 export async function confirmSteps(account: string, code: string): Promise<Failure | { spare: string[] }> {
   const wait = await takeTry(`step ${account}`);
-  if (wait > 0) return fail("slow_down", `${wait} ${wait === 1 ? "second is" : "seconds are"} left.`);
+  if (wait > 0) return fail("slow_down", DETAILS.secondsLeft(wait));
   const [row] = await db()<
     { wanted: string | null }[]
   >`select step_wanted as wanted from account where id = ${account}`;

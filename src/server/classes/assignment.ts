@@ -1,4 +1,6 @@
 import "server-only";
+import { DIFFERENT, INCOMPLETE, WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import type { Requirement } from "@/core/check/requirements";
 import type { GivenPicture, Instructions } from "@/core/classes/instructions";
@@ -106,25 +108,24 @@ async function readInput(
 > {
   const title = input.title.trim();
   const due = await instantOf(input.dueAt, input.class);
-  if (!due) return fail("assignment_incomplete", "Set the day and time it is due.");
+  if (!due) return fail("assignment_incomplete", INCOMPLETE.due);
   if (due.getTime() < Date.UTC(2000) || due.getTime() > Date.UTC(2200)) return fail("due_out_of_range");
   // The reader of dates decides what a typed date says, not the browser.
   const period = confirmReading(input.period, {});
   const given = input.given.map((g) => ({ ...g, title: g.title.trim(), when: confirmReading(g.when, {}) }));
-  if (title.length < 1 || title.length > 200)
-    return fail("assignment_incomplete", "Type a title of 1 to 200 characters.");
+  if (title.length < 1 || title.length > 200) return fail("assignment_incomplete", INCOMPLETE.title);
   for (const g of given) {
-    if (g.title === "") return fail("assignment_incomplete", "Every given event needs a title.");
-    if (!isDated(g.when)) return fail("assignment_incomplete", `The right date of “${g.title}” is not understood.`);
+    if (g.title === "") return fail("assignment_incomplete", INCOMPLETE.givenTitle);
+    if (!isDated(g.when)) return fail("assignment_incomplete", INCOMPLETE.givenDate(g.title));
   }
   const options = { ...USUAL, ...input.options };
   const texts = options.texts.filter((t) => t.text.trim() !== "");
   const wrong = options.rubric && rubricProblem(options.rubric);
   if (wrong) return fail("assignment_incomplete", rubricProblemText(wrong));
   if (options.model !== null && !(await hasRight(db(), options.model, teacher, "edit")))
-    return fail("assignment_incomplete", "The model timeline is none of yours any more. Choose another, or none.");
+    return fail("assignment_incomplete", INCOMPLETE.model);
   const around = input.requirements.find((r) => r.kind === "around" && r.event.trim() === "");
-  if (around) return fail("assignment_incomplete", "Say before and after which event the others are to stand.");
+  if (around) return fail("assignment_incomplete", INCOMPLETE.around);
   const text = await readInstructions(input.instructions, input.pictures ?? []);
   if (isFailure(text)) return text;
   return {
@@ -213,19 +214,17 @@ export async function alterAssignment(
       await tx`delete from given_event where assignment_id = ${id}`;
       await writeGiven(tx, id, a.given);
     }
-    const different = differences(before, {
-      ...before,
-      ...a,
-      dueAt: a.due,
-      instructions: { ...before.instructions, blocks: a.text.blocks },
-    });
+    const now = { ...before, ...a, dueAt: a.due, instructions: { ...before.instructions, blocks: a.text.blocks } };
     const told =
-      different.length === 0
+      differences(before, now).length === 0
         ? []
-        : await tx`
-      insert into account_notice (kind, account_id, text)
-      select 'class', m.account_id, ${`“${before.title}” was changed by your teacher: ${different.join("; ")}.`}
-      from group_member m where m.assignment_id = ${id} returning account_id`;
+        : await tx<{ id: string }[]>`select account_id as id from group_member where assignment_id = ${id}`;
+    await tellPeople(
+      tx,
+      "class",
+      told.map((t) => t.id),
+      () => NOTICES.changed(before.title, differences(before, now)),
+    );
     return { told: told.length, timelines: groups.map((g) => g.timelineId) };
   });
   for (const t of done.timelines) await workChanged(t);
@@ -235,34 +234,21 @@ export async function alterAssignment(
 /** What is different now, for those who work on it. */
 function differences(was: Assignment, now: Assignment): string[] {
   const found: string[] = [];
-  if (was.title !== now.title) found.push(`it is called “${now.title}” now`);
+  if (was.title !== now.title) found.push(DIFFERENT.called(now.title));
   if (was.dueAt.getTime() !== now.dueAt.getTime())
-    found.push(`it is due ${zonedText(now.dueAt, now.zone)} instead of ${zonedText(was.dueAt, was.zone)}`);
-  if (was.total !== now.total) found.push(`it is marked out of ${now.total} instead of ${was.total}`);
+    found.push(DIFFERENT.due(zonedText(now.dueAt, now.zone), zonedText(was.dueAt, was.zone)));
+  if (was.total !== now.total) found.push(DIFFERENT.total(now.total, was.total));
   const texts = (a: Assignment) => a.requirements.map(requirementText);
   const [old, fresh] = [new Set(texts(was)), new Set(texts(now))];
-  for (const r of fresh) if (!old.has(r)) found.push(`now asked: ${r}`);
-  for (const r of old) if (!fresh.has(r)) found.push(`no longer asked: ${r}`);
-  if (!sameValue(was.instructions.blocks, now.instructions.blocks)) found.push("the instructions are different");
+  for (const r of fresh) if (!old.has(r)) found.push(DIFFERENT.asked(r));
+  for (const r of old) if (!fresh.has(r)) found.push(DIFFERENT.notAsked(r));
+  if (!sameValue(was.instructions.blocks, now.instructions.blocks)) found.push(DIFFERENT.instructions);
   if (was.options.lateRule !== now.options.lateRule)
-    found.push(
-      now.options.lateRule === "refused"
-        ? "nothing is taken after the due time"
-        : "it can be handed in late, which is said",
-    );
-  if (was.options.worksShown !== now.options.worksShown)
-    found.push(
-      {
-        chosen: "others see of your work what your teacher chooses",
-        handed_in: "whoever has handed in sees all that others handed in",
-        due: "after the due time the class sees all that was handed in",
-      }[now.options.worksShown],
-    );
-  if (JSON.stringify(was.options.rubric) !== JSON.stringify(now.options.rubric))
-    found.push("what it is marked by is different");
-  if (JSON.stringify(was.options.texts) !== JSON.stringify(now.options.texts))
-    found.push("the texts to read are different");
-  if (was.period.typed !== now.period.typed) found.push(`the period is ${now.period.typed || "left open"}`);
+    found.push(DIFFERENT.late[now.options.lateRule === "refused" ? "refused" : "marked"]);
+  if (was.options.worksShown !== now.options.worksShown) found.push(DIFFERENT.works[now.options.worksShown]);
+  if (JSON.stringify(was.options.rubric) !== JSON.stringify(now.options.rubric)) found.push(DIFFERENT.rubric);
+  if (JSON.stringify(was.options.texts) !== JSON.stringify(now.options.texts)) found.push(DIFFERENT.texts);
+  if (was.period.typed !== now.period.typed) found.push(DIFFERENT.period(now.period.typed));
   return found;
 }
 

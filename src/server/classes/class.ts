@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { customAlphabet, nanoid } from "nanoid";
 import { db, type Sql } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -177,9 +179,7 @@ export async function removeMember(id: string, teacher: string, student: string)
       delete from class_member m using class c
       where m.class_id = ${id} and m.account_id = ${student} and c.id = m.class_id and teaches(c.id, ${teacher}) returning c.name`;
     if (!gone) return false;
-    await tx`
-      insert into account_notice (kind, account_id, text)
-      values ('class', ${student}, ${`You are no longer in the class ${gone.name}. Your timelines stay yours; what you have handed in stays with the class for as long as it keeps it. If that is a mistake, ask for its code and join again.`})`;
+    await tellPeople(tx, "class", [student], () => NOTICES.noLongerIn(gone.name));
     await rightsChanged(student, tx);
     await rightsChanged(teacher, tx);
     return true;

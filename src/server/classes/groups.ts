@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { zonedText } from "@/core/time/zoned";
 import { emptyTimeline } from "@/core/timeline/timeline";
@@ -54,13 +56,14 @@ export async function makeGroups(
           await tx`
             update editor set joined_at = clock_timestamp() where timeline_id = ${timeline.id} and account_id = ${account}`;
         }
-        await tx`
-          insert into account_notice (kind, account_id, text)
-          select 'class', p.id, ${`“${assignment.title}”: your teacher has made the groups. Your timeline is there now; you work on it `} ||
-            case when ${others.length} = 0 then 'alone.' else 'with ' || (
-              select string_agg(o.display_name, ', ' order by o.display_name) from account o
-              where o.id = any(${[...people]}) and o.id <> p.id) || '.' end
-          from account p where p.id = any(${[...people]})`;
+        const names = await tx<{ id: string; displayName: string }[]>`
+          select id, display_name from account where id = any(${[...people]}) order by display_name`;
+        await tellPeople(tx, "class", [...people], (of) =>
+          NOTICES.groupsMade(
+            assignment.title,
+            names.filter((p) => p.id !== of).map((p) => p.displayName),
+          ),
+        );
         timelines.push(timeline.id);
       }
       return { timelines };
@@ -102,11 +105,14 @@ export async function extend(
           insert into extension (assignment_id, account_id, due_at) values (${id}, ${p.id}, ${due})
           on conflict (assignment_id, account_id) do update set due_at = excluded.due_at`;
       else await tx`delete from extension where assignment_id = ${id} and account_id = ${p.id}`;
-      const text = due
-        ? `“${a.title}”: you have more time, until ${zonedText(due, a.zone)}.`
-        : `“${a.title}” is due ${zonedText(a.dueAt, a.zone)} for you, as for the others.`;
-      await tx`insert into account_notice (kind, account_id, text) values ('class', ${p.id}, ${text})`;
     }
+    await tellPeople(
+      tx,
+      "class",
+      people.map((p) => p.id),
+      () =>
+        due ? NOTICES.moreTime(a.title, zonedText(due, a.zone)) : NOTICES.asOthers(a.title, zonedText(a.dueAt, a.zone)),
+    );
     return people;
   });
   if (told.length === 0) return fail("not_found");

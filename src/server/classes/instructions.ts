@@ -1,4 +1,5 @@
 import "server-only";
+import { INCOMPLETE } from "@/core/words/notices";
 import {
   type GivenPicture,
   type InstructionPicture,
@@ -30,11 +31,11 @@ export async function readInstructions(
 ): Promise<Failure | ReadInstructions> {
   const blocks = typeof given === "string" ? paragraphsOf(given.slice(0, MOST_LETTERS)) : blocksIn(given);
   if (plainTextOf(blocks).length > MOST_LETTERS)
-    return fail("assignment_incomplete", `The instructions are longer than ${MOST_LETTERS} letters. Shorten them.`);
+    return fail("assignment_incomplete", INCOMPLETE.longInstructions(MOST_LETTERS));
   const used = new Set(mediaInText(blocks));
   const standing = pictures.filter((p) => used.has(p.id));
   if (standing.length > MOST_INSTRUCTION_PICTURES)
-    return fail("assignment_incomplete", `At most ${MOST_INSTRUCTION_PICTURES} pictures stand in the instructions.`);
+    return fail("assignment_incomplete", INCOMPLETE.pictures(MOST_INSTRUCTION_PICTURES));
   const read: ReadPictures = { kept: [], fresh: [] };
   for (const p of standing) {
     const text = p.text.trim().slice(0, 300);
@@ -43,7 +44,7 @@ export async function readInstructions(
       continue;
     }
     const made = await encodePicture(Buffer.from(p.data, "base64"));
-    if (isFailure(made)) return fail("assignment_incomplete", "A picture in the instructions is damaged or too large.");
+    if (isFailure(made)) return fail("assignment_incomplete", INCOMPLETE.picture);
     const { bytes, width, height } = made.files.find((f) => f.size === "medium")!;
     read.fresh.push({ id: p.id, text, width, height, bytes });
   }

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { hashPassword, passwordProblem } from "../accounts/password";
 import { endAllSessions, type Opened, openSession, type User } from "../accounts/sessions";
@@ -89,9 +91,7 @@ export async function issueOneTimeCode(
   const [t] = await db()<
     { displayName: string; name: string }[]
   >`select a.display_name, c.name from account a, class c where a.id = ${teacher} and c.id = ${klass}`;
-  await db()`
-    insert into account_notice (account_id, text)
-    values (${student}, ${`${t!.displayName} has made a code with which a new password can be set for your account (class ${t!.name}). If you did not ask for it, tell them.`})`;
+  await tellPeople(db(), "account", [student], () => NOTICES.codeMade(t!.displayName, t!.name));
   return { code };
 }
 
@@ -120,9 +120,7 @@ export async function useOneTimeCode(
     await endAllSessions(row.id, tx);
     // Whoever lost a password may have lost the device that makes the codes.
     await forgetSteps(tx, row.id);
-    await tx`
-      insert into account_notice (account_id, text)
-      values (${row.id}, 'A new password was set for your account with a code from your teacher. All other sessions have ended.')`;
+    await tellPeople(tx, "account", [row.id], () => NOTICES.codeUsed);
     return { user: { id: row.id, displayName: row.displayName }, ...(await openSession(tx, row.id, browser)) };
   });
 }

@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { bestOf } from "@/core/classes/rubric";
 import { rubricSum } from "@/core/classes/rubric";
 import { zonedText } from "@/core/time/zoned";
@@ -29,7 +30,7 @@ export async function markingSheets(a: Assignment): Promise<Line[][]> {
 
 function markingSheet(a: Assignment, s: OpenSubmission): Line[] {
   const { rubric, total } = s.content;
-  const titles = new Map(s.frozen.events.map((e) => [e.id, e.title || "Untitled"]));
+  const titles = new Map(s.frozen.events.map((e) => [e.id, e.title || COMMON.untitled]));
   const comments = Object.entries(s.comments).filter(([, text]) => text.trim() !== "");
   const sum = rubric && rubricSum(rubric, s.levels, total);
   return [

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { type Agreement, agreementOf, drawReviews } from "@/core/classes/peers";
 import { MOST_CRITERIA, type Rubric, rubricSum } from "@/core/classes/rubric";
@@ -57,10 +59,15 @@ export async function beginReviews(
       await tx`
         insert into peer_review (id, assignment_id, submission_id, account_id, blind)
         values (${nanoid(12)}, ${assignment}, ${submissionOf.get(d.work)!}, ${d.reader}, ${blind}) on conflict do nothing`;
-    await tx`
-      insert into account_notice (kind, account_id, text)
-      select distinct 'class', p.account_id, '“' || a.title || '”: there is work of others for you to read. It stands on the page of the assignment.'
+    const told = await tx<{ id: string; title: string }[]>`
+      select distinct p.account_id as id, a.title
       from peer_review p join assignment a on a.id = p.assignment_id where p.assignment_id = ${assignment} and p.done_at is null`;
+    await tellPeople(
+      tx,
+      "class",
+      told.map((t) => t.id),
+      () => NOTICES.toRead(told[0]!.title),
+    );
     return { given: drawn.length };
   });
 }

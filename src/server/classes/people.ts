@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { readEmail } from "../accounts/sign-up";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -47,14 +49,10 @@ export async function addTeacher(
     await tx`
       insert into class_teacher (class_id, account_id, role) values (${id}, ${found.id}, ${role})
       on conflict (class_id, account_id) do update set role = excluded.role`;
-    const what =
-      role === "teacher"
-        ? "You teach it with them: you set assignments, see all work and mark it."
-        : "You help in it: you see all work and comment on it, and give no marks.";
     if (found.role !== role)
-      await tx`
-        insert into account_notice (kind, account_id, text)
-        values ('class', ${found.id}, ${`${klass.by} has taken you into the class ${klass.name}. ${what} If that is a mistake, leave it on its page.`})`;
+      await tellPeople(tx, "class", [found.id], () =>
+        (role === "teacher" ? NOTICES.teachWith : NOTICES.assistIn)(klass.by, klass.name),
+      );
     return { account: found.id };
   });
   if ("failed" in done) return done;
@@ -75,10 +73,7 @@ export async function removeTeacher(id: string, by: string, account: string): Pr
     if (!row?.may) return fail("not_found");
     if (row.role === "lead") return fail("lead_stays");
     await tx`delete from class_teacher where class_id = ${id} and account_id = ${account}`;
-    if (account !== by)
-      await tx`
-        insert into account_notice (kind, account_id, text)
-        values ('class', ${account}, ${`You no longer belong to those who teach the class ${row.name}. What you have set and marked there stays.`})`;
+    if (account !== by) await tellPeople(tx, "class", [account], () => NOTICES.teachesNoMore(row.name));
     return { done: true };
   });
   if (!("failed" in done)) await rightsChanged(account);

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure } from "../http/failure";
 import { rightsChanged } from "../live/notify";
@@ -113,12 +115,7 @@ export async function forgetPupil(
     await tx`delete from class_member where class_id = ${klass} and account_id = ${pupil}`;
     if (account)
       await tx`update account set delete_at = coalesce(delete_at, now() + ${`${ACCOUNT_DAYS} days`}::interval) where id = ${pupil}`;
-    await tx`
-      insert into account_notice (account_id, text) values (${pupil}, ${`The class ${found.className} keeps nothing of you any more: what you handed in alone, its marks and what was said of it are gone, and your name is off what you handed in with others. Your timelines stay yours.${
-        account
-          ? " Your account is deleted in a week; until then you can take everything of yours away, or keep it."
-          : ""
-      }`})`;
+    await tellPeople(tx, "account", [pupil], () => NOTICES.nothingKept(found.className, account));
     await rightsChanged(pupil, tx);
     return { destroyed };
   });

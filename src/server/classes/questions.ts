@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import type { Question } from "@/core/check/own-work";
 import { db } from "../db/pool";
 import { type Failure, fail, refusal } from "../http/failure";
@@ -7,6 +9,8 @@ import { requireRight } from "../timelines/access";
 import { worksFor } from "./reach";
 
 const MOST_QUESTIONS = 100;
+/** So much of what somebody wrote stands in a notice. */
+const IN_NOTICE = 300;
 
 /** What a group has asked its teacher, and what was answered, in the order it was asked. */
 export async function questionsOf(timeline: string): Promise<Question[]> {
@@ -47,10 +51,15 @@ export async function ask(
         if (!there) return fail("not_found");
       }
       await tx`insert into question (timeline_id, event_id, account_id, text) values (${timeline}, ${event}, ${by}, ${words})`;
-      await tx`
-        insert into account_notice (kind, account_id, text)
-        select 'class', t.account_id, a.display_name || ' is stuck in “' || ${work.title} || '” and asks: ' || left(${words}, 300)
+      const teachers = await tx<{ id: string; by: string }[]>`
+        select t.account_id as id, a.display_name as by
         from class_teacher t, account a where t.class_id = ${work.classId} and a.id = ${by}`;
+      await tellPeople(
+        tx,
+        "class",
+        teachers.map((t) => t.id),
+        () => NOTICES.stuck(teachers[0]!.by, work.title, words.slice(0, IN_NOTICE)),
+      );
       return null;
     })
     .catch(refusal);
@@ -68,10 +77,10 @@ export async function answer(question: number, by: string, text: string): Promis
   if (!row || !(await worksFor(db(), row.timelineId, by))) return fail("not_found");
   await db().begin(async (tx) => {
     await tx`update question set answer = ${words}, answered_by = ${by}, answered_at = now() where id = ${question}`;
-    await tx`
-      insert into account_notice (kind, account_id, text)
-      select 'class', q.account_id, a.display_name || ' has answered you: ' || left(${words}, 300)
+    const [asked] = await tx<{ id: string; by: string }[]>`
+      select q.account_id as id, a.display_name as by
       from question q, account a where q.id = ${question} and a.id = ${by} and q.account_id is not null`;
+    if (asked) await tellPeople(tx, "class", [asked.id], () => NOTICES.answered(asked.by, words.slice(0, IN_NOTICE)));
   });
   await workChanged(row.timelineId);
   return { answered: true };

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import type { Reply } from "@/core/check/own-work";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
@@ -7,6 +9,8 @@ import { hasRight } from "../timelines/access";
 import { findSubmissionRef, teaches } from "./submission-ref";
 
 const MOST_REPLIES = 100;
+/** So much of it stands in a notice. */
+const IN_NOTICE = 200;
 
 /** What was said about a mark after it came back, in its order. */
 export async function repliesTo(submission: string): Promise<Reply[]> {
@@ -29,14 +33,19 @@ export async function reply(submission: string, by: string, text: string): Promi
     where m.submission_id = ${submission} and m.returned_at is not null
       and (select count(*) from mark_reply r where r.submission_id = ${submission}) < ${MOST_REPLIES} returning id`;
   if (done.length === 0) return fail("not_returned_yet");
-  await db()`
-    insert into account_notice (kind, account_id, text)
-    select 'class', p.account_id, (select display_name from account where id = ${by}) || ' has answered about “' || a.title || '”: ' || left(${words}, 200)
+  const told = await db()<{ id: string; title: string; by: string }[]>`
+    select p.account_id as id, a.title, (select display_name from account where id = ${by}) as by
     from submission s join group_work g on g.id = s.group_id join assignment a on a.id = g.assignment_id,
       lateral (
         select m.account_id from group_member m where m.group_id = g.id and ${teacher}
         union select t.account_id from class_teacher t where t.class_id = a.class_id and t.role <> 'assistant' and not ${teacher}) p
     where s.id = ${submission} and p.account_id <> ${by}`;
+  await tellPeople(
+    db(),
+    "class",
+    told.map((t) => t.id),
+    () => NOTICES.repliedAbout(told[0]!.by, told[0]!.title, words.slice(0, IN_NOTICE)),
+  );
   await workChanged(s.timelineId);
   return { replied: true };
 }

@@ -1,4 +1,7 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
+import { WORDS as LETTERS } from "@/core/words/letters";
 import { nanoid } from "nanoid";
 import type { Visibility } from "@/core/timeline/visibility";
 import { readEmail } from "../accounts/sign-up";
@@ -130,10 +133,14 @@ export async function endSchool(id: string, by: string): Promise<Failure | { don
   return db()
     .begin(async (tx): Promise<Failure | { done: true }> => {
       const { name } = await administer(tx, id, by);
-      await tx`
-        insert into account_notice (kind, account_id, text)
-        select 'school', account_id, ${`The school ${name} was ended by one of its administrators. Classes and timelines stay as they are; what was published to the school alone is seen by its class and its author.`}
-        from organisation_member where organisation_id = ${id} and account_id <> ${by}`;
+      const members = await tx<{ id: string }[]>`
+        select account_id as id from organisation_member where organisation_id = ${id} and account_id <> ${by}`;
+      await tellPeople(
+        tx,
+        "school",
+        members.map((m) => m.id),
+        () => NOTICES.schoolEnded(name),
+      );
       await tx`
         update class c set organisation_id = null, publish_limit = ${tx.unsafe(LIMIT_AFTER)} from organisation o
         where o.id = ${id} and c.organisation_id = o.id`;
@@ -184,8 +191,7 @@ export async function addSchoolTeacher(
       {
         account: by,
         to: address,
-        subject: `${done.by} invites you to ${done.name}`,
-        body: `${done.by} invites you to teach with Fastigo at ${done.name}.\n\nOpen this link, sign in or sign up, and you are in:\n${link(done.token)}\n\nIf you do not know what this is about, do nothing.`,
+        ...LETTERS.schoolInvitation(done.by, done.name, link(done.token)),
       },
     ]);
   else await rightsChanged(done.account);
@@ -220,9 +226,7 @@ async function tellRole(
   account: string,
   role: SchoolRole,
 ): Promise<void> {
-  const what = role === "administrator" ? "an administrator" : "a teacher";
-  await tx`
-    insert into account_notice (kind, account_id, text) values ('school', ${account}, ${`${school.by} has made you ${what} of ${school.name}. Under My classes today you find the school; if that is a mistake, leave it there.`})`;
+  await tellPeople(tx, "school", [account], () => NOTICES[role](school.by, school.name));
 }
 
 /** Refuses where somebody is the last administrator, so that a school is never nobody's. */
@@ -281,10 +285,7 @@ export async function leaveSchool(id: string, by: string, account: string): Prom
       if (!there) return fail("not_found");
       if (there.role === "administrator") await mustLeaveOne(tx, id, account);
       await takeOut(tx, id, account);
-      if (!own)
-        await tx`
-          insert into account_notice (kind, account_id, text)
-          values ('school', ${account}, ${`You no longer belong to the teachers of ${school.name}. Your classes and timelines stay yours.`})`;
+      if (!own) await tellPeople(tx, "school", [account], () => NOTICES.notOfSchool(school.name));
       return { done: true };
     })
     .catch(refusal);

@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { Ajv, type JSONSchemaType, type ValidateFunction } from "ajv";
 import { isClean } from "@/core/text/clean";
 import { findUser, type User } from "../accounts/sessions";
@@ -130,12 +131,7 @@ export function failureResponse(f: Failure): Response {
 
 function failurePage(f: Failure): Response {
   const status = statusOf(f);
-  const title =
-    status === 404
-      ? "There is nothing here that you may see"
-      : status >= 500
-        ? "This page cannot be shown just now"
-        : "This did not work";
+  const title = status === 404 ? COMMON.nothingHere : status >= 500 ? COMMON.notNow : COMMON.didNotWork;
   return plainPage(status, title, sentenceOf(f));
 }
 

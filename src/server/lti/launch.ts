@@ -1,5 +1,6 @@
 // LTI 1.3 Core (IMS Global, 2019): the login that a platform begins (section 5.1.1 of the Security Framework), and the launch.
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { recordOf, textOf } from "@/core/text/loose";
 import { createRemoteJWKSet, errors, type JWTPayload, jwtVerify } from "jose";
 import { customAlphabet, nanoid } from "nanoid";
@@ -145,7 +146,7 @@ export async function makeAccount(
 ): Promise<string> {
   const letter = [...family.trim()][0];
   const displayName =
-    readDisplayName(given ? `${given}${letter ? ` ${letter.toUpperCase()}.` : ""}` : "") ?? "Somebody";
+    readDisplayName(given ? `${given}${letter ? ` ${letter.toUpperCase()}.` : ""}` : "") ?? COMMON.somebody;
   const id = nanoid();
   await newSignInName(displayName, async (name) => {
     const made = await tx`

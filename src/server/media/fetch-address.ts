@@ -1,4 +1,5 @@
 import "server-only";
+import { DETAILS } from "@/core/words/notices";
 import { type Failure, fail, isFailure } from "../http/failure";
 import { type GuardOptions, guardedGet, parseAddress } from "./guarded-get";
 
@@ -25,7 +26,7 @@ export async function fetchAddress(
       url = parseAddress(answer.redirect, url);
       continue;
     }
-    if (answer.status !== 200) return fail("address_unreachable", `It answered with status ${answer.status}.`);
+    if (answer.status !== 200) return fail("address_unreachable", DETAILS.answeredWith(answer.status));
     return { bytes: answer.bytes, url, type: answer.type };
   }
   return fail(url ? "address_unreachable" : "address_malformed");

@@ -1,4 +1,5 @@
 import "server-only";
+import { locale } from "@/core/language/spoken";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import {
@@ -31,10 +32,9 @@ export interface Geocoder {
 
 const MOST_FOUND = 8;
 const MOST_WITHIN = 3;
-const countries = new Intl.DisplayNames("en", { type: "region" });
 const countryName = (code: string): string => {
   try {
-    return countries.of(code) ?? code;
+    return new Intl.DisplayNames(locale(), { type: "region" }).of(code) ?? code;
   } catch {
     return code;
   }

@@ -1,5 +1,6 @@
 // Who somebody of a provider is here: their account, and the classes their groups are.
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { nanoid } from "nanoid";
 import { textOf } from "@/core/text/loose";
 import { readDisplayName, readEmail } from "../accounts/sign-up";
@@ -58,7 +59,8 @@ async function makeAccount(tx: Tx, come: Come, email: string | null): Promise<st
   ) as [string, string, string];
   const letter = [...family][0];
   const short = given ? `${given}${letter ? ` ${letter.toUpperCase()}.` : ""}` : "";
-  const displayName = readDisplayName(teaches(come) ? whole || short : short || whole.split(" ")[0]!) ?? "Somebody";
+  const displayName =
+    readDisplayName(teaches(come) ? whole || short : short || whole.split(" ")[0]!) ?? COMMON.somebody;
   const id = nanoid();
   await newSignInName(displayName, async (name) => {
     const made = await tx`

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { mentionsIn } from "@/core/text/mentions";
 import { worksFor } from "../classes/reach";
@@ -181,7 +183,6 @@ async function tell(tx: Tx, timeline: string, account: string, thread: string | 
   );
   const [about] = await tx<{ title: string; by: string }[]>`
     select t.title, a.display_name as by from timeline t, account a where t.id = ${timeline} and a.id = ${account}`;
-  const title = about!.title || "Untitled";
   const mentioned = people.filter((p) => named.includes(p.name) && p.id !== account).map((p) => p.id);
   const took =
     thread === null
@@ -192,12 +193,8 @@ async function tell(tx: Tx, timeline: string, account: string, thread: string | 
         )
           .map((r) => r.id)
           .filter((id) => !mentioned.includes(id) && people.some((p) => p.id === id));
-  const notice = async (to: string[], sentence: string) => {
-    for (const id of to)
-      await tx`insert into account_notice (kind, account_id, text) values ('named', ${id}, ${sentence})`;
-  };
-  await notice(mentioned, `${about!.by} has named you in a comment on “${title}”.`);
-  await notice(took, `${about!.by} has answered a comment of yours on “${title}”.`);
+  await tellPeople(tx, "named", mentioned, () => NOTICES.named(about!.by, about!.title));
+  await tellPeople(tx, "named", took, () => NOTICES.answeredComment(about!.by, about!.title));
   return unknown;
 }
 

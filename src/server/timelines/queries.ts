@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import postgres from "postgres";
 import { CATEGORY, EVENT, type Field, ITEM, SOURCE, TIMELINE } from "@/core/timeline/fields";
 import type { Visibility } from "@/core/timeline/visibility";
@@ -143,7 +144,7 @@ export interface TimelineCard {
 /** The events and chapters of a timeline in the order of its rows, with their titles. */
 export async function eventTitles(timeline: string): Promise<{ id: string; title: string }[]> {
   const found = await findTimeline(timeline);
-  return rowsOf(found?.timeline.events ?? new Map()).map((e) => ({ id: e.id, title: e.title || "Untitled" }));
+  return rowsOf(found?.timeline.events ?? new Map()).map((e) => ({ id: e.id, title: e.title || COMMON.untitled }));
 }
 
 /** Everything a person may edit, the last altered first. */

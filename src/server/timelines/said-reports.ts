@@ -1,5 +1,6 @@
 // What others said and somebody reports: comments, suggestions, and what was sent in.
 import "server-only";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { WORDS } from "@/core/words/reports";
 import { watchersOf } from "../classes/reach";
@@ -67,16 +68,16 @@ export async function reportSaid(
       if (kept.length === 0 || to === "site") return { to };
       const [about] = await tx<{ by: string; title: string }[]>`
         select a.display_name as by, t.title from account a, timeline t where a.id = ${account} and t.id = ${timeline}`;
-      const text = WORDS.toTeacher(
-        about!.by,
-        said.by,
-        about!.title,
-        said.text.slice(0, IN_NOTICE),
-        WORDS.reasons[what.reason],
-        words.slice(0, IN_NOTICE),
+      await tellPeople(tx, "class", teachers, () =>
+        WORDS.toTeacher(
+          about!.by,
+          said.by,
+          about!.title,
+          said.text.slice(0, IN_NOTICE),
+          WORDS.reasons[what.reason],
+          words.slice(0, IN_NOTICE),
+        ),
       );
-      for (const t of teachers)
-        await tx`insert into account_notice (account_id, kind, text) values (${t}, 'class', ${text})`;
       return { to };
     })
     .catch(refusal);

@@ -1,4 +1,6 @@
 import "server-only";
+import { WORDS as NOTICES } from "@/core/words/notices";
+import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { whenLabel } from "@/core/time/write-when";
 import { readWhen } from "@/core/time/read/read-when";
@@ -170,6 +172,8 @@ export async function decideSuggestions(
       delete from suggestion where timeline_id = ${timeline} and id = any(${[...ids]})
       returning id, event_id as event, account_id as account, was, given`;
     if (rows.length === 0) throw new Refused(fail("not_found"));
+    const [about] = await tx<{ by: string; title: string }[]>`
+      select a.display_name as by, t.title from account a, timeline t where a.id = ${account} and t.id = ${timeline}`;
     const order = new Map(ids.map((id, i) => [id, i]));
     let accepted = 0;
     for (const r of [...rows].sort((a, b) => order.get(a.id)! - order.get(b.id)!)) {
@@ -181,11 +185,9 @@ export async function decideSuggestions(
         accepted += 1;
       }
       if (r.account !== account)
-        await tx`
-          insert into account_notice (kind, account_id, text)
-          select 'suggestion', ${r.account}, a.display_name || ${accept ? " has taken in" : " has left out"} || ' what you suggested for “'
-            || coalesce(nullif(${r.given.title}, ''), 'Untitled') || '” in “' || coalesce(nullif(t.title, ''), 'Untitled') || '”.'
-          from account a, timeline t where a.id = ${account} and t.id = ${timeline}`;
+        await tellPeople(tx, "suggestion", [r.account], () =>
+          (accept ? NOTICES.tookIn : NOTICES.leftOut)(about!.by, r.given.title, about!.title),
+        );
     }
     return { accepted, refused: rows.length - accepted };
   });

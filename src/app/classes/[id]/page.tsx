@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/pages";
 import { WORDS as PRIVACY } from "@/core/words/privacy";
 import { WORDS as PEOPLE } from "@/core/words/people";
@@ -73,9 +74,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
                   </Link>
                   <span className="ml-3 text-[14px] text-quiet">
                     {WORDS.due2} <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
-                    {work
-                      ? ` · ${work.returnedAt ? (work.points === null ? "returned" : `returned${work.toImprove ? " to improve" : ""}, ${work.points} of ${work.total}`) : work.submittedAt ? "submitted" : work.timeline ? "begun" : "not begun"}`
-                      : ""}
+                    {work ? ` · ${standOf(work)}` : ""}
                   </span>
                 </li>
               );
@@ -116,4 +115,13 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
       </main>
     </>
   );
+}
+
+/** Where one's own work on an assignment stands, in words. */
+function standOf(work: Awaited<ReturnType<typeof workOf>>[number]): string {
+  const { stands } = COMMON;
+  if (work.returnedAt === null)
+    return work.submittedAt ? stands.submitted : work.timeline ? stands.begun : stands.notBegun;
+  if (work.points === null) return stands.returned;
+  return (work.toImprove ? stands.toImprove : stands.marked)(work.points, work.total);
 }

@@ -1,3 +1,4 @@
+import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
@@ -24,7 +25,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     mediaPath: `/f/${params.address}/media`,
     note: {
       text: WORDS.aFrozenCopyOfUtc(
-        copy.at.toLocaleString("en-GB", { dateStyle: "long", timeStyle: "short", timeZone: "UTC" }),
+        copy.at.toLocaleString(locale(), { dateStyle: "long", timeStyle: "short", timeZone: "UTC" }),
         copy.hash.slice(0, 16),
       ),
       link: { to: `/f/${params.address}/file`, text: WORDS.downloadItAsAFile },

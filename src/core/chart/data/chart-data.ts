@@ -1,3 +1,4 @@
+import { languageLike } from "../../language/asked-language";
 import { compareInstants, endOf, extent, type Moment, middleOf, startOf } from "../../time/when";
 import type { Instant } from "../../time/instant";
 import { whenLabel } from "../../time/write-when";
@@ -211,7 +212,7 @@ export function* chartDataSlowly(
   }
   data.first = ends.first;
   data.last = ends.last;
-  sayUndated(data, (i) => data.kind[i] === UNDATED_KIND);
+  sayUndated(data, (i) => data.kind[i] === UNDATED_KIND, style.language);
   findWholes(data, wholes);
   paintOwn(data, events);
   return data;
@@ -392,9 +393,9 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   data.sign[i] = e.sign;
   if (e.done !== null) data.done[i] = e.done;
   data.closeUp[i] = e.closeUp === "open" ? 1 : e.closeUp === "closed" ? 2 : 0;
-  const length = timeline.lengths ? lengthText(e.when) : null;
+  const length = timeline.lengths ? lengthText(e.when, languageLike(timeline.language)) : null;
   // A roof's title has one line.
-  const title = r.kind === "span" ? chartTitle(e).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e);
+  const title = r.kind === "span" ? chartTitle(e, timeline).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e, timeline);
   data.titles[i] = length ? `${title}, ${length}` : title;
   data.dates[i] = whenLabel(e.when, mannerOf(timeline));
 }

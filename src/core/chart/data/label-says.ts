@@ -1,5 +1,6 @@
 import type { LabelPart } from "../../timeline/fields";
-import { WORDS } from "../../words/chart";
+import type { Language } from "../../language/spoken";
+import { drawnIn } from "../../words/chart";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 
 /** Its label has a date, and a title; the date only where no mark of the ridge says the same. */
@@ -38,8 +39,9 @@ export function saidBeside(said: number, pictured: boolean, titled: boolean): nu
 export function sayUndated(
   data: { count: number; dates: string[]; shortDates: string[] },
   isUndated: (i: number) => boolean,
+  language: Language,
 ): void {
   for (let i = 0; i < data.count; i++)
     if (isUndated(i) && data.dates[i] === "" && (i === 0 || !isUndated(i - 1)))
-      data.dates[i] = data.shortDates[i] = WORDS.noDateYet;
+      data.dates[i] = data.shortDates[i] = drawnIn(language).noDateYet;
 }

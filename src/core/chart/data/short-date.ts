@@ -1,7 +1,7 @@
 import { civilFrom } from "../../time/calendar";
 import { middleOf, type Moment, startOf } from "../../time/when";
 import { isTimed, monthText, timeText, yearText } from "../../time/write-when";
-import { tongueOf } from "../../time/tongues/tongue";
+import { tongueOf } from "../../time/tongues/tongues";
 import { mannerOf } from "../../timeline/read-options";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 

@@ -1,5 +1,6 @@
-import { compareInstants, endOf, startOf } from "../../time/when";
-import { momentLabel, type Manner, whenLabel } from "../../time/write-when";
+import { drawnIn } from "../../words/chart";
+import { compareInstants, endOf, type Moment, startOf, UNDATED } from "../../time/when";
+import { type Manner, whenLabel } from "../../time/write-when";
 import { readWhen } from "../../time/read/read-when";
 import type { Timeline, TimelineEvent } from "../../timeline/timeline";
 import type { Marks } from "../../timeline/fields";
@@ -22,6 +23,8 @@ export interface Words {
 
 export function wordsOf(timeline: Timeline, events: readonly TimelineEvent[], data: ChartData): Words {
   const manner = mannerOf(timeline);
+  const words = drawnIn(manner.language);
+  const written = (m: Moment) => whenLabel({ ...UNDATED, readAs: { kind: "moment", at: m } }, manner);
   const { first, last } = data;
   // A period that was set reaches further than the events where the ridge ends with it.
   const p = timeline.period.readAs;
@@ -33,13 +36,13 @@ export function wordsOf(timeline: Timeline, events: readonly TimelineEvent[], da
   const after = to?.to && !open && (!ends || compareInstants(to.to, ends) >= 0);
   return {
     manner,
-    first: before ? momentLabel(from) : first < 0 ? "" : edgeText(events[first]!, "start", manner),
-    last: after ? momentLabel(to) : open ? "today" : last < 0 ? "" : edgeText(events[last]!, "end", manner),
+    first: before ? written(from) : first < 0 ? "" : edgeText(events[first]!, "start", manner),
+    last: after ? written(to) : open ? words.today : last < 0 ? "" : edgeText(events[last]!, "end", manner),
     startOf: (i) => edgeText(events[i]!, "start", manner),
     nameOf: (i) => {
       const e = events[i]!;
-      const done = e.done === null ? "" : `, ${e.done} percent done`;
-      return `${whenLabel(e.when, manner) || "No date"}, ${e.title.trim() || "Untitled"}${done}, event ${i + 1} of ${events.length}`;
+      const done = e.done === null ? "" : `, ${words.percentDone(e.done)}`;
+      return `${whenLabel(e.when, manner) || words.noDate}, ${e.title.trim() || words.untitled}${done}, ${words.eventOf(i + 1, events.length)}`;
     },
     marks: ownMarks(timeline.marks, timeline),
   };

@@ -1,3 +1,4 @@
+import { drawnIn } from "../../words/chart";
 import { compareInstants } from "../../time/when";
 import type { Timeline } from "../../timeline/timeline";
 import { type Chart, type ChartOptions, chartOf } from "../frame/chart";
@@ -175,7 +176,7 @@ function drawToday(shapes: Shape[], { today, laid }: Chart, g: Ground, v: View):
   drawWordsOver(shapes, data.style, {
     x: near ? x - 5 : x + 5,
     y: layout.across - 3,
-    text: "today",
+    text: drawnIn(data.style.language).today,
     face: titleFace(data.style),
     size: 12,
     fill: data.style.today,

@@ -1,7 +1,8 @@
 import type { Chart } from "../frame/chart";
 import type { ChartData } from "../data/chart-data";
 import { HEAD } from "../close-ups/close-ups";
-import { countedRanks, countText, firstCounted } from "../labels/counts";
+import { drawnIn } from "../../words/chart";
+import { countedRanks, firstCounted } from "../labels/counts";
 import { shownBobs } from "./draw-bobs";
 import { roofTarget } from "./draw-roofs";
 import type { Part } from "../frame/frame";
@@ -51,7 +52,7 @@ export function targetsOf(chart: Chart, parts: readonly Part[], brief = false): 
     for (const n of c.counts) {
       const first = firstCounted(laid, c.ground, c.view, c.labels, n);
       const ids = brief ? [data.ids[layout.byApex[first]!]!] : countedIds(part, n);
-      const name = `${countText(n.count)}, without room for ${n.count === 1 ? "its label" : "their labels"}`;
+      const name = drawnIn(data.style.language).noRoom(n.count);
       counted.push({ at: part.of(layout.byApex[first]!) + 0.5, t: { ids, kind: "more", ...boxed(n), name } });
     }
   }

@@ -1,7 +1,8 @@
 import { categoriesOf, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import type { Instant } from "../../time/instant";
 import { type ChartData, chartData, pickChart, shownEvents } from "../data/chart-data";
-import { WORDS } from "../../words/chart";
+import { languageLike } from "../../language/asked-language";
+import { drawnIn } from "../../words/chart";
 import { type CloseUp, type CloseUpMode, type Opened, openUp } from "../close-ups/close-ups";
 import { type Lane, layoutLanes } from "./lanes";
 import { type Frame, type Laid, layoutChart, type Stretch, uprightLength } from "./layout";
@@ -150,7 +151,9 @@ function sayGathered(
   const titles = data.titles.map((title, k) => {
     const parts = gathered.get(main[k]!);
     // Of parts that have parts themselves it says what its letter says: how many it has itself.
-    return parts ? WORDS.withParts(title, parts.filter((i) => whole[i] === main[k]).length) : title;
+    return parts
+      ? drawnIn(data.style.language).withParts(title, parts.filter((i) => whole[i] === main[k]).length)
+      : title;
   });
   return { ...data, titles };
 }
@@ -201,8 +204,9 @@ export function chartOf(timeline: Timeline, frame: Frame, options: ChartOptions 
   return assemble(prepared, laid, today);
 }
 
-function laneNames(timeline: Pick<Timeline, "categories">): string[] {
-  return ["No category", ...categoriesOf(timeline).map((c) => c.name || "Unnamed")];
+function laneNames(timeline: Pick<Timeline, "categories" | "language">): string[] {
+  const words = drawnIn(languageLike(timeline.language));
+  return [words.noCategory, ...categoriesOf(timeline).map((c) => c.name || words.unnamed)];
 }
 
 /** Which rows are folded, by look; "" stands for events without a category. */

@@ -1,3 +1,4 @@
+import { drawnIn } from "../../words/chart";
 import { textWidth } from "../../text/measure";
 import { type ChartStyle, titleFace } from "../../looks/style";
 import { MORE_ROW, TITLE_SIZE } from "../style/house-style";
@@ -118,10 +119,10 @@ function firstOfBin(n: number, bin: (r: number) => number, b: number, from = 0):
   return low;
 }
 
-export function countText(count: number): string {
-  return `${String(count).replace(/\B(?=(\d{3})+$)/g, ",")} more`;
+export function countText(count: number, { language }: Pick<ChartStyle, "language">): string {
+  return drawnIn(language).more(count);
 }
 
 export function badgeWidth(count: number, style: ChartStyle): number {
-  return textWidth(countText(count), titleFace(style), TITLE_SIZE) + 14;
+  return textWidth(countText(count, style), titleFace(style), TITLE_SIZE) + 14;
 }

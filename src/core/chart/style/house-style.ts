@@ -1,3 +1,5 @@
+import { languageLike } from "../../language/asked-language";
+import { drawnIn } from "../../words/chart";
 import type { TimelineEvent } from "../../timeline/timeline";
 
 export const RIDGE = 24;
@@ -52,8 +54,8 @@ export function titleSize(important: boolean, type = TITLE_SIZE): number {
   return important ? type + 1 : type;
 }
 
-export function chartTitle(e: TimelineEvent): string {
-  return e.shortTitle.trim() || e.title.trim() || "Untitled";
+export function chartTitle(e: TimelineEvent, { language }: { language?: string } = {}): string {
+  return e.shortTitle.trim() || e.title.trim() || drawnIn(languageLike(language)).untitled;
 }
 
 export function rectangle(x: number, y: number, w: number, h: number): number[] {

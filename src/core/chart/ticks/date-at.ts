@@ -1,7 +1,7 @@
 import { civilFrom } from "../../time/calendar";
 import { isDateless } from "../../time/when";
 import type { Instant } from "../../time/instant";
-import { tongueOf } from "../../time/tongues/tongue";
+import { tongueOf } from "../../time/tongues/tongues";
 import { monthText, timeText, USUAL_MANNER, yearText } from "../../time/write-when";
 import type { TickManner } from "./tick-units";
 import { type Ground, uAt, type View } from "../axis/view";

@@ -1,7 +1,7 @@
 import { civilFrom, dayFromGregorian, weekday } from "../../time/calendar";
 import { isDateless } from "../../time/when";
 import type { Instant } from "../../time/instant";
-import { tongueOf } from "../../time/tongues/tongue";
+import { tongueOf } from "../../time/tongues/tongues";
 import { type Manner, timeText, type YearManner, yearText } from "../../time/write-when";
 
 /** Marks at every so many years, months, days or seconds. */

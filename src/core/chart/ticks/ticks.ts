@@ -73,9 +73,19 @@ const UPRIGHT_SIZE = 12;
 const UPRIGHT_APART = 18;
 export const UPRIGHT_LINE = 13;
 
+/** Deep time in short, in each language. */
+const SHORT: readonly (readonly [RegExp, string])[] = [
+  [/\bbillion years ago\b/, "bn yrs ago"],
+  [/\bmillion years ago\b/, "m yrs ago"],
+  [/\bMilliarden? Jahren\b/, "Mrd. J."],
+  [/\bMillion(?:en)? Jahren\b/, "Mio. J."],
+  [/\bmil millones de años\b/, "mil M a"],
+  [/\bmillon(?:es)? de años\b/, "M a"],
+];
+
 /** The lines of a label across an upright ridge. */
 export function uprightLines(text: string, family: Family): string[] {
-  const short = text.replace(/\bbillion years ago\b/, "bn yrs ago").replace(/\bmillion years ago\b/, "m yrs ago");
+  const short = SHORT.reduce((t, [long, abbreviated]) => t.replace(long, abbreviated), text);
   return wrap(short, tickFace(family), UPRIGHT_SIZE, ACROSS, 3);
 }
 

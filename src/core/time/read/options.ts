@@ -1,3 +1,4 @@
+import type { Language } from "../../language/spoken";
 import type { Margin, Margins } from "../when";
 
 export type DateOrder = "dmy" | "mdy" | "ymd";
@@ -13,6 +14,8 @@ export interface ReadOptions {
   today?: number | null;
   /** False: a date within a sentence is not looked for, the text must be a date as a whole. */
   sentence?: boolean;
+  /** The language in which a date that is moved is written anew; English where none is said. */
+  language?: Language;
   margin?: Margin | null;
   /** The timeline's own widths of "about". */
   margins?: Margins;

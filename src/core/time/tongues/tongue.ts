@@ -1,8 +1,4 @@
-import type { Language } from "../../language/spoken";
 import type { AgoUnit } from "../when";
-import { DE } from "./de";
-import { EN } from "./en";
-import { ES } from "./es";
 
 export type Era = "BC" | "BCE";
 /** What a part of something larger is part of: each is named in its own way. */
@@ -66,6 +62,3 @@ export interface Tongue {
   upTo: (length: string) => string;
   range: (least: string, most: string) => string;
 }
-
-/** How a language writes dates; English where none is said. */
-export const tongueOf = (language: Language | undefined): Tongue => ({ en: EN, de: DE, es: ES })[language ?? "en"];

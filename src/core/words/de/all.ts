@@ -3,8 +3,10 @@ import * as addresses from "./addresses";
 import * as bringIn from "./bring-in";
 import * as calls from "./calls";
 import * as chart from "./chart";
+import * as checks from "./checks";
 import * as classWork from "./class-work";
 import * as classes from "./classes";
+import * as common from "./common";
 import * as controls from "./controls";
 import * as dates from "./dates";
 import * as editorAbout from "./editor-about";
@@ -28,11 +30,13 @@ import * as indexView from "./index-view";
 import * as instructions from "./instructions";
 import * as late from "./late";
 import * as letters from "./letters";
+import * as licences from "./licences";
 import * as limits from "./limits";
 import * as lookOver from "./look-over";
 import * as looks from "./looks";
 import * as marking from "./marking";
 import * as moderation from "./moderation";
+import * as notices from "./notices";
 import * as ownEvents from "./own-events";
 import * as pages from "./pages";
 import * as paper from "./paper";
@@ -56,6 +60,7 @@ import * as sheets from "./sheets";
 import * as sources from "./sources";
 import * as stage from "./stage";
 import * as startingPoints from "./starting-points";
+import * as steps from "./steps";
 import * as suggestions from "./suggestions";
 import * as takeOut from "./take-out";
 import * as teaching from "./teaching";
@@ -72,8 +77,10 @@ export const DE: Like<English> = {
   "bring-in": bringIn,
   calls,
   chart,
+  checks,
   "class-work": classWork,
   classes,
+  common,
   controls,
   dates,
   "editor-about": editorAbout,
@@ -97,11 +104,13 @@ export const DE: Like<English> = {
   instructions,
   late,
   letters,
+  licences,
   limits,
   "look-over": lookOver,
   looks,
   marking,
   moderation,
+  notices,
   "own-events": ownEvents,
   pages,
   paper,
@@ -125,6 +134,7 @@ export const DE: Like<English> = {
   sources,
   stage,
   "starting-points": startingPoints,
+  steps,
   suggestions,
   "take-out": takeOut,
   teaching,

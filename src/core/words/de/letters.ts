@@ -46,6 +46,10 @@ export function invitationLetter(title: string, by: string, role: InvitedAs, lin
 }
 
 export const WORDS: typeof En.WORDS = {
+  schoolInvitation: (by, school, link) => ({
+    subject: `${by} lädt dich zu ${school} ein`,
+    body: `${by} lädt dich ein, mit Fastigo an ${school} zu unterrichten.\n\nÖffne diesen Link, melde dich an oder leg ein Konto an, und du bist dabei:\n${link}\n\nWenn du nicht weißt, worum es geht, tu nichts.`,
+  }),
   signInLink: (name, link) => ({
     subject: "Dein Link zum Anmelden",
     body: `Öffne diesen Link, um dich bei Fastigo als ${name} anzumelden. Er gilt einmal, eine Viertelstunde:\n${link}\n\nHast du nicht darum gebeten, tu nichts: Angemeldet wird nur, wer ihn öffnet.`,

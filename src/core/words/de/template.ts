@@ -2,6 +2,7 @@ import type * as En from "../en/template";
 import type { Like } from "../like";
 
 export const WORDS: Like<typeof En.WORDS> = {
+  yes: "ja",
   template: "Eine Tabelle zum Ausfüllen:",
   xlsx: "Tabelle (XLSX)",
   csv: "CSV",

@@ -1,10 +1,17 @@
 import type { GivenResult } from "../../check/given-dates";
-import { type MediaSort, mediaWords, type Requirement, type RequirementKind } from "../../check/requirements";
+import type { MediaSort, Requirement, RequirementKind } from "../../check/requirements";
 
 /** A requirement as the sentence a student reads. */
 export function requirementText(r: Requirement): string {
   const text = askedText(r);
   return r.wished ? `${text} (wished, not asked)` : text;
+}
+
+/** How the media of a requirement are called, one of them and several. */
+function mediaWords(of: readonly MediaSort[] = ["picture", "video"]): [one: string, many: string] {
+  const join = (words: string[]) =>
+    words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} or ${words.at(-1)}`;
+  return [join([...of]), join(of.map((s) => `${s}s`))];
 }
 
 function askedText(r: Requirement): string {

@@ -53,6 +53,10 @@ interface Text {
 
 /** The letters of Fastigo itself. */
 export const WORDS = {
+  schoolInvitation: (by: string, school: string, link: string): Text => ({
+    subject: `${by} invites you to ${school}`,
+    body: `${by} invites you to teach with Fastigo at ${school}.\n\nOpen this link, sign in or sign up, and you are in:\n${link}\n\nIf you do not know what this is about, do nothing.`,
+  }),
   signInLink: (name: string, link: string): Text => ({
     subject: "Your link to sign in",
     body: `Open this link to sign in to Fastigo as ${name}. It is good once, for a quarter of an hour:\n${link}\n\nIf you have not asked for it, do nothing: nobody is signed in by it but whoever opens it.`,

@@ -1,5 +1,6 @@
 /** A table to fill in, with its page of explanations. The examples are made up. */
 export const WORDS = {
+  yes: "yes",
   template: "A table to fill in:",
   xlsx: "spreadsheet (XLSX)",
   csv: "CSV",

@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { WORDS as LOOK } from "@/core/words/looks";
 import { ColourField } from "../look/colour-field";
 import { WORDS } from "@/core/words/editor-about";
@@ -80,8 +81,8 @@ const LANGUAGES = [
 function languageName(code: string): string {
   try {
     const own = new Intl.DisplayNames([code], { type: "language" }).of(code) ?? code;
-    const english = new Intl.DisplayNames(["en"], { type: "language" }).of(code) ?? code;
-    return own.toLowerCase() === english.toLowerCase() ? english : `${english} – ${own}`;
+    const here = new Intl.DisplayNames([locale()], { type: "language" }).of(code) ?? code;
+    return own.toLowerCase() === here.toLowerCase() ? here : `${here} – ${own}`;
   } catch {
     return code;
   }

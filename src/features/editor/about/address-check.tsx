@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/editor-about";
 import { useEffect, useState } from "react";
 import { addressText } from "@/core/words/addresses";
@@ -100,7 +102,7 @@ function summary(all: number, asked: number, faulty: number): string {
   const rest = asked < all ? WORDS.notAskedYet(all - asked) : "";
   return faulty === 0
     ? `${asked === 1 ? WORDS.itAnswers : WORDS.allThatWereAskedAnswer(asked)}${rest}`
-    : `${faulty} of ${asked} did not show a page.${rest}`;
+    : `${COMMON.didNotShow(faulty, asked)}${rest}`;
 }
 
 /** Where addresses stand: entries with one of their own, and those whose source has one. */

@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/editor-about";
 import type { Op } from "@/core/change/change";
 import { civilFrom } from "@/core/time/calendar";
@@ -50,7 +51,7 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
       const part = t.events.get(p.event);
       const whole = t.events.get(p.whole);
       if (!part || !whole) return [];
-      const name = (e: TimelineEvent) => `“${(e.title || "Untitled").slice(0, 30)}”`;
+      const name = (e: TimelineEvent) => COMMON.named(e.title.slice(0, 30));
       const widened = whole.locked ? null : widen(whole.when, part.when, p);
       const better = wholesFor(t, p.event).holding.find((e) => e.id !== p.whole);
       return [

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/editor-chart";
 import { Button } from "@/ui/controls/button";
 import { useEditor, useEditorState } from "../store/editor-context";
@@ -9,7 +11,7 @@ export function Meeting({ pairs }: { pairs: [string, string][] }) {
   const { store, select } = useEditor();
   const events = useEditorState((s) => s.timeline.events);
   const [a, b] = pairs[0]!;
-  const name = (id: string) => `“${(events.get(id)?.title || "Untitled").slice(0, 40)}”`;
+  const name = (id: string) => COMMON.named((events.get(id)?.title ?? "").slice(0, 40));
   const rest = pairs.length - 1;
   return (
     <div

@@ -7,7 +7,7 @@ import { inRows } from "@/core/timeline/order";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/editor-history";
 import { Button } from "@/ui/controls/button";
-import { FIELD, isSpoken, value } from "./step-words";
+import { fieldName, isSpoken, value } from "./step-words";
 import { WordsChanged } from "./words-changed";
 
 /** What is different between two moments: event by event, words within the text; each can be put back. */
@@ -163,7 +163,7 @@ function One({
       break;
     case "timeline":
     case "event":
-      label = FIELD[d.field] ?? d.field;
+      label = fieldName(d.field);
       shown = WORDY.has(d.field) ? (
         <WordsChanged before={String(d.before)} after={String(d.after)} />
       ) : (
@@ -179,7 +179,7 @@ function One({
             ? WORDS.sourceNamed((after.sources.get(d.id) ?? before.sources.get(d.id))?.title.slice(0, 60) ?? "")
             : WORDS.entry[(after.items.get(d.id) ?? before.items.get(d.id))?.list ?? "source"];
       if (d.what === "changed") {
-        label = WORDS.changed(name, FIELD[d.field!] ?? d.field!);
+        label = WORDS.changed(name, fieldName(d.field!));
         // The names of files say nothing to anybody.
         shown =
           d.field === "media" ? null : WORDY.has(d.field!) ? (

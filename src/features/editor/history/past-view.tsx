@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { fromSnapshot, type Snapshot } from "@/core/formats/snapshot";
@@ -143,7 +144,7 @@ export function PastView({
             <ChevronRight size={17} />
           </button>
           <span className="text-[13px] whitespace-nowrap text-quiet">
-            {WORDS.afterChange(seq.toLocaleString("en"), last.toLocaleString("en"))}
+            {WORDS.afterChange(seq.toLocaleString(locale()), last.toLocaleString(locale()))}
           </span>
         </span>
         <Button kind="main" onClick={onLeave}>
@@ -202,7 +203,7 @@ export function PastView({
                   onChange={(e) => setOther(Number(e.target.value))}
                 />
                 <span className="text-[13px] whitespace-nowrap text-quiet">
-                  {WORDS.afterChange(other.toLocaleString("en"), last.toLocaleString("en"))}
+                  {WORDS.afterChange(other.toLocaleString(locale()), last.toLocaleString(locale()))}
                 </span>
               </span>
             )}

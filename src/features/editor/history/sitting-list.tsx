@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { type ChangeMark, type Deed, DEEDS, type Sitting, sittingsOf } from "@/core/history/sittings";
@@ -117,8 +118,8 @@ export function SittingList({
 
 const DAY = { weekday: "short", day: "numeric", month: "short", year: "numeric" } as const;
 export const clockText = (ms: number) =>
-  new Date(ms).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-export const momentText = (ms: number) => `${new Date(ms).toLocaleDateString("en-GB", DAY)}, ${clockText(ms)}`;
+  new Date(ms).toLocaleTimeString(locale(), { hour: "2-digit", minute: "2-digit" });
+export const momentText = (ms: number) => `${new Date(ms).toLocaleDateString(locale(), DAY)}, ${clockText(ms)}`;
 
 export function deedsText(s: Pick<Sitting, "deeds">): string {
   return DEEDS.flatMap((d) => (s.deeds[d] ? [DEED_WORDS[d](s.deeds[d])] : [])).join(", ");
@@ -138,7 +139,7 @@ function SittingItem({
   const [open, setOpen] = useState(false);
   return (
     <li className="py-2">
-      <p className="text-[13px] text-quiet">{new Date(s.to).toLocaleDateString("en-GB", DAY)}</p>
+      <p className="text-[13px] text-quiet">{new Date(s.to).toLocaleDateString(locale(), DAY)}</p>
       <p>
         <strong>{WORDS.sitting(name, clockText(s.from), clockText(s.to))}:</strong> {deedsText(s)}
       </p>

@@ -1,3 +1,4 @@
+import { locale } from "@/core/language/spoken";
 import { nanoid } from "nanoid";
 import { itemsByOwner, type Timeline } from "@/core/timeline/timeline";
 import { cellText, type RowSources } from "@/core/ledger/cell-text";
@@ -123,7 +124,7 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
 
 /** A sentence for a cell whose text does not fit. */
 export function tooLongCell({ tooLong: { row, column, length, most } }: TooLongCell): string {
-  const n = (x: number) => x.toLocaleString("en");
+  const n = (x: number) => x.toLocaleString(locale());
   return WORDS.cellTooLong(n(row), COLUMN_NAMES[column], n(length), n(most));
 }
 
@@ -155,7 +156,7 @@ export function typeInto(
   while (!step.done) step = steps.next();
   const came = step.value;
   if ("tooLong" in came) {
-    const n = (x: number) => x.toLocaleString("en");
+    const n = (x: number) => x.toLocaleString(locale());
     return WORDS.textTooLong(COLUMN_NAMES[column], n(came.tooLong.length), n(came.tooLong.most));
   }
   if (came.noted > 0) return WORDS.notAValue(column, text.trim().slice(0, 60));

@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/editor-ledger";
 import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
 import { LIMITS } from "@/core/change/limits";
@@ -69,7 +70,9 @@ export function LedgerLine() {
       setProblem(
         WORDS.aTitleHoldsCharactersThis(
           LIMITS.title,
-          long ? WORDS.oneHas(long.title.length.toLocaleString("en")) : WORDS.textHas(text.length.toLocaleString("en")),
+          long
+            ? WORDS.oneHas(long.title.length.toLocaleString(locale()))
+            : WORDS.textHas(text.length.toLocaleString(locale())),
         ),
       );
       return;

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { CalendarClock, Copy, CopyPlus, PencilLine, Trash2 } from "lucide-react";
 import { useId, useMemo, useState } from "react";
 import { tagsIn } from "@/core/ledger/look-at";
@@ -101,7 +103,7 @@ function ChangeAll({ ids, onDone }: { ids: () => string[]; onDone: () => void })
       case "emphasis":
         return [
           ["yes", WORDS.yes],
-          ["", "no"],
+          ["", COMMON.no],
         ];
       case "sign":
         return [["", WORDS.none], ...SIGNS.map((s): [string, string] => [s, s])];

@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { WORDS as LOCAL } from "@/core/words/editor-local";
 import { WORDS } from "@/core/words/editor-sheet";
 import {
@@ -37,7 +38,7 @@ import { RecordVoice } from "./record-voice";
 
 /** From this share of the room on it is said how much is left. */
 const NEARLY_FULL = 0.2;
-const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString("en")} MB`;
+const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString(locale())} MB`;
 
 /** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
 export function MediaField(props: { of: string; label: string; most?: number }) {

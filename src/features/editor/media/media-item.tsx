@@ -1,5 +1,6 @@
 "use client";
 
+import { ASKS, NAMES } from "@/core/words/licences";
 import { WORDS } from "@/core/words/editor-sheet";
 import { problemText } from "@/core/words/findings";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
@@ -152,7 +153,7 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
                   { code: "licence_forbids", event: item.of, item: item.id, what: "altered", licence: licence.name },
                   timeline,
                 )
-              : WORDS.licenceAsks(licence.name, licence.asks)}
+              : WORDS.licenceAsks(licence.name, ASKS[licence.name] ?? "")}
           </p>
         ) : null}
         <TextField
@@ -163,8 +164,8 @@ export function MediaItem({ item, at, of, grip }: { item: Item; at: number; of: 
         />
         <datalist id="licences">
           {LICENCES.map((l) => (
-            <option key={l.name} value={l.name}>
-              {l.asks}
+            <option key={l.name} value={NAMES[l.name] ?? l.name}>
+              {ASKS[l.name]}
             </option>
           ))}
         </datalist>

@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import Link from "next/link";
 import { useCallback, useEffect, useState } from "react";
 import { WORDS } from "@/core/words/calls";
@@ -18,7 +19,7 @@ interface Call {
   closesAt: string | null;
 }
 
-const END = new Intl.DateTimeFormat("en-GB", { dateStyle: "full", timeStyle: "short" });
+const endText = (at: Date): string => at.toLocaleString(locale(), { dateStyle: "full", timeStyle: "short" });
 /** A time as the field for it takes it, in this browser's zone. */
 const fieldTime = (at: string) => {
   const d = new Date(at);
@@ -79,7 +80,7 @@ export function CallSection({ owner }: { owner: boolean }) {
           <CopyLine label={WORDS.link} path={`/send/${call.token}`} open />
           {end ? (
             <p className="mt-1 text-[14px]">
-              {end > new Date() ? WORDS.openUntil(END.format(end)) : WORDS.isOver(END.format(end))}
+              {end > new Date() ? WORDS.openUntil(endText(end)) : WORDS.isOver(endText(end))}
             </p>
           ) : null}
           <div className="my-2">

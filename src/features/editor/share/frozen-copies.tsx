@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/editor-share";
 import { useEffect, useState } from "react";
 import { askServer } from "@/ui/ask-server";
@@ -39,7 +40,7 @@ export function FrozenCopies() {
         <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
           <CopyLine
             label={WORDS.frozenFingerprint(
-              new Date(c.createdAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" }),
+              new Date(c.createdAt).toLocaleString(locale(), { dateStyle: "medium", timeStyle: "short" }),
               c.hash.slice(0, 16),
             )}
             path={`/f/${c.address}`}

@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { useCallback, useEffect, useState } from "react";
 import { INVITED_AS, type InvitedAs } from "@/core/timeline/roles";
 import { WORDS } from "@/core/words/together";
@@ -27,7 +28,7 @@ interface Invitation {
 }
 
 /** A day of another year says so. The dialog is drawn by the browser, in its own zone. */
-const END = new Intl.DateTimeFormat("en-GB", { dateStyle: "full", timeStyle: "short" });
+const endText = (at: Date): string => at.toLocaleString(locale(), { dateStyle: "full", timeStyle: "short" });
 const may = () => INVITED_AS.map((r) => [r, WORDS.may[r]] as const);
 
 /** Who may see the timeline and what they may do in it, and inviting others. */
@@ -235,7 +236,7 @@ function LinkForm({
           <CopyLine label={WORDS.linkFor(l.role)} path={`/join/${l.token}`} />
           <div className="mt-2 flex flex-wrap items-center gap-2">
             {l.endsAt ? (
-              <span className="text-[14px] text-quiet">{WORDS.until(END.format(new Date(l.endsAt)))}</span>
+              <span className="text-[14px] text-quiet">{WORDS.until(endText(new Date(l.endsAt)))}</span>
             ) : null}
             <Button size="small" onClick={() => void make(l.role, true, l.endsAt)}>
               {WORDS.renew}

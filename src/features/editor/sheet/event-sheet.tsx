@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { WORDS } from "@/core/words/editor-sheet";
 import { useEffect, useMemo, useRef } from "react";
 import { GIVEN_WORDS } from "@/core/words/class-work";
@@ -254,7 +256,7 @@ export function EventSheet({
 }
 
 function wordsFor(value: Value, timeline?: Timeline): string {
-  if (value && typeof value === "object") return ("typed" in value && value.typed) || "no date";
+  if (value && typeof value === "object") return ("typed" in value && value.typed) || COMMON.noDate;
   if (timeline && typeof value === "string") return timeline.events.get(value.replace("~", ""))?.title ?? value;
-  return String(value ?? "nothing") || "nothing";
+  return String(value ?? COMMON.nothing) || COMMON.nothing;
 }

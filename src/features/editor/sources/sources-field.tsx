@@ -1,5 +1,6 @@
 "use client";
 
+import { locale } from "@/core/language/spoken";
 import { ListTree, Plus, Quote, Split, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { useState } from "react";
@@ -58,7 +59,7 @@ export function SourcesField({ of, onList }: { of: string; onList: () => void })
             <option value="">{WORDS.useOne}</option>
             {others
               .map((w) => ({ id: w.id, text: sourceText(w.source) }))
-              .sort((a, b) => a.text.localeCompare(b.text, "en"))
+              .sort((a, b) => a.text.localeCompare(b.text, locale()))
               .map((w) => (
                 <option key={w.id} value={w.id}>
                   {w.text.slice(0, 120)}

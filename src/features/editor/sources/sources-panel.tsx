@@ -1,5 +1,6 @@
 "use client";
 
+import { inAlphabet } from "@/core/language/spoken";
 import { Plus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { useState } from "react";
@@ -25,7 +26,6 @@ const FILES: { format: SourceFormat; name: string; ending: string; type: string 
   { format: "ris", name: "RIS", ending: ".ris", type: "application/x-research-info-systems" },
   { format: "csl-json", name: "CSL-JSON", ending: ".json", type: "application/vnd.citationstyles.csl+json" },
 ];
-const COLLATOR = new Intl.Collator("en", { sensitivity: "base", numeric: true });
 
 /** Every source of the timeline, as the list has it, with what names it; taken in from files and saved as files. */
 export function SourcesPanel({ onClose }: { onClose: () => void }) {
@@ -39,7 +39,7 @@ export function SourcesPanel({ onClose }: { onClose: () => void }) {
   const works = [...list.works].sort(
     (a, b) =>
       (place.get(a.id) ?? list.order.length) - (place.get(b.id) ?? list.order.length) ||
-      COLLATOR.compare(sourceText(a.source), sourceText(b.source)),
+      inAlphabet(sourceText(a.source), sourceText(b.source)),
   );
   const add = () => {
     const id = nanoid(10);

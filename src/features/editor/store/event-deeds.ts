@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/editor-store";
 import { nanoid } from "nanoid";
 import { apply } from "@/core/change/apply";
@@ -168,7 +169,7 @@ export function makePartOf(store: TimelineStore, id: string, whole: string): voi
     store.say(WORDS.aChapterIsPartOfNothing);
     return;
   }
-  const name = (e: string) => `“${events.get(e)?.title || "Untitled"}”`;
+  const name = (e: string) => COMMON.named(events.get(e)?.title ?? "");
   if (wouldLoop(events, id, whole)) {
     store.say(WORDS.isItselfPartOfSo(name(whole), name(id)));
     return;

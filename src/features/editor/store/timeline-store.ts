@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/editor-store";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";
 import { applyAndInvert, invert } from "@/core/change/invert";
@@ -339,8 +340,8 @@ export class TimelineStore {
 
   nameOf(account: string): string {
     return account === this.account
-      ? "you"
-      : (this.state.editors.find((e) => e.id === account)?.displayName ?? "someone who has left");
+      ? COMMON.you
+      : (this.state.editors.find((e) => e.id === account)?.displayName ?? COMMON.someoneWhoLeft);
   }
 
   /** The living document of a description, and its undo. */

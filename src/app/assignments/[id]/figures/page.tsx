@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { requirementKey } from "@/core/check/requirements";
@@ -37,9 +38,9 @@ export default async function FiguresPage({ params }: { params: Promise<{ id: st
   }));
   const count = (r: (typeof rows)[number], kind: string) => r.checks.find((c) => c.requirement.kind === kind)?.have;
   const compared = [
-    { kind: "events", series: { key: "events", name: "Events" } },
-    { kind: "media", series: { key: "media", name: "Pictures and videos" } },
-    { kind: "sources", series: { key: "sources", name: "Events with sources" } },
+    { kind: "events", series: { key: "events", name: COMMON.events } },
+    { kind: "media", series: { key: "media", name: COMMON.picturesAndVideos } },
+    { kind: "sources", series: { key: "sources", name: COMMON.eventsWithSources } },
   ].filter(({ kind }) => rows.some((r) => count(r, kind) !== undefined));
   return (
     <>

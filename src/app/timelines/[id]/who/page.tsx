@@ -1,3 +1,4 @@
+import { locale } from "@/core/language/spoken";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/figures";
@@ -162,7 +163,7 @@ function daysOf(
   return [...days]
     .sort((a, b) => a[0] - b[0])
     .map(([day, minutes]) => ({
-      day: new Date(day * DAY_MS).toLocaleDateString("en-GB", { day: "numeric", month: "short", timeZone: "UTC" }),
+      day: new Date(day * DAY_MS).toLocaleDateString(locale(), { day: "numeric", month: "short", timeZone: "UTC" }),
       minutes,
     }));
 }
