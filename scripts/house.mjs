@@ -31,6 +31,7 @@ const FLOORS = [
   ["core/change"],
   ["core/timeline", "core/classes"],
   ["core/time", "core/text"],
+  ["core/language"],
 ];
 /** What may be used from the side: threads draw pages, readers and workers share the stage's pieces. */
 const BESIDE = new Set([

@@ -12,7 +12,7 @@ import {
   statSync,
   writeFileSync,
 } from "node:fs";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { say, Stop } from "./say.mjs";
 
 export const ROOT = join(import.meta.dirname, "..", "..");
@@ -100,7 +100,11 @@ export async function ensureBuilt() {
   const there =
     existsSync(stamp) &&
     existsSync(join(ROOT, "public", "reader", "views.js")) &&
-    LANGUAGES.every((l) => existsSync(join(ROOT, "public", "words", `${l}.js`))) &&
+    LANGUAGES.every(
+      (l) =>
+        existsSync(join(ROOT, "public", "words", `${l}.js`)) &&
+        existsSync(join(ROOT, "public", "reader", l, "views.js")),
+    ) &&
     existsSync(join(ROOT, "dist", "front.mjs")) &&
     existsSync(join(ROOT, "dist", "work.mjs"));
   if (there && readFileSync(stamp, "utf8") === build) return build;
@@ -117,6 +121,9 @@ export async function ensureBuilt() {
   return build;
 }
 
+/** The languages but English. */
+const LANGUAGES = ["de"];
+
 /** Bundles what a reader's page loads, into public/reader. */
 export async function bundleForReaders() {
   const { build } = await import("esbuild");
@@ -130,26 +137,32 @@ export async function bundleForReaders() {
     scorm: "src/features/reader/reader-scorm.ts",
     views: "src/features/reader/reader-views.ts",
   };
-  for (const [name, entry] of Object.entries(entries))
-    await build({
-      entryPoints: [join(ROOT, entry)],
-      outfile: join(ROOT, "public", "reader", `${name}.js`),
-      bundle: true,
-      minify: true,
-      format: name === "chart-worker" ? "esm" : "iife",
-      target: "es2022",
-      alias: { "@": join(ROOT, "src") },
-      plugins: name === "chart-worker" ? [NO_DOCUMENTS] : [NO_DOCUMENTS, HOUSE_TYPE_ALONE],
-      logLevel: "error",
-    });
+  for (const language of ["", ...LANGUAGES])
+    for (const [name, entry] of Object.entries(entries)) {
+      // What lays charts out says nothing but what stands on them, which is in the language of each.
+      if (language !== "" && name === "chart-worker") continue;
+      await build({
+        entryPoints: [join(ROOT, entry)],
+        outfile: join(ROOT, "public", "reader", language, `${name}.js`),
+        bundle: true,
+        minify: true,
+        format: name === "chart-worker" ? "esm" : "iife",
+        target: "es2022",
+        alias: { "@": join(ROOT, "src") },
+        ...(language ? { banner: { js: `globalThis.fastigoSpeaks="${language}";` } } : {}),
+        plugins: [
+          NO_DOCUMENTS,
+          ...(name === "chart-worker" ? [] : [HOUSE_TYPE_ALONE]),
+          ...(language ? [inLanguage(language)] : []),
+        ],
+        logLevel: "error",
+      });
+    }
   copyPdfWorker();
   await bundleWords();
 }
 
-/** The languages but English, each a script that a page loads before its own. */
-const LANGUAGES = ["de"];
-
-/** Bundles what the interface says in each language, into public/words. */
+/** Bundles what the interface says in each language, a script that a page loads before its own, into public/words. */
 async function bundleWords() {
   const { build } = await import("esbuild");
   for (const language of LANGUAGES)
@@ -194,10 +207,24 @@ const HOUSE_TYPE_ALONE = {
   },
 };
 
+/** A page speaks one language: its scripts hold the words of that one in place of the English ones. */
+const inLanguage = (language) => ({
+  name: "in-language",
+  setup(build) {
+    const words = join(ROOT, "src", "core", "words");
+    build.onResolve({ filter: /^\.\/en\/[a-z-]+$/ }, ({ path, importer }) => {
+      // The drawing's own words are there in every language.
+      if (dirname(importer) !== words || path === "./en/chart") return;
+      const file = join(words, language, `${path.slice("./en/".length)}.ts`);
+      return existsSync(file) ? { path: file } : undefined;
+    });
+  },
+});
+
 /** Bundles what the server's threads do, into dist. */
 export async function bundleForThreads() {
   await bundle("src/app/front.ts", "front");
-  return bundle("src/threads/deeds.ts", "work");
+  return bundle("src/threads/work.ts", "work");
 }
 
 /** Bundles what does jobs in a process of its own. */

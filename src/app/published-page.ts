@@ -87,7 +87,7 @@ export function publishedPage(
       notes: null,
       address,
       listed,
-      published: zonedText(published.at, published.zone),
+      published: { at: published.at.toISOString(), zone: published.zone },
     },
   ];
 }

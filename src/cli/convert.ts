@@ -1,3 +1,5 @@
+import { languageLike } from "@/core/language/asked-language";
+import { speakIn } from "@/core/language/spoken";
 import { writeFile } from "node:fs/promises";
 import { folderEntries } from "@/threads/make-folder";
 import { USUAL_WISHES, readPaper } from "@/core/paper/sheets";
@@ -38,7 +40,9 @@ async function writeMade(
   o: MadeOptions & { width: number; height: number; warn?: (sentence: string) => void },
 ): Promise<void> {
   const view = o.from || o.to ? `${o.from ?? ""}..${o.to ?? ""}` : "";
-  const day = dayText(new Date(), "UTC");
+  // What is made of a timeline speaks the language it is written in.
+  const inItsLanguage = <T>(make: () => T): T => speakIn(languageLike(frozen.language), make);
+  const day = inItsLanguage(() => dayText(new Date(), "UTC"));
   // Files of media are not at hand here: they come with a folder that a server makes.
   const alone: Frozen = { ...frozen, items: frozen.items.filter((i) => !i.media || i.player !== "") };
   if (alone.items.length < frozen.items.length) o.warn?.(CLI_WORDS.noMedia(frozen.items.length - alone.items.length));
@@ -47,7 +51,7 @@ async function writeMade(
     const paper = readPaper(o.paper ?? "a4");
     if (!paper) throw new Refusal(CLI_WORDS.noPaper(o.paper ?? ""));
     const wishes = { ...USUAL_WISHES, paper, across: !o.upright, view };
-    const made = await makePdf(alone, wishes, { day, picture: async () => null });
+    const made = await inItsLanguage(() => makePdf(alone, wishes, { day, picture: async () => null }));
     for (const n of made.notices) o.warn?.(n);
     bytes = made.bytes;
   } else if (ending === ".png")
@@ -58,7 +62,8 @@ async function writeMade(
     );
   else {
     const parts: Uint8Array[] = [];
-    const entries = await folderEntries(alone, { root: process.env.FASTIGO_ROOT ?? process.cwd(), day, scorm: false });
+    const around = { root: process.env.FASTIGO_ROOT ?? process.cwd(), day, scorm: false };
+    const entries = await inItsLanguage(() => folderEntries(alone, around));
     for await (const chunk of zipStream(entries)) parts.push(chunk);
     bytes = Buffer.concat(parts);
   }

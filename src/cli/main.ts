@@ -1,4 +1,5 @@
 /** The fastigo command: the core without a browser, a server or a database. */
+import { learnLanguages } from "@/server/language/speaking";
 import { FAMILIES, type Family } from "@/core/text/families";
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
@@ -206,6 +207,7 @@ async function drawing(command: string, args: string[]): Promise<void> {
 }
 
 async function main(): Promise<number> {
+  learnLanguages();
   const [command, ...args] = process.argv.slice(2);
   if (command === "--help" || command === "-h" || command === "help") {
     process.stdout.write(HELP[args[0] ?? ""] ?? HELP_ALL);

@@ -1,3 +1,5 @@
+import { languageLike } from "@/core/language/asked-language";
+import { speakIn } from "@/core/language/spoken";
 import { createServer } from "node:http";
 import { parseArgs } from "node:util";
 import { toFrozen } from "@/core/formats/frozen";
@@ -58,12 +60,12 @@ async function entriesOf(file: string): Promise<Map<string, Uint8Array>> {
   }
   const frozen = toFrozen(await readAny(file, {}, (s) => process.stderr.write(`${s}\n`)));
   const alone = { ...frozen, items: frozen.items.filter((i) => !i.media || i.player !== "") };
-  const around = { root: process.env.FASTIGO_ROOT ?? process.cwd(), day: dayText(new Date(), "UTC"), scorm: false };
+  const root = process.env.FASTIGO_ROOT ?? process.cwd();
+  const entries = await speakIn(languageLike(alone.language), () =>
+    folderEntries(alone, { root, day: dayText(new Date(), "UTC"), scorm: false }),
+  );
   const encoder = new TextEncoder();
   return new Map(
-    (await folderEntries(alone, around)).map(([path, content]) => [
-      path,
-      typeof content === "string" ? encoder.encode(content) : content,
-    ]),
+    entries.map(([path, content]) => [path, typeof content === "string" ? encoder.encode(content) : content]),
   );
 }

@@ -1,6 +1,7 @@
 // What threads do: everything that takes as long as a document is large. Each reads what it needs from the database itself,
 // so that the process that answers people passes on finished texts only.
 import "server-only";
+import { WORDS as LACKS } from "@/core/words/checks";
 import { gzipSync } from "node:zlib";
 import { drawThumbnail } from "@/core/chart/draw/draw-thumbnail";
 import { toSvg } from "@/core/chart/draw/to-svg";
@@ -99,7 +100,7 @@ export async function submission([id]: [string]): Promise<DeskSubmission | null>
 export async function checks([id, requirements]: [string, Requirement[]]): Promise<{ checks: Check[] } | null> {
   const found = await findTimeline(id);
   if (!found) return null;
-  const made = checkRequirements(found.timeline, requirements);
+  const made = checkRequirements(found.timeline, requirements, LACKS);
   await db()`
     insert into check_result (timeline_id, seq, requirements, checks)
     values (${id}, ${found.seq}, ${db().json(requirements as never)}, ${db().json(made as never)})

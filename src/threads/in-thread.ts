@@ -1,4 +1,5 @@
 import "server-only";
+import { language } from "@/core/language/spoken";
 import { join } from "node:path";
 import { Piscina } from "piscina";
 import { type Failure, isFailure } from "@/server/http/failure";
@@ -60,7 +61,7 @@ export async function inThread<K extends keyof Deeds & string>(
     how.key,
     how.what,
     how.limitMs,
-    (signal) => pool.run(args, { name, signal }) as Promise<Result<K>>,
+    (signal) => pool.run({ name, args, language: language() }, { signal }) as Promise<Result<K>>,
   );
   return isFailure(done) ? done : done.ok;
 }

@@ -3,6 +3,8 @@ import "server-only";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
+import { languageLike } from "@/core/language/asked-language";
+import { speakIn } from "@/core/language/spoken";
 import { makeGuidePdf } from "@/paper/guide-pdf";
 import type { Line } from "@/core/paper/lines";
 import { makeSheets } from "@/paper/text-document";
@@ -26,6 +28,9 @@ export type Of = { timeline: string } | { version: string; timeline: string };
 
 const root = () => process.env.FASTIGO_ROOT ?? process.cwd();
 const today = () => dayText(new Date(), "UTC");
+
+/** What is made of a timeline speaks the language it is written in. */
+const inItsLanguage = <T>(frozen: Frozen, make: () => T): T => speakIn(languageLike(frozen.language), make);
 
 async function frozenOf(of: Of): Promise<Frozen | null> {
   if ("version" in of) return (await findVersion(of.version))?.frozen ?? null;
@@ -68,11 +73,14 @@ export async function planPaper([of, wishes]: [Of, PaperWishes]): Promise<Planne
 export async function makePaper([file, of, wishes, job]: [string, Of, PaperWishes, number]): Promise<true | null> {
   const frozen = await frozenOf(of);
   if (!frozen) return null;
-  const { bytes, notices } = await makePdf(frozen, wishes, {
-    day: today(),
-    picture: (media, width) => pictureFor(of, media, width),
-    report: async (done, total) => void (await db()`update job set done = ${done}, total = ${total} where id = ${job}`),
-  });
+  const { bytes, notices } = await inItsLanguage(frozen, () =>
+    makePdf(frozen, wishes, {
+      day: today(),
+      picture: (media, width) => pictureFor(of, media, width),
+      report: async (done, total) =>
+        void (await db()`update job set done = ${done}, total = ${total} where id = ${job}`),
+    }),
+  );
   await writeFile(file, [bytes], notices);
   return true;
 }
@@ -90,7 +98,9 @@ export async function makePicture([file, of, kind, wishes]: [string, Of, "png" |
   const made =
     kind === "png"
       ? await drawPicture(frozen, wishes, picture)
-      : new TextEncoder().encode(await drawSvg(frozen, { ...wishes, root: root() }, picture));
+      : new TextEncoder().encode(
+          await inItsLanguage(frozen, () => drawSvg(frozen, { ...wishes, root: root() }, picture)),
+        );
   await writeFile(file, [made]);
   return true;
 }
@@ -128,7 +138,8 @@ export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
   const media = new Map(
     frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as [string, string]] : [])),
   );
-  return { entries: await folderEntries(frozen, { root: root(), day: today(), scorm }), media: [...media] };
+  const entries = await inItsLanguage(frozen, () => folderEntries(frozen, { root: root(), day: today(), scorm }));
+  return { entries, media: [...media] };
 }
 
 /** Sheets of text as a PDF, each beginning on a page of its own. */

@@ -9,6 +9,8 @@ import { styleOf } from "@/core/looks/style";
 import { writeSources } from "@/core/sources/write-sources";
 import { shippedType } from "@/core/text/families";
 import { FOLDER } from "@/core/words/folder";
+import { languageLike } from "@/core/language/asked-language";
+import { readerScripts } from "@/features/reader/reader-scripts";
 import { WORKER_IN_PAGE } from "@/features/reader/chart-data-element";
 import { pageSources } from "@/features/reader/page-sources";
 import { renderReaderPage } from "@/features/reader/reader-page";
@@ -27,6 +29,10 @@ export type FolderEntry = [path: string, content: string | Uint8Array];
 
 const SCRIPTS = ["chart", "index", "map", "practice", "present"];
 
+/** The script of a reader's page in the language of its timeline. */
+const scriptIn = (frozen: Frozen, name: string) =>
+  ["public", readerScripts(languageLike(frozen.language)), `${name}.js`] as const;
+
 /** The files of a folder but those of its media, which lie in `media/ID/SIZE`. */
 export async function folderEntries(frozen: Frozen, around: FolderAround): Promise<FolderEntry[]> {
   const { root, day, scorm } = around;
@@ -35,7 +41,7 @@ export async function folderEntries(frozen: Frozen, around: FolderAround): Promi
   if (scorm) {
     entries.push(
       ["imsmanifest.xml", manifest(frozen, ["index.html", ...SCRIPTS.map((s) => `reader/${s}.js`), "reader/scorm.js"])],
-      ["reader/scorm.js", read("public", "reader", "scorm.js")],
+      ["reader/scorm.js", read(...scriptIn(frozen, "scorm"))],
     );
   }
   entries.push(
@@ -45,7 +51,7 @@ export async function folderEntries(frozen: Frozen, around: FolderAround): Promi
   );
   const sources = frozen.sources ?? [];
   if (sources.length > 0) entries.push(["sources.bib", await writeSources(sources, "bibtex")]);
-  for (const script of SCRIPTS) entries.push([`reader/${script}.js`, read("public", "reader", `${script}.js`)]);
+  for (const script of SCRIPTS) entries.push([`reader/${script}.js`, read(...scriptIn(frozen, script))]);
   entries.push(["favicon.svg", read("public", "favicon.svg")]);
   const style = styleOf(timelineFromFrozen(frozen));
   for (const name of new Set(["hyperlegible", style.family, style.heading] as const)) {
@@ -60,7 +66,7 @@ export async function folderEntries(frozen: Frozen, around: FolderAround): Promi
 }
 
 async function page(frozen: Frozen, { root, day, scorm }: FolderAround): Promise<string> {
-  const script = (name: string) => readFileSync(join(root, "public", "reader", `${name}.js`), "utf8").trim();
+  const script = (name: string) => readFileSync(join(root, ...scriptIn(frozen, name)), "utf8").trim();
   const { html } = renderReaderPage({
     frozen,
     sources: await pageSources(frozen),
@@ -82,7 +88,12 @@ async function page(frozen: Frozen, { root, day, scorm }: FolderAround): Promise
     .replaceAll("url(/fonts/", "url(fonts/")
     .replaceAll('href="/favicon.svg"', 'href="favicon.svg"')
     .replaceAll(/<link rel="preload"[^>]*>/g, "");
-  const worker = `<script type="text/plain" id="${WORKER_IN_PAGE}">${script("chart-worker").replaceAll("</script", "<\\/script")}</script>`;
+  const worker = `<script type="text/plain" id="${WORKER_IN_PAGE}">${readFileSync(
+    join(root, "public", "reader", "chart-worker.js"),
+    "utf8",
+  )
+    .trim()
+    .replaceAll("</script", "<\\/script")}</script>`;
   const body = html
     .slice(end)
     .replace('<a href="/" aria-label="Fastigo">', '<a href="#begin" aria-label="Fastigo">')

@@ -2,6 +2,9 @@ import "server-only";
 import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
+import { languageLike } from "@/core/language/asked-language";
+import { type Language, speakIn } from "@/core/language/spoken";
+import { readerScripts } from "@/features/reader/reader-scripts";
 import type { ReaderPage } from "@/features/reader/page-input";
 import { outsideOrigins } from "@/features/reader/reader-outside-figure";
 import { pageSources } from "@/features/reader/page-sources";
@@ -13,11 +16,15 @@ import type { StoredPage } from "@/server/publishing/versions";
 /** What the door of a page says about it. */
 export type PageOptions = Omit<ReaderPage, "chartScript" | "viewsScript" | "frozen" | "sources">;
 
-let views: string | null = null;
-/** The bundle of `features/reader/reader-views`, read once; it is made with the build. */
-function viewsScript(): string {
+const views = new Map<Language, string>();
+/** The bundle of `features/reader/reader-views` in a language, read once; it is made with the build. */
+function viewsScript(language: Language): string {
   const root = process.env.FASTIGO_ROOT ?? process.cwd();
-  return (views ??= readFileSync(join(root, "public", "reader", "views.js"), "utf8").trim());
+  const known = views.get(language);
+  if (known !== undefined) return known;
+  const text = readFileSync(join(root, "public", readerScripts(language), "views.js"), "utf8").trim();
+  views.set(language, text);
+  return text;
 }
 
 /** The players of other sites that may stand in its frames. */
@@ -31,12 +38,17 @@ export async function makePage(
   p: Omit<ReaderPage, "chartScript" | "viewsScript" | "sources">,
   build: string,
 ): Promise<StoredPage> {
-  const { html, style, script } = renderReaderPage({
-    ...p,
-    sources: await pageSources(p.frozen),
-    chartScript: `/reader/chart.js?${build}`,
-    viewsScript: viewsScript(),
-  });
+  // A page speaks the language its timeline is written in.
+  const language = languageLike(p.frozen.language);
+  const sources = await speakIn(language, () => pageSources(p.frozen));
+  const { html, style, script } = speakIn(language, () =>
+    renderReaderPage({
+      ...p,
+      sources,
+      chartScript: `${readerScripts(language)}/chart.js?${build}`,
+      viewsScript: viewsScript(language),
+    }),
+  );
   const policy = [
     "default-src 'none'",
     script ? `script-src 'self' ${sha256(script)}` : "script-src 'none'",

@@ -1,3 +1,5 @@
+import { language } from "@/core/language/spoken";
+
 interface Waiting {
   resolve: (answer: never) => void;
   reject: (error: Error) => void;
@@ -29,7 +31,7 @@ export function askedWorker<Asked>(worker: Worker, onBroken: () => void = () => 
     ask: (asked) =>
       new Promise((resolve, reject) => {
         waiting.set(++number, { resolve, reject });
-        worker.postMessage({ number, asked });
+        worker.postMessage({ number, asked, language: language() });
       }),
     end: () => worker.terminate(),
   };

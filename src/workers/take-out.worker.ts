@@ -1,5 +1,6 @@
 import { CannotWrite, type Drawing, type FormatId, writeFormat } from "@/core/formats/formats";
 import type { Frozen } from "@/core/formats/frozen";
+import { speak } from "./speak";
 import { templateCsv, templateXlsx } from "@/core/formats/template";
 
 export type TakeOutAsked =
@@ -8,8 +9,9 @@ export type TakeOutAsked =
   | { template: "xlsx" | "csv"; categories: readonly string[] };
 
 /** Writes a timeline as a file, or a table to fill in, away from the screen. */
-self.onmessage = async ({ data }: MessageEvent<TakeOutAsked>) => {
+self.onmessage = async ({ data }: MessageEvent<TakeOutAsked & { language: string }>) => {
   try {
+    await speak(data.language);
     self.postMessage({ bytes: await bytesOf(data) });
   } catch (error) {
     self.postMessage({ problem: error instanceof CannotWrite ? error.message : "" });

@@ -122,10 +122,11 @@ function readHeadings(text: string, options: ReadOptions): string[][] | null {
       const read = dateAtBegin(h.words, options) ?? { date: "", title: h.words };
       const marked = new Map<string, string[]>();
       const text = below.replaceAll(
-        /^(?:[-*] )?\*{0,2}([A-Z][a-z ]{2,15}):\*{0,2} (.+)$/gm,
+        /^(?:[-*] )?\*{0,2}(\p{Lu}[\p{Ll} ]{2,15}):\*{0,2} (.+)$/gmu,
         (line, name: string, words: string) => {
-          if (!(MARKED as readonly string[]).includes(name)) return line;
-          marked.set(name, [...(marked.get(name) ?? []), words.trim()]);
+          const column = MARKS[name];
+          if (!column) return line;
+          marked.set(column, [...(marked.get(column) ?? []), words.trim()]);
           return "";
         },
       );
@@ -141,6 +142,21 @@ function readHeadings(text: string, options: ReadOptions): string[][] | null {
 
 /** What a line below a heading may begin with to be a cell of its own. */
 const MARKED = ["Category", "Part of", "Place", "Tags", "Source", "Link"] as const;
+/** The same as each language writes it into a document (`core/words/take-out`). */
+const MARKS: Readonly<Record<string, (typeof MARKED)[number] | undefined>> = {
+  ...Object.fromEntries(MARKED.map((m) => [m, m])),
+  Kategorie: "Category",
+  Categoría: "Category",
+  "Teil von": "Part of",
+  "Parte de": "Part of",
+  Ort: "Place",
+  Lugar: "Place",
+  Schlagwörter: "Tags",
+  Etiquetas: "Tags",
+  Quelle: "Source",
+  Fuente: "Source",
+  Enlace: "Link",
+};
 
 /** So many signs in a heading are tried. */
 const MOST_SIGNS = 12;

@@ -1,3 +1,4 @@
+import { WORDS as LACKS } from "../words/checks";
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
@@ -83,7 +84,7 @@ function timeline(): Timeline {
 describe("the requirements", () => {
   it("count what counts, and name what is missing and where", () => {
     expect(
-      checkRequirements(timeline(), REQUIREMENTS).map(({ met, have, need, events, missing }) => [
+      checkRequirements(timeline(), REQUIREMENTS, LACKS).map(({ met, have, need, events, missing }) => [
         met,
         have,
         need,
@@ -102,9 +103,11 @@ describe("the requirements", () => {
   it("nothing written is not written in few words", () => {
     const t = timeline();
     const bare = { ...emptyEvent("bare"), when: readWhen("1890") };
-    const [check] = checkRequirements({ ...t, events: new Map(t.events).set("bare", bare) }, [
-      { kind: "words", count: 3 },
-    ]);
+    const [check] = checkRequirements(
+      { ...t, events: new Map(t.events).set("bare", bare) },
+      [{ kind: "words", count: 3 }],
+      LACKS,
+    );
     expect(check).toMatchObject({
       met: false,
       have: 1,
@@ -126,7 +129,7 @@ describe("the requirements", () => {
 
   it("are not met by an empty timeline", () => {
     expect(
-      checkRequirements(emptyTimeline("t"), REQUIREMENTS)
+      checkRequirements(emptyTimeline("t"), REQUIREMENTS, LACKS)
         .filter((c) => c.met)
         .map((c) => c.requirement.kind),
     ).toEqual([]);

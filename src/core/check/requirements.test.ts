@@ -1,3 +1,4 @@
+import { WORDS as LACKS } from "../words/checks";
 import { describe, expect, it } from "vitest";
 import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
@@ -263,7 +264,7 @@ const TABLE: [string, Requirement, Timeline, [number, number, string[], string]]
 
 describe("a requirement", () => {
   it.each(TABLE)("%s", (_, requirement, t, [have, need, events, missing]) => {
-    const [check] = checkRequirements(t, [requirement]);
+    const [check] = checkRequirements(t, [requirement], LACKS);
     expect(check).toEqual({ requirement, met: missing === "", have, need, events, missing });
   });
 
@@ -283,7 +284,7 @@ describe("a requirement", () => {
 
   it("that is only wished is checked and said, and never missing", () => {
     const wished: Requirement = { kind: "events", count: 3, wished: true };
-    const checks = checkRequirements(timeline([{}]), [wished, { kind: "events", count: 2 }]);
+    const checks = checkRequirements(timeline([{}]), [wished, { kind: "events", count: 2 }], LACKS);
     expect(checks.map((c) => c.met)).toEqual([false, false]);
     expect(unmet(checks).map((c) => c.need)).toEqual([2]);
     expect(requirementText(wished)).toBe("At least 3 events (wished, not asked)");

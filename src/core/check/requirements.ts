@@ -1,4 +1,3 @@
-import { WORDS } from "../words/checks";
 import { blocksOf, plainTextOf, wordCount } from "../text/description";
 import { isCited, sourceOf } from "../sources/cited";
 import { licenceOf } from "../timeline/licences";
@@ -82,12 +81,12 @@ export function requirementKey(r: Requirement): string {
 
 /**
  * Checks every requirement against a timeline. Events are all that are not deleted, spans, parts and given ones
- * included; media are distinct ones that belong to such an event or to the timeline itself.
+ * included; media are distinct ones that belong to such an event or to the timeline itself. `words` say what is missing.
  */
-export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[]): Check[] {
+export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[], words: LackWords): Check[] {
   const look = lookAt(timeline);
   return requirements.map((r) => {
-    const { have, need, events, missing } = CHECKS[r.kind](look, r as never);
+    const { have, need, events, missing } = CHECKS[r.kind](look, r as never, words);
     return { requirement: r, met: missing === "", have, need, events: events ?? [], missing };
   });
 }
@@ -100,6 +99,38 @@ interface Look {
   words: (e: TimelineEvent) => number;
 }
 
+/** How it is said what a requirement still lacks (`core/words/checks`), as parts of a sentence; x: how many. */
+export type LackWords = Readonly<
+  Record<
+    | "moreEvents"
+    | "moreSpans"
+    | "moreWords"
+    | "moreLinks"
+    | "moreCloseUps"
+    | "morePlaces"
+    | "moreParts"
+    | "withoutSource"
+    | "notApart"
+    | "onlyEncyclopedia"
+    | "tooLong"
+    | "tooShort"
+    | "withoutDescription"
+    | "tooMany"
+    | "withoutCredit"
+    | "moreBefore"
+    | "moreAfter"
+    | "withoutDate"
+    | "withoutVoice",
+    (x: number) => string
+  > &
+    Record<"noEvents" | "noSources" | "nothingRecorded" | "nothingWritten", string>
+> & {
+  moreMedia: (x: number, of: readonly MediaSort[]) => string;
+  fewerSources: (x: number, need: number) => string;
+  notThere: (title: string) => string;
+  notInUse: (names: readonly string[]) => string;
+};
+
 interface Found {
   have: number;
   need: number;
@@ -107,7 +138,7 @@ interface Found {
   missing: string;
 }
 
-type Checker<K extends RequirementKind> = (look: Look, r: Extract<Asked, { kind: K }>) => Found;
+type Checker<K extends RequirementKind> = (look: Look, r: Extract<Asked, { kind: K }>, words: LackWords) => Found;
 
 function lookAt(timeline: Timeline): Look {
   const counted = new Map<string, number>();
@@ -131,21 +162,26 @@ const atLeast = (have: number, need: number, more: (n: number) => string): Found
 });
 
 /** Every event is asked the same; `without` says how many fall short, in words. */
-function each(look: Look, falls: (e: TimelineEvent) => boolean, without: (n: number) => string): Found {
+function each(
+  look: Look,
+  words: LackWords,
+  falls: (e: TimelineEvent) => boolean,
+  without: (n: number) => string,
+): Found {
   const at = look.events.filter(falls).map((e) => e.id);
   return {
     have: look.events.length - at.length,
     need: look.events.length,
     events: at,
-    missing: look.events.length === 0 ? WORDS.noEvents : at.length === 0 ? "" : without(at.length),
+    missing: look.events.length === 0 ? words.noEvents : at.length === 0 ? "" : without(at.length),
   };
 }
 
 const CHECKS: { [K in RequirementKind]: Checker<K> } = {
-  events: ({ events }, r) => atLeast(events.length, r.count, WORDS.moreEvents),
-  spans: ({ events }, r) =>
-    atLeast(events.filter((e) => e.when.readAs.kind === "span").length, r.count, WORDS.moreSpans),
-  media: (look, r) => {
+  events: ({ events }, r, words) => atLeast(events.length, r.count, words.moreEvents),
+  spans: ({ events }, r, words) =>
+    atLeast(events.filter((e) => e.when.readAs.kind === "span").length, r.count, words.moreSpans),
+  media: (look, r, words) => {
     const of = new Set<string>(r.of ?? ["picture", "video"]);
     const owners = new Set(["timeline", ...look.events.map((e) => e.id)]);
     const shown = new Set<string>();
@@ -153,17 +189,18 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       const sort = i.list === "map" ? "map" : i.list === "media" ? i.kind : null;
       if (!i.deleted && sort !== null && of.has(sort) && owners.has(i.of)) shown.add(i.player || (i.media ?? i.id));
     }
-    return atLeast(shown.size, r.count, (n) => WORDS.moreMedia(n, r.of ?? ["picture", "video"]));
+    return atLeast(shown.size, r.count, (n) => words.moreMedia(n, r.of ?? ["picture", "video"]));
   },
-  sources: (look, r) => {
+  sources: (look, r, words) => {
     const need = r.count ?? 1;
     return each(
       look,
+      words,
       (e) => cited(look, e).length < need,
-      (n) => (need === 1 ? WORDS.withoutSource(n) : WORDS.fewerSources(n, need)),
+      (n) => (need === 1 ? words.withoutSource(n) : words.fewerSources(n, need)),
     );
   },
-  structured: (look) => {
+  structured: (look, _, words) => {
     const faulty = (i: Item) => {
       const source = sourceOf(look.timeline.sources, i)!;
       return source.kind === "line" || source.title.trim() === "" || (source.authors.length === 0 && !source.within);
@@ -175,38 +212,40 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       have: all.length - faults.length,
       need: all.length,
       events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
-      missing: all.length === 0 ? WORDS.noSources : faults.length === 0 ? "" : WORDS.notApart(faults.length),
+      missing: all.length === 0 ? words.noSources : faults.length === 0 ? "" : words.notApart(faults.length),
     };
   },
-  beyond_encyclopedias: (look) =>
+  beyond_encyclopedias: (look, _, words) =>
     each(
       look,
+      words,
       (e) => {
         const own = cited(look, e);
         return own.length > 0 && own.every((i) => isEncyclopedia(sourceOf(look.timeline.sources, i)!));
       },
-      WORDS.onlyEncyclopedia,
+      words.onlyEncyclopedia,
     ),
-  words: (look, r) => {
+  words: (look, r, words) => {
     // Nothing written is not written in few words.
     const bare = look.events.filter((e) => look.words(e) === 0);
     const over = look.events.filter((e) => r.count !== undefined && look.words(e) > r.count);
     const short = look.events.filter((e) => look.words(e) > 0 && look.words(e) < (r.least ?? 0));
     const at = new Set([...bare, ...over, ...short]);
     const faults = [
-      over.length > 0 ? WORDS.tooLong(over.length) : "",
-      short.length > 0 ? WORDS.tooShort(short.length) : "",
-      bare.length > 0 ? WORDS.withoutDescription(bare.length) : "",
+      over.length > 0 ? words.tooLong(over.length) : "",
+      short.length > 0 ? words.tooShort(short.length) : "",
+      bare.length > 0 ? words.withoutDescription(bare.length) : "",
     ];
     return {
       ...each(
         look,
+        words,
         (e) => at.has(e),
         () => faults.filter(Boolean).join(", "),
       ),
     };
   },
-  words_in_all: (look, r) => {
+  words_in_all: (look, r, words) => {
     const own = (description: Timeline["introduction"]) => wordCount(plainTextOf(blocksOf(description)));
     const have =
       look.events.reduce((sum, e) => sum + look.words(e), 0) +
@@ -216,10 +255,10 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
     return {
       have,
       need: r.count,
-      missing: over > 0 ? WORDS.tooMany(over) : have >= r.count ? "" : WORDS.moreWords(r.count - have),
+      missing: over > 0 ? words.tooMany(over) : have >= r.count ? "" : words.moreWords(r.count - have),
     };
   },
-  credits: (look) => {
+  credits: (look, _, words) => {
     const all = look.events.concat().flatMap((e) => look.items(e.id, "media"));
     const own = [...look.items("timeline", "media"), ...look.items("timeline", "map"), ...all];
     const faults = own.filter((i) => i.credit.trim() === "" || !isOpen(i.licence));
@@ -228,36 +267,36 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
       have: own.length - faults.length,
       need: own.length,
       events: look.events.filter((e) => at.has(e.id)).map((e) => e.id),
-      missing: faults.length === 0 ? "" : WORDS.withoutCredit(faults.length),
+      missing: faults.length === 0 ? "" : words.withoutCredit(faults.length),
     };
   },
-  around: ({ events }, r) => {
+  around: ({ events }, r, words) => {
     const at = events.findIndex((e) => plain(e.title) === plain(r.event));
-    if (at < 0) return { have: 0, need: r.before + r.after, missing: WORDS.notThere(r.event) };
+    if (at < 0) return { have: 0, need: r.before + r.after, missing: words.notThere(r.event) };
     const dated = (part: readonly TimelineEvent[]) => part.filter((e) => isDated(e.when)).length;
     const [before, after] = [dated(events.slice(0, at)), dated(events.slice(at + 1))];
     return {
       have: Math.min(before, r.before) + Math.min(after, r.after),
       need: r.before + r.after,
       missing: [
-        before < r.before ? WORDS.moreBefore(r.before - before) : "",
-        after < r.after ? WORDS.moreAfter(r.after - after) : "",
+        before < r.before ? words.moreBefore(r.before - before) : "",
+        after < r.after ? words.moreAfter(r.after - after) : "",
       ]
         .filter(Boolean)
         .join(", "),
     };
   },
-  given: ({ events }) => {
+  given: ({ events }, _, words) => {
     const all = events.filter((e) => e.given !== null);
     const bare = all.filter((e) => !isDated(e.when)).map((e) => e.id);
     return {
       have: all.length - bare.length,
       need: all.length,
       events: bare,
-      missing: bare.length === 0 ? "" : WORDS.withoutDate(bare.length),
+      missing: bare.length === 0 ? "" : words.withoutDate(bare.length),
     };
   },
-  categories: ({ timeline: t, events }, r) => {
+  categories: ({ timeline: t, events }, r, words) => {
     const used = new Set(
       events.flatMap((e) => {
         const own = e.category ? t.categories.get(e.category) : undefined;
@@ -268,32 +307,33 @@ const CHECKS: { [K in RequirementKind]: Checker<K> } = {
     return {
       have: r.names.length - missing.length,
       need: r.names.length,
-      missing: missing.length === 0 ? "" : WORDS.notInUse(missing),
+      missing: missing.length === 0 ? "" : words.notInUse(missing),
     };
   },
-  introduction: ({ timeline }, r) => pageOf(timeline.introduction, r.count),
-  conclusion: ({ timeline }, r) => pageOf(timeline.closing, r.count),
-  further: (look, r) => {
+  introduction: ({ timeline }, r, words) => pageOf(timeline.introduction, r.count, words),
+  conclusion: ({ timeline }, r, words) => pageOf(timeline.closing, r.count, words),
+  further: (look, r, words) => {
     const owners = ["timeline", ...look.events.map((e) => e.id)];
     const links = owners.flatMap((o) => look.items(o, "link")).filter((i) => i.address.trim() !== "");
-    return atLeast(links.length, r.count, WORDS.moreLinks);
+    return atLeast(links.length, r.count, words.moreLinks);
   },
-  close_up: ({ timeline }, r) => {
+  close_up: ({ timeline }, r, words) => {
     const parts = new Map<string, number>();
     for (const whole of wholesOf(timeline.events).values()) parts.set(whole, (parts.get(whole) ?? 0) + 1);
     const have = [...parts].filter(([id, n]) => n > 1 && timeline.events.get(id)?.closeUp !== "closed").length;
-    return atLeast(have, r.count, WORDS.moreCloseUps);
+    return atLeast(have, r.count, words.moreCloseUps);
   },
-  places: ({ events }, r) =>
-    atLeast(events.filter((e) => e.place.trim() !== "" || e.point || e.onMap).length, r.count, WORDS.morePlaces),
-  parts: ({ timeline, events }, r) => {
+  places: ({ events }, r, words) =>
+    atLeast(events.filter((e) => e.place.trim() !== "" || e.point || e.onMap).length, r.count, words.morePlaces),
+  parts: ({ timeline, events }, r, words) => {
     const wholes = wholesOf(timeline.events);
-    return atLeast(events.filter((e) => wholes.has(e.id)).length, r.count, WORDS.moreParts);
+    return atLeast(events.filter((e) => wholes.has(e.id)).length, r.count, words.moreParts);
   },
-  voice_each: (look) => each(look, (e) => !look.items(e.id, "media").some((i) => i.voice), WORDS.withoutVoice),
-  voice_whole: (look) => {
+  voice_each: (look, _, words) =>
+    each(look, words, (e) => !look.items(e.id, "media").some((i) => i.voice), words.withoutVoice),
+  voice_whole: (look, _, words) => {
     const have = look.items("timeline", "media").some((i) => i.voice) ? 1 : 0;
-    return { have, need: 1, missing: have ? "" : WORDS.nothingRecorded };
+    return { have, need: 1, missing: have ? "" : words.nothingRecorded };
   },
 };
 
@@ -302,9 +342,9 @@ function cited(look: Look, e: TimelineEvent): Item[] {
   return look.items(e.id, "source").filter((s) => isCited(look.timeline.sources, s));
 }
 
-function pageOf(description: Timeline["introduction"], need: number): Found {
+function pageOf(description: Timeline["introduction"], need: number, words: LackWords): Found {
   const have = wordCount(plainTextOf(blocksOf(description)));
-  return { have, need, missing: have === 0 ? WORDS.nothingWritten : have >= need ? "" : WORDS.moreWords(need - have) };
+  return { have, need, missing: have === 0 ? words.nothingWritten : have >= need ? "" : words.moreWords(need - have) };
 }
 
 /** Whether others may use it: a known licence that does not forbid showing it, and no permission for one use. */

@@ -4,10 +4,13 @@ import { chartOf } from "../chart/frame/chart";
 import { inOrder } from "../timeline/order";
 import { problems } from "../timeline/problems";
 import { categoriesOf } from "../timeline/timeline";
-import { STARTING_POINTS } from "../words/starting-points";
+import { STARTING_POINTS as GERMAN } from "../words/de/starting-points";
+import { STARTING_POINTS as ENGLISH } from "../words/en/starting-points";
 import { keepExamples, pointTimeline, untouchedExamples, withoutExamples } from "./starting-points";
 
-describe.each(STARTING_POINTS.map((p) => [p.id, p] as const))("the starting point %s", (_, point) => {
+const ALL = [ENGLISH, GERMAN].flatMap((all) => (all as typeof ENGLISH).map((p) => [p.title, p] as const));
+
+describe.each(ALL)("the starting point %s", (_, point) => {
   const t = pointTimeline(point);
   const events = inOrder(t.events.values());
 

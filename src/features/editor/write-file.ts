@@ -1,3 +1,4 @@
+import { language } from "@/core/language/spoken";
 import type { FormatId } from "@/core/formats/formats";
 import type { Frozen } from "@/core/formats/frozen";
 import type { TakeOutAsked } from "@/workers/take-out.worker";
@@ -26,6 +27,6 @@ function ask(asked: TakeOutAsked): Promise<Written> {
       worker.terminate();
       reject(new Error("worker"));
     };
-    worker.postMessage(asked);
+    worker.postMessage({ ...asked, language: language() });
   });
 }

@@ -1,3 +1,4 @@
+import { language as spoken } from "@/core/language/spoken";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import type { Block, Inline } from "@/core/text/description";
 
@@ -39,5 +40,5 @@ function inlineHtml(i: Inline): string {
 
 /** The language that what its author wrote is in, as an attribute; nothing where it is the page's own. */
 export function said({ language }: { language?: string }): string {
-  return language && language !== "en" ? ` lang="${escapeXml(language)}"` : "";
+  return language && language !== spoken() ? ` lang="${escapeXml(language)}"` : "";
 }

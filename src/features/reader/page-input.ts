@@ -9,6 +9,11 @@ import type { Run } from "@/core/sources/runs";
 export const VARIANTS = ["page", "embed", "print"] as const;
 export type Variant = (typeof VARIANTS)[number];
 
+/** What stands over a page that is stored: said in the language of the page, whoever had it made. */
+export type StoredNote =
+  | { frozenAt: string; hash: string; file: string }
+  | { submittedAt: string; zone: string; by: string };
+
 export interface ReaderPage {
   frozen: Frozen;
   sources: PageSources;
@@ -17,7 +22,7 @@ export interface ReaderPage {
   mediaPath: string;
   /** A sentence over the page, such as that it is a draft; null for none. */
   note: {
-    text: string;
+    text: string | StoredNote;
     link: { to: string; text: string } | null;
     more?: { to: string; text: string };
   } | null;
@@ -35,8 +40,8 @@ export interface ReaderPage {
   address: string | null;
   /** Where the notes of editors are asked for, in an editor's preview; null anywhere else. */
   notes: string | null;
-  /** The day it was published, in words; null for a draft. */
-  published: string | null;
+  /** The day it was published, in words or as the instant it was; null for a draft. */
+  published: string | { at: string; zone: string } | null;
 }
 
 /** A page with the style all of it is painted in. */

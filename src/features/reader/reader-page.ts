@@ -9,10 +9,13 @@ import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS as PLACES } from "@/core/words/places";
 import { WORDS as BASED } from "@/core/words/published-pages";
+import { language, locale } from "@/core/language/spoken";
+import { zonedText } from "@/core/time/zoned";
+import { WORDS as PAGES } from "@/core/words/pages";
 import { WORDS } from "@/core/words/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
-import type { ReaderPage, StyledPage, Variant } from "./page-input";
+import type { ReaderPage, StoredNote, StyledPage, Variant } from "./page-input";
 import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
 import { keyOf } from "@/core/looks/key";
@@ -81,7 +84,7 @@ export function renderReaderPage(input: ReaderPage): { html: string; style: stri
   const script = p.variant === "print" ? "" : p.viewsScript;
   const lively = p.variant !== "print" && frozen.events.length > 0;
   const html = `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
+<html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
   }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}">${linkPreview(p, title, facts)}<link rel="icon" href="/favicon.svg">${fontsOf(
     look,
@@ -103,6 +106,25 @@ ${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${esc
   return { html, style, script };
 }
 
+function noteText(text: string | StoredNote): string {
+  if (typeof text === "string") return text;
+  if ("frozenAt" in text) {
+    const at = new Date(text.frozenAt).toLocaleString(locale(), {
+      dateStyle: "long",
+      timeStyle: "short",
+      timeZone: "UTC",
+    });
+    return PAGES.aFrozenCopyOfUtc(at, text.hash.slice(0, 16));
+  }
+  return PAGES.asSubmittedByOn(text.by, zonedText(new Date(text.submittedAt), text.zone));
+}
+
+const noteLink = ({ text, link }: NonNullable<ReaderPage["note"]>) =>
+  typeof text === "object" && "frozenAt" in text ? { to: text.file, text: PAGES.downloadItAsAFile } : link;
+
+const publishedText = (on: NonNullable<ReaderPage["published"]>): string =>
+  typeof on === "string" ? on : zonedText(new Date(on.at), on.zone);
+
 /** The bar on top with the two views, and a note where there is one; in a frame the title leads to the whole page. */
 function head(p: ReaderPage, title: string, facts: string): string {
   const embed = p.variant === "embed";
@@ -117,7 +139,7 @@ function head(p: ReaderPage, title: string, facts: string): string {
       ? ""
       : `<nav aria-label="${WORDS.views}"><a href="#chart" data-to="chart">${WORDS.chart}</a><a href="#read" data-to="read">${WORDS.read}</a>${hasIndex(p) ? `<a href="#index" data-to="index">${INDEX.index}</a>` : ""}${hasMap(p) ? `<a href="#map" data-to="map">${PLACES.map}</a>` : ""}${deedButtons(p, "")}</nav>`;
   const note = p.note
-    ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(p.note.text)}${[p.note.link, p.note.more].map((l) => (l ? ` <a href="${escapeXml(l.to)}">${escapeXml(l.text)}</a>` : "")).join("")}</aside>`
+    ? `<aside class="note" aria-label="${WORDS.aboutThisPage}">${escapeXml(noteText(p.note.text))}${[noteLink(p.note), p.note.more].map((l) => (l ? ` <a href="${escapeXml(l.to)}">${escapeXml(l.text)}</a>` : "")).join("")}</aside>`
     : "";
   return `<header class="bar">${logo}<div><h1>${name}</h1><p>${p.frozen.byline ? `${escapeXml(WORDS.by(p.frozen.byline))} · ` : ""}${escapeXml(facts)}</p></div>${views}</header>
 ${note}`;
@@ -147,7 +169,7 @@ function linkPreview(p: ReaderPage, title: string, facts: string): string {
 function foot(p: ReaderPage): string {
   const { basedOn } = p.frozen;
   const begun = basedOn ? `${BASED.basedOn(basedOn.title || BASED.untitled, basedOn.byline)} ` : "";
-  const made = escapeXml(begun + (p.published ? WORDS.publishedWith(p.published) : WORDS.madeWith));
+  const made = escapeXml(begun + (p.published ? WORDS.publishedWith(publishedText(p.published)) : WORDS.madeWith));
   if (p.variant === "print") return `<footer class="foot">${made} Fastigo.</footer>`;
   if (p.variant === "embed")
     return `<footer class="foot">${made} <a href="?" target="_blank" rel="noopener">Fastigo</a></footer>`;

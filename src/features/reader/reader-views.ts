@@ -37,7 +37,7 @@ window.addEventListener(
   "error",
   (e) => {
     // Where another script does not come, the chart is there all the same.
-    if (!(e.target instanceof HTMLScriptElement) || !e.target.src.includes("/reader/chart.js")) return;
+    if (!(e.target instanceof HTMLScriptElement) || !/\/reader\/(?:[a-z]+\/)?chart\.js/.test(e.target.src)) return;
     chartFailed = true;
     document.dispatchEvent(new CustomEvent("chart-failed"));
   },

@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as LACKS } from "@/core/words/checks";
 import { createHash } from "node:crypto";
 import { nanoid } from "nanoid";
 import { compareGiven, type GivenResult } from "@/core/check/given-dates";
@@ -106,7 +107,7 @@ export async function submit(
       const content: SubmissionContent = {
         title: work.title,
         requirements: work.requirements,
-        checks: checkRequirements(living.timeline, work.requirements),
+        checks: checkRequirements(living.timeline, work.requirements, LACKS),
         given: given.map((g) => {
           const event = version.frozen.events.find((e) => e.given === g.id);
           const answer = event?.when ?? UNDATED;

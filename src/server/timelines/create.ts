@@ -1,4 +1,5 @@
 import "server-only";
+import { language } from "@/core/language/spoken";
 import { nanoid } from "nanoid";
 import { UNDATED } from "@/core/time/when";
 import type { Op } from "@/core/change/change";
@@ -41,6 +42,8 @@ export async function createTimelineIn(
   const ops: Op[] = [
     ...(title ? [{ kind: "set_timeline" as const, field: "title" as const, value: title }] : []),
     ...(subject ? [{ kind: "set_timeline" as const, field: "subject" as const, value: subject }] : []),
+    // It is written in the language its owner is spoken to, until they say otherwise.
+    ...(language() === "en" ? [] : [{ kind: "set_timeline" as const, field: "language" as const, value: language() }]),
     ...more,
   ];
   if (ops.length > 0) await takeChangeIn(tx, id, { id: nanoid(), author: owner, base: 0, ops });

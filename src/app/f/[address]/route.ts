@@ -1,4 +1,3 @@
-import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/pages";
 import { findUser } from "@/server/accounts/sessions";
 import { openRoute } from "@/server/http/route";
@@ -24,11 +23,8 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     address: null,
     mediaPath: `/f/${params.address}/media`,
     note: {
-      text: WORDS.aFrozenCopyOfUtc(
-        copy.at.toLocaleString(locale(), { dateStyle: "long", timeStyle: "short", timeZone: "UTC" }),
-        copy.hash.slice(0, 16),
-      ),
-      link: { to: `/f/${params.address}/file`, text: WORDS.downloadItAsAFile },
+      text: { frozenAt: copy.at.toISOString(), hash: copy.hash, file: `/f/${params.address}/file` },
+      link: null,
     },
     listed: false,
     published: null,

@@ -1,4 +1,6 @@
+import { language } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/pages";
+import { readerScripts } from "@/features/reader/reader-scripts";
 import { practicePage } from "@/features/reader/practice-page";
 import { findUser } from "@/server/accounts/sessions";
 import { openPractice } from "@/server/classes/practice";
@@ -21,7 +23,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     cards: found.cards,
     post: `/api/practices/${id}/answers`,
     back: `/classes/${found.klass}`,
-    script: `/reader/practice.js?${BUILD}`,
+    script: `${readerScripts(language())}/practice.js?${BUILD}`,
   });
   return new Response(html, {
     headers: {

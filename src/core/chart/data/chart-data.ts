@@ -1,4 +1,3 @@
-import { languageLike } from "../../language/asked-language";
 import { compareInstants, endOf, extent, type Moment, middleOf, startOf } from "../../time/when";
 import type { Instant } from "../../time/instant";
 import { whenLabel } from "../../time/write-when";
@@ -393,7 +392,7 @@ function fill(data: ChartData, i: number, e: TimelineEvent, timeline: Timeline):
   data.sign[i] = e.sign;
   if (e.done !== null) data.done[i] = e.done;
   data.closeUp[i] = e.closeUp === "open" ? 1 : e.closeUp === "closed" ? 2 : 0;
-  const length = timeline.lengths ? lengthText(e.when, languageLike(timeline.language)) : null;
+  const length = timeline.lengths ? lengthText(e.when, data.style.language) : null;
   // A roof's title has one line.
   const title = r.kind === "span" ? chartTitle(e, timeline).replaceAll(/\s*\n\s*/g, " ") : chartTitle(e, timeline);
   data.titles[i] = length ? `${title}, ${length}` : title;

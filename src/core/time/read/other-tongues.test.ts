@@ -42,6 +42,8 @@ describe("dates in German and Spanish", () => {
     ["vor 66 Millionen Jahren", "66 million years ago"],
     ["vor 4,6 Milliarden Jahren", "4.6 billion years ago"],
     ["vor 5.000 Jahren", "5,000 years ago"],
+    ["vor 230 bis 66 Millionen Jahren", "230 million years ago – 66 million years ago"],
+    ["vor 230 Millionen Jahren - vor 66 Millionen Jahren", "230 million years ago – 66 million years ago"],
     ["von 1631 bis 1702", "1631 – 1702"],
     ["1631 bis um 1702", "1631 – about 1702"],
     ["ab 1890", "from 1890"],

@@ -116,7 +116,15 @@ const SAID: readonly (readonly [RegExp, string | ((...found: string[]) => string
   // Long ago.
   [
     new RegExp(
-      `^(?:vor|hace) (etwa |rund |ungefähr |ca\\.? |unos |cerca de |aproximadamente )?(${NUMBER}) ?(?:(${words(Object.keys(UNITS))})\\.? )?(?:de )?(?:jahr(?:en)?|j\\.|años?)$`,
+      `\\b(?:vor|(?:de )?hace) (${NUMBER}) ?(?:-|bis|a|y) ?(${NUMBER}) (${words(Object.keys(UNITS))})\\.? (?:de )?(?:jahren|j\\.|años)`,
+      "g",
+    ),
+    (_, first, last, unit) => `${numeral(first!)} - ${numeral(last!)} ${UNITS[unit!]} years ago`,
+  ],
+  [
+    new RegExp(
+      `\\b(?:vor|hace) (etwa |rund |ungefähr |ca\\.? |unos |cerca de |aproximadamente )?(${NUMBER}) ?(?:(${words(Object.keys(UNITS))})\\.? )?(?:de )?(?:jahr(?:en)?\\b|j\\.|años?\\b)`,
+      "g",
     ),
     (_, about, amount, unit) => `${about ? "about " : ""}${numeral(amount!)} ${unit ? `${UNITS[unit]} ` : ""}years ago`,
   ],

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as LACKS } from "@/core/words/checks";
+
 import { WORDS } from "@/core/words/editor-class-work";
 import { ChevronDown, ClipboardList } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
@@ -30,7 +32,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const checks = useMemo(
-    () => (work ? checkRequirements(timeline, work.assignment.requirements) : []),
+    () => (work ? checkRequirements(timeline, work.assignment.requirements, LACKS) : []),
     [timeline, work],
   );
   const [unfolded, setUnfolded] = useState(false);

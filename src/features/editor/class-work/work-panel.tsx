@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as LACKS } from "@/core/words/checks";
+
 import { WORDS } from "@/core/words/editor-class-work";
 import { useState } from "react";
 import { GIVEN_WORDS } from "@/core/words/class-work";
@@ -136,7 +138,7 @@ export function WorkPanel({ onLook, onClose }: { onLook: () => void; onClose: ()
         <section aria-label={WORDS.requirements}>
           <h3 className="mb-1 font-sans text-[14px] font-bold">{WORDS.whatIsAsked}</h3>
           <ul className="flex flex-col gap-1.5">
-            {checkRequirements(timeline, assignment.requirements).map((c) => (
+            {checkRequirements(timeline, assignment.requirements, LACKS).map((c) => (
               <li key={requirementKey(c.requirement)}>
                 <span className={c.met ? "text-verdigris" : "font-bold text-copper-dark"}>{c.met ? "✓" : "–"}</span>{" "}
                 {requirementText(c.requirement)}

@@ -2,6 +2,7 @@ import { type DBSchema, openDB } from "idb";
 import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange } from "@/core/change/change";
 import { fromSnapshot, type Snapshot, toSnapshot } from "@/core/formats/snapshot";
+import { language } from "@/core/language/spoken";
 import { emptyTimeline, type Timeline } from "@/core/timeline/timeline";
 
 /** Who writes where there is no account; and what the timeline is called. */
@@ -27,7 +28,7 @@ export class LocalTimeline {
   private readonly log: ConfirmedChange[] = [];
 
   private constructor(snapshot: Snapshot | null) {
-    this.timeline = snapshot ? fromSnapshot(snapshot) : emptyTimeline(LOCAL);
+    this.timeline = snapshot ? fromSnapshot(snapshot) : { ...emptyTimeline(LOCAL), language: language() };
     this.seq = snapshot?.seq ?? 0;
   }
 

@@ -1,6 +1,5 @@
 import { WORDS } from "@/core/words/pages";
 import { createHash } from "node:crypto";
-import { zonedText } from "@/core/time/zoned";
 import { findUser } from "@/server/accounts/sessions";
 import { findSubmissionRef, maySeeSubmission, namesFor } from "@/server/classes/submission-ref";
 import { openRoute } from "@/server/http/route";
@@ -27,7 +26,7 @@ export const GET = openRoute({ page: true }, async ({ request, params }) => {
     address: null,
     mediaPath: `/submissions/${s.id}/media`,
     note: {
-      text: WORDS.asSubmittedByOn(place, zonedText(s.submittedAt, s.zone)),
+      text: { by: place, submittedAt: s.submittedAt.toISOString(), zone: s.zone },
       link: null,
     },
     listed: false,
