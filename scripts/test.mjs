@@ -8,6 +8,9 @@ import { startCluster } from "./lib/cluster.mjs";
 import { ensureBuilt, ensureDependencies, ensurePackages, hasProgram, onPath, ROOT } from "./lib/machine.mjs";
 import { run, say } from "./lib/say.mjs";
 
+// English in a mirror is spoken only where tests are done.
+process.env.MIRROR = "1";
+
 const only = process.argv[2];
 const totals = { passed: 0, failed: 0, skipped: 0 };
 /** What failed, and what passed only when it was tried again, named at the end. */

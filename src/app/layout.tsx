@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/pages";
-import { language } from "@/core/language/spoken";
+import { directionOf, language } from "@/core/language/spoken";
 import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import Script from "next/script";
@@ -19,7 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const spoken = language();
   const nonce = (await headers()).get("x-nonce") ?? "";
   return (
-    <html lang={spoken}>
+    <html lang={spoken} dir={directionOf(spoken)}>
       <body>
         {/* English comes with what says it; another language is there before anything is said. */}
         {spoken === "en" ? null : (

@@ -40,7 +40,7 @@ export const REPEATED: ReadonlySet<Use> = new Set<Use>([
 /** Names of columns as people write them, in lower case: the first use that fits counts. */
 const NAMES: [Use, RegExp][] = [
   // What stands beside a table of ours for other programs says nothing of its own.
-  ["skip", /^(first day|last day|fields|media)$/],
+  ["skip", /^(first day|last day|erster tag|letzter tag|primer día|último día|fields|media)$/],
   ["start", /^(start|begin|begins|from|start date|date from|beginning|von|beginn|début|inicio)$/],
   ["end", /^(end|ends|to|until|till|end date|date to|finish|bis|ende|fin)$/],
   ["year", /^(year|years|jahr|année|año|anno)$/],

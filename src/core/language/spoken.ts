@@ -18,8 +18,16 @@ interface Speaking {
 }
 const speaking = globalThis as Speaking;
 
+/** Only where tests are done: English in a mirror (`mirrored.ts`). Nobody is offered it. */
+export const MIRROR = "zz";
+
+/** Which way a language is written. */
+export const directionOf = (language: string): "ltr" | "rtl" =>
+  [MIRROR, "ar", "fa", "he", "ur"].includes(language) ? "rtl" : "ltr";
+
 export const isLanguage = (said: unknown): said is Language =>
-  typeof said === "string" && Object.hasOwn(LANGUAGES, said);
+  typeof said === "string" &&
+  (Object.hasOwn(LANGUAGES, said) || (said === MIRROR && speaking.fastigoWords?.[said as Language] !== undefined));
 
 /** The language in which people are spoken to now. */
 export function language(): Language {
@@ -75,5 +83,5 @@ export function inAlphabet(a: string, b: string): number {
 /** The language of the moment as dates, numbers and the alphabet are written in it. */
 export function locale(): string {
   const now = language();
-  return now === "en" ? "en-GB" : now;
+  return Object.hasOwn(LANGUAGES, now) && now !== "en" ? now : "en-GB";
 }

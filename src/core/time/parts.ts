@@ -1,5 +1,7 @@
 import { civilFrom } from "./calendar";
-import { MONTHS } from "./date-problem";
+import type { Language } from "../language/spoken";
+import type { Tongue } from "./tongues/tongue";
+import { tongueOf } from "./tongues/tongues";
 import { isTimeAlone, type Moment, type When } from "./when";
 import { clock } from "./write-when";
 
@@ -63,27 +65,33 @@ function endParts(m: Moment, when: When): EndParts {
   };
 }
 
-/** The text that says the same as the parts, to be read like any typed one. */
-export function textOfParts(p: Parts): string {
-  const julian = p.julian ? " (Julian)" : "";
-  const start = endText(p.start);
+/** The text that says the same as the parts, to be read like any typed one, in a language. */
+export function textOfParts(p: Parts, language?: Language): string {
+  const tongue = tongueOf(language);
+  const julian = p.julian ? ` ${tongue.julian}` : "";
+  const start = endText(p.start, tongue);
   if (!p.span) return start ? start + julian : "";
-  const end = endText(p.end);
-  if (p.start.open && end) return `until ${end}${julian}`;
-  if (p.end.open && start) return `from ${start}${julian}`;
+  const end = endText(p.end, tongue);
+  if (p.start.open && end) return `${tongue.until(end)}${julian}`;
+  if (p.end.open && start) return `${tongue.from(start)}${julian}`;
   return start && end ? `${start} - ${end}${julian}` : (start || end) + julian;
 }
 
-function endText(e: EndParts): string {
+function endText(e: EndParts, tongue: Tongue): string {
   if (e.open) return "";
-  if (e.year.trim() === "") {
-    const alone = e.day.trim() === "" && e.month === "" && e.time.trim() !== "";
-    return alone ? `${e.about ? "about " : ""}${e.time.trim()}${e.uncertain ? "?" : ""}` : "";
-  }
-  const month = MONTHS[Number(e.month) - 1];
-  const year = e.era === "BC" ? `${e.year.trim()} BC` : Number(e.year) < 100 ? `AD ${e.year.trim()}` : e.year.trim();
-  const date = [month ? e.day.trim() : "", month?.slice(0, 3) ?? "", year, month && e.day.trim() ? e.time.trim() : ""]
-    .filter(Boolean)
-    .join(" ");
-  return `${e.about ? "about " : ""}${date}${e.uncertain ? "?" : ""}`;
+  const said = (plain: string) => `${e.about ? tongue.about(plain) : plain}${e.uncertain ? "?" : ""}`;
+  const [day, typed, time] = [e.day.trim(), e.year.trim(), e.time.trim()];
+  if (typed === "") return day === "" && e.month === "" && time !== "" ? said(time) : "";
+  const month = tongue.shortMonths[Number(e.month) - 1];
+  const year = e.era === "BC" ? tongue.before1(typed, "BC") : Number(typed) < 100 ? tongue.after1(typed, "BC") : typed;
+  if (!month) return said(year);
+  if (!day) return said(tongue.monthYear(month, year, false));
+  return said(
+    [
+      `${Number.isInteger(Number(day)) ? tongue.date(Number(day), month, year, false) : `${day} ${month} ${year}`}`,
+      time,
+    ]
+      .filter(Boolean)
+      .join(" "),
+  );
 }

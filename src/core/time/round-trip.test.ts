@@ -143,7 +143,8 @@ describe("writing and reading", () => {
             (julian ? " (Julian)" : "");
           const when = readWhen(typed);
           if (when.readAs.kind !== "moment" && when.readAs.kind !== "span") return;
-          expect(readWhen(textOfParts(partsOf(when))).edtf, typed).toBe(when.edtf);
+          for (const spoken of ["en", "de", "es"] as const)
+            expect(readWhen(textOfParts(partsOf(when), spoken)).edtf, `${typed} in ${spoken}`).toBe(when.edtf);
         },
       ),
       { seed: 23, numRuns: 1_500 },

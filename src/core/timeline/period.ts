@@ -1,4 +1,5 @@
 import { compareInstants, endOf, isDated, type When } from "../time/when";
+import { tongueOf } from "../time/tongues/tongues";
 import { headlineLabel, type Manner, whenLabel } from "../time/write-when";
 import type { TimelineEvent } from "./timeline";
 
@@ -13,7 +14,7 @@ export function workedOutText(events: readonly Pick<TimelineEvent, "when">[], ma
   if (dated.length === 0) return "";
   const latest = dated.reduce((a, b) => (compareEnds(a.when, b.when) < 0 ? b : a));
   const first = headlineLabel(dated[0]!.when, manner);
-  const last = goesOn(latest.when) ? "present" : headlineLabel(ending(latest.when), manner);
+  const last = goesOn(latest.when) ? tongueOf(manner.language).present : headlineLabel(ending(latest.when), manner);
   return first === last ? first : `${first} – ${last}`;
 }
 

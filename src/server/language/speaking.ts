@@ -1,7 +1,9 @@
 import "server-only";
 import { AsyncLocalStorage } from "node:async_hooks";
 import { DE } from "@/core/words/de/all";
-import { type Language, learn } from "@/core/language/spoken";
+import { mirrored } from "@/core/language/mirrored";
+import { EN } from "@/core/words/en/all";
+import { type Language, learn, MIRROR } from "@/core/language/spoken";
 
 /**
  * Makes a process speak every language, each request its own. Where nobody asks (jobs, letters, pages that are made in advance) whoever does
@@ -9,5 +11,6 @@ import { type Language, learn } from "@/core/language/spoken";
  */
 export function learnLanguages(): void {
   learn("de", DE);
+  if (process.env.MIRROR === "1") learn(MIRROR as Language, mirrored(EN));
   (globalThis as { fastigoSpeaks?: unknown }).fastigoSpeaks ??= new AsyncLocalStorage<Language>();
 }

@@ -50,6 +50,7 @@ describe("dates in German and Spanish", () => {
     ["seit 1890", "from 1890"],
     ["bis 1931", "until 1931"],
     ["1958 bis heute", "from 1958"],
+    ["1958 - heute", "from 1958"],
     ["2. - 5. Februar 1900", "2 – 5 Feb 1900"],
     ["2. bis 5. Februar 1900", "2 – 5 Feb 1900"],
     ["zwischen 1840 und 1845", "between 1840 and 1845"],

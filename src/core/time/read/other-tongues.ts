@@ -73,7 +73,7 @@ const NUMBER = "\\d{1,3}(?:[.,]\\d{3})+(?:,\\d+)?|\\d+(?:[.,]\\d+)?";
 
 /** Nothing is looked at more closely without one of these: most texts are plain figures or English. */
 const SIGNS = new RegExp(
-  `[äöüßáéíóúñ]|\\d\\.(?= ?${LETTER})|\\d0er|\\bmar \\d|\\b(?:${words([...Object.keys(MONTHS), ...Object.keys(SEASONS), "ago", "sept"])}|um|etwa|ungefähr|rund|circa|zirka|vor|nach|ab|seit|bis|von|zwischen|und|der|im|am|anfang|mitte|ende|jahr|jahre|jahren|jahrhunderts?|jahrtausends?|jh|jhd|jhdt|jhs|uhr|v|n|chr|u|z|vermutlich|wohl|vielleicht|heute|hacia|alrededor|aproximadamente|unos|antes|despues|tras|desde|hasta|entre|y|del?|el|la|los|principios|mediados|finales|fines|comienzos|siglos?|milenio|hace|años?|decada|hoy|posiblemente|probablemente|quiza|quizas|a|d|e|c|ac|dc|lunes|lun|martes|mie|jueves|jue|viernes|vie|sab|domingo|dom|montag|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag|mo|di|mi|do|fr|sa|so)\\b`,
+  `[äöüßáéíóúñ]|\\d\\.(?= ?${LETTER})|\\d0er|\\bmar \\d|\\b(?:${words([...Object.keys(MONTHS), ...Object.keys(SEASONS), "ago", "sept"])}|um|etwa|ungefähr|rund|circa|zirka|vor|nach|ab|seit|bis|von|zwischen|und|der|im|am|anfang|mitte|ende|jahr|jahre|jahren|jahrhunderts?|jahrtausends?|jh|jhd|jhdt|jhs|uhr|v|n|chr|u|z|vermutlich|wohl|vielleicht|heute|hacia|alrededor|aproximadamente|unos|antes|despues|tras|desde|hasta|entre|y|del?|el|la|los|principios|mediados|finales|fines|comienzos|siglos?|milenio|hace|años?|decada|hoy|posiblemente|probablemente|quiza|quizas|a|d|e|c|ac|dc|julianisch|juliano|gregorianisch|gregoriano|lunes|lun|martes|mie|jueves|jue|viernes|vie|sab|domingo|dom|montag|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag|mo|di|mi|do|fr|sa|so)\\b`,
 );
 
 const numeral = (text: string): string => {
@@ -188,6 +188,7 @@ const SAID: readonly (readonly [RegExp, string | ((...found: string[]) => string
   [/^entre (?:el |los |la )?(.+) y (?:el |los |la )?(.+)$/, "between $1 and $2"],
   [/^(?:von|vom) (?=.+ bis )/, "from "],
   [/^(?:desde|del?|de) (?:el |la )?(?=.+ (?:hasta|al?) )/, "from "],
+  [/ ?- ?(?:heute|jetzt|hoy|ahora)$/, " - present"],
   [/ (?:bis heute|bis jetzt|hasta hoy|hasta (?:la actualidad|ahora)|a la actualidad)$/, " - present"],
   [/ (?:bis zum|bis zu|bis) (?=\S)/g, " to "],
   [/ hasta (?:el |la )?(?=\S)/g, " to "],

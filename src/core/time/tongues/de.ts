@@ -75,6 +75,7 @@ export const DE: Tongue = {
   },
   julian: "(julianisch)",
   unknown: "unbekannt",
+  present: "heute",
   aDayLater: (time) => `${time}, einen Tag später`,
   someTime: (year) => `irgendwann ${year}`,
   someDay: (month) => `an einem Tag im ${month}`,

@@ -42,6 +42,7 @@ export const EN: Tongue = {
     unit === "bp" ? `${amount} BP` : unit === "years" ? `${amount} years ago` : `${amount} ${unit} years ago`,
   julian: "(Julian)",
   unknown: "unknown",
+  present: "present",
   aDayLater: (time) => `${time}, a day later`,
   someTime: (year) => `some time in ${year}`,
   someDay: (month) => `some day in ${month}`,

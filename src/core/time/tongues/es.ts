@@ -104,6 +104,7 @@ export const ES: Tongue = {
   },
   julian: "(juliano)",
   unknown: "desconocido",
+  present: "hoy",
   aDayLater: (time) => `${time}, un día después`,
   someTime: (year) => `en algún momento de ${year}`,
   someDay: (month) => `algún día de ${month}`,

@@ -48,6 +48,7 @@ export interface Tongue {
   ago: (amount: string, unit: AgoUnit) => string;
   julian: string;
   unknown: string;
+  present: string;
   aDayLater: (time: string) => string;
   someTime: (year: string) => string;
   someDay: (month: string) => string;

@@ -4,7 +4,7 @@ import { EN } from "./en";
 import { ES } from "./es";
 import type { Tongue } from "./tongue";
 
-const TONGUES: Readonly<Record<Language, Tongue>> = { en: EN, de: DE, es: ES };
+const TONGUES: Readonly<Partial<Record<Language, Tongue>>> = { en: EN, de: DE, es: ES };
 
 /** How a language writes dates; English where none is said. */
-export const tongueOf = (language: Language | undefined): Tongue => TONGUES[language ?? "en"];
+export const tongueOf = (language: Language | undefined): Tongue => TONGUES[language ?? "en"] ?? EN;

@@ -2,6 +2,7 @@ import type * as En from "../en/editor-chart";
 import type { Like } from "../like";
 
 export const WORDS: Like<typeof En.WORDS> = {
+  scales: { balanced: "ausgewogen", true: "wahr", even: "gleichmäßig" },
   board: "Tafel",
   undo: "Rückgängig",
   redo: "Wiederholen",

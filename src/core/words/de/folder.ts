@@ -10,7 +10,7 @@ Mit Fastigo gemacht am ${day}.
 
 Öffne index.html in einem beliebigen Browser. Mehr braucht es nicht: kein Netz, keinen Server, kein Konto.
 
-index.html     die Zeitleiste: Anfang, Schaubild, Text, Register und eine Übung
+index.html     die Zeitleiste: Anfang, Schaubild, Text, Verzeichnis und eine Übung
 data.json      alles darin, in Fastigos offenem JSON-Format; Fastigo liest es wieder
 data.csv       dasselbe als Tabelle, für Tabellenprogramme (UTF-8, Kommas)
 sources.bib    die Quellen als BibTeX, wo es welche gibt

@@ -122,7 +122,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Drück beim Bearbeiten in der Leiste auf den Drucker. Wähle das Papier, von A5 bis A0, oder eine eigene Größe bis fünf Meter.",
       "Für eine Wand aus gewöhnlichen Blättern wähle, wie viele neben- und untereinander liegen: Sie überlappen und tragen Schnittmarken.",
       "Was nicht passt, und Bilder, die für die Größe zu grob sind, wird vorher gesagt. Mach das PDF und sieh dir die Vorschau an: Sie ist die Datei selbst.",
-      "Der Text mit seinen Bildern oder das Register als Liste werden genauso gedruckt. Bild des Schaubilds ergibt ein PNG oder SVG.",
+      "Der Text mit seinen Bildern oder das Verzeichnis als Liste werden genauso gedruckt. Bild des Schaubilds ergibt ein PNG oder SVG.",
     ],
     picture: { name: "paper", alt: "Eine Zeitleiste zu Papier bringen, mit einer Vorschau der Datei" },
     links: [{ to: "/help/folder", text: "Sie auf einem Stick mitnehmen" }],

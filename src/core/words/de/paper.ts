@@ -19,7 +19,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   chapterBefore: "Einleitung",
   closing: "Schlussseite",
   texts: "Die Ereignisse",
-  index: "Register",
+  index: "Verzeichnis",
   when: "Wann",
   title: "Titel",
   category: "Kategorie",
@@ -45,7 +45,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   onPaper: "Auf Papier, als Bild, als Ordner",
   paperHead: "PDF",
   what: "Was",
-  whats: { chart: "Das Schaubild", read: "Der Text mit seinen Bildern", index: "Das Register als Liste" },
+  whats: { chart: "Das Schaubild", read: "Der Text mit seinen Bildern", index: "Das Verzeichnis als Liste" },
   paper: "Papier",
   papers: {
     a5: "A5",
@@ -106,7 +106,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   cannotCopy: "Dieser Browser lässt Seiten hier keine Bilder kopieren: Lade es stattdessen herunter.",
   folderHead: "Ein Ordner, der ohne Server geht",
   folderMore:
-    "Ein Zip: Öffne index.html darin, in einem beliebigen Browser, ohne Netz. Mit Lesen, Schaubild, Register und Übung, allen Bildern und den Daten als JSON und CSV.",
+    "Ein Zip: Öffne index.html darin, in einem beliebigen Browser, ohne Netz. Mit Lesen, Schaubild, Verzeichnis und Übung, allen Bildern und den Daten als JSON und CSV.",
   makeFolder: "Den Ordner machen",
   makeScorm: "Als Lernpaket (SCORM 1.2)",
   scormMore: "Für eine Lernplattform: Es meldet, dass es gelesen wurde, und das Ergebnis einer Übung.",

@@ -1,5 +1,6 @@
 /** What stands on the screen: editor, chart. */
 export const WORDS = {
+  scales: { balanced: "balanced", true: "true", even: "even" },
   board: "Board",
   undo: "Undo",
   redo: "Redo",

@@ -1,10 +1,12 @@
 import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/editor-about";
 import type { Op } from "@/core/change/change";
+import { languageLike } from "@/core/language/asked-language";
+import { tongueOf } from "@/core/time/tongues/tongues";
 import { civilFrom } from "@/core/time/calendar";
 import { readWhen } from "@/core/time/read/read-when";
-import { endDay, startDay, type When } from "@/core/time/when";
-import { momentLabel, whenLabel, yearText } from "@/core/time/write-when";
+import { endDay, type Moment, startDay, type When } from "@/core/time/when";
+import { momentLabel, whenLabel, written, yearText } from "@/core/time/write-when";
 import type { Problem } from "@/core/timeline/problems";
 import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
 import { timesOnOps } from "@/core/change/reading-steps";
@@ -29,8 +31,8 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
       if (!event || readAs.kind !== "span") return [];
       const ends =
         p.side === "before"
-          ? [yearOf(startDay(event.when)), readAs.end ? momentLabel(readAs.end) : "present"]
-          : [readAs.start ? momentLabel(readAs.start) : null, yearOf(endDay(event.when), true)];
+          ? [yearOf(startDay(event.when), t), readAs.end ? inWords(readAs.end, t) : tongueOf(spokenOf(t)).present]
+          : [readAs.start ? inWords(readAs.start, t) : null, yearOf(endDay(event.when), t, true)];
       if (!ends[0] || !ends[1])
         return [
           {
@@ -52,7 +54,7 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
       const whole = t.events.get(p.whole);
       if (!part || !whole) return [];
       const name = (e: TimelineEvent) => COMMON.named(e.title.slice(0, 30));
-      const widened = whole.locked ? null : widen(whole.when, part.when, p);
+      const widened = whole.locked ? null : widen(whole.when, part.when, p, t);
       const better = wholesFor(t, p.event).holding.find((e) => e.id !== p.whole);
       return [
         ...(widened
@@ -85,7 +87,7 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
 }
 
 /** A whole's dates with its part's where they lie beyond; null where they cannot be put in words. */
-function widen(whole: When, part: When, by: { early: number; late: number }): When | null {
+function widen(whole: When, part: When, by: { early: number; late: number }, t: Timeline): When | null {
   const ends = (w: When) => {
     const r = w.readAs;
     return r.kind === "span" ? [r.start, r.end] : r.kind === "moment" ? [r.at, r.at] : [null, null];
@@ -95,11 +97,20 @@ function widen(whole: When, part: When, by: { early: number; late: number }): Wh
   const start = by.early > 0 ? first : from;
   const end = by.late > 0 ? last : to;
   if (!start || !end) return null;
-  const when = readWhen(`${momentLabel(start)} - ${momentLabel(end)}`);
+  const when = readWhen(`${inWords(start, t)} - ${inWords(end, t)}`);
   return when.readAs.kind === "span" ? when : null;
 }
 
-function yearOf(day: number | null, isEnd = false): string | null {
+/** A date in words of the timeline's language, which are read back. */
+const spokenOf = (t: Timeline) => languageLike(t.language);
+const inWords = (m: Moment, t: Timeline): string => momentLabel(m, written(spokenOf(t)));
+
+function yearOf(day: number | null, t: Timeline, isEnd = false): string | null {
   // An end is the moment after: 1931 ends where 1932 begins.
-  return day === null ? null : yearText(civilFrom("gregorian", isEnd ? day - 1e-6 : day).year);
+  return day === null
+    ? null
+    : yearText(civilFrom("gregorian", isEnd ? day - 1e-6 : day).year, {
+        era: "BC",
+        language: spokenOf(t),
+      });
 }

@@ -25,11 +25,7 @@ import { filterFor, type SeenBy, SeenByFilters } from "../look/seen-by";
 const FOOT_INSET = 402;
 const FOOT_INSET_PHONE = 276;
 
-const SCALES: [Scale, string][] = [
-  ["balanced", "balanced"],
-  ["true", "true"],
-  ["even", "even"],
-];
+const SCALES: readonly Scale[] = ["balanced", "true", "even"];
 
 /** The part of the address that holds the view. */
 function addressedView(): string {
@@ -235,9 +231,9 @@ export function ChartPane({
             disabled={!mayEdit}
             onChange={(e) => store.edit([{ kind: "set_timeline", field: "scale", value: e.target.value }])}
           >
-            {SCALES.map(([value, name]) => (
+            {SCALES.map((value) => (
               <option key={value} value={value}>
-                {name}
+                {WORDS.scales[value]}
               </option>
             ))}
           </select>

@@ -2,12 +2,14 @@
 
 import { useId, useMemo, useState } from "react";
 import { DayPicker } from "react-day-picker";
-import { MONTHS } from "@/core/time/date-problem";
+import { de, enGB, es } from "react-day-picker/locale";
+import { language } from "@/core/language/spoken";
+import { tongueOf } from "@/core/time/tongues/tongues";
 import { civilFrom } from "@/core/time/calendar";
 import { readWhen } from "@/core/time/read/read-when";
 import { type Shift, shifted } from "@/core/time/shift";
 import { inDays, type Moment, startOf, type When } from "@/core/time/when";
-import { momentLabel, timeText } from "@/core/time/write-when";
+import { momentLabel, timeText, written } from "@/core/time/write-when";
 import { WORDS } from "@/core/words/editor-sheet";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
@@ -15,6 +17,8 @@ import { INPUT } from "@/ui/controls/field";
 /** The calendar in use began in October 1582: earlier days are typed. */
 const FIRST_YEAR = 1583;
 const LAST_YEAR = 9_999;
+
+const LOCALES: Partial<Record<string, typeof enGB>> = { en: enGB, de, es };
 
 interface Day {
   year: number;
@@ -33,7 +37,11 @@ function dayOf(m: Moment | null): Day | null {
   const { year, month, day } = civilFrom("gregorian", m.from.day);
   return year >= FIRST_YEAR && year <= LAST_YEAR ? { year, month: month - 1, day } : null;
 }
-const textOf = (d: Day) => `${d.day} ${MONTHS[d.month]!.slice(0, 3)} ${d.year}`;
+/** In words that are read back. */
+const textOf = (d: Day): string => {
+  const tongue = tongueOf(language());
+  return tongue.date(d.day, tongue.shortMonths[d.month]!, String(d.year), false);
+};
 
 /**
  * A calendar beside the text, for dates from 1583 on: a day is pressed, year and month can be typed, a time of day and how long it
@@ -50,6 +58,7 @@ export default function CalendarPicker({
   onText: (text: string) => void;
 }) {
   const r = when.readAs;
+  const spoken = written(language());
   const [end, setEnd] = useState(false);
   const start = r.kind === "moment" ? r.at : r.kind === "span" ? r.start : null;
   const other = r.kind === "span" ? r.end : null;
@@ -75,7 +84,7 @@ export default function CalendarPicker({
     if (r.kind !== "span") return onText(text);
     const kept = end ? r.start : r.end;
     if (!kept) return onText(end ? `until ${text}` : `from ${text}`);
-    onText(end ? `${momentLabel(kept)} - ${text}` : `${text} - ${momentLabel(kept)}`);
+    onText(end ? `${momentLabel(kept, spoken)} - ${text}` : `${text} - ${momentLabel(kept, spoken)}`);
   };
   const time = (m: Moment | null) =>
     m?.from && ["hour", "minute", "second"].includes(m.precision) ? timeText(m.from, "minute", {}) : "";
@@ -84,10 +93,10 @@ export default function CalendarPicker({
   const n = Math.round(Number(amount));
   const lasting = () => {
     if (!start) return;
-    const from = readWhen(momentLabel(start));
+    const from = readWhen(momentLabel(start, spoken));
     const to = shifted(from, { amount: n, unit });
     if (to?.readAs.kind === "moment" && inDays(to.readAs.at.from ?? { day: 0, second: 0 }) > 0)
-      onText(`${momentLabel(start)} - ${momentLabel(to.readAs.at)}`);
+      onText(`${momentLabel(start, spoken)} - ${momentLabel(to.readAs.at, spoken)}`);
   };
   return (
     <div className="flex flex-col gap-2.5">
@@ -121,7 +130,7 @@ export default function CalendarPicker({
             value={seen.month}
             onChange={(e) => look(seen.year, Number(e.target.value))}
           >
-            {MONTHS.map((m, i) => (
+            {tongueOf(language()).months.map((m, i) => (
               <option key={m} value={i}>
                 {m}
               </option>
@@ -148,6 +157,7 @@ export default function CalendarPicker({
       </div>
       <DayPicker
         mode="single"
+        locale={LOCALES[language()] ?? enGB}
         required={false}
         month={local({ ...seen, day: 1 })}
         onMonthChange={(m) => look(m.getFullYear(), m.getMonth())}

@@ -2,7 +2,8 @@
 
 import { WORDS } from "@/core/words/editor-sheet";
 import { useEffect, useState } from "react";
-import { MONTHS } from "@/core/time/date-problem";
+import { language } from "@/core/language/spoken";
+import { tongueOf } from "@/core/time/tongues/tongues";
 import { type EndParts, type Parts, partsOf, textOfParts } from "@/core/time/parts";
 import type { When } from "@/core/time/when";
 import { CheckRow } from "@/ui/controls/check-row";
@@ -13,11 +14,11 @@ export function WhenParts({ when, onText }: { when: When; onText: (text: string)
   const [parts, setParts] = useState<Parts>(() => partsOf(when));
   // biome-ignore lint/correctness/useExhaustiveDependencies: taken apart again only when another text stands in the field
   useEffect(() => {
-    if (textOfParts(parts) !== when.typed) setParts(partsOf(when));
+    if (textOfParts(parts, language()) !== when.typed) setParts(partsOf(when));
   }, [when.typed]);
   const change = (next: Parts) => {
     setParts(next);
-    onText(textOfParts(next));
+    onText(textOfParts(next, language()));
   };
   return (
     <div className="mt-1.5 rounded-md border border-line bg-panel p-2.5">
@@ -72,7 +73,7 @@ function End({
           onChange={(e) => set({ ...value, month: e.target.value })}
         >
           <option value="">{WORDS.month2}</option>
-          {MONTHS.map((m, i) => (
+          {tongueOf(language()).months.map((m, i) => (
             <option key={m} value={i + 1}>
               {m}
             </option>
@@ -93,8 +94,8 @@ function End({
           value={value.era}
           onChange={(e) => set({ ...value, era: e.target.value as "AD" | "BC" })}
         >
-          <option>{WORDS.ad}</option>
-          <option>{WORDS.bc}</option>
+          <option value="AD">{WORDS.ad}</option>
+          <option value="BC">{WORDS.bc}</option>
         </select>
         <input
           aria-label={WORDS.time(label)}
