@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/pages";
 import Link from "next/link";
 import { lateText } from "@/core/words/late";
@@ -112,7 +113,7 @@ export function HomeAside({
           </Link>
           <p className="text-[14px]">
             {w.points === null ? WORDS.noPointsYet : WORDS.of2(w.points, w.total)}
-            {w.comment ? ` · “${w.comment}”` : ""}
+            {w.comment ? ` · ${COMMON.named(w.comment)}` : ""}
           </p>
         </Card>
       ))}

@@ -1,3 +1,6 @@
+/** What is not said: by these one thing is known from another. */
+const KEYS = new Set(["id", "to", "picture"]);
+
 /**
  * A language nobody speaks, to see what one that is written from right to left and has longer words would do: every sentence in brackets
  * and a third longer. What stands on a screen without brackets is no sentence of the catalogue.
@@ -8,6 +11,8 @@ export function mirrored<T>(said: T): T {
     return ((...told: unknown[]) => mirrored((said as (...told: unknown[]) => unknown)(...told))) as T;
   if (Array.isArray(said)) return said.map(mirrored) as T;
   if (said !== null && typeof said === "object")
-    return Object.fromEntries(Object.entries(said).map(([name, words]) => [name, mirrored(words)])) as T;
+    return Object.fromEntries(
+      Object.entries(said).map(([name, words]) => [name, KEYS.has(name) ? words : mirrored(words)]),
+    ) as T;
   return said;
 }

@@ -41,6 +41,9 @@ export function speakIn<T>(one: Language, what: () => T): T {
   return typeof now === "object" ? now.run(one, what) : what();
 }
 
+/** Whether what is said in a language is known here. */
+export const hasWords = (one: Language): boolean => one === "en" || speaking.fastigoWords?.[one] !== undefined;
+
 /** Makes a language known. Shared by all bundles of a process, for each holds its own copy of this file. */
 export function learn(one: Language, words: Catalogue): void {
   (speaking.fastigoWords ??= {})[one] = words;

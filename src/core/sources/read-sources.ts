@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "../words/common";
 import type { ReadOptions } from "../time/read/options";
 import { WORDS } from "../words/sources";
 import type { SourceValues } from "./cited";
@@ -106,7 +107,7 @@ function jsonPieces(text: string, say: (sentence: string) => void): Piece[] {
 
 function idOf(value: unknown): string | null {
   const id = (value as { id?: unknown } | null)?.id;
-  return typeof id === "string" || typeof id === "number" ? `“${String(id).slice(0, 60)}”` : null;
+  return typeof id === "string" || typeof id === "number" ? COMMON.named(String(id).slice(0, 60)) : null;
 }
 
 /** The records of a RIS file, each from its TY to its ER; one without an ER ends where the next begins. */
@@ -145,7 +146,7 @@ function bibtexPieces(text: string): Piece[] {
     const body = text.slice(start.index, starts[n + 1]?.index ?? text.length).trim();
     const type = start[1]!.toLowerCase();
     const line = text.slice(0, start.index).split("\n").length + (/^\n/.test(start[0]) ? 1 : 0);
-    const name = `“${/[{(]\s*([^\s,{}]*)/.exec(body)?.[1]?.slice(0, 60) || type}”`;
+    const name = COMMON.named(/[{(]\s*([^\s,{}]*)/.exec(body)?.[1]?.slice(0, 60) || type);
     const closed = closedPart(body);
     if (type === "comment" || type === "preamble") continue;
     if (closed === null) pieces.push({ name, line, content: "", broken: WORDS.bracesOpen(name, line) });

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { useRouter } from "next/navigation";
 import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
@@ -84,6 +86,6 @@ export function Leaving({ leaving }: { leaving: LeavingAccount }) {
 }
 
 function named(titles: readonly string[]): string {
-  const shown = titles.slice(0, MOST_NAMED).map((t) => `“${t}”`);
+  const shown = titles.slice(0, MOST_NAMED).map((t) => COMMON.named(t));
   return `${shown.join(", ")}${titles.length > MOST_NAMED ? WORDS.andMore(titles.length - MOST_NAMED) : "."}`;
 }

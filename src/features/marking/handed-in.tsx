@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { DIFFERENCE_LOOKS, type DifferenceState } from "@/core/history/difference-chart";
 import { WORDS } from "@/core/words/marking";
 import { useEffect, useRef, useState } from "react";
@@ -120,7 +122,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
   }, []);
   const pin = () => {
     const before = (values.comments[e.id] ?? "").trimEnd();
-    change({ comments: { ...values.comments, [e.id]: `${before}${before ? "\n" : ""}“${picked}” – ` } });
+    change({ comments: { ...values.comments, [e.id]: `${before}${before ? "\n" : ""}${COMMON.named(picked)} – ` } });
     field.current?.focus();
   };
   return (

@@ -1,5 +1,7 @@
 "use client";
 
+import { WORDS as COMMON } from "@/core/words/common";
+
 import { BegunWith } from "@/ui/begun-with";
 import { WORDS } from "@/core/words/marking";
 import { useRefresh } from "@/ui/use-refresh";
@@ -87,7 +89,9 @@ export function MarkPanel({
         <p className="mt-2 rounded-md bg-sun-wash px-2.5 py-2 text-[14px]">
           {WORDS.handedInAgainBeforeOn} <ZonedTime at={open.before.submittedAt} zone={zone} />:{" "}
           <strong>{open.before.points === null ? WORDS.noPoints : WORDS.of(open.before.points, total)}</strong>
-          {open.before.comment ? <span className="block whitespace-pre-line">“{open.before.comment}”</span> : null}
+          {open.before.comment ? (
+            <span className="block whitespace-pre-line">{COMMON.named(open.before.comment)}</span>
+          ) : null}
         </p>
       ) : null}
       <div className="mt-4 flex items-end gap-2">
@@ -112,7 +116,8 @@ export function MarkPanel({
       </div>
       {open.earlier.map((m) => (
         <p key={m.at} className="mt-1 text-[13px]">
-          {WORDS.changedBefore} <ZonedTime at={m.at} zone={zone} />: {WORDS.was(m.points, total)}. “{m.reason}”
+          {WORDS.changedBefore} <ZonedTime at={m.at} zone={zone} />: {WORDS.was(m.points, total)}.{" "}
+          {COMMON.named(m.reason)}
         </p>
       ))}
       {open.rubric ? (

@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { offSpan, type WithinQuestion } from "@/core/practice/within";
 import { wordsFor } from "@/core/time/gap";
 import { WORDS } from "@/core/words/practice";
@@ -5,7 +6,7 @@ import { button, type ExerciseHost, make, practised } from "./reader-practice-pa
 
 /** What a span is called in a question. */
 export const spanName = ({ span }: WithinQuestion): string =>
-  span.title ? `“${span.title}”, ${span.date}` : `the ${span.date}`;
+  span.title ? `${COMMON.named(span.title)}, ${span.date}` : COMMON.the(span.date);
 
 /** A span is shown, and which of four events fell within it is pressed. */
 export function chooseWithin(host: ExerciseHost, questions: readonly WithinQuestion[]): void {

@@ -1,4 +1,5 @@
 import "server-only";
+import { WORDS as COMMON } from "@/core/words/common";
 import { createHash, randomBytes } from "node:crypto";
 import { LANGUAGE_COOKIE } from "@/core/language/asked-language";
 import { type Language, language } from "@/core/language/spoken";
@@ -183,18 +184,18 @@ export function browserOf(request: Request): string {
     [/Edg\//, "Edge"],
     [/OPR\//, "Opera"],
     [/Firefox\//, "Firefox"],
-    [/Chrome\/|Chromium\//, "Chrome or Chromium"],
+    [/Chrome\/|Chromium\//, "Chrome/Chromium"],
     [/Safari\//, "Safari"],
   ]);
   const system = first([
-    [/iPhone|iPad/, "iPhone or iPad"],
+    [/iPhone|iPad/, "iPhone/iPad"],
     [/Android/, "Android"],
     [/CrOS/, "ChromeOS"],
     [/Windows/, "Windows"],
     [/Mac OS/, "macOS"],
     [/Linux/, "Linux"],
   ]);
-  return browser && system ? `${browser} on ${system}` : (browser ?? system ?? "A browser");
+  return browser && system ? COMMON.browserOn(browser, system) : (browser ?? system ?? COMMON.aBrowser);
 }
 
 function tokenOf(header: string | null, cookieName: string): string | null {

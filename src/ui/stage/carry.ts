@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/stage";
 import type { Chart } from "@/core/chart/frame/chart";
 import { timeNear } from "@/core/chart/ticks/date-at";
@@ -182,8 +183,8 @@ export class Carry {
     const next = this.neighbour(grab.part, grab.id, along);
     this.result = null;
     if (!next) return;
-    const name = s.event(next.id)?.title || "Untitled";
-    this.show(`${next.side} “${name.slice(0, 40)}”`, x + 12, y + 14);
+    const name = s.event(next.id)?.title || WORDS.untitled;
+    this.show(COMMON.beside[next.side](name.slice(0, 40)), x + 12, y + 14);
     this.result = () => this.moves.place(grab.id, next.id, next.side);
   }
 

@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import type { Target } from "@/core/chart/draw/scene";
 
 export interface OverlayHooks {
@@ -40,7 +41,7 @@ export class Overlay {
     this.hooks = hooks;
     this.root = document.createElement("div");
     this.root.setAttribute("role", "group");
-    this.root.setAttribute("aria-label", "Chart");
+    this.root.setAttribute("aria-label", COMMON.chart);
     this.line = document.createElement("div");
     this.line.className = "chart-line";
     this.line.hidden = true;

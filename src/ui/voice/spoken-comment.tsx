@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/recording";
 
 /** A spoken comment on a submission, to be heard, with its words beneath. */
@@ -20,7 +21,7 @@ export function SpokenComment({
         aria-label={WORDS.spokenComment}
         className="w-full"
       />
-      {voice.spoken ? <p className="whitespace-pre-line text-[14px]">“{voice.spoken}”</p> : null}
+      {voice.spoken ? <p className="whitespace-pre-line text-[14px]">{COMMON.named(voice.spoken)}</p> : null}
     </div>
   );
 }

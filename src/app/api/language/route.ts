@@ -1,5 +1,5 @@
 import type { ValidateFunction } from "ajv";
-import { isLanguage, type Language } from "@/core/language/spoken";
+import { isLanguage, LANGUAGES, type Language } from "@/core/language/spoken";
 import { findUser, languageCookie } from "@/server/accounts/sessions";
 import { chooseLanguage } from "@/server/language/of-account";
 import { fail } from "@/server/http/failure";
@@ -17,7 +17,7 @@ export const PUT = openRoute({ body: readChoice }, async ({ request, body }) => 
   if (!isLanguage(body.language)) return fail("language_unknown");
   const language: Language = body.language;
   const user = await findUser(request);
-  if (user) await chooseLanguage(user.id, language);
+  if (user && Object.hasOwn(LANGUAGES, language)) await chooseLanguage(user.id, language);
   return Response.json(
     { language },
     { headers: { "Cache-Control": "no-store", "Set-Cookie": languageCookie(language) } },

@@ -2,6 +2,11 @@ import type * as En from "../en/common";
 import type { Like } from "../like";
 
 export const WORDS: Like<typeof En.WORDS> = {
+  chart: "Schaubild",
+  beside: { before: (name) => `vor „${name}“`, after: (name) => `nach „${name}“` },
+  the: (span) => span,
+  browserOn: (browser, system) => `${browser} auf ${system}`,
+  aBrowser: "Ein Browser",
   untitled: "Ohne Titel",
   named: (title) => `„${title || "Ohne Titel"}“`,
   draft: "Entwurf",

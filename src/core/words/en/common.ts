@@ -1,5 +1,10 @@
 /** Short words that many places say alike. */
 export const WORDS = {
+  chart: "Chart",
+  beside: { before: (name: string) => `before “${name}”`, after: (name: string) => `after “${name}”` },
+  the: (span: string) => `the ${span}`,
+  browserOn: (browser: string, system: string) => `${browser} on ${system}`,
+  aBrowser: "A browser",
   untitled: "Untitled",
   /** A title within a sentence. */
   named: (title: string) => `“${title || "Untitled"}”`,

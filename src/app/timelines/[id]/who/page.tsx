@@ -1,3 +1,4 @@
+import { WORDS as COMMON } from "@/core/words/common";
 import { locale } from "@/core/language/spoken";
 import Link from "next/link";
 import { notFound } from "next/navigation";
@@ -133,7 +134,7 @@ export default async function WhoPage({ params }: { params: Promise<{ id: string
                           : p.of === "closing"
                             ? WORDS.closing
                             : shares.titles[p.of]
-                              ? `“${shares.titles[p.of]}”`
+                              ? COMMON.named(shares.titles[p.of] ?? "")
                               : WORDS.anEvent,
                       )}
                     </strong>{" "}
