@@ -28,7 +28,10 @@ function takenEarly(path: string, source: string): string[] {
   const walk = (node: Node): void => {
     if (node.type === "CallExpression" && (node.callee as Node).type === "MemberExpression")
       for (const given of node.arguments as Node[]) atOnce.add(given);
-    if (atOnce.has(node) && /Function/.test(node.type)) return walk(node.body as Node);
+    if (atOnce.has(node) && /Function/.test(node.type)) {
+      walk(node.body as Node);
+      return;
+    }
     if (
       /^TS/.test(node.type) ||
       node.type === "ImportDeclaration" ||

@@ -8,4 +8,5 @@ learnLanguages();
 type Deed = (args: unknown) => Promise<unknown>;
 
 export default ({ name, args, language }: { name: keyof typeof deeds; args: unknown; language: Language }) =>
+  // biome-ignore lint/performance/noDynamicNamespaceImportAccess: a thread does any of them
   speakIn(language, () => (deeds[name] as Deed)(args));

@@ -15,5 +15,5 @@ export const WORDS: Like<typeof En.WORDS> = {
   labelMovedPixelsTheRidge: (abs, x) => `Beschriftung verschoben, ${abs} Pixel ${x} dem First.`,
   itsLabelIsNotShown: "Die Beschriftung ist hier nicht zu sehen. Zoome hinein, bis sie da ist.",
   untitled: "Ohne Titel",
-  now: (side, x) => `Jetzt ${side} ${x}.`,
+  now: (side, x) => `Jetzt ${side === "before" ? "vor" : "nach"} ${x}.`,
 };
