@@ -125,7 +125,7 @@ export async function ensureBuilt() {
 }
 
 /** The languages but English. */
-const LANGUAGES = ["de"];
+const LANGUAGES = ["de", "es"];
 
 /** Bundles what a reader's page loads, into public/reader. */
 export async function bundleForReaders() {

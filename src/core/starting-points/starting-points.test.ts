@@ -5,10 +5,11 @@ import { inOrder } from "../timeline/order";
 import { problems } from "../timeline/problems";
 import { categoriesOf } from "../timeline/timeline";
 import { STARTING_POINTS as GERMAN } from "../words/de/starting-points";
+import { STARTING_POINTS as SPANISH } from "../words/es/starting-points";
 import { STARTING_POINTS as ENGLISH } from "../words/en/starting-points";
 import { keepExamples, pointTimeline, untouchedExamples, withoutExamples } from "./starting-points";
 
-const ALL = [ENGLISH, GERMAN].flatMap((all) => (all as typeof ENGLISH).map((p) => [p.title, p] as const));
+const ALL = [ENGLISH, GERMAN, SPANISH].flatMap((all) => (all as typeof ENGLISH).map((p) => [p.title, p] as const));
 
 describe.each(ALL)("the starting point %s", (_, point) => {
   const t = pointTimeline(point);

@@ -1,6 +1,7 @@
 import "server-only";
 import { AsyncLocalStorage } from "node:async_hooks";
 import { DE } from "@/core/words/de/all";
+import { ES } from "@/core/words/es/all";
 import { mirrored } from "@/core/language/mirrored";
 import { EN } from "@/core/words/en/all";
 import { type Language, learn, MIRROR } from "@/core/language/spoken";
@@ -11,6 +12,7 @@ import { type Language, learn, MIRROR } from "@/core/language/spoken";
  */
 export function learnLanguages(): void {
   learn("de", DE);
+  learn("es", ES);
   if (process.env.MIRROR === "1") learn(MIRROR as Language, mirrored(EN));
   (globalThis as { fastigoSpeaks?: unknown }).fastigoSpeaks ??= new AsyncLocalStorage<Language>();
 }

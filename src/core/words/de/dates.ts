@@ -1,5 +1,6 @@
 import type { DateProblem } from "../../time/date-problem";
-import { MONTH_NAMES } from "./months";
+import { saidIn } from "../../time/read/said-in";
+import { DE } from "../../time/tongues/de";
 
 const KEPT = "Es bleibt, wie du es geschrieben hast.";
 
@@ -8,7 +9,7 @@ export function dateProblemText(p: DateProblem): string {
     case "not_a_date":
       return `Dieses Datum kann Fastigo nicht lesen. ${KEPT} Versuch es mit 14. Nov. 1872, um 1840, 310 v. Chr. oder 1838 - 1905.`;
     case "no_such_day":
-      return `${MONTH_NAMES[p.month - 1]} ${p.year < 1 ? `${1 - p.year} v. Chr.` : p.year} hatte ${p.days} Tage. ${KEPT} Meinst du ${either(p.readings)}?`;
+      return `${DE.months[p.month - 1]} ${p.year < 1 ? `${1 - p.year} v. Chr.` : p.year} hatte ${p.days} Tage. ${KEPT} Meinst du ${either(p.readings)}?`;
     case "no_such_month":
       return `Einen Monat ${p.month} gibt es nicht. ${KEPT} Monate gehen von 1 bis 12.`;
     case "two_orders":
@@ -20,7 +21,7 @@ export function dateProblemText(p: DateProblem): string {
     case "year_nought":
       return `Ein Jahr 0 gab es nicht: Auf 1 v. Chr. folgte 1 n. Chr. ${KEPT} Meinst du ${either(p.readings)}?`;
     case "end_before_start":
-      return `Das Ende (${p.end}) liegt vor dem Anfang (${p.start}). ${KEPT} Meinst du ${either(p.readings)}?`;
+      return `Das Ende (${saidIn("de", p.end)}) liegt vor dem Anfang (${saidIn("de", p.start)}). ${KEPT} Meinst du ${either(p.readings)}?`;
     case "no_day_for_time":
       return `Eine Uhrzeit braucht ihren Tag: 14. Nov. 1872 22:10, oder ein Tag für alle Zeiten. ${KEPT}`;
     case "no_year":
@@ -33,7 +34,6 @@ export function dateProblemText(p: DateProblem): string {
 }
 
 function either(readings: readonly string[]): string {
-  return readings.length < 2
-    ? (readings[0] ?? "ein anderes Datum")
-    : `${readings.slice(0, -1).join(", ")} oder ${readings.at(-1)}`;
+  const said = readings.map((r) => saidIn("de", r));
+  return said.length < 2 ? (said[0] ?? "ein anderes Datum") : `${said.slice(0, -1).join(", ")} oder ${said.at(-1)}`;
 }

@@ -123,7 +123,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   seasons: "Jahreszeiten",
   ofTheNorth: "des Nordens",
   ofTheSouth: "des Südens",
-  eitherWay: (unitWord) => `${unitWord} nach beiden Seiten`,
+  eitherWay: (unitWord) => `${({ days: "Tage", years: "Jahre" })[unitWord] ?? unitWord} nach beiden Seiten`,
   thisIsNotADay: "Das ist kein Tag, den Fastigo lesen kann. Versuch es mit 14. Nov. 1872.",
   timesAloneSuchAs5: "Uhrzeiten allein, wie 5:40",
   needTheirDay: "brauchen ihren Tag",

@@ -40,7 +40,7 @@ export function findingText(f: Finding, t: Timeline): string {
     case "hard_to_read":
       return `Es ist schwer zu lesen: ${f.ease} von 100 nach der Länge seiner Wörter und Sätze. Sag es einfacher, wo du kannst.`;
     case "empty_stretch": {
-      const [from, to] = [dayText(f.from), dayText(f.to)];
+      const [from, to] = [dayText(f.from, { language: "de" }), dayText(f.to, { language: "de" })];
       return `Zwischen ${from} und ${to} steht nichts, das sind ${Math.round(f.share * 100)} von 100 des Zeitraums. Gibt es dazu etwas zu sagen?`;
     }
     case "contrast":

@@ -1,0 +1,40 @@
+import type * as En from "../en/presenting";
+import type { Like } from "../like";
+
+export const WORDS: Like<typeof En.WORDS> = {
+  present: "Presentar",
+  presenting: (title) => `Presentando ${title || "la línea de tiempo"}`,
+  back: "Atrás",
+  next: "Siguiente",
+  of: (n, of) => `${n} de ${of}`,
+  oneByOne: "Una cosa cada vez",
+  byItself: "Por sí sola",
+  byItselfEvery: "Avanza por sí sola",
+  off: "no",
+  every: (seconds) => `cada ${seconds} s`,
+  pen: "Lápiz",
+  pointer: "Puntero",
+  black: "Negro",
+  blackNow: "La pantalla está en negro. Pulsa B, o sigue de cualquier modo.",
+  fullScreen: "Pantalla completa",
+  leave: "Salir",
+  more: "Más",
+  speaker: "Ventana de quien habla",
+  blocked:
+    "El navegador no dejó que se abriera la ventana de quien habla. Permite que esta página abra ventanas y pulsa de nuevo; o abre esta dirección en una ventana propia:",
+  jump: "Saltar a",
+  jumpHint: "un año o palabras, Entrar",
+  notFound: (text) => `Aquí nada tiene «${text}».`,
+  closing: "El final",
+  keys: "Las flechas, el espacio o un mando llevan adelante y atrás; . o B pone la pantalla en negro, P sola es el lápiz, L el puntero, F la pantalla completa; escribe un año o palabras y pulsa Entrar para saltar; Escape sale.",
+  notes: "Notas",
+  noNotes: "Para esto no hay ninguna nota.",
+  notesOnlyHere: "Las notas se ven solo en la vista previa de quienes editan.",
+  comesNext: "Después:",
+  atTheEnd: "Este es el último.",
+  clock: "Reloj",
+  elapsed: "Desde el comienzo",
+  startAgain: "Contar de nuevo",
+  waiting:
+    "Esta ventana sigue una presentación de la misma línea de tiempo en otra ventana. Aún no ha empezado ninguna.",
+};

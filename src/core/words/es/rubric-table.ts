@@ -1,0 +1,9 @@
+import type * as En from "../en/rubric-table";
+import type { Like } from "../like";
+
+export const WORDS: Like<typeof En.WORDS> = {
+  markedBy: "Con qué se califica",
+  upTo: (points, weight) =>
+    weight === 1 ? `hasta ${points} puntos` : `hasta ${points} puntos, contados ${weight} veces`,
+  reached: "– se alcanzó esto",
+};

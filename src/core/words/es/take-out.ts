@@ -1,0 +1,53 @@
+import type * as En from "../en/take-out";
+import type { Like } from "../like";
+
+const n = (x: number) => x.toLocaleString("es");
+
+export const WORDS: Like<typeof En.WORDS> = {
+  takeOut: "Sacar",
+  takeOutHint: "Guardar los eventos en un archivo: para una hoja de cálculo, un calendario, un documento",
+  which: "Qué eventos",
+  all: (x) => `Todos (${n(x)})`,
+  lookedAt: (x) => `Los que se miran (${n(x)})`,
+  chosen: (x) => `Los elegidos (${n(x)})`,
+  as: "Como",
+  save: "Guardar",
+  saving: "Escribiendo el archivo",
+  notWritten: "Ahora no se ha podido escribir el archivo. Inténtalo de nuevo.",
+  formats: {
+    xlsx: "Hoja de cálculo (XLSX)",
+    ods: "Hoja de cálculo (ODS)",
+    csv: "Tabla (CSV)",
+    ics: "Calendario (iCalendar)",
+    md: "Documento (Markdown)",
+    html: "Página web con una tabla (HTML)",
+    txt: "Texto plano",
+    json: "Todo, para traerlo de nuevo (JSON)",
+    svg: "El gráfico como dibujo (SVG)",
+    ged: "Archivo familiar (GEDCOM)",
+  },
+  hints: {
+    xlsx: "Todo; lo que se cambie en ella se puede traer de nuevo.",
+    ods: "Todo; lo que se cambie en ella se puede traer de nuevo.",
+    csv: "Todo; lo que se cambie en ella se puede traer de nuevo.",
+    ics: "Días y horas para un calendario; los eventos sin día, como entradas de diario.",
+    md: "Encabezados con sus textos y fuentes.",
+    html: "Una página con una tabla, que se abre en cualquier parte.",
+    txt: "Un evento por línea, con su texto debajo.",
+    json: "No se deja nada fuera. Las imágenes y los sonidos se nombran, no van dentro.",
+    svg: "Como se dibuja el gráfico en una página ancha.",
+    ged: "Lo que vino de un archivo familiar, de nuevo como tal.",
+  },
+  eventsSheet: "Eventos",
+  days: ["Primer día", "Último día"],
+  untitled: "Sin título",
+  columns: ["Cuándo", "Título", "Categoría", "Lugar", "Descripción", "Fuentes"],
+  category: "Categoría",
+  partOf: "Parte de",
+  place: "Lugar",
+  tags: "Etiquetas",
+  source: "Fuente",
+  link: "Enlace",
+  sources: "Fuentes",
+  notFromAFamilyFile: "Esta línea de tiempo no viene de un archivo familiar: no hay nada que escribir como GEDCOM.",
+};
