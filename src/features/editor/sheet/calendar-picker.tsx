@@ -2,7 +2,7 @@
 
 import { useId, useMemo, useState } from "react";
 import { DayPicker } from "react-day-picker";
-import { de, enGB, es } from "react-day-picker/locale";
+import { de, es } from "react-day-picker/locale";
 import { language } from "@/core/language/spoken";
 import { tongueOf } from "@/core/time/tongues/tongues";
 import { civilFrom } from "@/core/time/calendar";
@@ -18,7 +18,8 @@ import { INPUT } from "@/ui/controls/field";
 const FIRST_YEAR = 1583;
 const LAST_YEAR = 9_999;
 
-const LOCALES: Partial<Record<string, typeof enGB>> = { en: enGB, de, es };
+/** English is the picker's own. */
+const LOCALES: Partial<Record<string, typeof de>> = { de, es };
 
 interface Day {
   year: number;
@@ -157,7 +158,7 @@ export default function CalendarPicker({
       </div>
       <DayPicker
         mode="single"
-        locale={LOCALES[language()] ?? enGB}
+        {...(LOCALES[language()] ? { locale: LOCALES[language()]! } : {})}
         required={false}
         month={local({ ...seen, day: 1 })}
         onMonthChange={(m) => look(m.getFullYear(), m.getMonth())}
