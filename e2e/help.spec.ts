@@ -26,7 +26,7 @@ test("the guide is found by words, and no link in it leads nowhere", async ({ br
     expect(asked.size).toBeLessThan(200);
   }
   expect(nowhere).toEqual([]);
-  for (const t of GUIDE) if (t.picture) expect(asked).toContain(`/help/pictures/${t.picture.name}`);
+  for (const t of GUIDE) if (t.picture) expect(asked).toContain(`/help/pictures/${t.picture.file}`);
   const pdf = await (await page.request.get("/help/pdf")).body();
   expect(pdf.subarray(0, 5).toString()).toBe("%PDF-");
   expect((await page.request.get("/help/pictures/package.json")).status()).toBe(404);

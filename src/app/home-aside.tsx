@@ -27,7 +27,7 @@ export function HomeAside({
   return (
     <aside
       aria-label={WORDS.classesAndWork}
-      className="w-[340px] shrink-0 border-l border-line bg-panel px-5 py-6 max-lg:w-full max-lg:border-t max-lg:border-l-0"
+      className="w-[340px] shrink-0 border-s border-line bg-panel px-5 py-6 max-lg:w-full max-lg:border-t max-lg:border-s-0"
     >
       {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.waitingForYou}</h2> : null}
       {classes.some((c) => c.role !== "student" && !c.archived) ? (
@@ -36,7 +36,7 @@ export function HomeAside({
         </Link>
       ) : null}
       {teaching.map((t) => (
-        <Card key={t.assignment} colour="border-l-sun">
+        <Card key={t.assignment} colour="border-s-sun">
           <Link
             href={`/assignments/${t.assignment}${t.first ? `?s=${t.first}` : ""}`}
             className="font-head text-[16px] font-[650] underline"
@@ -57,7 +57,7 @@ export function HomeAside({
       ))}
       {due.length + practices.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.due3}</h2> : null}
       {practices.map((p) => (
-        <Card key={p.id} colour="border-l-sun">
+        <Card key={p.id} colour="border-s-sun">
           <a href={`/practice/${p.id}`} className="font-head text-[16px] font-[650] underline">
             {p.title || WORDS.untitled}
           </a>
@@ -73,7 +73,7 @@ export function HomeAside({
         </Card>
       ))}
       {due.map((w) => (
-        <Card key={w.assignment} colour="border-l-sun">
+        <Card key={w.assignment} colour="border-s-sun">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
           </Link>
@@ -96,7 +96,7 @@ export function HomeAside({
       ))}
       {waiting.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.submitted}</h2> : null}
       {waiting.map((w) => (
-        <Card key={w.assignment} colour="border-l-verdigris-light">
+        <Card key={w.assignment} colour="border-s-verdigris-light">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
           </Link>
@@ -107,7 +107,7 @@ export function HomeAside({
       ))}
       {returned.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.returned}</h2> : null}
       {returned.map((w) => (
-        <Card key={w.assignment} colour="border-l-verdigris">
+        <Card key={w.assignment} colour="border-s-verdigris">
           <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
           </Link>
@@ -124,7 +124,7 @@ export function HomeAside({
             <Link href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
               {c.name}
             </Link>
-            <span className="ml-2 text-[14px] text-quiet">
+            <span className="ms-2 text-[14px] text-quiet">
               {c.role === "student" ? WORDS.student : `${c.members} ${c.members === 1 ? "student" : "students"}`}
               {c.role === "assistant" ? WORDS.assisting : ""}
               {c.archived ? WORDS.yearIsOver : ""}
@@ -138,6 +138,6 @@ export function HomeAside({
 
 function Card({ colour, children }: { colour: string; children: React.ReactNode }) {
   return (
-    <div className={`mb-2 rounded-lg border border-l-[6px] border-line bg-white px-3 py-2.5 ${colour}`}>{children}</div>
+    <div className={`mb-2 rounded-lg border border-s-[6px] border-line bg-white px-3 py-2.5 ${colour}`}>{children}</div>
   );
 }

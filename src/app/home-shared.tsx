@@ -15,7 +15,7 @@ export function Invitations({ of }: { of: Awaited<ReturnType<typeof invitationsF
       <ul>
         {of.map((i) => (
           <li key={i.token} className="mt-2 flex flex-wrap items-center gap-2">
-            <span className="mr-auto">
+            <span className="me-auto">
               <strong>{i.title || WORDS.untitled}</strong>: {i.by}, {WORDS.may[i.role]}
             </span>
             <Link href={`/join/${i.token}`} className={buttonLook("plain", "small")}>

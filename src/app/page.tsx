@@ -76,16 +76,16 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
               {WORDS.newTimeline}
             </Link>
             <BringInFile />
-            <Link href="/join-class" className={`${buttonLook("plain")} ml-2`}>
+            <Link href="/join-class" className={`${buttonLook("plain")} ms-2`}>
               {WORDS.joinAClass}
             </Link>
-            <Link href="/classes" className={`${buttonLook("plain")} ml-2`}>
+            <Link href="/classes" className={`${buttonLook("plain")} ms-2`}>
               {WORDS.newClass}
             </Link>
-            <Link href="/published/mine" className={`${buttonLook("quiet")} ml-2`}>
+            <Link href="/published/mine" className={`${buttonLook("quiet")} ms-2`}>
               {WORDS.publishedByMe}
             </Link>
-            <Link href="/bin" className={`${buttonLook("quiet")} ml-2`}>
+            <Link href="/bin" className={`${buttonLook("quiet")} ms-2`}>
               {WORDS.bin}
             </Link>
           </div>
@@ -253,7 +253,7 @@ async function FrontPage() {
         </div>
       </main>
       <footer className="mx-auto max-w-[1240px] px-5 pb-8 text-[14px] text-quiet">
-        <Link href="/help" className="mr-4 underline">
+        <Link href="/help" className="me-4 underline">
           {WORDS.help}
         </Link>
         <Link href="/licences" className="underline">

@@ -12,7 +12,7 @@ export function ListOf({ listed, heading }: { listed: ListedTimeline[]; heading?
             <a href={`/t/${t.address}`} className="text-[16px] font-bold text-verdigris underline">
               {t.title || WORDS.untitled}
             </a>
-            <span className="ml-3 text-[14px] text-quiet">{WORDS.events2(t.by ? WORDS.by(t.by) : "", t.events)}</span>
+            <span className="ms-3 text-[14px] text-quiet">{WORDS.events2(t.by ? WORDS.by(t.by) : "", t.events)}</span>
           </li>
         ))}
       </ul>

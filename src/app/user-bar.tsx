@@ -10,7 +10,7 @@ export async function UserBar() {
   const user = await findPageUser();
   return (
     <>
-      <PlainBar>
+      <PlainBar crowded={user !== null}>
         <Link href="/help" className="rounded-md px-1 underline">
           {WORDS.help}
         </Link>

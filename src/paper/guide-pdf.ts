@@ -11,7 +11,7 @@ export async function makeGuidePdf(picture: (name: string) => Uint8Array | null)
   for (const task of GUIDE) {
     made.say({ kind: "heading", text: task.title });
     for (const [i, step] of task.steps.entries()) made.say({ kind: "item", text: step, bullet: `${i + 1}.` });
-    const bytes = task.picture && picture(task.picture.name);
+    const bytes = task.picture && picture(task.picture.file);
     if (task.picture && bytes) {
       const image = (
         made.doc as unknown as { openImage(b: Buffer): Picture & { width: number; height: number } }

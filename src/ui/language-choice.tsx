@@ -19,12 +19,13 @@ export function LanguageChoice({ dark = false }: { dark?: boolean }) {
     else setProblem(done.sentence);
   };
   return (
-    <span className="flex items-center gap-1.5">
-      <Languages size={18} aria-hidden className="max-sm:hidden" />
+    <span className="relative flex items-center gap-1.5 rounded-md max-sm:size-9 max-sm:justify-center max-sm:has-focus-visible:outline-2">
+      <Languages size={18} aria-hidden />
       <select
         aria-label={WORDS.language}
         className={classes(
-          "h-9 rounded-md border px-2 text-[14px]",
+          // On a phone the sign alone is seen; the list of the device opens from it all the same.
+          "h-9 rounded-md border px-2 text-[14px] max-sm:absolute max-sm:inset-0 max-sm:size-9 max-sm:opacity-0",
           dark ? "border-[#4b6a70] bg-slate text-white" : "border-edge bg-white",
         )}
         disabled={!ready}

@@ -20,7 +20,7 @@ export function RubricTable({
           // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only read
           <li key={i} className="text-[14px]">
             <strong>{c.name}</strong> <span className="text-quiet">{WORDS.upTo(bestOf(c), c.weight)}</span>
-            <ul className="ml-4 list-disc">
+            <ul className="ms-4 list-disc">
               {c.levels.map((l, k) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only read
                 <li key={k} className={classes(chosen[i] === k && "bg-sun-wash font-bold")}>

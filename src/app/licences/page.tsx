@@ -25,13 +25,13 @@ export default function LicencesPage() {
         <p className="mt-4">{WORDS.fontsLicence}</p>
         <p className="mt-2">
           {Object.values({ ...FAMILIES, ...HEADINGS }).map(({ file: font }) => (
-            <a key={font} className="mr-4 text-verdigris underline" href={`/fonts/LICENSE-${font}.txt`}>
+            <a key={font} className="me-4 text-verdigris underline" href={`/fonts/LICENSE-${font}.txt`}>
               {font}
             </a>
           ))}
         </p>
         <h2 className="mt-8 text-[20px]">{WORDS.packagesUsed(list.length)}</h2>
-        <table className="mt-3 w-full text-left text-[14px]">
+        <table className="mt-3 w-full text-start text-[14px]">
           <thead>
             <tr className="border-b border-line text-quiet">
               <th className="py-1.5 font-normal">{WORDS.packageName}</th>

@@ -33,7 +33,7 @@ export default async function OperatorPage() {
           {said.map((r) => (
             <li key={r.id} className="py-3" data-testid="said-report">
               <p className="font-bold">{SAID.saidIn(r.saidBy, r.title)}</p>
-              <p className="border-l-2 border-line pl-2 whitespace-pre-line [overflow-wrap:anywhere]">{r.text}</p>
+              <p className="border-s-2 border-line ps-2 whitespace-pre-line [overflow-wrap:anywhere]">{r.text}</p>
               <p className="mt-1 text-[15px]">
                 <strong>{WORDS.reasons[r.reason]}.</strong> {r.words}{" "}
                 <span className="text-[13px] text-quiet">

@@ -166,7 +166,7 @@ function Labelled({
     <div className="text-[13px] text-quiet">
       <label htmlFor={id}>
         {label}
-        {hint ? <span className="ml-1.5">({hint})</span> : null}
+        {hint ? <span className="ms-1.5">({hint})</span> : null}
       </label>
       {children}
     </div>

@@ -102,7 +102,7 @@ function Column({
     <div className="px-4 py-3">
       <h3 className="font-sans text-[13px] text-quiet">
         {heading}
-        <span className={`ml-2 font-head text-[24px] font-[650] ${strength}`}>{entries.length}</span>
+        <span className={`ms-2 font-head text-[24px] font-[650] ${strength}`}>{entries.length}</span>
       </h3>
       <ul className="mt-1 flex flex-col gap-1.5 text-[14px]">
         {entries.slice(0, MOST_SHOWN).map((e) => (

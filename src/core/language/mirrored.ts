@@ -1,5 +1,5 @@
 /** What is not said: by these one thing is known from another. */
-const KEYS = new Set(["id", "to", "picture"]);
+const KEYS = new Set(["id", "to", "file"]);
 
 /**
  * A language nobody speaks, to see what one that is written from right to left and has longer words would do: every sentence in brackets

@@ -54,7 +54,7 @@ export function AccountForms(props: AccountProps) {
         <a href="/api/account/file" download className={`${buttonLook("plain")} mt-3`}>
           {WORDS.downloadEverything}
         </a>
-        <a href="/api/account/file?as=json" download className={`${buttonLook("quiet")} mt-3 ml-2`}>
+        <a href="/api/account/file?as=json" download className={`${buttonLook("quiet")} mt-3 ms-2`}>
           {WORDS.downloadData}
         </a>
         <BringBack />

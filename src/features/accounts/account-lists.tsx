@@ -41,7 +41,7 @@ export function Sessions({ sessions }: { sessions: OpenSession[] }) {
             {s.own ? null : (
               <Button
                 size="small"
-                className="ml-auto"
+                className="ms-auto"
                 disabled={!ready}
                 onClick={() => end(`/api/account/sessions/${s.id}`)}
               >
@@ -79,7 +79,7 @@ export function Copies({ copies }: { copies: OpenCopy[] }) {
             </span>
             <Button
               size="small"
-              className="ml-auto"
+              className="ms-auto"
               disabled={!ready}
               onClick={() =>
                 void run("DELETE", `/api/timelines/${c.timeline}/frozen-copies/${c.address}`, WORDS.itsLinkIsClosed)

@@ -28,7 +28,7 @@ export function Leaving({ leaving }: { leaving: LeavingAccount }) {
   const mind = useForm({});
   return (
     <Part title={WORDS.deleteTheAccount}>
-      <ul className="mb-3 list-disc pl-5">
+      <ul className="mb-3 list-disc ps-5">
         <li>
           {leaving.goes.length === 0 ? WORDS.nothingGoes : WORDS.goes(leaving.goes.length)}
           {leaving.goes.length > 0 ? ` ${named(leaving.goes.map((t) => t || WORDS.untitled))}` : ""}

@@ -16,7 +16,7 @@ export function AskForLink({ to }: { to: string }) {
   const [sent, setSent] = useState<{ real: boolean; to: string } | null>(null);
   if (sent)
     return (
-      <div role="status" className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-4">
+      <div role="status" className="rounded-md border-s-4 border-verdigris bg-verdigris-wash p-4">
         <p>{WORDS.linkSent(sent.to)}</p>
         {sent.real ? null : <p className="mt-2 text-[14px] text-quiet">{WORDS.noMailServer}</p>}
         <Button kind="quiet" size="small" className="mt-2" onClick={() => setSent(null)}>

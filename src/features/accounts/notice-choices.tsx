@@ -36,7 +36,7 @@ export function NoticeChoices({
       {mail === "goes" ? null : (
         <p className="mt-1 text-[14px] text-quiet">{mail === "none" ? WORDS.noticesNoMail : WORDS.noticesUnproven}</p>
       )}
-      <table className="mt-3 w-full text-left text-[15px]">
+      <table className="mt-3 w-full text-start text-[15px]">
         <thead>
           <tr className="text-[13px] text-quiet">
             <td />

@@ -35,7 +35,7 @@ export function ReturnUnsent() {
       <p role="status" className="mt-2 text-[14px]">
         {said?.text}{" "}
         {said?.timelines.map((id) => (
-          <a key={id} href={`/timelines/${id}`} className="mr-2 text-verdigris underline">
+          <a key={id} href={`/timelines/${id}`} className="me-2 text-verdigris underline">
             {WORDS.openIt}
           </a>
         ))}

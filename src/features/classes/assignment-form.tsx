@@ -344,7 +344,7 @@ export function AssignmentCard({
       <h2 className="text-[20px]">{title}</h2>
       {instructions}
       {requirements.length > 0 ? (
-        <ul className="mt-3 list-disc pl-5">
+        <ul className="mt-3 list-disc ps-5">
           {requirements.map((r) => (
             <li key={requirementKey(r)}>{requirementText(r)}</li>
           ))}
@@ -353,7 +353,7 @@ export function AssignmentCard({
       {given.length > 0 ? (
         <>
           <h3 className="mt-3 font-sans text-[14px] font-bold">{WORDS.givenEvents}</h3>
-          <ul className="list-disc pl-5">
+          <ul className="list-disc ps-5">
             {given.map((g, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: titles may repeat and the list is only read
               <li key={i}>

@@ -93,9 +93,9 @@ export function FigureTable({
       <div className="mt-1 overflow-x-auto">
         <table className="border-collapse text-[14px]">
           <thead>
-            <tr className="border-b border-line text-left text-quiet">
+            <tr className="border-b border-line text-start text-quiet">
               {head.map((h) => (
-                <th key={h} scope="col" className="py-1 pr-4 font-normal">
+                <th key={h} scope="col" className="py-1 pe-4 font-normal">
                   {h}
                 </th>
               ))}
@@ -107,7 +107,7 @@ export function FigureTable({
               <tr key={i} className="border-b border-line">
                 {r.map((c, k) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: a table that is only read
-                  <td key={k} className={`py-1 pr-4 ${k === 0 ? "font-bold" : "tabular-nums"}`}>
+                  <td key={k} className={`py-1 pe-4 ${k === 0 ? "font-bold" : "tabular-nums"}`}>
                     {c}
                   </td>
                 ))}

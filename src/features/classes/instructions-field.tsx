@@ -57,7 +57,7 @@ function PictureView({ node, deleteNode, selected }: NodeViewProps) {
         type="button"
         contentEditable={false}
         aria-label={WORDS.takeOut(picture?.text ?? "")}
-        className="absolute top-1 right-1 rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
+        className="absolute top-1 end-1 rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
         onClick={() => deleteNode()}
       >
         <X size={13} />

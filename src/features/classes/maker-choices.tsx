@@ -150,7 +150,7 @@ export function MakerChoices({
         </div>
         <div className="mt-3">
           <CheckRow label={WORDS.blind} checked={o.blind} onChange={(blind) => onChange({ ...o, blind })} />
-          <p className="ml-6 text-[13px] text-quiet">{WORDS.blindHelp}</p>
+          <p className="ms-6 text-[13px] text-quiet">{WORDS.blindHelp}</p>
         </div>
       </section>
     </>

@@ -51,7 +51,7 @@ export function TakeOutClass({ id, name }: { id: string; name: string }) {
       <Button
         size="small"
         kind="quiet"
-        className="ml-auto"
+        className="ms-auto"
         disabled={!ready}
         aria-label={WORDS.takeOutClass(name)}
         onClick={async () => {
@@ -104,7 +104,7 @@ export function SchoolDesk({
             <li key={t.id} className="flex min-h-10 flex-wrap items-center gap-x-2 py-1">
               <strong>{t.displayName}</strong>
               <span className="text-[14px] text-quiet">{WORDS.role[t.role]}</span>
-              <span className="ml-auto flex gap-1">
+              <span className="ms-auto flex gap-1">
                 {t.id === me ? (
                   <Button
                     size="small"
@@ -138,7 +138,7 @@ export function SchoolDesk({
               <Button
                 size="small"
                 kind="quiet"
-                className="ml-auto"
+                className="ms-auto"
                 disabled={!ready}
                 aria-label={WORDS.withdraw(i.email)}
                 onClick={() => void ask("DELETE", `${path}/teachers`, { email: i.email })}

@@ -67,7 +67,7 @@ export function StudentRow({
           }}
         />
       ) : null}
-      <span className="ml-auto flex gap-1">
+      <span className="ms-auto flex gap-1">
         {code ? (
           <span role="status" className="text-[14px]">
             {WORDS.oneTimeCode} <strong>{code}</strong>

@@ -54,7 +54,7 @@ export function TeachersPanel({
           <li key={t.id} className="flex min-h-10 flex-wrap items-center gap-x-2 py-1">
             <strong>{t.displayName}</strong>
             <span className="text-[14px] text-quiet">{WORDS.role[t.role]}</span>
-            <span className="ml-auto flex gap-1">
+            <span className="ms-auto flex gap-1">
               {leads && t.role === "teacher" ? (
                 <Button
                   size="small"

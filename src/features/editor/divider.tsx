@@ -38,7 +38,7 @@ export function Divider({
           if (e.key === "ArrowDown") setSplit(Math.min(0.95, split + 0.05));
         }}
       />
-      <div className="absolute left-1/2 flex -translate-x-1/2 max-sm:left-[80px] rounded-md border border-edge bg-white">
+      <div className="absolute left-1/2 flex -translate-x-1/2 max-sm:start-[80px] rounded-md border border-edge bg-white">
         <button
           type="button"
           aria-label={folded === "ledger" ? WORDS.showTheLedger : WORDS.foldTheChartAway}

@@ -54,7 +54,7 @@ export function late<P extends object>(
     const Part = part;
     if (Part) return <Part {...props} />;
     return failed ? (
-      <div role="alert" className="border-l-2 border-slate bg-white p-4">
+      <div role="alert" className="border-s-2 border-slate bg-white p-4">
         <p>{WORDS.notFetched}</p>
         <Button
           className="mt-2"

@@ -33,7 +33,7 @@ export function Notices() {
       {notice ? (
         <Banner>
           {notice}
-          <button type="button" className="ml-3 font-bold underline" onClick={() => store.dismissNotice()}>
+          <button type="button" className="ms-3 font-bold underline" onClick={() => store.dismissNotice()}>
             {WORDS.close}
           </button>
         </Banner>
@@ -53,7 +53,7 @@ function SetAsideNotice() {
   return (
     <Banner>
       {WORDS.notTakenByTheServer(setAside.length === 1 ? WORDS.oneChangeWas : WORDS.changesWere(setAside.length))}
-      <button type="button" className="ml-3 font-bold underline" onClick={() => setShown(true)}>
+      <button type="button" className="ms-3 font-bold underline" onClick={() => setShown(true)}>
         {WORDS.showWhatWasSetAside}
       </button>
       <Modal title={WORDS.setAside} open={shown} onOpenChange={setShown}>

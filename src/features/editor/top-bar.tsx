@@ -57,7 +57,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
         </button>
         <p className="truncate text-[13px] text-[#c5d3d3]">{state}</p>
       </div>
-      <div className="ml-auto flex shrink-0 items-center gap-3 max-sm:gap-1.5">
+      <div className="ms-auto flex shrink-0 items-center gap-3 max-sm:gap-1.5">
         <span
           role="status"
           data-testid="saving"

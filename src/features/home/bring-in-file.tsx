@@ -57,7 +57,7 @@ export function BringInFile() {
   return (
     <>
       <label
-        className={`${buttonLook("plain")} ml-2 cursor-pointer focus-within:outline-2 ${busy ? "opacity-50" : ""}`}
+        className={`${buttonLook("plain")} ms-2 cursor-pointer focus-within:outline-2 ${busy ? "opacity-50" : ""}`}
         title={WORDS.fromAFileHint}
       >
         {WORDS.fromAFile}

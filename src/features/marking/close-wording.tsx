@@ -30,13 +30,13 @@ export function CloseWording({ open }: { open: DeskSubmission }) {
               {titles.has(same[0]!.event) ? ` ${WORDS.atEvent(titles.get(same[0]!.event)!)}` : ""}
             </p>
             <div className="grid grid-cols-2 gap-2">
-              <q className="border-l-2 border-verdigris pl-2">{same[0]!.passage}</q>
+              <q className="border-s-2 border-verdigris ps-2">{same[0]!.passage}</q>
               <div className="flex flex-col gap-1.5">
                 {same.map((c, i) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only read
                   <div key={i}>
                     <span className="block text-[13px] text-quiet">{where(c)}</span>
-                    <q className="block border-l-2 border-edge pl-2">{c.other}</q>
+                    <q className="block border-s-2 border-edge ps-2">{c.other}</q>
                   </div>
                 ))}
               </div>

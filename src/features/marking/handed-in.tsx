@@ -132,7 +132,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
           <strong className="text-verdigris">{e.when || WORDS.noDate}</strong>
           {e.category ? <span className="text-quiet"> · {e.category}</span> : null}
           {e.since ? (
-            <strong className="ml-2 rounded-sm bg-sun px-1.5 text-[12px] text-slate">
+            <strong className="ms-2 rounded-sm bg-sun px-1.5 text-[12px] text-slate">
               {e.since === "new" ? WORDS.new : WORDS.changed}
             </strong>
           ) : null}
@@ -141,7 +141,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
         {e.html ? (
           <div
             ref={words}
-            className="mt-1 max-w-[62ch] text-[15px] [&_a]:underline [&_blockquote]:border-l-2 [&_blockquote]:border-line [&_blockquote]:pl-3 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mb-1.5 [&_ul]:list-disc [&_ul]:pl-5"
+            className="mt-1 max-w-[62ch] text-[15px] [&_a]:underline [&_blockquote]:border-s-2 [&_blockquote]:border-line [&_blockquote]:ps-3 [&_ol]:list-decimal [&_ol]:ps-5 [&_p]:mb-1.5 [&_ul]:list-disc [&_ul]:ps-5"
             // Escaped where it is made (blocks-html.ts).
             dangerouslySetInnerHTML={{ __html: e.html }}
           />
@@ -168,7 +168,7 @@ function EventRow({ event: e, open, total }: { event: DeskEvent; open: DeskSubmi
               ) : (
                 s.text
               )}
-              {s.quote ? <q className="ml-1">{s.quote}</q> : null}
+              {s.quote ? <q className="ms-1">{s.quote}</q> : null}
             </span>
           ))}
         </p>
@@ -226,7 +226,7 @@ function Medium({ medium: m }: { medium: DeskMedium }) {
       <figcaption className="text-[12px] text-quiet">
         {m.caption || m.elsewhere ? <b className="text-ink">{m.caption || m.text} </b> : null}
         {m.elsewhere ? (
-          <a className="mr-1 underline" href={m.elsewhere} target="_blank" rel="noopener noreferrer nofollow">
+          <a className="me-1 underline" href={m.elsewhere} target="_blank" rel="noopener noreferrer nofollow">
             {WORDS.atAnotherSite}
           </a>
         ) : null}

@@ -172,7 +172,7 @@ function Chip({ person, children }: { person: Person; children: ReactNode }) {
     <div
       ref={setNodeRef}
       className={classes(
-        "flex items-center rounded-md border border-line bg-panel pr-1 text-[14px]",
+        "flex items-center rounded-md border border-line bg-panel pe-1 text-[14px]",
         isDragging && "relative z-10 shadow-md",
       )}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
@@ -241,7 +241,7 @@ function Pairs({
             <button
               type="button"
               aria-label={WORDS.takePair(name(p[0]), name(p[1]))}
-              className="ml-1 rounded-sm p-1 hover:bg-verdigris-wash"
+              className="ms-1 rounded-sm p-1 hover:bg-verdigris-wash"
               onClick={() => onChange(pairs.filter((_, k) => k !== i))}
             >
               <X size={13} aria-hidden />

@@ -65,13 +65,13 @@ export function MarkPanel({
     <aside
       aria-label={WORDS.marking}
       // Where both do not stand beside each other, what is being marked comes first.
-      className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
+      className="w-[340px] shrink-0 overflow-y-auto border-s border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-s-0"
     >
       <div className="flex items-center gap-2">
         <h2 ref={heading} tabIndex={-1} className="text-[20px]">
           {open.members.join(", ")}
         </h2>
-        <span className="ml-auto flex gap-1">
+        <span className="ms-auto flex gap-1">
           <Button size="small" onClick={() => onStep(-1)} title={WORDS.altAndTheUpArrow}>
             {WORDS.previous}
           </Button>
@@ -202,7 +202,7 @@ export function MarkPanel({
       {open.aside.length > 0 ? (
         <section aria-label={WORDS.asideTitle} className="mt-4 text-[14px]">
           <h3 className="font-sans text-[14px] font-bold">{WORDS.asideTitle}</h3>
-          <ul className="list-disc pl-5">
+          <ul className="list-disc ps-5">
             {open.aside.map((reason) => (
               <li key={reason}>{reason}</li>
             ))}

@@ -161,7 +161,7 @@ export function MarkingDesk({
               count("not_begun"),
             )}
           </span>
-          <span className="ml-auto flex flex-wrap items-center gap-2">
+          <span className="ms-auto flex flex-wrap items-center gap-2">
             <Link href={`/assignments/${assignment}/figures`} className={buttonLook("quiet", "small")}>
               {WORDS.figures}
             </Link>
@@ -221,17 +221,17 @@ export function MarkingDesk({
         <div className="overflow-x-auto">
           <table className="w-full border-collapse text-[14px]" data-testid="groups">
             <thead>
-              <tr className="border-b border-line text-left text-[13px] text-quiet">
-                <th className="py-1.5 pr-3 font-normal">{WORDS.group}</th>
+              <tr className="border-b border-line text-start text-[13px] text-quiet">
+                <th className="py-1.5 pe-3 font-normal">{WORDS.group}</th>
                 {columns.map((c) => (
-                  <th key={requirementKey(c.requirement)} className="py-1.5 pr-3 font-normal">
+                  <th key={requirementKey(c.requirement)} className="py-1.5 pe-3 font-normal">
                     {requirementName(c.requirement)}
                   </th>
                 ))}
                 {rows.some((r) => r.given.of > 0) ? (
-                  <th className="py-1.5 pr-3 font-normal">{WORDS.givenDatesRight}</th>
+                  <th className="py-1.5 pe-3 font-normal">{WORDS.givenDatesRight}</th>
                 ) : null}
-                <th className="py-1.5 pr-3 font-normal">{WORDS.state}</th>
+                <th className="py-1.5 pe-3 font-normal">{WORDS.state}</th>
                 <th className="py-1.5 font-normal">{WORDS.mark}</th>
                 <td />
               </tr>
@@ -245,7 +245,7 @@ export function MarkingDesk({
                     r.submission === open?.id && r.submission && "bg-sun-wash",
                   )}
                 >
-                  <td className="py-2 pr-3 font-bold">
+                  <td className="py-2 pe-3 font-bold">
                     {r.submission ? (
                       <Link
                         href={path(r.submission)}
@@ -283,16 +283,16 @@ export function MarkingDesk({
                     )}
                   </td>
                   {columns.map((c, i) => (
-                    <td key={requirementKey(c.requirement)} className="py-2 pr-3 whitespace-nowrap">
+                    <td key={requirementKey(c.requirement)} className="py-2 pe-3 whitespace-nowrap">
                       {r.checks[i] ? <Meter check={r.checks[i]} /> : "–"}
                     </td>
                   ))}
                   {rows.some((x) => x.given.of > 0) ? (
-                    <td className="py-2 pr-3 whitespace-nowrap">
+                    <td className="py-2 pe-3 whitespace-nowrap">
                       {r.submission ? WORDS.of3(r.given.right, r.given.of) : "–"}
                     </td>
                   ) : null}
-                  <td className="py-2 pr-3 whitespace-nowrap">
+                  <td className="py-2 pe-3 whitespace-nowrap">
                     {r.before > 0 && r.state === "submitted" ? WORDS.submittedAgain : stateText(r.state)}
                     {r.toImprove ? WORDS.toImprove : ""}
                     {r.submittedAt ? (
@@ -301,10 +301,10 @@ export function MarkingDesk({
                         <LocalTime at={r.submittedAt} day />
                       </>
                     ) : null}
-                    {r.late > 0 ? <strong className="ml-1 text-copper-dark">{lateText(r.late)}</strong> : null}
+                    {r.late > 0 ? <strong className="ms-1 text-copper-dark">{lateText(r.late)}</strong> : null}
                   </td>
                   <td className="py-2 whitespace-nowrap">{r.points === null ? "–" : `${r.points} / ${total}`}</td>
-                  <td className="py-1 pl-3">
+                  <td className="py-1 ps-3">
                     {mayMark && r.accounts.length > 0 && (!r.submission || r.toImprove) ? (
                       <MoreTime
                         assignment={assignment}

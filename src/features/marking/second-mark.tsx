@@ -34,7 +34,7 @@ export function SecondMark({ open, total }: { open: DeskSubmission; total: numbe
   return (
     <aside
       aria-label={WORDS.secondTitle}
-      className="w-[340px] shrink-0 overflow-y-auto border-l border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-l-0"
+      className="w-[340px] shrink-0 overflow-y-auto border-s border-line bg-panel p-5 max-lg:order-first max-lg:w-full max-lg:border-b max-lg:border-s-0"
     >
       <h2 ref={heading} tabIndex={-1} className="text-[20px]">
         {open.members.join(", ")}

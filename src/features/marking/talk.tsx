@@ -49,7 +49,7 @@ export function Questions({
             <strong>{q.by}</strong> {titles[q.event] ? WORDS.atEvent(titles[q.event]!) : ""}:{" "}
             <span className="whitespace-pre-line">{q.text}</span>
             {q.answer ? (
-              <span className="block border-l-2 border-verdigris pl-2 whitespace-pre-line">
+              <span className="block border-s-2 border-verdigris ps-2 whitespace-pre-line">
                 {q.answeredBy}: {q.answer}
               </span>
             ) : (

@@ -1,4 +1,4 @@
-import { language } from "@/core/language/spoken";
+import { directionOf, language } from "@/core/language/spoken";
 import { escapeXml } from "@/core/chart/draw/to-svg";
 import { pageStyle } from "@/core/looks/page-style";
 import { HOUSE_STYLE } from "@/core/looks/style";
@@ -12,7 +12,7 @@ export function practicePage({ script, ...task }: Task & { script: string }): { 
   const style = pageStyle(HOUSE_STYLE) + STYLE;
   const data = JSON.stringify(task).replaceAll("<", "\\u003c");
   const html = `<!doctype html>
-<html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(WORDS.title(task.title))} - Fastigo</title><meta name="robots" content="noindex"><link rel="icon" href="/favicon.svg"><style>${style}</style></head>
+<html lang="${language()}" dir="${directionOf(language())}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(WORDS.title(task.title))} - Fastigo</title><meta name="robots" content="noindex"><link rel="icon" href="/favicon.svg"><style>${style}</style></head>
 <body><main><h1>${escapeXml(WORDS.title(task.title))}</h1><p><a href="${escapeXml(task.back)}">${WORDS.backToClass}</a></p><noscript><p>${WORDS.needsScript}</p></noscript></main>
 <script type="application/json" id="${TASK}">${data}</script><script src="${escapeXml(script)}" defer></script></body></html>`;
   return { html, style };

@@ -5,7 +5,7 @@ export const OPEN_STYLE = `.hung{position:absolute;overflow:auto;background:var(
 .rope{position:absolute;width:3px;z-index:3;pointer-events:none}
 .over{display:none}
 .hung .story{max-width:none}
-.hung .story .date{margin-right:300px;font-size:18px}
+.hung .story .date{margin-inline-end:300px;font-size:18px}
 .hung .story h2{font-size:32px;margin-bottom:8px;text-wrap:pretty}
 .hung .between{margin:0 0 12px}
 .hung .between a{font-weight:700}
@@ -22,12 +22,12 @@ export const OPEN_STYLE = `.hung{position:absolute;overflow:auto;background:var(
 .parts{margin:18px 0 0;clear:both}
 .parts h3{font:700 15px/1.4 var(--type),sans-serif;color:var(--quiet);margin:0 0 6px}
 .parts svg{display:block;max-width:100%;height:auto}
-.parts ul{list-style:none;margin:0;padding:0}.parts li{border-top:1px solid var(--line)}.parts li a{display:block;padding:10px 0;color:var(--ink);text-decoration:none}.parts li strong{color:var(--accent);margin-right:8px}
+.parts ul{list-style:none;margin:0;padding:0}.parts li{border-top:1px solid var(--line)}.parts li a{display:block;padding:10px 0;color:var(--ink);text-decoration:none}.parts li strong{color:var(--accent);margin-inline-end:8px}
 .parts a:hover .hit,.parts a:focus .hit{fill:rgba(242,182,50,.18)}
 [data-open]:not([data-open=""]) .zoom,[data-open]:not([data-open=""]) .foot{display:none}
 .narrow .over{display:block;cursor:pointer}.narrow .chart-live,.narrow .key{display:none}
-.narrow .hung{position:static;min-height:calc(100dvh - 150px);box-shadow:none;overflow:visible;border-left-width:0;padding:14px 16px 76px;max-width:760px;margin:0 auto;touch-action:pan-y pinch-zoom}
-.narrow .hung .story .date{margin-right:0}
+.narrow .hung{position:static;min-height:calc(100dvh - 150px);box-shadow:none;overflow:visible;border-inline-start-width:0;padding:14px 16px 76px;max-width:760px;margin:0 auto;touch-action:pan-y pinch-zoom}
+.narrow .hung .story .date{margin-inline-end:0}
 .narrow .hung .story h2{font-size:26px}
 .narrow .hung{--most:52vh}
 .narrow .ways-on{position:fixed;float:none;left:0;right:0;bottom:0;top:auto;margin:0;padding:8px 16px;background:var(--panel);border-top:1px solid var(--line);z-index:6}
@@ -39,6 +39,6 @@ export const OPEN_STYLE = `.hung{position:absolute;overflow:auto;background:var(
 .large .fit img{display:block;max-width:100%;max-height:100%;object-fit:contain}
 .large.enlarged .fit{max-width:none;max-height:none;cursor:zoom-out}.large.enlarged .fit img{max-width:none;max-height:none;min-width:100vw}
 .bar-large{display:flex;flex-wrap:wrap;align-items:center;gap:8px 10px;padding:10px 18px;background:var(--bar)}
-.bar-large div{flex:1 1 260px;min-width:0}.bar-large div span{color:var(--sun);font-weight:700;margin-right:10px}.bar-large p{margin:0;font-size:14px;color:var(--bar-quiet)}
+.bar-large div{flex:1 1 260px;min-width:0}.bar-large div span{color:var(--sun);font-weight:700;margin-inline-end:10px}.bar-large p{margin:0;font-size:14px;color:var(--bar-quiet)}
 .bar-large button{font:inherit;font-weight:700;color:var(--bar-ink);background:none;border:1px solid var(--bar-edge);border-radius:6px;min-width:44px;min-height:44px;padding:0 13px;cursor:pointer}
 .bar-large button:hover:enabled{background:var(--bar-hover)}.bar-large button:disabled{opacity:.4;cursor:default}`;

@@ -9,7 +9,7 @@ import { mannerOf } from "@/core/timeline/read-options";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS as PLACES } from "@/core/words/places";
 import { WORDS as BASED } from "@/core/words/published-pages";
-import { language, locale } from "@/core/language/spoken";
+import { directionOf, language, locale } from "@/core/language/spoken";
 import { zonedText } from "@/core/time/zoned";
 import { WORDS as PAGES } from "@/core/words/pages";
 import { WORDS } from "@/core/words/reader";
@@ -84,7 +84,7 @@ export function renderReaderPage(input: ReaderPage): { html: string; style: stri
   const script = p.variant === "print" ? "" : p.viewsScript;
   const lively = p.variant !== "print" && frozen.events.length > 0;
   const html = `<!doctype html>
-<html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
+<html lang="${language()}" dir="${directionOf(language())}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapeXml(title)} - Fastigo</title>${
     p.listed && p.variant === "page" ? "" : '<meta name="robots" content="noindex">'
   }<meta name="description" content="${escapeXml(`${title}. ${facts}. ${frozen.byline && WORDS.madeBy(frozen.byline)}`)}">${linkPreview(p, title, facts)}<link rel="icon" href="/favicon.svg">${fontsOf(
     look,

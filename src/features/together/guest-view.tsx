@@ -169,7 +169,7 @@ export function GuestView({
             </span>
           ) : null}
           {mayLeave ? (
-            <Button size="small" kind="quiet" className="ml-auto" disabled={!ready} onClick={() => setLeaving(true)}>
+            <Button size="small" kind="quiet" className="ms-auto" disabled={!ready} onClick={() => setLeaving(true)}>
               {WORDS.leave}
             </Button>
           ) : null}
@@ -190,7 +190,7 @@ export function GuestView({
       {role !== "reader" ? (
         <aside
           aria-label={COMMENTS.comments}
-          className="w-[380px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
+          className="w-[380px] shrink-0 overflow-y-auto border-s-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-s-0"
         >
           {role === "adder" ? <OwnEvents timeline={timeline} onShow={show} /> : null}
           <SuggestForm timeline={timeline} titles={events} about={about} onEvent={show} />

@@ -81,7 +81,7 @@ export function OwnEvents({ timeline, onShow }: { timeline: string; onShow: (eve
               <li key={e.id} className="py-1.5 text-[15px]">
                 <button
                   type="button"
-                  className="min-h-6 text-left font-bold text-verdigris underline"
+                  className="min-h-6 text-start font-bold text-verdigris underline"
                   onClick={() => onShow(e.id)}
                 >
                   {e.title}

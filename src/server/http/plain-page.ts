@@ -1,5 +1,6 @@
 import "server-only";
 import { createHash } from "node:crypto";
+import { language } from "@/core/language/spoken";
 
 export const sha256 = (text: string) => `'sha256-${createHash("sha256").update(text).digest("base64")}'`;
 
@@ -27,7 +28,7 @@ export function plainPage(status: number, title: string, text: string, more: Mor
   const form = more.form
     ? `<form method="post" action="${escaped(more.form.action)}"><label>${escaped(more.form.label)}<input name="password" type="password" required maxlength="200" autocomplete="off" autofocus${more.form.wrong ? ' aria-invalid="true"' : ""} aria-describedby="said"></label><button>${escaped(more.form.button)}</button></form>`
     : "";
-  const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><meta name="robots" content="noindex"><title>${escaped(title)} - Fastigo</title><style>${STYLE}</style></head><body><main><h1>${escaped(title)}</h1><p id="said"${more.form?.wrong ? ' role="alert"' : ""}>${escaped(text)}</p>${form}<p>${links.join(" &middot; ")}</p></main></body></html>`;
+  const html = `<!doctype html><html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><meta name="robots" content="noindex"><title>${escaped(title)} - Fastigo</title><style>${STYLE}</style></head><body><main><h1>${escaped(title)}</h1><p id="said"${more.form?.wrong ? ' role="alert"' : ""}>${escaped(text)}</p>${form}<p>${links.join(" &middot; ")}</p></main></body></html>`;
   return new Response(html, {
     status,
     headers: {

@@ -155,7 +155,7 @@ export function CommentThreads({
         </FieldOf>
       ) : null}
       {words ? (
-        <p className="mt-1 flex items-start gap-2 border-l-2 border-sun pl-2 text-[14px]">
+        <p className="mt-1 flex items-start gap-2 border-s-2 border-sun ps-2 text-[14px]">
           <span className="[overflow-wrap:anywhere]">{WORDS.aboutWords(words)}</span>
           <Button size="small" kind="quiet" onClick={() => onWords("")}>
             {WORDS.aboutAll}
@@ -209,14 +209,14 @@ export function CommentThreads({
             ) : (
               <button
                 type="button"
-                className="min-h-6 text-left text-[14px] font-bold text-verdigris underline"
+                className="min-h-6 text-start text-[14px] font-bold text-verdigris underline"
                 onClick={() => onOpen(t.event)}
               >
                 {nameOf(t.event)}
               </button>
             )}
             {t.field ? <span className="text-[14px] text-quiet"> · {WORDS.fields[t.field]}</span> : null}
-            {t.words ? <p className="border-l-2 border-sun pl-2 text-[14px]">{WORDS.aboutWords(t.words)}</p> : null}
+            {t.words ? <p className="border-s-2 border-sun ps-2 text-[14px]">{WORDS.aboutWords(t.words)}</p> : null}
             {t.said.map((s) => (
               <OneComment
                 key={s.id}

@@ -78,7 +78,7 @@ export function SuggestionList({ timeline, event = null }: { timeline: string; e
                 </div>
               ))}
             </dl>
-            {s.why ? <p className="mt-1 border-l-2 border-sun pl-2 text-[14px]">{s.why}</p> : null}
+            {s.why ? <p className="mt-1 border-s-2 border-sun ps-2 text-[14px]">{s.why}</p> : null}
             {s.gone ? <p className="mt-1 text-[14px] text-copper-dark">{WORDS.gone}</p> : null}
             <span className="mt-2 flex flex-wrap gap-2">
               {decides ? (

@@ -73,7 +73,7 @@ export default async function AssignmentPage({
         </p>
       </div>
       {role === "teacher" ? (
-        <span className="ml-auto flex gap-2">
+        <span className="ms-auto flex gap-2">
           <Link href={`/assignments/${id}/edit`} className={buttonLook("dark")}>
             {WORDS.edit}
           </Link>
@@ -114,7 +114,7 @@ export default async function AssignmentPage({
             assignment.options.model &&
             (await modelFor(db(), assignment.options.model, user.id)) ? (
               <a
-                className="ml-3 font-bold text-verdigris underline"
+                className="ms-3 font-bold text-verdigris underline"
                 href={`/timelines/${assignment.options.model}/reader`}
                 target="_blank"
                 rel="noreferrer"

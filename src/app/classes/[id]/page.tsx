@@ -72,7 +72,7 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
                   <Link href={`/assignments/${a.id}`} className="text-[16px] font-bold text-verdigris underline">
                     {a.title}
                   </Link>
-                  <span className="ml-3 text-[14px] text-quiet">
+                  <span className="ms-3 text-[14px] text-quiet">
                     {WORDS.due2} <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
                     {work ? ` · ${standOf(work)}` : ""}
                   </span>

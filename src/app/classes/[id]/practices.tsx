@@ -38,7 +38,7 @@ export async function Practices({
               <a href={`/practice/${p.id}`} className="text-[16px] font-bold text-verdigris underline">
                 {title}
               </a>
-              <span className="ml-3 text-[14px] text-quiet">
+              <span className="ms-3 text-[14px] text-quiet">
                 {p.dueAt ? (
                   <>
                     {PAGES.due2} <ZonedTime at={p.dueAt.toISOString()} zone={p.zone} /> ·{" "}

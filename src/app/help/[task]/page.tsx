@@ -23,7 +23,7 @@ export default async function TaskPage({ params }: { params: Promise<{ task: str
           </Link>
         </p>
         <h1 className="mt-2 text-[26px]">{task.title}</h1>
-        <ol className="mt-3 list-decimal pl-6 text-[17px]">
+        <ol className="mt-3 list-decimal ps-6 text-[17px]">
           {task.steps.map((s) => (
             <li key={s} className="mb-2">
               {s}
@@ -32,7 +32,7 @@ export default async function TaskPage({ params }: { params: Promise<{ task: str
         </ol>
         {task.picture ? (
           <img
-            src={`/help/pictures/${task.picture.name}`}
+            src={`/help/pictures/${task.picture.file}`}
             alt={task.picture.alt}
             loading="lazy"
             className="mt-4 max-h-[560px] max-w-full border border-line"

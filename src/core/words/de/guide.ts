@@ -13,7 +13,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Ein Ereignis ohne Datum geht auch: Es behält seinen Platz in der Reihe, bis du mehr weißt.",
     ],
     picture: {
-      name: "editor",
+      file: "editor",
       alt: "Das Bearbeiten: oben das Schaubild, darunter das Journal seiner Ereignisse und die Zeile für das nächste",
     },
     links: [
@@ -31,7 +31,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Hol sie herein. Es ist eine Änderung: Einmal Rückgängig nimmt alles zurück.",
     ],
     picture: {
-      name: "bring-in",
+      file: "bring-in",
       alt: "Zeilen einer Tabelle, bevor sie hereinkommen, mit den vermuteten Spalten",
     },
     links: [{ to: "/help/take-out", text: "Eine Tabelle herausnehmen" }],
@@ -46,7 +46,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Zieh das Kreuz auf einem Bild dorthin, was zu sehen sein muss: Schaubilder und Karten schneiden darum herum.",
       "Eine Stimme lässt sich in ein Ereignis sprechen oder, unter Über, für die ganze Zeitleiste.",
     ],
-    picture: { name: "event-sheet", alt: "Das Blatt eines Ereignisses mit Datum, Text und Bildern" },
+    picture: { file: "event-sheet", alt: "Das Blatt eines Ereignisses mit Datum, Text und Bildern" },
     links: [{ to: "/shelf", text: "Bilder, die mit Fastigo kommen" }],
   },
   {
@@ -58,7 +58,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Öffne Quellen, um BibTeX, RIS oder CSL-JSON zu übernehmen und zu wählen, wie die Liste geschrieben wird.",
       "Die Liste steht am Ende der veröffentlichten Seite, in der eingefrorenen Fassung und auf Papier.",
     ],
-    picture: { name: "sources", alt: "Die Liste der Quellen einer Zeitleiste" },
+    picture: { file: "sources", alt: "Die Liste der Quellen einer Zeitleiste" },
     links: [],
   },
   {
@@ -70,7 +70,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Darunter wählst du Papier, Textur, ein Bild hinter dem Schaubild, die Linien und was die Beschriftungen sagen. Der Kontrast wird errechnet, damit Worte lesbar bleiben.",
       "Farben und Muster der Kategorien stellst du unter Über ein.",
     ],
-    picture: { name: "looks", alt: "Eine Zeitleiste in neun Aussehen" },
+    picture: { file: "looks", alt: "Eine Zeitleiste in neun Aussehen" },
     links: [],
   },
   {
@@ -83,7 +83,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Was veröffentlicht ist, bleibt, wie es war. Nach Änderungen sieh unter Was sich seitdem geändert hat nach und veröffentliche die Änderungen.",
       "Zurücknehmen schließt die Seite sofort, auch in jeder Site, die sie zeigt. Von mir veröffentlicht führt jede Seite auf, wer sie sieht und wie oft sie geöffnet wurde.",
     ],
-    picture: { name: "reader-open", alt: "Eine veröffentlichte Zeitleiste mit einem geöffneten Ereignis" },
+    picture: { file: "reader-open", alt: "Eine veröffentlichte Zeitleiste mit einem geöffneten Ereignis" },
     links: [
       { to: "/published/mine", text: "Von mir veröffentlicht" },
       { to: "/help/link", text: "Den Link weitergeben" },
@@ -98,7 +98,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Der QR-Code zeigt ihn als Bild für eine Wand oder ein Arbeitsblatt.",
       "Per Mail senden schreibt in deinem Namen an bis zu 20 Adressen.",
     ],
-    picture: { name: "share", alt: "Teilen: der Link, sein QR-Code und der Code für andere Seiten" },
+    picture: { file: "share", alt: "Teilen: der Link, sein QR-Code und der Code für andere Seiten" },
     links: [{ to: "/mailbox", text: "In deinem Namen gesendete Briefe" }],
   },
   {
@@ -124,7 +124,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Was nicht passt, und Bilder, die für die Größe zu grob sind, wird vorher gesagt. Mach das PDF und sieh dir die Vorschau an: Sie ist die Datei selbst.",
       "Der Text mit seinen Bildern oder das Verzeichnis als Liste werden genauso gedruckt. Bild des Schaubilds ergibt ein PNG oder SVG.",
     ],
-    picture: { name: "paper", alt: "Eine Zeitleiste zu Papier bringen, mit einer Vorschau der Datei" },
+    picture: { file: "paper", alt: "Eine Zeitleiste zu Papier bringen, mit einer Vorschau der Datei" },
     links: [{ to: "/help/folder", text: "Sie auf einem Stick mitnehmen" }],
   },
   {
@@ -159,7 +159,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Vortrag öffnet ein zweites Fenster mit deinen Notizen und dem, was als Nächstes kommt.",
       "Tafel ist das Bearbeiten in groß, für ein Whiteboard, auf dem man mit dem Finger schreibt.",
     ],
-    picture: { name: "present", alt: "Eine vorgeführte Zeitleiste mit einem geöffneten Ereignis" },
+    picture: { file: "present", alt: "Eine vorgeführte Zeitleiste mit einem geöffneten Ereignis" },
     links: [],
   },
   {
@@ -170,7 +170,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Drück auf einer veröffentlichten Seite auf Üben: Ereignisse ordnen, Daten schreiben, oder finden, was in eine Spanne fiel. Es lässt sich mit den Antworten drucken.",
       "Als Lehrkraft gibst du einer Klasse auf ihrer Seite eine Übung; du siehst, wie es allen ergangen ist.",
     ],
-    picture: { name: "practice", alt: "Eine Übung: Ereignisse, die zu ordnen sind" },
+    picture: { file: "practice", alt: "Eine Übung: Ereignisse, die zu ordnen sind" },
     links: [{ to: "/published", text: "Für alle veröffentlichte Zeitleisten" }],
   },
   {
@@ -184,7 +184,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Ist deine Lehrkraft nicht bei Fastigo? Mach unter Teilen eine eingefrorene Fassung: einen Link, oder eine Datei mit ihren Bildern, mit einem Fingerabdruck, der beweist, dass sie nicht geändert wurde.",
     ],
     picture: {
-      name: "ready-check",
+      file: "ready-check",
       alt: "Die Bereitschaftsprüfung unter einem Schaubild: was verlangt ist und was da ist",
     },
     links: [],
@@ -202,7 +202,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Was die Klasse von jemandem aufbewahrt, geht als Datei hinaus oder wird vernichtet, unter Entfernen neben dem Namen.",
       "Ist das Jahr vorbei, beginn das nächste mit derselben Einrichtung.",
     ],
-    picture: { name: "class", alt: "Eine Klasse mit ihren Aufgaben, Lernenden und Übungen" },
+    picture: { file: "class", alt: "Eine Klasse mit ihren Aufgaben, Lernenden und Übungen" },
     links: [
       { to: "/classes", text: "Klassen" },
       { to: "/help/mark", text: "Eine Klasse bewerten" },
@@ -236,7 +236,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Gib sie zurück, oder gib sie zum Verbessern zurück. Bewertungen zurückhalten hält alle bis zu einem Tag zurück. Eine zurückgegebene Bewertung wird mit einem Grund geändert.",
       "Nimm die Bewertungen als Tabelle, als Arbeitsmappe, als OneRoster-Ergebnisse oder als Bewertungsbögen mit; Zahlen zeigt, wie es der Klasse ergangen ist.",
     ],
-    picture: { name: "marking", alt: "Bewerten: die Arbeit einer Gruppe mit Anforderungen und Punkten" },
+    picture: { file: "marking", alt: "Bewerten: die Arbeit einer Gruppe mit Anforderungen und Punkten" },
     links: [
       { to: "/teaching", text: "Meine Klassen heute" },
       { to: "/help/class", text: "Eine Klasse und eine Aufgabe anlegen" },

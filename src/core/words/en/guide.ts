@@ -7,7 +7,7 @@ export interface GuideTask {
   also: string;
   steps: readonly string[];
   /** A picture made from the demo data (docs/screenshots), and what is seen on it. */
-  picture: { name: string; alt: string } | null;
+  picture: { file: string; alt: string } | null;
   /** Where the task is begun, and other tasks that go on from it. */
   links: readonly { to: string; text: string }[];
 }
@@ -25,7 +25,7 @@ export const GUIDE: readonly GuideTask[] = [
       "An event without a date is fine too: it keeps its place in the order until you know more.",
     ],
     picture: {
-      name: "editor",
+      file: "editor",
       alt: "The editor: the chart above, the ledger of its events below, and the line for the next event",
     },
     links: [
@@ -42,7 +42,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Look at the guessed columns on top and change those that are wrong. Every date is shown as it was typed and as it was understood; those not understood stand first and are mended in place.",
       "Press Bring them in. It is one change: one undo takes all of it back.",
     ],
-    picture: { name: "bring-in", alt: "Rows of a table before they come in, with the columns that were guessed" },
+    picture: { file: "bring-in", alt: "Rows of a table before they come in, with the columns that were guessed" },
     links: [{ to: "/help/take-out", text: "Take a table out" }],
   },
   {
@@ -55,7 +55,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Drag the cross on a picture to what must be seen: charts and cards crop around it.",
       "A voice can be recorded into an event, or for the whole timeline under About.",
     ],
-    picture: { name: "event-sheet", alt: "The sheet of an event with its date, text and pictures" },
+    picture: { file: "event-sheet", alt: "The sheet of an event with its date, text and pictures" },
     links: [{ to: "/shelf", text: "Pictures that ship with Fastigo" }],
   },
   {
@@ -67,7 +67,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Open Sources to bring in BibTeX, RIS or CSL-JSON, and to choose how the list is written.",
       "The list stands at the end of the published page, in the frozen copy and on paper.",
     ],
-    picture: { name: "sources", alt: "The list of sources of a timeline" },
+    picture: { file: "sources", alt: "The list of sources of a timeline" },
     links: [],
   },
   {
@@ -79,7 +79,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Below, choose paper, texture, a picture behind the chart, the lines, and what labels say. Contrast is worked out, so that words stay readable.",
       "Colours and patterns of categories are set under About.",
     ],
-    picture: { name: "looks", alt: "One timeline in nine looks" },
+    picture: { file: "looks", alt: "One timeline in nine looks" },
     links: [],
   },
   {
@@ -92,7 +92,7 @@ export const GUIDE: readonly GuideTask[] = [
       "What is published stays as it was. After changes, look at What has changed since and press Publish the changes.",
       "Take it back closes the page at once, in every site that shows it too. All I have published lists every page, who sees it and how often it was opened.",
     ],
-    picture: { name: "reader-open", alt: "A published timeline with an event opened in it" },
+    picture: { file: "reader-open", alt: "A published timeline with an event opened in it" },
     links: [
       { to: "/published/mine", text: "All I have published" },
       { to: "/help/link", text: "Hand on the link" },
@@ -107,7 +107,7 @@ export const GUIDE: readonly GuideTask[] = [
       "QR code shows it as a picture to put on a wall or a worksheet.",
       "Send it by mail writes to up to 20 addresses in your name.",
     ],
-    picture: { name: "share", alt: "Sharing: the link, its QR code, and the code for other pages" },
+    picture: { file: "share", alt: "Sharing: the link, its QR code, and the code for other pages" },
     links: [{ to: "/mailbox", text: "Letters sent in your name" }],
   },
   {
@@ -133,7 +133,7 @@ export const GUIDE: readonly GuideTask[] = [
       "What does not fit, and pictures too coarse for the size, is said before. Press Make the PDF and look at the preview: it is the file itself.",
       "The text with its pictures, or the index as a list, are printed the same way. Picture of the chart gives a PNG or SVG.",
     ],
-    picture: { name: "paper", alt: "Putting a timeline on paper, with a preview of the file" },
+    picture: { file: "paper", alt: "Putting a timeline on paper, with a preview of the file" },
     links: [{ to: "/help/folder", text: "Take it away on a stick" }],
   },
   {
@@ -168,7 +168,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Speaker opens a second window with your notes and what comes next.",
       "Board is the editor in large, for a whiteboard one writes on with a finger.",
     ],
-    picture: { name: "present", alt: "A timeline presented, with an event opened" },
+    picture: { file: "present", alt: "A timeline presented, with an event opened" },
     links: [],
   },
   {
@@ -179,7 +179,7 @@ export const GUIDE: readonly GuideTask[] = [
       "On a published page press Practise: put events in order, write dates, or find what fell within a span. It can be printed with its answers.",
       "As a teacher, give a practice to a class on the class's page; you see how each did.",
     ],
-    picture: { name: "practice", alt: "A practice: events to be put in order" },
+    picture: { file: "practice", alt: "A practice: events to be put in order" },
     links: [{ to: "/published", text: "Timelines published for everybody" }],
   },
   {
@@ -192,7 +192,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Press Submit. What you handed in stays as it is; until it is due you can take it back and hand in again.",
       "Is your teacher not on Fastigo? Under Share make a frozen copy: a link, or a file with its pictures, with a fingerprint that proves it was not changed.",
     ],
-    picture: { name: "ready-check", alt: "The ready check under a chart: what is asked, and what is there" },
+    picture: { file: "ready-check", alt: "The ready check under a chart: what is asked, and what is there" },
     links: [],
   },
   {
@@ -208,7 +208,7 @@ export const GUIDE: readonly GuideTask[] = [
       "What the class keeps of a student goes out as a file, or is destroyed, under Remove beside their name.",
       "When the year is over, begin the next one with the same set-up.",
     ],
-    picture: { name: "class", alt: "A class with its assignments, students and practices" },
+    picture: { file: "class", alt: "A class with its assignments, students and practices" },
     links: [
       { to: "/classes", text: "Classes" },
       { to: "/help/mark", text: "Mark a class" },
@@ -242,7 +242,7 @@ export const GUIDE: readonly GuideTask[] = [
       "Return it, or give it back to improve. Hold marks keeps all of them back until a day. A mark that was given back is changed with a reason.",
       "Take the marks away as a table, a workbook, OneRoster results or marking sheets; Figures shows how the class did.",
     ],
-    picture: { name: "marking", alt: "Marking: the work of a group with requirements and points" },
+    picture: { file: "marking", alt: "Marking: the work of a group with requirements and points" },
     links: [
       { to: "/teaching", text: "My classes today" },
       { to: "/help/class", text: "Set up a class and an assignment" },

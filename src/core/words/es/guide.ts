@@ -13,7 +13,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Un evento sin fecha también vale: conserva su lugar en el orden hasta que sepas más.",
     ],
     picture: {
-      name: "editor",
+      file: "editor",
       alt: "El editor: arriba el gráfico, debajo el registro de sus eventos, y la línea para el siguiente",
     },
     links: [
@@ -30,7 +30,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Mira arriba las columnas adivinadas y cambia las que estén mal. Cada fecha se muestra como se escribió y como se entendió; las que no se entienden están primero y se arreglan ahí mismo.",
       "Tráelas. Es un solo cambio: un Deshacer lo devuelve todo.",
     ],
-    picture: { name: "bring-in", alt: "Filas de una tabla antes de entrar, con las columnas adivinadas" },
+    picture: { file: "bring-in", alt: "Filas de una tabla antes de entrar, con las columnas adivinadas" },
     links: [{ to: "/help/take-out", text: "Sacar una tabla" }],
   },
   {
@@ -43,7 +43,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Arrastra la cruz de una imagen a lo que se debe ver: gráficos y tarjetas recortan alrededor.",
       "Se puede grabar una voz en un evento o, en Sobre, para toda la línea de tiempo.",
     ],
-    picture: { name: "event-sheet", alt: "La ficha de un evento con su fecha, texto e imágenes" },
+    picture: { file: "event-sheet", alt: "La ficha de un evento con su fecha, texto e imágenes" },
     links: [{ to: "/shelf", text: "Imágenes que vienen con Fastigo" }],
   },
   {
@@ -55,7 +55,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Abre Fuentes para tomar BibTeX, RIS o CSL-JSON, y para elegir cómo se escribe la lista.",
       "La lista está al final de la página publicada, en la copia congelada y en papel.",
     ],
-    picture: { name: "sources", alt: "La lista de fuentes de una línea de tiempo" },
+    picture: { file: "sources", alt: "La lista de fuentes de una línea de tiempo" },
     links: [],
   },
   {
@@ -67,7 +67,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Debajo elige papel, textura, una imagen detrás del gráfico, las líneas y qué dicen las etiquetas. El contraste se calcula, para que las palabras se lean.",
       "Los colores y las tramas de las categorías se ponen en Sobre.",
     ],
-    picture: { name: "looks", alt: "Una línea de tiempo con nueve aspectos" },
+    picture: { file: "looks", alt: "Una línea de tiempo con nueve aspectos" },
     links: [],
   },
   {
@@ -80,7 +80,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Lo publicado queda como estaba. Después de cambios, mira Qué ha cambiado desde entonces y publica los cambios.",
       "Retirarla cierra la página al momento, también en cada sitio que la muestra. Publicado por mí lista cada página, quién la ve y cuántas veces se abrió.",
     ],
-    picture: { name: "reader-open", alt: "Una línea de tiempo publicada con un evento abierto" },
+    picture: { file: "reader-open", alt: "Una línea de tiempo publicada con un evento abierto" },
     links: [
       { to: "/published/mine", text: "Publicado por mí" },
       { to: "/help/link", text: "Pasar el enlace" },
@@ -95,7 +95,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "El código QR lo muestra como imagen para una pared o una hoja de trabajo.",
       "Enviarlo por correo escribe en tu nombre a hasta 20 direcciones.",
     ],
-    picture: { name: "share", alt: "Compartir: el enlace, su código QR, y el código para otras páginas" },
+    picture: { file: "share", alt: "Compartir: el enlace, su código QR, y el código para otras páginas" },
     links: [{ to: "/mailbox", text: "Cartas enviadas en tu nombre" }],
   },
   {
@@ -121,7 +121,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Lo que no cabe, y las imágenes demasiado bastas para el tamaño, se dice antes. Haz el PDF y mira la vista previa: es el archivo mismo.",
       "El texto con sus imágenes, o el índice como lista, se imprimen igual. Imagen del gráfico da un PNG o SVG.",
     ],
-    picture: { name: "paper", alt: "Poner una línea de tiempo en papel, con una vista previa del archivo" },
+    picture: { file: "paper", alt: "Poner una línea de tiempo en papel, con una vista previa del archivo" },
     links: [{ to: "/help/folder", text: "Llevársela en una memoria" }],
   },
   {
@@ -156,7 +156,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Ponente abre una segunda ventana con tus notas y lo que viene después.",
       "Pizarra es el editor en grande, para una pizarra en la que se escribe con el dedo.",
     ],
-    picture: { name: "present", alt: "Una línea de tiempo presentada, con un evento abierto" },
+    picture: { file: "present", alt: "Una línea de tiempo presentada, con un evento abierto" },
     links: [],
   },
   {
@@ -167,7 +167,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "En una página publicada pulsa Practicar: ordena eventos, escribe fechas, o encuentra qué cayó dentro de un periodo. Se puede imprimir con sus respuestas.",
       "Como docente, da una práctica a una clase en la página de la clase; ves cómo le fue a cada cual.",
     ],
-    picture: { name: "practice", alt: "Una práctica: eventos que hay que ordenar" },
+    picture: { file: "practice", alt: "Una práctica: eventos que hay que ordenar" },
     links: [{ to: "/published", text: "Líneas de tiempo publicadas para todo el mundo" }],
   },
   {
@@ -181,7 +181,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "¿Tu docente no usa Fastigo? En Compartir haz una copia congelada: un enlace, o un archivo con sus imágenes, con una huella que prueba que no se cambió.",
     ],
     picture: {
-      name: "ready-check",
+      file: "ready-check",
       alt: "La comprobación bajo un gráfico: qué se pide, y qué hay",
     },
     links: [],
@@ -199,7 +199,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Lo que la clase guarda de alguien sale en un archivo, o se destruye, en Quitar junto a su nombre.",
       "Cuando acaba el curso, empieza el siguiente con la misma preparación.",
     ],
-    picture: { name: "class", alt: "Una clase con sus tareas, alumnado y prácticas" },
+    picture: { file: "class", alt: "Una clase con sus tareas, alumnado y prácticas" },
     links: [
       { to: "/classes", text: "Clases" },
       { to: "/help/mark", text: "Calificar una clase" },
@@ -233,7 +233,7 @@ export const GUIDE: Like<typeof En.GUIDE> = [
       "Devuélvelo, o devuélvelo para mejorar. Retener calificaciones las guarda todas hasta un día. Una calificación devuelta se cambia con un motivo.",
       "Llévate las calificaciones como tabla, libro, resultados OneRoster u hojas de calificación; Cifras muestra cómo le fue a la clase.",
     ],
-    picture: { name: "marking", alt: "Calificar: el trabajo de un grupo con requisitos y puntos" },
+    picture: { file: "marking", alt: "Calificar: el trabajo de un grupo con requisitos y puntos" },
     links: [
       { to: "/teaching", text: "Mis clases hoy" },
       { to: "/help/class", text: "Preparar una clase y una tarea" },

@@ -124,7 +124,7 @@ export function BringIn({ given, onClose }: { given: File | null; onClose: () =>
                 {[name, WORDS.into(title)].filter(Boolean).join(" · ")}
               </p>
             </div>
-            <Dialog.Close className={`${buttonLook("dark")} ml-auto`}>{WORDS.cancel}</Dialog.Close>
+            <Dialog.Close className={`${buttonLook("dark")} ms-auto`}>{WORDS.cancel}</Dialog.Close>
           </header>
           {reading !== null ? (
             <div role="status" className="m-auto flex flex-col items-center gap-3 p-6">

@@ -163,7 +163,7 @@ export function Look({
           {counts.empty > 0 ? <span>{WORDS.empty(counts.empty)}</span> : null}
           {looked.pictures > 0 ? <span>{WORDS.pictures(looked.pictures)}</span> : null}
         </p>
-        <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1 max-sm:ml-0">
+        <span className="ms-auto flex flex-wrap items-center gap-x-5 gap-y-1 max-sm:ms-0">
           <HowRead
             found={found}
             options={options}
@@ -271,14 +271,14 @@ export function Look({
             {work.kind === "rows" ? (
               <progress aria-label={WORDS.adding} value={work.done} max={work.of} className="h-2 flex-1" />
             ) : null}
-            <Button className="ml-auto" onClick={cancelWork}>
+            <Button className="ms-auto" onClick={cancelWork}>
               {WORDS.stopReading}
             </Button>
           </>
         ) : (
           <>
             <span>{WORDS.nothingYet}</span>
-            <span role="alert" className="ml-auto font-bold text-copper-dark">
+            <span role="alert" className="ms-auto font-bold text-copper-dark">
               {problem ?? readProblem ?? (counts.notUnderstood > 0 ? WORDS.withoutDate(counts.notUnderstood) : "")}
             </span>
             <Button kind="main" disabled={counts.events === 0} onClick={() => void add()}>

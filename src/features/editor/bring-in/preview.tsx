@@ -37,7 +37,7 @@ export function Preview({
   const nameOf = (i: number) => (looked.named ? looked.names[i]?.trim() : "") || WORDS.column(i + 1);
   return (
     <div inert={still} className="min-h-0 flex-1 overflow-auto">
-      <table className="w-full border-collapse text-left text-[15px]">
+      <table className="w-full border-collapse text-start text-[15px]">
         <thead className="sticky top-0 z-[1] bg-white">
           <tr className="border-b border-line align-bottom">
             <th className="min-w-[220px] px-3 sm:w-[330px] sm:min-w-[330px] py-2 text-[13px] font-normal text-quiet">
@@ -165,7 +165,7 @@ function Understood({
         {dated ? null : (
           <button
             type="button"
-            className="ml-3 min-h-6 text-[14px] text-slate underline underline-offset-2"
+            className="ms-3 min-h-6 text-[14px] text-slate underline underline-offset-2"
             onClick={() => setOpening(!isOpening)}
           >
             {isOpening ? WORDS.asAnEvent : WORDS.asOpeningPage}

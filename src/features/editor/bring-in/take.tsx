@@ -38,7 +38,7 @@ export function Take({
   return (
     <div className="mx-auto flex w-full max-w-[820px] flex-1 flex-col gap-3 overflow-y-auto p-5">
       <p>
-        {WORDS.pasteHint} <HowItGoes task="bring-in" className="ml-2" />
+        {WORDS.pasteHint} <HowItGoes task="bring-in" className="ms-2" />
       </p>
       <textarea
         aria-label={WORDS.pasteHere}

@@ -59,7 +59,7 @@ export function Whole({ found, onClose }: { found: Extract<ReadAnswer, { kind: "
       </ul>
       <footer className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-t border-line bg-verdigris-wash px-[18px] py-3">
         <span>{WORDS.nothingYet}</span>
-        <span role="alert" className="ml-auto font-bold text-copper-dark">
+        <span role="alert" className="ms-auto font-bold text-copper-dark">
           {problem}
         </span>
         <Button kind="main" disabled={brought.ops.length === 0} onClick={add}>

@@ -43,7 +43,7 @@ export function Board({
         <h1 className="min-w-0 truncate font-head text-[26px] font-[650]">
           <TitleText />
         </h1>
-        <span role="status" data-testid="saving" className="ml-auto text-[18px] whitespace-nowrap">
+        <span role="status" data-testid="saving" className="ms-auto text-[18px] whitespace-nowrap">
           {savingText(saving)}
         </span>
       </header>

@@ -179,7 +179,7 @@ export function ChartPane({
       {/* biome-ignore lint/a11y/noStaticElementInteractions: a file is dropped by pointers only; the sheet takes it by keys */}
       <div
         ref={box}
-        className={classes("absolute overflow-auto", board ? "top-0 left-0 origin-top-left" : "inset-0")}
+        className={classes("absolute overflow-auto", board ? "top-0 start-0 origin-top-left" : "inset-0")}
         style={{
           ...(seenBy === "all" ? {} : { filter: filterFor(seenBy) }),
           ...(board
@@ -214,13 +214,13 @@ export function ChartPane({
         role="group"
         aria-label={WORDS.howTheChartIsSeen}
         className={classes(
-          "absolute right-0 bottom-0 z-[3] flex items-center border-line bg-panel",
+          "absolute end-0 bottom-0 z-[3] flex items-center border-line bg-panel",
           board
-            ? "left-0 h-[72px] justify-end gap-3 border-t px-2 text-[20px]"
-            : "h-[30px] gap-1 border-t border-l px-2 text-[13px] max-sm:h-11 max-sm:w-[276px] max-sm:justify-end max-sm:gap-0 max-sm:px-1 sm:w-[402px] sm:justify-end",
+            ? "start-0 h-[72px] justify-end gap-3 border-t px-2 text-[20px]"
+            : "h-[30px] gap-1 border-t border-s px-2 text-[13px] max-sm:h-11 max-sm:w-[276px] max-sm:justify-end max-sm:gap-0 max-sm:px-1 sm:w-[402px] sm:justify-end",
         )}
       >
-        <label className="mr-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
+        <label className="me-auto flex items-center gap-1 whitespace-nowrap max-sm:hidden">
           {WORDS.scale}
           <select
             className={classes(
@@ -311,13 +311,13 @@ export function ChartPane({
               <li key={id}>
                 <button
                   type="button"
-                  className="w-full py-2 text-left hover:bg-verdigris-wash"
+                  className="w-full py-2 text-start hover:bg-verdigris-wash"
                   onClick={() => {
                     setList(null);
                     select(id, true);
                   }}
                 >
-                  <span className="mr-2 font-bold text-verdigris">{whenLabel(e.when, mannerOf(timeline))}</span>
+                  <span className="me-2 font-bold text-verdigris">{whenLabel(e.when, mannerOf(timeline))}</span>
                   {e.title || WORDS.untitled}
                 </button>
               </li>

@@ -72,7 +72,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
       {/* On a phone it is one line that opens. */}
       <button
         type="button"
-        className="flex min-h-11 flex-1 items-center gap-2 text-left sm:hidden"
+        className="flex min-h-11 flex-1 items-center gap-2 text-start sm:hidden"
         aria-expanded={unfolded}
         onClick={() => setUnfolded(!unfolded)}
       >
@@ -113,7 +113,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           )}
         </button>
       ))}
-      <span className={classes("ml-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
+      <span className={classes("ms-auto flex flex-wrap items-center gap-3", !unfolded && "max-sm:hidden")}>
         {returned ? (
           <button type="button" className="min-h-7 font-bold text-verdigris underline" onClick={onWork}>
             {WORDS.returned(returned.toImprove ? WORDS.toImprove : "")} {returned.points}{" "}
@@ -166,7 +166,7 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
         open={asking}
         onOpenChange={setAsking}
       >
-        <ul className="list-disc pl-5">
+        <ul className="list-disc ps-5">
           {missing.map((c) => (
             <li key={requirementKey(c.requirement)}>
               {requirementText(c.requirement)}: {c.missing}

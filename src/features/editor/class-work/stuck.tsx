@@ -21,7 +21,7 @@ export function Stuck({ event }: { event: string }) {
           <li key={q.id}>
             <strong>{q.by}:</strong> <span className="whitespace-pre-line">{q.text}</span>
             {q.answer ? (
-              <span className="block border-l-2 border-verdigris pl-2 whitespace-pre-line">
+              <span className="block border-s-2 border-verdigris ps-2 whitespace-pre-line">
                 <strong>{q.answeredBy}:</strong> {q.answer}
               </span>
             ) : (

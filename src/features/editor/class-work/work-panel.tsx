@@ -50,7 +50,7 @@ export function WorkPanel({ onLook, onClose }: { onLook: () => void; onClose: ()
         {returned ? (
           <section
             aria-label={WORDS.returned2}
-            className="rounded-md border-l-4 border-verdigris bg-verdigris-wash p-3"
+            className="rounded-md border-s-4 border-verdigris bg-verdigris-wash p-3"
           >
             <p className="font-head text-[22px] font-[650]">
               {returned.points === null ? WORDS.noPointsYet : WORDS.of3(returned.points, assignment.total)}
@@ -144,7 +144,7 @@ export function WorkPanel({ onLook, onClose }: { onLook: () => void; onClose: ()
                 {requirementText(c.requirement)}
                 {c.met ? null : <span className="text-copper-dark"> ({c.missing})</span>}
                 {c.events.length > 0 ? (
-                  <ul className="ml-5 text-[14px]">
+                  <ul className="ms-5 text-[14px]">
                     {c.events.slice(0, 12).map((id) => (
                       <li key={id}>
                         <button type="button" className="min-h-6 text-verdigris underline" onClick={() => open(id)}>

@@ -118,7 +118,7 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
               ) : (
                 <button
                   type="button"
-                  className="min-h-6 text-left font-bold text-verdigris underline"
+                  className="min-h-6 text-start font-bold text-verdigris underline"
                   onClick={() => select(event)}
                 >
                   {timeline.events.get(event)?.title || WORDS.untitled}

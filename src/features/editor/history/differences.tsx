@@ -60,7 +60,7 @@ export function Differences({
               {onSelect ? (
                 <button
                   type="button"
-                  className="min-h-6 text-left font-bold text-verdigris underline"
+                  className="min-h-6 text-start font-bold text-verdigris underline"
                   onClick={() => onSelect(id)}
                 >
                   {title || WORDS.untitled}
@@ -72,7 +72,7 @@ export function Differences({
                 {state === "added" ? WORDS.addedSince : state === "removed" ? WORDS.removedSince : ""}
               </span>
               {onPutBack ? (
-                <Button size="small" className="ml-auto" onClick={() => onPutBack({ what: "event", id })}>
+                <Button size="small" className="ms-auto" onClick={() => onPutBack({ what: "event", id })}>
                   {state === "added" ? WORDS.takeAwayAgain : WORDS.putBackEvent}
                 </Button>
               ) : null}
@@ -201,7 +201,7 @@ function One({
         {wish && onPutBack ? (
           <button
             type="button"
-            className="ml-auto min-h-6 font-bold text-verdigris underline"
+            className="ms-auto min-h-6 font-bold text-verdigris underline"
             onClick={() => onPutBack(wish!)}
           >
             {WORDS.putBackField}

@@ -175,7 +175,7 @@ export function PastView({
         </main>
         <aside
           aria-label={WORDS.comparedWith}
-          className="w-[428px] shrink-0 overflow-y-auto border-l-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-l-0"
+          className="w-[428px] shrink-0 overflow-y-auto border-s-2 border-slate bg-white p-4 max-md:w-full max-md:overflow-visible max-md:border-t-2 max-md:border-s-0"
         >
           <div className="mb-3 flex flex-col gap-2">
             <label className="text-[13px] text-quiet">
@@ -210,7 +210,7 @@ export function PastView({
             <CheckRow label={WORDS.onTheChart} checked={onChart} onChange={setOnChart} />
           </div>
           {asked ? (
-            <div role="alert" className="mb-3 rounded-md border-l-4 border-copper bg-copper-wash px-3 py-2 text-[14px]">
+            <div role="alert" className="mb-3 rounded-md border-s-4 border-copper bg-copper-wash px-3 py-2 text-[14px]">
               <p>{WORDS.othersSince(asked.names)}</p>
               <span className="mt-2 flex gap-2">
                 <Button size="small" kind="main" onClick={() => doIt(asked.wish)}>

@@ -233,7 +233,7 @@ function Steps({
     return id === event || timeline.items.get(id)?.of === event;
   };
   return (
-    <div className="mt-1 border-l-2 border-line pl-2.5 text-[13px]">
+    <div className="mt-1 border-s-2 border-line ps-2.5 text-[13px]">
       {problem ? <p role="alert">{problem}</p> : null}
       <ol className="flex flex-col gap-1.5">
         {rows.map((r) => (

@@ -228,7 +228,7 @@ export function CellEditor({
                   onClick={() => end("stay", chosen(c))}
                 >
                   <span className="truncate">{c.value || WORDS.none}</span>
-                  {c.note ? <span className="ml-auto shrink-0 text-[13px] text-quiet">{c.note}</span> : null}
+                  {c.note ? <span className="ms-auto shrink-0 text-[13px] text-quiet">{c.note}</span> : null}
                 </div>
               ))}
             </div>

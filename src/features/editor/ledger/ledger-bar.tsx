@@ -68,13 +68,13 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
         {WORDS.wordsToLookFor}
       </label>
       <span className="relative flex w-[210px] min-w-24 shrink items-center max-sm:w-auto max-sm:flex-1">
-        <Search size={14} aria-hidden className="absolute left-2 text-quiet" />
+        <Search size={14} aria-hidden className="absolute start-2 text-quiet" />
         <input
           id={searchId}
           type="search"
           value={text}
           placeholder={WORDS.wordsAnywhere}
-          className="h-7 w-full rounded-md border border-edge bg-white pl-7 pr-1 text-[14px] placeholder:text-[#5d7479] max-sm:h-11"
+          className="h-7 w-full rounded-md border border-edge bg-white ps-7 pe-1 text-[14px] placeholder:text-[#5d7479] max-sm:h-11"
           onChange={(e) => setText(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === "Escape") {
@@ -110,7 +110,7 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
       {look.at.sort ? (
         <button
           type="button"
-          className={classes(BAR_BUTTON, "ml-auto bg-sun-wash")}
+          className={classes(BAR_BUTTON, "ms-auto bg-sun-wash")}
           title={WORDS.altT}
           onClick={look.toTimeOrder}
         >
@@ -118,7 +118,7 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
         </button>
       ) : null}
       {/* At the far end: in the middle the divider's buttons reach into the bar. */}
-      <span className={look.at.sort ? "flex" : "ml-auto flex"}>
+      <span className={look.at.sort ? "flex" : "ms-auto flex"}>
         <TakeOutButton some={look.isFiltered ? { ids: look.events.map((e) => e.id), chosen: false } : null} />
       </span>
     </>
@@ -204,7 +204,7 @@ function ColumnsMenu({ look }: { look: LedgerLook }) {
     <li key={c} className="flex items-center gap-1">
       <CheckRow label={COLUMN_NAMES[c]} checked={at >= 0} onChange={(on) => setColumns(showColumn(columns, c, on))} />
       {at >= 0 ? (
-        <span className="ml-auto flex">
+        <span className="ms-auto flex">
           {([-1, 1] as const).map((way) => (
             <button
               key={way}

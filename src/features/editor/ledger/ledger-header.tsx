@@ -40,7 +40,7 @@ export function LedgerHeader({
       )}
       style={{ gridTemplateColumns: template }}
     >
-      <span role="columnheader" className="flex items-center justify-center pl-[13px]">
+      <span role="columnheader" className="flex items-center justify-center ps-[13px]">
         {readOnly ? (
           <span className="sr-only">{WORDS.row}</span>
         ) : (
@@ -72,7 +72,7 @@ export function LedgerHeader({
               data-col={c}
               tabIndex={active === c ? 0 : -1}
               title={`${WORDS.sortBy(COLUMN_NAMES[c])}. ${WORDS.columnKeys}`}
-              className="flex min-h-7 min-w-0 flex-1 items-center gap-1 px-1.5 text-left hover:bg-verdigris-wash"
+              className="flex min-h-7 min-w-0 flex-1 items-center gap-1 px-1.5 text-start hover:bg-verdigris-wash"
               onClick={() => look.sortBy(c)}
             >
               <span className={classes("truncate", on && "font-bold text-slate")}>{COLUMN_NAMES[c]}</span>
@@ -101,7 +101,7 @@ function Widen({ column, look }: { column: LedgerColumn; look: LedgerLook }) {
       aria-hidden
       title={WORDS.dragToWiden}
       data-widen={column}
-      className="absolute top-0 right-0 h-full w-[9px] translate-x-1/2 cursor-col-resize touch-none border-x-4 border-transparent bg-line bg-clip-padding hover:bg-verdigris"
+      className="absolute top-0 end-0 h-full w-[9px] translate-x-1/2 cursor-col-resize touch-none border-x-4 border-transparent bg-line bg-clip-padding hover:bg-verdigris"
       onPointerDown={(e) => {
         e.stopPropagation();
         e.preventDefault();

@@ -64,7 +64,7 @@ export interface RowProps {
   tools: RowTools;
 }
 
-const INDENT = ["", "pl-2", "pl-5", "pl-8"];
+const INDENT = ["", "ps-2", "ps-5", "ps-8"];
 
 /** One event: its cells, the box that marks it, and what else can be done with it. */
 export const LedgerRow = memo(function LedgerRow(p: RowProps) {
@@ -85,7 +85,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
         // The header of the columns sticks to the top: no row is brought into view under it.
         "group/row relative scroll-mt-9 border-b border-line outline-none",
         p.card
-          ? "grid grid-cols-[44px_minmax(0,1fr)_auto] items-start py-1.5 pr-2"
+          ? "grid grid-cols-[44px_minmax(0,1fr)_auto] items-start py-1.5 pe-2"
           : "grid min-w-fit [contain-intrinsic-size:auto_33px] [content-visibility:auto]",
         e.chapter && "bg-panel",
         p.selected && "bg-sun-wash",
@@ -97,7 +97,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
     >
       <HereAt event={e.id} />
       {p.readOnly ? null : <Grip id={e.id} name={name} />}
-      <div role="gridcell" aria-colindex={1} className="flex items-center justify-center pl-[13px]">
+      <div role="gridcell" aria-colindex={1} className="flex items-center justify-center ps-[13px]">
         {p.readOnly ? null : (
           <input
             type="checkbox"
@@ -122,7 +122,7 @@ export const LedgerRow = memo(function LedgerRow(p: RowProps) {
       <div
         role="gridcell"
         aria-colindex={p.columns.length + 2}
-        className="flex items-center justify-end gap-0.5 pr-1.5"
+        className="flex items-center justify-end gap-0.5 pe-1.5"
       >
         <button
           type="button"

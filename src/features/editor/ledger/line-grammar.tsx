@@ -12,7 +12,7 @@ export function LineGrammar({ onTry }: { onTry: (line: string) => void }) {
       <Popover.Trigger
         aria-label={WORDS.whatTheLineUnderstands}
         title={WORDS.whatTheLineUnderstands}
-        className="ml-auto flex size-6 items-center justify-center rounded-md border border-edge bg-white font-bold text-slate hover:bg-verdigris-wash max-sm:size-11"
+        className="ms-auto flex size-6 items-center justify-center rounded-md border border-edge bg-white font-bold text-slate hover:bg-verdigris-wash max-sm:size-11"
       >
         ?
       </Popover.Trigger>
@@ -31,7 +31,7 @@ export function LineGrammar({ onTry }: { onTry: (line: string) => void }) {
               <li key={example} className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-baseline gap-3">
                 <button
                   type="button"
-                  className="rounded-md border border-line px-2 py-1 text-left font-bold hover:bg-verdigris-wash"
+                  className="rounded-md border border-line px-2 py-1 text-start font-bold hover:bg-verdigris-wash"
                   onClick={() => {
                     setOpen(false);
                     onTry(example);

@@ -67,7 +67,7 @@ export function ManyRows({
         <Trash2 size={15} aria-hidden /> {WORDS.delete}
       </button>
       {marked ? (
-        <button type="button" className={`${BAR_BUTTON} ml-auto`} onClick={onDone}>
+        <button type="button" className={`${BAR_BUTTON} ms-auto`} onClick={onDone}>
           {WORDS.unmark}
         </button>
       ) : null}

@@ -132,7 +132,7 @@ export function Grip({ id, name }: { id: string; name: string }) {
       title={WORDS.dragOntoWhatItIs(name)}
       data-grip={id}
       aria-hidden
-      className="absolute top-1/2 left-0 flex h-7 w-[15px] -translate-y-1/2 cursor-grab touch-none items-center justify-center rounded text-edge opacity-60 hover:bg-verdigris-wash group-hover/row:opacity-100"
+      className="absolute top-1/2 start-0 flex h-7 w-[15px] -translate-y-1/2 cursor-grab touch-none items-center justify-center rounded text-edge opacity-60 hover:bg-verdigris-wash group-hover/row:opacity-100"
     >
       <GripVertical size={14} />
     </span>

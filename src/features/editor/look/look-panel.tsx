@@ -196,7 +196,7 @@ function BackPicture({ item }: { item: Item }) {
         <Button
           size="small"
           kind="quiet"
-          className="ml-auto"
+          className="ms-auto"
           onClick={() => store.edit([{ kind: "delete_item", id: item.id }])}
         >
           <Trash2 size={15} /> {WORDS.takePictureAway}
@@ -274,7 +274,7 @@ function Contrast() {
         {facts.map((f) => (
           <div key={`${f.what} ${f.name}`} className="contents">
             <dt>{f.what === "category" ? WORDS.facts.category(f.name) : WORDS.facts[f.what]}</dt>
-            <dd className="text-right font-bold tabular-nums">{WORDS.ratio(f.ratio)}</dd>
+            <dd className="text-end font-bold tabular-nums">{WORDS.ratio(f.ratio)}</dd>
           </div>
         ))}
       </dl>

@@ -66,7 +66,7 @@ export function Sizes({ timeline, title, look }: { timeline: string; title: stri
   return (
     <div className="flex h-dvh flex-col overflow-hidden">
       <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-5 gap-y-1.5 border-b border-line bg-panel px-[18px] py-1.5">
-        <h1 className="mr-auto min-w-0 truncate text-[18px]">{WORDS.sizesTitle(title)}</h1>
+        <h1 className="me-auto min-w-0 truncate text-[18px]">{WORDS.sizesTitle(title)}</h1>
         {select(
           WORDS.shown,
           shown,

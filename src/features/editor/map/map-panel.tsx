@@ -157,7 +157,7 @@ export function MapPanel({ selected, onClose }: { selected: string | null; onClo
                   type="button"
                   aria-current={e.id === selected || undefined}
                   className={classes(
-                    "grid w-full grid-cols-[minmax(0,1fr)_auto] gap-x-3 rounded-md px-2 py-1.5 text-left hover:bg-verdigris-wash",
+                    "grid w-full grid-cols-[minmax(0,1fr)_auto] gap-x-3 rounded-md px-2 py-1.5 text-start hover:bg-verdigris-wash",
                     e.id === selected && "bg-sun-wash",
                   )}
                   onClick={() => select(e.id)}

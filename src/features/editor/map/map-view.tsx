@@ -79,7 +79,7 @@ function MapView<P>({
   return (
     <div className={`relative overflow-hidden rounded-md border border-line ${className ?? ""}`}>
       <div ref={host} role="img" aria-label={label} className="absolute inset-0" data-testid="map" />
-      <div className="absolute right-2 bottom-2 flex flex-col divide-y divide-line overflow-hidden rounded-md border border-edge">
+      <div className="absolute end-2 bottom-2 flex flex-col divide-y divide-line overflow-hidden rounded-md border border-edge">
         <button type="button" className={TOOL} aria-label={WORDS.nearer} onClick={() => map.current?.zoomBy(1.6)}>
           <Plus size={16} />
         </button>

@@ -311,7 +311,7 @@ function Choice({
         aria-label={`${WORDS.take(title)}${state ? `, ${WORDS[state]}` : ""}`}
         disabled={state === "taking"}
         className={classes(
-          "group block w-full rounded-md p-1 text-left hover:bg-verdigris-wash focus-visible:outline-2",
+          "group block w-full rounded-md p-1 text-start hover:bg-verdigris-wash focus-visible:outline-2",
           state === "taken" && "bg-verdigris-wash",
         )}
         onClick={onTake}

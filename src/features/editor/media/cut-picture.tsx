@@ -106,7 +106,7 @@ function CutForm({ item, onDone }: { item: Item; onDone: () => void }) {
         <Button size="small" onClick={() => turnBy(90)}>
           <RotateCw size={14} /> {WORDS.turnRight}
         </Button>
-        <label className="ml-auto flex items-center gap-2 text-[13px]">
+        <label className="ms-auto flex items-center gap-2 text-[13px]">
           {WORDS.proportion}
           <select
             className="h-7 rounded-md border border-edge bg-white px-1"

@@ -243,7 +243,7 @@ function Sortable({ item, at, of }: { item: Item; at: number; of: number }) {
               {...listeners}
               aria-label={WORDS.moveInTheOrder}
               title={WORDS.moveInTheOrder}
-              className="-ml-1 cursor-grab touch-none self-stretch rounded px-0.5 text-quiet hover:bg-verdigris-wash"
+              className="-ms-1 cursor-grab touch-none self-stretch rounded px-0.5 text-quiet hover:bg-verdigris-wash"
             >
               <GripVertical size={18} />
             </button>

@@ -117,7 +117,7 @@ export function useCarets(of: string): { carets: readonly Caret[]; write: (at: s
 }
 
 const SIGN =
-  "flex size-8 items-center justify-center rounded-full border-2 text-[12px] font-bold -ml-1.5 group-first/here:ml-0";
+  "flex size-8 items-center justify-center rounded-full border-2 text-[12px] font-bold -ms-1.5 group-first/here:ms-0";
 
 /** Those who may edit and those who are here, as signs; pressed, one is followed. */
 export function PeopleHere() {
@@ -175,7 +175,7 @@ export function HereAt({ event }: { event: string }) {
   return (
     <span
       aria-hidden="true"
-      className="pointer-events-none absolute top-1 right-[74px] z-[1] flex gap-0.5"
+      className="pointer-events-none absolute top-1 end-[74px] z-[1] flex gap-0.5"
       data-testid="here-at"
     >
       {those.map((p) => (

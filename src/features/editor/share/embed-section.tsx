@@ -33,7 +33,7 @@ export function EmbedSection({ publication, owner }: { publication: Publication;
   return (
     <section aria-label={WORDS.embed} className="mt-5 border-t border-line pt-4">
       <h3 className="mb-1 text-[16px]">
-        {WORDS.embed} <HowItGoes task="embed" className="ml-2 font-sans font-normal" />
+        {WORDS.embed} <HowItGoes task="embed" className="ms-2 font-sans font-normal" />
       </h3>
       {isPublic ? null : (
         <p role="note" className="mb-2 rounded-md bg-sun-wash px-3 py-2 text-[14px]">

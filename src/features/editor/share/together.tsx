@@ -67,7 +67,7 @@ export function Together({ owner }: { owner: boolean }) {
       <ul className="mb-3">
         {people.map((p) => (
           <li key={p.id} className="flex min-h-9 flex-wrap items-center gap-x-2 py-0.5">
-            <span className="mr-auto max-sm:w-full">{p.displayName}</span>
+            <span className="me-auto max-sm:w-full">{p.displayName}</span>
             {owner && p.role !== "owner" ? (
               <>
                 <select
@@ -108,7 +108,7 @@ export function Together({ owner }: { owner: boolean }) {
           <ul className="mb-3">
             {open.map((i) => (
               <li key={i.token} className="flex min-h-9 items-center gap-2 text-[14px]">
-                <span className="mr-auto [overflow-wrap:anywhere]">
+                <span className="me-auto [overflow-wrap:anywhere]">
                   {i.to} <span className="text-quiet">{WORDS.roles[i.role]}</span>
                 </span>
                 <Button

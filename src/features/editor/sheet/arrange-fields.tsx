@@ -161,7 +161,7 @@ export function ArrangeFields({ event, timeline, set }: { event: TimelineEvent; 
       {event.spot ? (
         <div className="flex items-center gap-2 rounded-md bg-panel px-3 py-1.5 text-[14px]">
           <span>{WORDS.itsLabelWasPlacedBy}</span>
-          <Button size="small" className="ml-auto" onClick={() => set("spot", false)(null)}>
+          <Button size="small" className="ms-auto" onClick={() => set("spot", false)(null)}>
             {WORDS.putTheLabelBack}
           </Button>
         </div>

@@ -48,7 +48,7 @@ export function ChapterSheet({
           <Button
             size="small"
             kind="danger"
-            className="ml-auto"
+            className="ms-auto"
             onClick={() => store.edit([{ kind: "delete_event", id }])}
           >
             {WORDS.delete}

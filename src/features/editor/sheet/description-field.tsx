@@ -341,7 +341,7 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
               {WORDS.removeLink}
             </Button>
           ) : null}
-          <span className="ml-auto">
+          <span className="ms-auto">
             <Tool
               label={wide ? WORDS.backToTheSheet : WORDS.writeAtFullWidth}
               on={wide}

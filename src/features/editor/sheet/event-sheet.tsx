@@ -135,7 +135,7 @@ export function EventSheet({
           <Finding key={p.code} problem={p} />
         ))}
         {comment ? (
-          <div className="rounded-md border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
+          <div className="rounded-md border-s-4 border-verdigris bg-verdigris-wash px-3 py-2">
             <p className="text-[13px] text-quiet">{WORDS.yourTeachersComment}</p>
             <p className="whitespace-pre-line">{comment}</p>
           </div>
@@ -243,7 +243,7 @@ export function EventSheet({
             <Button
               size="small"
               kind="danger"
-              className="ml-auto"
+              className="ms-auto"
               onClick={() => store.edit([{ kind: "delete_event", id }])}
             >
               {WORDS.delete}

@@ -32,7 +32,7 @@ export function Frame({
   return (
     <aside
       aria-label={title}
-      className="flex h-full w-full flex-col border-l-2 border-slate bg-white"
+      className="flex h-full w-full flex-col border-s-2 border-slate bg-white"
       onFocus={() => {
         hadFocus.current = true;
       }}
@@ -75,7 +75,7 @@ export function Frame({
           aria-label={WORDS.close}
           title={WORDS.esc}
           onClick={onClose}
-          className="ml-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
+          className="ms-auto rounded-md border border-edge bg-white p-1 hover:bg-verdigris-wash"
         >
           <X size={16} />
         </button>

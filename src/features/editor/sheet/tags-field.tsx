@@ -35,7 +35,7 @@ export function TagsField({
           {value.length > 0 ? (
             <ul className="mb-1.5 flex flex-wrap gap-1.5">
               {value.map((tag) => (
-                <li key={tag} className="flex items-center rounded-md border border-line bg-panel pl-2 text-[14px]">
+                <li key={tag} className="flex items-center rounded-md border border-line bg-panel ps-2 text-[14px]">
                   <span>{tag}</span>
                   <button
                     type="button"

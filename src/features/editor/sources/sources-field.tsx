@@ -123,7 +123,7 @@ function Reference({ item, number, name, list }: { item: Item; number: number; n
       {apart ? (
         <p className="mb-2 text-[14px]">
           <SourceLine source={record} runs={list.runsOf(record.id)} />
-          {cited ? <span className="ml-1.5 whitespace-nowrap text-quiet">{cited}</span> : null}
+          {cited ? <span className="ms-1.5 whitespace-nowrap text-quiet">{cited}</span> : null}
         </p>
       ) : (
         <div className="mb-2 grid grid-cols-2 gap-2">
@@ -138,7 +138,7 @@ function Reference({ item, number, name, list }: { item: Item; number: number; n
       )}
       {elsewhere > 0 ? <p className="mb-2 text-[13px] text-quiet">{WORDS.alsoIn(elsewhere)}</p> : null}
       {apart && open ? (
-        <div className="mb-2.5 border-l-2 border-verdigris pl-2.5">
+        <div className="mb-2.5 border-s-2 border-verdigris ps-2.5">
           <SourceFields source={record} />
         </div>
       ) : null}
@@ -175,7 +175,7 @@ function Reference({ item, number, name, list }: { item: Item; number: number; n
           type="button"
           aria-label={WORDS.removeSource}
           title={WORDS.undoPutsBack}
-          className="ml-auto rounded-md p-1.5 hover:bg-verdigris-wash"
+          className="ms-auto rounded-md p-1.5 hover:bg-verdigris-wash"
           onClick={() => store.edit(remove)}
         >
           <Trash2 size={16} />

@@ -126,7 +126,7 @@ function Row({
   return (
     <li className="py-2.5 text-[14px]">
       <div className="flex items-start gap-2">
-        {number === null ? null : <span className="w-6 shrink-0 text-right text-quiet">{number}.</span>}
+        {number === null ? null : <span className="w-6 shrink-0 text-end text-quiet">{number}.</span>}
         <span className="min-w-0 flex-1">
           <SourceLine source={work.source} runs={list.runsOf(work.id)} />
         </span>
@@ -152,7 +152,7 @@ function Row({
             <button
               key={id}
               type="button"
-              className="min-h-6 text-left text-verdigris underline"
+              className="min-h-6 text-start text-verdigris underline"
               onClick={() => select(id, true)}
             >
               {timeline.events.get(id)?.title || WORDS.untitled}
@@ -161,7 +161,7 @@ function Row({
         )}
       </div>
       {open && record && !record.deleted ? (
-        <div className="mt-2 border-l-2 border-verdigris pl-2.5">
+        <div className="mt-2 border-s-2 border-verdigris ps-2.5">
           <SourceFields source={record} />
         </div>
       ) : null}

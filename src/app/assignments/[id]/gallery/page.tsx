@@ -46,7 +46,7 @@ export default async function GalleryPage({
           {shown.length > 1 ? (
             <Link
               href={one ? `/assignments/${id}/gallery` : to(0)}
-              className={`${buttonLook("plain", "small")} ml-auto`}
+              className={`${buttonLook("plain", "small")} ms-auto`}
             >
               {one ? WORDS.allTogether : WORDS.oneByOne}
             </Link>
@@ -59,7 +59,7 @@ export default async function GalleryPage({
             <div className="mt-3 flex flex-wrap items-center gap-2">
               <h2 className="text-[20px]">{one.names || WORDS.work(at + 1)}</h2>
               <Open submission={one.submission} />
-              <span className="ml-auto flex gap-2">
+              <span className="ms-auto flex gap-2">
                 {at > 0 ? (
                   <Link href={to(at - 1)} className={buttonLook("plain")}>
                     {WORDS.previous}

@@ -36,14 +36,14 @@ export default async function ModerationPage({ params }: { params: Promise<{ id:
         ) : (
           <table className="mt-4 w-full border-collapse text-[15px]">
             <thead>
-              <tr className="border-b border-line text-left text-[13px] text-quiet">
-                <th scope="col" className="py-1.5 pr-3 font-normal">
+              <tr className="border-b border-line text-start text-[13px] text-quiet">
+                <th scope="col" className="py-1.5 pe-3 font-normal">
                   {WORDS.work}
                 </th>
-                <th scope="col" className="py-1.5 pr-3 font-normal">
+                <th scope="col" className="py-1.5 pe-3 font-normal">
                   {WORDS.first}
                 </th>
-                <th scope="col" className="py-1.5 pr-3 font-normal">
+                <th scope="col" className="py-1.5 pe-3 font-normal">
                   {WORDS.second}
                 </th>
                 <th scope="col" className="py-1.5 font-normal">
@@ -54,15 +54,15 @@ export default async function ModerationPage({ params }: { params: Promise<{ id:
             <tbody>
               {rows.map((r) => (
                 <tr key={r.submission} className="border-b border-line">
-                  <td className="py-2 pr-3 font-bold">
+                  <td className="py-2 pe-3 font-bold">
                     <Link href={`/assignments/${id}?s=${r.submission}`} className="text-verdigris underline">
                       {r.names}
                     </Link>
                   </td>
-                  <td className="py-2 pr-3">
+                  <td className="py-2 pe-3">
                     {r.own?.asked ? WORDS.afterYours : r.first === null ? "–" : `${r.first}, ${r.firstBy}`}
                   </td>
-                  <td className="py-2 pr-3">
+                  <td className="py-2 pe-3">
                     {r.own?.asked
                       ? WORDS.yours
                       : r.given.length === 0

@@ -29,7 +29,7 @@ export default async function PrivacyPage({ params }: { params: Promise<{ id: st
       <main className="mx-auto max-w-[680px] px-5 py-8">
         <h1 className="text-[26px]">{WORDS.title}</h1>
         <p className="mt-2">{WORDS.intro(found.name, found.teacher)}</p>
-        <ul className="mt-4 flex list-disc flex-col gap-2 pl-5">
+        <ul className="mt-4 flex list-disc flex-col gap-2 ps-5">
           {points.map((p) => (
             <li key={p}>{p}</li>
           ))}

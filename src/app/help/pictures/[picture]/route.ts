@@ -8,10 +8,10 @@ export const dynamic = "force-dynamic";
 
 /** A picture of the guide: one of those that were made from the demo data, and no other file. */
 export const GET = openRoute({}, async ({ params }) => {
-  const task = GUIDE.find((t) => t.picture?.name === params.picture);
+  const task = GUIDE.find((t) => t.picture?.file === params.picture);
   if (!task?.picture) return fail("not_found");
   const folder = join(process.env.FASTIGO_ROOT ?? process.cwd(), "docs", "screenshots");
-  const bytes = await readFile(join(folder, `${task.picture.name}.png`)).catch(() => null);
+  const bytes = await readFile(join(folder, `${task.picture.file}.png`)).catch(() => null);
   if (!bytes) return fail("not_found");
   return new Response(new Uint8Array(bytes), {
     headers: {

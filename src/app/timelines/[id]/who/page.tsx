@@ -39,11 +39,11 @@ export default async function WhoPage({ params }: { params: Promise<{ id: string
         <div className="flex flex-wrap items-baseline gap-3">
           <h1 className="text-[26px]">{WORDS.who}</h1>
           {teaches ? (
-            <a href={`/api/timelines/${id}/who`} className={`${buttonLook("plain", "small")} ml-auto`}>
+            <a href={`/api/timelines/${id}/who`} className={`${buttonLook("plain", "small")} ms-auto`}>
               {WORDS.asCsv}
             </a>
           ) : (
-            <Link href={`/timelines/${id}`} className={`${buttonLook("plain", "small")} ml-auto`}>
+            <Link href={`/timelines/${id}`} className={`${buttonLook("plain", "small")} ms-auto`}>
               {WORDS.backToTimeline}
             </Link>
           )}

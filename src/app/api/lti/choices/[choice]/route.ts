@@ -1,3 +1,4 @@
+import { language } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/platform";
 import { isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
@@ -16,7 +17,7 @@ export const POST = memberRoute({ page: true }, async ({ request, user, params }
     ownAddress(request, LAUNCH_PATH).href,
   );
   if (isFailure(done)) return done;
-  const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(WORDS.back(done.platform))}</title></head><body><main><h1>${escaped(WORDS.chosen)}</h1><form method="post" action="${escaped(done.to)}"><input type="hidden" name="JWT" value="${escaped(done.token)}"><button>${escaped(WORDS.back(done.platform))}</button></form></main></body></html>`;
+  const html = `<!doctype html><html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(WORDS.back(done.platform))}</title></head><body><main><h1>${escaped(WORDS.chosen)}</h1><form method="post" action="${escaped(done.to)}"><input type="hidden" name="JWT" value="${escaped(done.token)}"><button>${escaped(WORDS.back(done.platform))}</button></form></main></body></html>`;
   return new Response(html, {
     headers: {
       "Content-Type": "text/html; charset=utf-8",
