@@ -4,13 +4,16 @@ import { type FormatId, writeFormat } from "../formats/formats";
 import { type Frozen, toFrozen } from "../formats/frozen";
 import { asWritten, neverFormula } from "../formats/full-table";
 import { writeCsv } from "../formats/write-csv";
+import { type Language, speakIn } from "../language/spoken";
 import { anyTimeline } from "../testing/any-timeline";
+import { knowLanguages } from "../testing/languages";
 import { readFile } from "./files/read-file";
 import { timelineOfFile } from "./whole-timeline";
 
 /** As the other person has it: taken out as a file, brought in, and looked at again. */
-async function outAndIn(id: FormatId, f: Frozen): Promise<Frozen> {
-  const found = await readFile(`x.${id}`, await writeFormat(id, f, { width: 800, height: 400 }));
+async function outAndIn(id: FormatId, f: Frozen, writer: Language = "en", reader: Language = "en"): Promise<Frozen> {
+  const file = await speakIn(writer, () => writeFormat(id, f, { width: 800, height: 400 }));
+  const found = await speakIn(reader, () => readFile(`x.${id}`, file));
   const whole = found.kind === "timeline" ? found.frozen : found.whole;
   if (!whole) throw new Error("no timeline in it");
   return toFrozen(timelineOfFile(whole, 1), true);
@@ -29,6 +32,24 @@ describe("any timeline, taken out and brought in again, is the same", () => {
         expect(await outAndIn(id, frozen)).toEqual(frozen);
       }),
       { numRuns, seed: 7 },
+    );
+  });
+});
+
+describe.each(["de", "es"] as const)("any timeline, taken out by somebody who is spoken to in %s", (language) => {
+  it.each<[FormatId, number]>([
+    ["json", 40],
+    ["csv", 100],
+    ["ods", 30],
+    ["xlsx", 10],
+  ])("as %s, is the same to whoever brings it in, also in English", { timeout: 120_000 }, async (id, numRuns) => {
+    knowLanguages();
+    await fc.assert(
+      fc.asyncProperty(anyTimeline, fc.constantFrom("en", language), async (t, reader) => {
+        const frozen = toFrozen(t, true);
+        expect(await outAndIn(id, frozen, language, reader)).toEqual(frozen);
+      }),
+      { numRuns, seed: 8 },
     );
   });
 });

@@ -1,5 +1,6 @@
 "use client";
 
+import { language } from "@/core/language/spoken";
 import { WORDS as COMMON } from "@/core/words/common";
 
 import { WORDS } from "@/core/words/classes";
@@ -8,7 +9,8 @@ import { type FormEvent, lazy, type ReactNode, Suspense, useRef, useState } from
 import { type Requirement, requirementKey } from "@/core/check/requirements";
 import type { Rubric } from "@/core/classes/rubric";
 import { requirementText } from "@/core/words/class-work";
-import { type DateProblem, offeredReadings } from "@/core/time/date-problem";
+import type { DateProblem } from "@/core/time/date-problem";
+import { offeredIn } from "@/core/time/read/said-in";
 import { dateProblemText } from "@/core/words/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import { whenLabel } from "@/core/time/write-when";
@@ -228,7 +230,8 @@ export function AssignmentForm({
                                     onClick={() => setOrder(o)}
                                   >
                                     {
-                                      offeredReadings(
+                                      offeredIn(
+                                        language(),
                                         when.readAs.kind === "not_understood" ? when.readAs.problem : NONE,
                                       )[k]
                                     }

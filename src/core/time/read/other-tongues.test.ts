@@ -64,6 +64,8 @@ describe("dates in German and Spanish", () => {
     ["14 nov 1872", "14 Nov 1872"],
     ["jueves, 14 de noviembre de 1872", "14 Nov 1872"],
     ["1 de mayo de 1886", "1 May 1886"],
+    ["primero de mayo de 1886", "1 May 1886"],
+    ["el primero de enero de 1900", "1 Jan 1900"],
     ["5 ago 1900", "5 Aug 1900"],
     ["3 mar 1702", "3 Mar 1702"],
     ["14 de noviembre de 1872, 22:10 h", "14 Nov 1872 22:10"],

@@ -148,6 +148,7 @@ const SAID: readonly (readonly [RegExp, string | ((...found: string[]) => string
   [/\b(?:de |en )?(?:la |los )?(?:década de(?: los)?|decada de|años)(?: los)? (\d{1,7}0)\b/g, "$1s"],
   [WEEKDAY, ""],
   // Days and months.
+  [new RegExp(`\\b(?:el )?primero de (?=(?:${words(Object.keys(MONTHS))})\\b)`, "g"), "1 de "],
   [
     new RegExp(
       `(?:\\b(?:am|den|dem|el|del|día) )?\\b(\\d{1,2})(?:\\.|º|°)? ?(?:de )?(${words([...Object.keys(MONTHS), "ago"])})(?!${LETTER})\\.?,?(?: del?(?: año)?(?= \\d))?`,

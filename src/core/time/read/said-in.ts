@@ -1,4 +1,5 @@
 import type { Language } from "../../language/spoken";
+import { type DateProblem, offeredReadings } from "../date-problem";
 import { USUAL_MANNER, whenLabel } from "../write-when";
 import { readWhen } from "./read-when";
 
@@ -9,3 +10,7 @@ export function saidIn(language: Language, text: string): string {
   const said = whenLabel(read, { ...USUAL_MANNER, language });
   return said !== "" && readWhen(said).edtf === read.edtf ? said : text;
 }
+
+/** What is offered in place of a date that was not understood, as a language writes it. */
+export const offeredIn = (language: Language, problem: DateProblem): string[] =>
+  offeredReadings(problem).map((text) => saidIn(language, text));

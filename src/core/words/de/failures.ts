@@ -26,7 +26,7 @@ export const FAILURES: Record<FailureCode, string> = {
   mail_needs_email: `Mail geht in deinem Namen hinaus, und dein Konto hat keine E-Mail-Adresse für Antworten. Kopiere stattdessen den Link, oder trag unter deinem Konto eine Adresse ein. ${UNSENT}`,
   report_empty: "Sag in ein paar Worten, was daran nicht stimmt. Noch wurde nichts gesendet.",
   operator_only: "Hier ist nichts, was du sehen darfst.",
-  no_such_colleague: `Kein Konto hat diese E-Mail-Adresse. Bitte zuerst darum, eins anzulegen, oder prüfe die Schreibweise. ${NOTHING}`,
+  no_such_colleague: `Kein Konto hat diese E-Mail-Adresse. Lass zuerst eins anlegen, oder prüfe die Schreibweise. ${NOTHING}`,
   student_here:
     "Diese Person lernt in der Klasse und kann sie nicht auch unterrichten. Nimm sie zuerst aus der Klasse heraus.",
   leads_already: "Diese Person leitet die Klasse schon.",
@@ -67,7 +67,8 @@ export const FAILURES: Record<FailureCode, string> = {
   nothing_suggested: `Es sagt, was schon da steht. Ändere zuerst etwas. ${UNSENT}`,
   event_untitled: "Sag in ein paar Worten, was geschah; das Ereignis wurde noch nicht gespeichert.",
   not_of_class: `Das ist Arbeit für eine Klasse, und vor der Veröffentlichung dürfen nur ihre Lehrkräfte und Lernenden sie sehen. ${NOTHING}`,
-  invitation_over: "Dieser Link galt bis zu einem Tag, der vorbei ist. Bitte um einen neuen, wer ihn dir gegeben hat.",
+  invitation_over:
+    "Dieser Link galt bis zu einem Tag, der vorbei ist. Lass dir von derselben Stelle einen neuen geben.",
   end_is_past: `Tag und Uhrzeit, bis wann er gilt, sind schon vorbei. Wähle spätere. ${UNSENT}`,
   nobody_of_that_name: `Niemand dieses Namens ist mit dir in einer Klasse. Schreib eine E-Mail-Adresse, oder gib einen Link. ${UNSENT}`,
   several_of_that_name: `Mehrere in deinen Klassen heißen so. Schreib eine E-Mail-Adresse, oder gib einen Link. ${UNSENT}`,

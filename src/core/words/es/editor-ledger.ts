@@ -172,7 +172,7 @@ export const WORDS: Like<typeof En.WORDS> = {
 
 export const LINE_GRAMMAR: Like<typeof En.LINE_GRAMMAR> = [
   ["1604 Se autoriza la barca de maroma", "primero una fecha, después el título"],
-  ["Disturbios del primero de mayo 1911", "o la fecha al final"],
+  ["Disturbios de los mineros 1911", "o la fecha al final"],
   [
     "hacia 1840 - 1852 Molino de vapor",
     "de cuándo a cuándo; hacia, antes de, década de 1840, primavera de 1783, 310 a. C.",

@@ -1,10 +1,11 @@
 "use client";
 
+import { language } from "@/core/language/spoken";
 import { memo, useEffect, useState } from "react";
 import type { LookAnswer, ShownRow } from "@/core/bring-in/asked";
 import { USES, type Use } from "@/core/bring-in/guess-uses";
 import type { BroughtRow } from "@/core/bring-in/put-together";
-import { offeredReadings } from "@/core/time/date-problem";
+import { offeredIn } from "@/core/time/read/said-in";
 import { isDated } from "@/core/time/when";
 import { whenLabel } from "@/core/time/write-when";
 import { dateProblemText } from "@/core/words/dates";
@@ -178,7 +179,7 @@ function Understood({
     <td className="bg-sun-wash px-3 py-2">
       <span className="mb-1 block font-bold text-copper-dark">{dateProblemText(r.problem)}</span>
       <span className="flex flex-wrap gap-1.5">
-        {offeredReadings(r.problem).map((reading) => (
+        {offeredIn(language(), r.problem).map((reading) => (
           <button
             key={reading}
             type="button"

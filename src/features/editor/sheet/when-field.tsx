@@ -1,10 +1,11 @@
 "use client";
 
+import { language } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/editor-sheet";
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
-import { offeredReadings } from "@/core/time/date-problem";
+import { offeredIn, saidIn } from "@/core/time/read/said-in";
 import { dateProblemText } from "@/core/words/dates";
 import { readWhen } from "@/core/time/read/read-when";
 import type { When } from "@/core/time/when";
@@ -168,10 +169,10 @@ export function WhenField({
               {readAs.problem.code === "no_day_for_time" ? (
                 <DayQuestion />
               ) : readAs.problem.code === "two_orders" ? (
-                <OrderQuestion readings={readAs.problem.readings} typed={typed} />
+                <OrderQuestion readings={offeredIn(language(), readAs.problem)} typed={typed} />
               ) : (
                 <span className="mt-1.5 flex flex-wrap gap-1.5">
-                  {offeredReadings(readAs.problem).map((r) => (
+                  {offeredIn(language(), readAs.problem).map((r) => (
                     <Button key={r} size="small" onClick={() => use(r)}>
                       {r}
                     </Button>
@@ -194,7 +195,7 @@ function DayQuestion() {
     <span className="mt-1.5 flex flex-wrap gap-1.5">
       {daysNamed(timeline.events.values()).map((day) => (
         <Button key={day} size="small" onClick={() => store.edit(timesOnOps(store.getState().timeline, day))}>
-          {WORDS.allTimesAreOn(day)}
+          {WORDS.allTimesAreOn(saidIn(language(), day))}
         </Button>
       ))}
     </span>
@@ -202,16 +203,17 @@ function DayQuestion() {
 }
 
 /** Asked once for the whole timeline: one change sets the order and reads every such date anew. */
-function OrderQuestion({ readings, typed }: { readings: readonly [string, string]; typed: string }) {
+function OrderQuestion({ readings, typed }: { readings: readonly string[]; typed: string }) {
   const { store } = useEditor();
   const choose = (dateOrder: "dmy" | "mdy") => store.edit(setReading(store.getState().timeline, { dateOrder }));
+  const [dayFirst = "", monthFirst = ""] = readings;
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
-      <Button size="small" onClick={() => choose("dmy")} title={WORDS.dayFirstInTheWhole(typed, readings[0])}>
-        {readings[0]}
+      <Button size="small" onClick={() => choose("dmy")} title={WORDS.dayFirstInTheWhole(typed, dayFirst)}>
+        {dayFirst}
       </Button>
-      <Button size="small" onClick={() => choose("mdy")} title={WORDS.monthFirstInTheWhole(typed, readings[1])}>
-        {readings[1]}
+      <Button size="small" onClick={() => choose("mdy")} title={WORDS.monthFirstInTheWhole(typed, monthFirst)}>
+        {monthFirst}
       </Button>
     </span>
   );
