@@ -50,6 +50,6 @@ describe("what people are told", () => {
     ]);
     await sendDigests(new Date(Date.now() + 2 * 3_600_000));
     const letters = await Promise.all(all.map(async (id) => (await lettersOf(id)).map((l) => l.subject).join()));
-    expect(letters).toEqual(["1 Nachricht für dich", "1 aviso para ti", "1 notice for you", "1 notice for you"]);
+    expect(letters).toEqual(["1 Hinweis für dich", "1 aviso para ti", "1 notice for you", "1 notice for you"]);
   });
 });
