@@ -1,7 +1,5 @@
 -- The shape of the database after all migrations, to read in review; never run.
 
-
-
 CREATE SCHEMA public;
 
 COMMENT ON SCHEMA public IS 'standard public schema';
@@ -130,8 +128,10 @@ CREATE TABLE public.account (
     step_wanted text,
     step_last bigint DEFAULT 0 NOT NULL,
     digest_at timestamp with time zone,
+    language text,
     CONSTRAINT account_display_name_length CHECK (((length(display_name) >= 1) AND (length(display_name) <= 60))),
-    CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL)))
+    CONSTRAINT account_has_a_way_in CHECK (((email IS NOT NULL) OR (sign_in_name IS NOT NULL) OR (deleted_at IS NOT NULL))),
+    CONSTRAINT account_language_known CHECK ((language = ANY (ARRAY['en'::text, 'de'::text, 'es'::text])))
 );
 
 CREATE TABLE public.account_notice (
@@ -327,6 +327,8 @@ CREATE TABLE public.comment (
     altered_at timestamp with time zone,
     resolved_at timestamp with time zone,
     resolved_by text,
+    field text DEFAULT ''::text NOT NULL,
+    CONSTRAINT comment_field_known CHECK ((field = ANY (ARRAY[''::text, 'when'::text, 'title'::text, 'category'::text, 'place'::text, 'description'::text, 'media'::text, 'source'::text]))),
     CONSTRAINT comment_not_empty CHECK ((text <> ''::text))
 );
 
