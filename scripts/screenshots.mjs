@@ -30,7 +30,7 @@ const contexts = new Map();
 async function pageFor(size, person) {
   const key = `${size.width}${person}`;
   if (!contexts.has(key)) {
-    const context = await browser.newContext({ viewport: size, reducedMotion: "reduce" });
+    const context = await browser.newContext({ viewport: size, reducedMotion: "reduce", locale: "en-GB" });
     if (person) {
       const page = await context.newPage();
       await page.goto(`${address}/sign-in`);
@@ -38,6 +38,10 @@ async function pageFor(size, person) {
       await page.getByLabel("E-mail or sign-in name").fill(student ?? `${person}@hollinbank.example`);
       await page.getByLabel("Password").fill("over-the-ambrel");
       await page.getByRole("button", { name: "Sign in" }).click();
+      await page.waitForURL(`${address}/`);
+      // Whatever language somebody has chosen in the demo, the pictures are in English.
+      await page.request.put(`${address}/api/language`, { data: { language: "en" } });
+      await page.goto(`${address}/`);
       await page.getByRole("heading", { name: "Your timelines" }).waitFor();
       await page.close();
     }
