@@ -30,7 +30,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   tooLong: (x) => `${x} zu lang`,
   tooShort: (x) => `${x} zu kurz`,
   withoutDescription: (x) => `${x} ohne Beschreibung`,
-  tooMany: (x) => `${x} zu viele`,
+  tooMany: (x) => (x === 1 ? "1 zu viel" : `${x} zu viele`),
   withoutCredit: (x) => `${x} ohne Nachweis oder offene Lizenz`,
   notThere: (title) => `„${title}“ ist nicht da`,
   moreBefore: (x) => `noch ${x} davor`,

@@ -15,7 +15,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   give: "Der Klasse geben",
   takeBack: "Zurücknehmen",
   takeBackNamed: (title) => `${title} zurücknehmen`,
-  cards: (n) => `${n} Ereignisse`,
+  cards: (n) => (n === 1 ? "1 Ereignis" : `${n} Ereignisse`),
   doneBy: (n) => (n === 0 ? "noch niemand hat sie gemacht" : `gemacht von ${n}`),
   best: (right, of, percent) => `bestenfalls ${right} von ${of} richtig, ${percent} von 100`,
   tries: (n) => (n === 1 ? "1 Versuch" : `${n} Versuche`),

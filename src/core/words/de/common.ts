@@ -36,7 +36,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   nothingHere: "Hier ist nichts, was du sehen darfst",
   notNow: "Diese Seite lässt sich gerade nicht zeigen",
   didNotWork: "Das hat nicht geklappt",
-  didNotShow: (faulty, asked) => `${faulty} von ${asked} haben keine Seite gezeigt.`,
+  didNotShow: (faulty, asked) => `${faulty} von ${asked} ${faulty === 1 ? "hat" : "haben"} keine Seite gezeigt.`,
   stands: {
     returned: "zurückgegeben",
     toImprove: (points, total) => `zum Verbessern zurückgegeben, ${points} von ${total}`,

@@ -82,7 +82,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   todayAsALine: "Heute als Linie",
   labelsPlacedByHand: "Von Hand gesetzte Beschriftungen",
   n1Label: "1 Beschriftung",
-  labels: (placed) => `${placed} Beschriftungen`,
+  labels: (placed) => (placed === 1 ? "1 Beschriftung" : `${placed} Beschriftungen`),
   putAllLabelsBack: "Alle Beschriftungen zurücksetzen",
   whatAReaderSeesFirst: "Was Lesende zuerst sehen",
   youSeeTheWholeTimeline:

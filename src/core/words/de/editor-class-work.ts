@@ -47,7 +47,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     `${x}. Sie bleibt genau so aufgehoben, wie sie jetzt ist; was du von hier an änderst, ändert nur deinen Entwurf.`,
   fingerprintOfWhatWasHanded: "Fingerabdruck des Abgegebenen:",
   due2: (className) => `${className} · fällig`,
-  points: (total) => `· ${total} Punkte`,
+  points: (total) => (total === 1 ? "· 1 Punkt" : `· ${total} Punkte`),
   returned2: "Zurückgegeben",
   noPointsYet: "Noch keine Punkte",
   of3: (points, total) => `${points} von ${total}`,

@@ -46,7 +46,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   onlyOf: (name) => `Nur „${name}“`,
   sitting: (name, from, to) => (from === to ? `${name}, ${from}` : `${name}, ${from} bis ${to}`),
   singleSteps: "Einzelne Schritte",
-  moreSteps: (count) => `Die nächsten ${count.toLocaleString("de")} Schritte zeigen`,
+  moreSteps: (count) =>
+    count === 1 ? "Den nächsten Schritt zeigen" : `Die nächsten ${count.toLocaleString("de")} Schritte zeigen`,
   showAsItWasThen: "Zeigen, wie es damals war",
   whatHappened: "Was mit diesem Ereignis geschah",
   whatHappenedChapter: "Was mit diesem Kapitel geschah",

@@ -35,7 +35,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   untitled: "Ohne Titel",
   none: "keine",
   yes: "ja",
-  words: (wordsIn) => `${wordsIn} Wörter`,
+  words: (wordsIn) => (wordsIn === 1 ? "1 Wort" : `${wordsIn} Wörter`),
   open: (name) => `${name} öffnen`,
   openTheEventSheet: "Das Blatt des Ereignisses öffnen",
   open2: "Öffnen",
@@ -91,7 +91,7 @@ export const WORDS: Like<typeof En.WORDS> = {
       ? "1 Zelle wird aus dem gezählt, was das Ereignis hat, und nimmt nichts an."
       : `${number(n)} Zellen werden aus dem gezählt, was die Ereignisse haben, und nehmen nichts an.`,
   beyondLastColumn: (n) =>
-    `${number(n)} Zellen lagen jenseits der letzten Spalte und wurden weggelassen: Zeig mehr Spalten und füge noch einmal ein.`,
+    `${n === 1 ? "1 Zelle lag jenseits der letzten Spalte und wurde" : `${number(n)} Zellen lagen jenseits der letzten Spalte und wurden`} weggelassen: Zeig mehr Spalten und füge noch einmal ein.`,
   readingRows: (done, total) => `${number(done)} von ${number(total)} Zeilen gelesen`,
   stopReading: "Anhalten",
   lookAt: "Was gezeigt wird",
@@ -126,7 +126,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   you: "du",
   find: "Finden",
   rowsMarked: (n) => (n === 1 ? "1 Zeile markiert" : `${number(n)} Zeilen markiert`),
-  rowsChosen: (n) => `${number(n)} Zeilen ausgewählt`,
+  rowsChosen: (n) => (n === 1 ? "1 Zeile ausgewählt" : `${number(n)} Zeilen ausgewählt`),
   unmark: "Loslassen",
   changeAll: "Alle ändern",
   set: "Setzen",

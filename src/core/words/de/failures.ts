@@ -68,7 +68,7 @@ export const FAILURES: Record<FailureCode, string> = {
   event_untitled: "Sag in ein paar Worten, was geschah; das Ereignis wurde noch nicht gespeichert.",
   not_of_class: `Das ist Arbeit für eine Klasse, und vor der Veröffentlichung dürfen nur ihre Lehrkräfte und Lernenden sie sehen. ${NOTHING}`,
   invitation_over:
-    "Dieser Link galt bis zu einem Tag, der vorbei ist. Lass dir von derselben Stelle einen neuen geben.",
+    "Dieser Link galt bis zu einem Tag, der vorbei ist. Lass dir von derselben Person einen neuen geben.",
   end_is_past: `Tag und Uhrzeit, bis wann er gilt, sind schon vorbei. Wähle spätere. ${UNSENT}`,
   nobody_of_that_name: `Niemand dieses Namens ist mit dir in einer Klasse. Schreib eine E-Mail-Adresse, oder gib einen Link. ${UNSENT}`,
   several_of_that_name: `Mehrere in deinen Klassen heißen so. Schreib eine E-Mail-Adresse, oder gib einen Link. ${UNSENT}`,

@@ -4,7 +4,7 @@ import type { Like } from "../like";
 export const WORDS: Like<typeof En.WORDS> = {
   rubric: "Bewertungsraster",
   rubricKeys: "Tasten 1, 2, 3 … wählen eine Stufe und gehen zum nächsten Kriterium.",
-  levelOf: (criterion, level, points) => `${criterion}: ${level}, ${points} Punkte`,
+  levelOf: (criterion, level, points) => `${criterion}: ${level}, ${points === 1 ? "1 Punkt" : `${points} Punkte`}`,
   byHand: (rubric, points) => `Nach dem Raster wären es ${rubric}; von Hand gesetzt auf ${points}.`,
   takeSum: (points) => `${points} nehmen`,
   keptComments: "Kommentare, die ich wieder benutze",

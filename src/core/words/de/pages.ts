@@ -17,7 +17,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   assignment: "Aufgabe",
   yourTimelines: "Deine Zeitleisten",
   due: "· fällig",
-  points: (total) => `· ${total} Punkte`,
+  points: (total) => (total === 1 ? "· 1 Punkt" : `· ${total} Punkte`),
   edit: "Bearbeiten",
   backToTheGroups: "Zurück zu den Gruppen",
   asAStudentSeesIt: "Wie Lernende sie sehen",

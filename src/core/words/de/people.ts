@@ -23,7 +23,9 @@ export const WORDS: Like<typeof En.WORDS> = {
   slipsHelp:
     "Alle melden sich mit Name und Code ihres Zettels an und wählen dann ein Passwort. Die Codes sind nur jetzt zu sehen; druck sie, oder mach später neue.",
   addedAnd: (added, there) =>
-    there === 0 ? `${added} hinzugefügt.` : `${added} hinzugefügt; ${there} waren schon da.`,
+    there === 0
+      ? `${added} hinzugefügt.`
+      : `${added} hinzugefügt; ${there === 1 ? "1 war" : `${there} waren`} schon da.`,
   print: "Die Zettel drucken",
   done: "Fertig",
   newSlips: "Neue Zettel für alle, die noch nicht hereingekommen sind",

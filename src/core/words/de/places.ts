@@ -41,7 +41,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   play: "Abspielen",
   stop: "Anhalten",
   whole: "Alles",
-  here: (n) => `${n} Ereignisse hier`,
+  here: (n) => (n === 1 ? "1 Ereignis hier" : `${n} Ereignisse hier`),
   without: (n) =>
     n === 1 ? "1 Ereignis hat keinen Platz auf der Karte." : `${n} Ereignisse haben keinen Platz auf der Karte.`,
   whichMap: "Welche Karte",

@@ -11,5 +11,5 @@ export const WORDS: Like<typeof En.WORDS> = {
   chosen: "Gewählt",
   back: (platform) => `Zurück zu ${platform}`,
   bring: (platform) => `Die Lernenden von ${platform} hereinholen`,
-  brought: (added, there) => `${added} hinzugefügt, ${there} waren schon da.`,
+  brought: (added, there) => `${added} hinzugefügt, ${there === 1 ? "1 war" : `${there} waren`} schon da.`,
 };

@@ -110,7 +110,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   wasUntil: (when) => `sie war bis ${when} offen`,
   openedTimes: (n) => (n === 0 ? "noch nicht geöffnet" : n === 1 ? "einmal geöffnet" : `${number(n)}-mal geöffnet`),
   openedLast: (n, days) => `davon ${number(n)} in den letzten ${days} Tagen`,
-  openedDays: (n, days) => `In den letzten ${days} Tagen ${number(n)}-mal geöffnet, eine Säule pro Tag`,
+  openedDays: (n, days) =>
+    `In den letzten ${days} Tagen ${n === 1 ? "einmal" : `${number(n)}-mal`} geöffnet, eine Säule pro Tag`,
   timeline: "Zeitleiste",
   whoSeesIt: "Wer sie sehen kann",
   howOften: "Wie oft sie geöffnet wurde",

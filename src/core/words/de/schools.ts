@@ -69,7 +69,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   invites: (by, school) => `${by} lädt dich ein, an ${school} zu unterrichten.`,
   join: "Der Schule beitreten",
   over: "Diese Einladung gilt nicht mehr",
-  overMore: "Sie wurde schon angenommen oder zurückgezogen. Bitte um eine neue, wer sie dir geschickt hat.",
+  overMore: "Sie wurde schon angenommen oder zurückgezogen. Lass dir von derselben Person eine neue schicken.",
   ofSchool: "Die Klasse gehört zu",
   ofNone: "keiner Schule",
   goesNoFurther: (name, limit) => `${name} lässt es nicht weiter gehen als: ${LIMIT[limit as keyof typeof LIMIT]}.`,

@@ -3,7 +3,8 @@ import type { Like } from "../like";
 
 export const WORDS: Like<typeof En.WORDS> = {
   sheets: (title) => `${title} – Bewertungsbögen`,
-  points: (points, total) => (points === null ? "Noch keine Punkte" : `${points} von ${total} Punkten`),
+  points: (points, total) =>
+    points === null ? "Noch keine Punkte" : `${points} von ${total} ${total === 1 ? "Punkt" : "Punkten"}`,
   submitted: (at) => `Abgegeben ${at}`,
   rubric: "Bewertungsraster",
   level: (criterion, level, points, best) => `${criterion}: ${level} (${points} von ${best})`,
@@ -28,7 +29,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   inTime: "Rechtzeitig.",
   short: "Was fehlte",
   nothingShort: "Alles Verlangte war da.",
-  totalMark: (total) => `Es wird mit bis zu ${total} Punkten bewertet.`,
+  totalMark: (total) => `Es wird mit bis zu ${total === 1 ? "1 Punkt" : `${total} Punkten`} bewertet.`,
   whatIsAsked: "Was verlangt ist",
   givenEvents: "Vorgegebene Ereignisse",
   findDate: (title) => `${title} – finde das Datum`,

@@ -56,7 +56,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   signUp: "Konto anlegen",
   come: "Beitreten",
   overTitle: "Dieser Link gilt nicht mehr",
-  over: "Er galt bis zu einem Tag, der vorbei ist. Bitte um einen neuen, wer ihn dir gegeben hat.",
+  over: "Er galt bis zu einem Tag, der vorbei ist. Lass dir von derselben Person einen neuen geben.",
   invitations: "Du bist eingeladen",
   sharedWithYou: "Mit dir geteilt",
   ownedBy: (name) => `von ${name}`,

@@ -12,7 +12,7 @@ export const WORDS = {
   give: "Give it to the class",
   takeBack: "Take back",
   takeBackNamed: (title: string) => `Take back ${title}`,
-  cards: (n: number) => `${n} events`,
+  cards: (n: number) => (n === 1 ? "1 event" : `${n} events`),
   doneBy: (n: number) => (n === 0 ? "nobody has done it yet" : `done by ${n}`),
   best: (right: number, of: number, percent: number) => `${right} of ${of} right at best, ${percent} of 100`,
   tries: (n: number) => (n === 1 ? "1 try" : `${n} tries`),

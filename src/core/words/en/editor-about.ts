@@ -80,7 +80,7 @@ export const WORDS = {
   todayAsALine: "Today as a line",
   labelsPlacedByHand: "Labels placed by hand",
   n1Label: "1 label",
-  labels: (placed: number) => `${placed} labels`,
+  labels: (placed: number) => (placed === 1 ? "1 label" : `${placed} labels`),
   putAllLabelsBack: "Put all labels back",
   whatAReaderSeesFirst: "What a reader sees first",
   youSeeTheWholeTimeline:

@@ -44,7 +44,7 @@ export const WORDS = {
     `${x}. It is kept exactly as it is now; what you change from here on changes your draft only.`,
   fingerprintOfWhatWasHanded: "Fingerprint of what was handed in:",
   due2: (className: string) => `${className} · due`,
-  points: (total: number) => `· ${total} points`,
+  points: (total: number) => (total === 1 ? "· 1 point" : `· ${total} points`),
   returned2: "Returned",
   noPointsYet: "No points yet",
   of3: (points: number, total: number) => `${points} of ${total}`,

@@ -45,7 +45,8 @@ export const WORDS = {
   onlyOf: (name: string) => `Only “${name}”`,
   sitting: (name: string, from: string, to: string) => (from === to ? `${name}, ${from}` : `${name}, ${from} to ${to}`),
   singleSteps: "Single steps",
-  moreSteps: (count: number) => `Show the next ${count.toLocaleString("en")} steps`,
+  moreSteps: (count: number) =>
+    count === 1 ? "Show the next step" : `Show the next ${count.toLocaleString("en")} steps`,
   showAsItWasThen: "Show it as it was then",
   whatHappened: "What happened to this event",
   whatHappenedChapter: "What happened to this chapter",

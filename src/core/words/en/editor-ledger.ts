@@ -31,7 +31,7 @@ export const WORDS = {
   untitled: "Untitled",
   none: "none",
   yes: "yes",
-  words: (wordsIn: number) => `${wordsIn} words`,
+  words: (wordsIn: number) => (wordsIn === 1 ? "1 word" : `${wordsIn} words`),
   open: (name: string) => `Open ${name}`,
   openTheEventSheet: "Open the event sheet",
   open2: "Open",
@@ -88,7 +88,7 @@ export const WORDS = {
       ? "1 cell is counted from what the event has, and takes nothing."
       : `${n.toLocaleString("en")} cells are counted from what the events have, and take nothing.`,
   beyondLastColumn: (n: number) =>
-    `${n.toLocaleString("en")} cells lay beyond the last column and were left out: show more columns and paste again.`,
+    `${n === 1 ? "1 cell lay beyond the last column and was" : `${n.toLocaleString("en")} cells lay beyond the last column and were`} left out: show more columns and paste again.`,
   readingRows: (done: number, total: number) =>
     `Reading ${done.toLocaleString("en")} of ${total.toLocaleString("en")} rows`,
   stopReading: "Stop",
@@ -126,7 +126,7 @@ export const WORDS = {
   find: "Find",
   // Several rows at once.
   rowsMarked: (n: number) => (n === 1 ? "1 row marked" : `${n.toLocaleString("en")} rows marked`),
-  rowsChosen: (n: number) => `${n.toLocaleString("en")} rows chosen`,
+  rowsChosen: (n: number) => (n === 1 ? "1 row chosen" : `${n.toLocaleString("en")} rows chosen`),
   unmark: "Let go",
   changeAll: "Change all",
   set: "Set",

@@ -2,7 +2,8 @@
 export const WORDS = {
   rubric: "Rubric",
   rubricKeys: "Keys 1, 2, 3 … choose a level and go on to the next criterion.",
-  levelOf: (criterion: string, level: string, points: number) => `${criterion}: ${level}, ${points} points`,
+  levelOf: (criterion: string, level: string, points: number) =>
+    `${criterion}: ${level}, ${points === 1 ? "1 point" : `${points} points`}`,
   byHand: (rubric: number, points: string) => `By the rubric it would be ${rubric}; set by hand to ${points}.`,
   takeSum: (points: number) => `Take ${points}`,
   keptComments: "Comments I use again",

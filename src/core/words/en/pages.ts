@@ -15,7 +15,7 @@ export const WORDS = {
   assignment: "Assignment",
   yourTimelines: "Your timelines",
   due: "· due",
-  points: (total: number) => `· ${total} points`,
+  points: (total: number) => (total === 1 ? "· 1 point" : `· ${total} points`),
   edit: "Edit",
   backToTheGroups: "Back to the groups",
   asAStudentSeesIt: "As a student sees it",

@@ -21,7 +21,7 @@ export const WORDS = {
   slipsHelp:
     "Each student signs in with the name and the code of their slip, and chooses a password then. The codes are shown only now; print them, or make new ones later.",
   addedAnd: (added: number, there: number) =>
-    there === 0 ? `${added} added.` : `${added} added; ${there} were there already.`,
+    there === 0 ? `${added} added.` : `${added} added; ${there === 1 ? "1 was" : `${there} were`} there already.`,
   print: "Print the slips",
   done: "Done",
   newSlips: "New slips for those who have not come in yet",

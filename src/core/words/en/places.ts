@@ -36,7 +36,7 @@ export const WORDS = {
   play: "Play",
   stop: "Stop",
   whole: "All of it",
-  here: (n: number) => `${n} events here`,
+  here: (n: number) => (n === 1 ? "1 event here" : `${n} events here`),
   without: (n: number) => (n === 1 ? "1 event has no place on the map." : `${n} events have no place on the map.`),
   whichMap: "Which map",
   world: "World",

@@ -9,5 +9,6 @@ export const WORDS = {
   chosen: "Chosen",
   back: (platform: string) => `Back to ${platform}`,
   bring: (platform: string) => `Bring in the students of ${platform}`,
-  brought: (added: number, there: number) => `${added} added, ${there} were there already.`,
+  brought: (added: number, there: number) =>
+    `${added} added, ${there === 1 ? "1 was" : `${there} were`} there already.`,
 } as const;

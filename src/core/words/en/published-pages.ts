@@ -106,7 +106,7 @@ export const WORDS = {
     n === 0 ? "not opened yet" : n === 1 ? "opened once" : `opened ${n.toLocaleString("en")} times`,
   openedLast: (n: number, days: number) => `${n.toLocaleString("en")} of them in the last ${days} days`,
   openedDays: (n: number, days: number) =>
-    `Opened ${n.toLocaleString("en")} times in the last ${days} days, one column a day`,
+    `Opened ${n === 1 ? "once" : `${n.toLocaleString("en")} times`} in the last ${days} days, one column a day`,
   timeline: "Timeline",
   whoSeesIt: "Who can see it",
   howOften: "How often it was opened",

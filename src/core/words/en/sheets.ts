@@ -2,7 +2,7 @@
 export const WORDS = {
   sheets: (title: string) => `${title} – marking sheets`,
   points: (points: number | null, total: number) =>
-    points === null ? "No points yet" : `${points} of ${total} points`,
+    points === null ? "No points yet" : `${points} of ${total} ${total === 1 ? "point" : "points"}`,
   submitted: (at: string) => `Handed in ${at}`,
   rubric: "Rubric",
   level: (criterion: string, level: string, points: number, best: number) =>
@@ -30,7 +30,7 @@ export const WORDS = {
   inTime: "In time.",
   short: "What was short",
   nothingShort: "All that is asked was there.",
-  totalMark: (total: number) => `It is marked out of ${total} points.`,
+  totalMark: (total: number) => `It is marked out of ${total === 1 ? "1 point" : `${total} points`}.`,
   whatIsAsked: "What is asked",
   givenEvents: "Given events",
   findDate: (title: string) => `${title} – find its date`,

@@ -128,7 +128,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   century: (c) => `${c}00`,
   updateThem: (x) => (x === 1 ? "1 fila ya está aquí: ponerla al día" : `${n(x)} filas ya están aquí: ponerlas al día`),
   comparing: "Comparando",
-  changes: (fresh, changed) => `${n(fresh)} nuevos, ${n(changed)} cambiados`,
+  changes: (fresh, changed) =>
+    `${n(fresh)} ${fresh === 1 ? "nuevo" : "nuevos"}, ${n(changed)} ${changed === 1 ? "cambiado" : "cambiados"}`,
   removeThem: (x, names) =>
     `Quitar ${events(x)} que no están en la tabla (${names.join(", ")}${x > names.length ? ", …" : ""})`,
   untitled: "sin título",
@@ -139,7 +140,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   done: (added, changed, removed) =>
     changed === 0 && removed === 0
       ? `${added === 1 ? "Se ha traído" : "Se han traído"} ${events(added)}. Deshacer los saca todos de nuevo.`
-      : `${n(added)} añadidos, ${n(changed)} cambiados, ${n(removed)} quitados. Un solo Deshacer lo devuelve todo.`,
+      : `${n(added)} ${added === 1 ? "añadido" : "añadidos"}, ${n(changed)} ${changed === 1 ? "cambiado" : "cambiados"}, ${n(removed)} ${removed === 1 ? "quitado" : "quitados"}. Un solo Deshacer lo devuelve todo.`,
   pictures: (x) => `${many(x, "imagen", "imágenes")} por buscar`,
   fetching: (x, of) => `Buscando la imagen ${n(x)} de ${n(of)}`,
   picturesFailed: (x, address, why) =>

@@ -15,7 +15,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   give: "Darla a la clase",
   takeBack: "Retirar",
   takeBackNamed: (title) => `Retirar ${title}`,
-  cards: (n) => `${n} eventos`,
+  cards: (n) => (n === 1 ? "1 evento" : `${n} eventos`),
   doneBy: (n) => (n === 0 ? "aún no la ha hecho nadie" : `hecha por ${n}`),
   best: (right, of, percent) => `${right} de ${of} bien en la mejor, ${percent} de 100`,
   tries: (n) => (n === 1 ? "1 intento" : `${n} intentos`),

@@ -36,7 +36,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   nothingHere: "Aquí no hay nada que puedas ver",
   notNow: "Esta página no se puede mostrar ahora",
   didNotWork: "No ha funcionado",
-  didNotShow: (faulty, asked) => `${faulty} de ${asked} no mostraron una página.`,
+  didNotShow: (faulty, asked) => `${faulty} de ${asked} no ${faulty === 1 ? "mostró" : "mostraron"} una página.`,
   stands: {
     returned: "devuelto",
     toImprove: (points, total) => `devuelto para mejorar, ${points} de ${total}`,

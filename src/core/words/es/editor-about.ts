@@ -82,7 +82,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   todayAsALine: "Hoy como una línea",
   labelsPlacedByHand: "Etiquetas puestas a mano",
   n1Label: "1 etiqueta",
-  labels: (placed) => `${placed} etiquetas`,
+  labels: (placed) => (placed === 1 ? "1 etiqueta" : `${placed} etiquetas`),
   putAllLabelsBack: "Devolver todas las etiquetas a su sitio",
   whatAReaderSeesFirst: "Lo primero que ve quien lee",
   youSeeTheWholeTimeline:

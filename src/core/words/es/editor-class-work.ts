@@ -45,7 +45,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     `${x}. Se guarda exactamente como está ahora; lo que cambies desde aquí cambia solo tu borrador.`,
   fingerprintOfWhatWasHanded: "Huella de lo que se entregó:",
   due2: (className) => `${className} · para el`,
-  points: (total) => `· ${total} puntos`,
+  points: (total) => (total === 1 ? "· 1 punto" : `· ${total} puntos`),
   returned2: "Devuelto",
   noPointsYet: "Aún sin puntos",
   of3: (points, total) => `${points} de ${total}`,

@@ -45,7 +45,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   onlyOf: (name) => `Solo «${name}»`,
   sitting: (name, from, to) => (from === to ? `${name}, ${from}` : `${name}, ${from} a ${to}`),
   singleSteps: "Pasos uno a uno",
-  moreSteps: (count) => `Mostrar los siguientes ${count.toLocaleString("es")} pasos`,
+  moreSteps: (count) =>
+    count === 1 ? "Mostrar el paso siguiente" : `Mostrar los siguientes ${count.toLocaleString("es")} pasos`,
   showAsItWasThen: "Mostrarla como era entonces",
   whatHappened: "Qué pasó con este evento",
   whatHappenedChapter: "Qué pasó con este capítulo",

@@ -35,7 +35,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   untitled: "Sin título",
   none: "ninguna",
   yes: "sí",
-  words: (wordsIn) => `${wordsIn} palabras`,
+  words: (wordsIn) => (wordsIn === 1 ? "1 palabra" : `${wordsIn} palabras`),
   open: (name) => `Abrir ${name}`,
   openTheEventSheet: "Abrir la ficha del evento",
   open2: "Abrir",
@@ -90,7 +90,7 @@ export const WORDS: Like<typeof En.WORDS> = {
       ? "1 celda se cuenta de lo que tiene el evento, y no admite nada."
       : `${number(n)} celdas se cuentan de lo que tienen los eventos, y no admiten nada.`,
   beyondLastColumn: (n) =>
-    `${number(n)} celdas quedaban más allá de la última columna y se han dejado fuera: muestra más columnas y pega de nuevo.`,
+    `${n === 1 ? "1 celda quedaba más allá de la última columna y se ha" : `${number(n)} celdas quedaban más allá de la última columna y se han`} dejado fuera: muestra más columnas y pega de nuevo.`,
   readingRows: (done, total) => `Leyendo ${number(done)} de ${number(total)} filas`,
   stopReading: "Detener",
   lookAt: "Qué se muestra",
@@ -125,7 +125,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   you: "tú",
   find: "Buscar",
   rowsMarked: (n) => (n === 1 ? "1 fila marcada" : `${number(n)} filas marcadas`),
-  rowsChosen: (n) => `${number(n)} filas elegidas`,
+  rowsChosen: (n) => (n === 1 ? "1 fila elegida" : `${number(n)} filas elegidas`),
   unmark: "Soltar",
   changeAll: "Cambiar todos",
   set: "Poner",

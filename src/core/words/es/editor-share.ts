@@ -27,7 +27,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   othersMayBegin: "Otros pueden empezar con ella una línea de tiempo propia; dice de quién era el trabajo",
   allIHavePublished: "Todo lo que he publicado",
   whatChanged: "Qué ha cambiado desde entonces",
-  changedInAll: (added, changed, removed) => `Eventos: ${added} añadidos, ${changed} cambiados, ${removed} eliminados.`,
+  changedInAll: (added, changed, removed) =>
+    `Eventos: ${added} ${added === 1 ? "añadido" : "añadidos"}, ${changed} ${changed === 1 ? "cambiado" : "cambiados"}, ${removed} ${removed === 1 ? "eliminado" : "eliminados"}.`,
   later: (n) =>
     n === 0
       ? "nada ha cambiado desde entonces"

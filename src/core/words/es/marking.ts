@@ -4,7 +4,7 @@ import type { Like } from "../like";
 export const WORDS: Like<typeof En.WORDS> = {
   rubric: "Rúbrica",
   rubricKeys: "Las teclas 1, 2, 3 … eligen un nivel y pasan al criterio siguiente.",
-  levelOf: (criterion, level, points) => `${criterion}: ${level}, ${points} puntos`,
+  levelOf: (criterion, level, points) => `${criterion}: ${level}, ${points === 1 ? "1 punto" : `${points} puntos`}`,
   byHand: (rubric, points) => `Por la rúbrica serían ${rubric}; puesto a mano en ${points}.`,
   takeSum: (points) => `Tomar ${points}`,
   keptComments: "Comentarios que uso de nuevo",
@@ -147,9 +147,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   submitted: "Entregado",
   marked: "Calificado",
   whereEveryGroupStands: "Cómo va cada grupo",
-  submittedWorkingNotBegun: (x, count, count2) => `${x} entregados · ${count} trabajando · ${count2} sin empezar`,
+  submittedWorkingNotBegun: (x, count, count2) =>
+    `${x === 1 ? "1 entregado" : `${x} entregados`} · ${count} trabajando · ${count2} sin empezar`,
   marksAsASpreadsheet: "Calificaciones como hoja de cálculo",
-  returned2: (returned) => `${returned} devueltos`,
+  returned2: (returned) => (returned === 1 ? "1 devuelto" : `${returned} devueltos`),
   returnAllMarked: "Devolver todos los calificados",
   group: "Grupo",
   givenDatesRight: "Fechas dadas correctas",

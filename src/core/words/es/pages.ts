@@ -17,7 +17,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   assignment: "Tarea",
   yourTimelines: "Tus líneas de tiempo",
   due: "· para el",
-  points: (total) => `· ${total} puntos`,
+  points: (total) => (total === 1 ? "· 1 punto" : `· ${total} puntos`),
   edit: "Editar",
   backToTheGroups: "Volver a los grupos",
   asAStudentSeesIt: "Como la ve el alumnado",
@@ -74,8 +74,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   classesAndWork: "Clases y trabajos",
   waitingForYou: "Te espera",
   toMark: (toMark) => `${toMark} por calificar`,
-  ofThemHandedInAgain: (again) => `${again} de ellos entregados de nuevo`,
-  markedToReturn: (toReturn) => `${toReturn} calificados, por devolver`,
+  ofThemHandedInAgain: (again) =>
+    again === 1 ? "1 de ellos entregado de nuevo" : `${again} de ellos entregados de nuevo`,
+  markedToReturn: (toReturn) =>
+    toReturn === 1 ? "1 calificado, por devolver" : `${toReturn} calificados, por devolver`,
   due3: "Pendiente",
   of: (points, total) => `, ${points} de ${total}`,
   returnedToImprove: (x) => `devuelto para mejorar${x}`,

@@ -22,7 +22,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   slips: "Hojitas para repartir",
   slipsHelp:
     "Cada cual entra con el nombre y el código de su hojita, y elige entonces una contraseña. Los códigos se muestran solo ahora; imprímelos, o haz otros más tarde.",
-  addedAnd: (added, there) => (there === 0 ? `${added} añadidos.` : `${added} añadidos; ${there} ya estaban.`),
+  addedAnd: (added, there) =>
+    `${added === 1 ? "1 añadido" : `${added} añadidos`}${there === 0 ? "" : `; ${there === 1 ? "1 ya estaba" : `${there} ya estaban`}`}.`,
   print: "Imprimir las hojitas",
   done: "Listo",
   newSlips: "Hojitas nuevas para quienes aún no han entrado",

@@ -38,7 +38,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   play: "Reproducir",
   stop: "Detener",
   whole: "Todo",
-  here: (n) => `${n} eventos aquí`,
+  here: (n) => (n === 1 ? "1 evento aquí" : `${n} eventos aquí`),
   without: (n) => (n === 1 ? "1 evento no tiene lugar en el mapa." : `${n} eventos no tienen lugar en el mapa.`),
   whichMap: "Qué mapa",
   world: "Mundo",

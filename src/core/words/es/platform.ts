@@ -11,5 +11,6 @@ export const WORDS: Like<typeof En.WORDS> = {
   chosen: "Elegida",
   back: (platform) => `Volver a ${platform}`,
   bring: (platform) => `Traer al alumnado de ${platform}`,
-  brought: (added, there) => `${added} añadidos, ${there} ya estaban.`,
+  brought: (added, there) =>
+    `${added === 1 ? "1 añadido" : `${added} añadidos`}, ${there === 1 ? "1 ya estaba" : `${there} ya estaban`}.`,
 };

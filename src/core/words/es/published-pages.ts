@@ -105,7 +105,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   wasUntil: (when) => `estuvo abierta hasta el ${when}`,
   openedTimes: (n) => (n === 0 ? "aún no se ha abierto" : n === 1 ? "abierta una vez" : `abierta ${number(n)} veces`),
   openedLast: (n, days) => `${number(n)} de ellas en los últimos ${days} días`,
-  openedDays: (n, days) => `Abierta ${number(n)} veces en los últimos ${days} días, una columna por día`,
+  openedDays: (n, days) =>
+    `Abierta ${n === 1 ? "1 vez" : `${number(n)} veces`} en los últimos ${days} días, una columna por día`,
   timeline: "Línea de tiempo",
   whoSeesIt: "Quién puede verla",
   howOften: "Cuántas veces se abrió",

@@ -3,7 +3,8 @@ import type { Like } from "../like";
 
 export const WORDS: Like<typeof En.WORDS> = {
   sheets: (title) => `${title} – hojas de calificación`,
-  points: (points, total) => (points === null ? "Aún sin puntos" : `${points} de ${total} puntos`),
+  points: (points, total) =>
+    points === null ? "Aún sin puntos" : `${points} de ${total} ${total === 1 ? "punto" : "puntos"}`,
   submitted: (at) => `Entregado el ${at}`,
   rubric: "Rúbrica",
   level: (criterion, level, points, best) => `${criterion}: ${level} (${points} de ${best})`,
@@ -28,7 +29,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   inTime: "A tiempo.",
   short: "Lo que faltaba",
   nothingShort: "Estaba todo lo que se pedía.",
-  totalMark: (total) => `Se califica sobre ${total} puntos.`,
+  totalMark: (total) => `Se califica sobre ${total === 1 ? "1 punto" : `${total} puntos`}.`,
   whatIsAsked: "Lo que se pide",
   givenEvents: "Eventos dados",
   findDate: (title) => `${title} – encuentra su fecha`,
