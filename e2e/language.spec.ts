@@ -133,6 +133,12 @@ test("the language is chosen in the bar, kept in the browser, and with the accou
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Pon en orden lo que ocurrió, y muéstralo");
   await page.goto("/sign-in");
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Entrar");
+  // What ships is said in it, and found by its words.
+  await page.goto("/shelf");
+  await page.getByRole("searchbox").fill("castillo");
+  await page.getByRole("searchbox").press("Enter");
+  await expect(page.getByRole("listitem").first()).toContainText("Un castillo con foso");
+  await expect(page.getByRole("img", { name: "Un castillo de piedra con cuatro torres" })).toBeVisible();
   // A page that is not there says so in it too.
   await page.goto("/nowhere");
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Aquí no hay nada que puedas ver");

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { language } from "@/core/language/spoken";
 import { searchShelf } from "@/core/shelf/search";
 import { SHELF } from "@/core/shelf/shelf";
 import { WORDS } from "@/core/words/picture-choice";
@@ -12,7 +13,7 @@ export const generateMetadata = () => ({ title: WORDS.shelf });
 export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ words?: string | string[] }> }) {
   const given = (await searchParams).words;
   const words = typeof given === "string" ? given : "";
-  const found = searchShelf(words);
+  const found = searchShelf(words, language());
   return (
     <>
       <UserBar />

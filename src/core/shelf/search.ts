@@ -1,4 +1,5 @@
-import { SHELF } from "./shelf";
+import type { Language } from "../language/spoken";
+import { pictureIn, SHELF } from "./shelf";
 import type { ShelfPicture } from "./shelf-picture";
 
 /** Words that are looked for together: whoever writes one means the others too. */
@@ -82,7 +83,11 @@ for (const group of SAME) {
 }
 
 /** Words that say nothing of a picture. */
-const EMPTY = new Set("a an the of in on at by with and or to from for is are its".split(" "));
+const EMPTY = new Set(
+  "a an the of in on at by with and or to from for is are its der die das ein eine einer eines von im mit und zu el la los las un una de del en con y".split(
+    " ",
+  ),
+);
 
 interface Indexed {
   picture: ShelfPicture;
@@ -91,12 +96,18 @@ interface Indexed {
   says: Set<string>;
 }
 const stems = (text: string) => new Set(wordsOf(text).map(stem));
-const INDEX: readonly Indexed[] = SHELF.map((picture) => ({
-  picture,
-  title: stems(picture.title),
-  words: stems(`${picture.words} ${picture.subject}`),
-  says: stems(picture.says),
-}));
+const indexed = (language: Language): readonly Indexed[] =>
+  SHELF.map((picture) => {
+    const said = pictureIn(language, picture);
+    return {
+      picture: said,
+      title: stems(said.title),
+      words: stems(`${said.words} ${said.subject}`),
+      says: stems(said.says),
+    };
+  });
+const INDEX: Partial<Record<Language, readonly Indexed[]>> = {};
+const indexOf = (language: Language): readonly Indexed[] => (INDEX[language] ??= indexed(language));
 
 /** How well one word fits: in the title more than in the words it is found by, whole more than begun, itself more than a synonym. */
 function fits(p: Indexed, word: string): number {
@@ -112,20 +123,24 @@ function fits(p: Indexed, word: string): number {
 }
 
 /**
- * The pictures of the shelf that fit all words, best first; with no words all of them in their order. Where none fits all, those
- * that fit most.
+ * The pictures of the shelf that fit all words, best first, as a language says them; with no words all of them in their order. Where none
+ * fits all, those that fit most. English words find them in every language.
  */
-export function searchShelf(text: string): ShelfPicture[] {
+export function searchShelf(text: string, language: Language = "en"): ShelfPicture[] {
   const words = wordsOf(text).filter((w) => !EMPTY.has(w));
-  if (words.length === 0) return [...SHELF];
-  const found = INDEX.map((p) => {
-    const scores = words.map((w) => fits(p, w));
-    return {
-      picture: p.picture,
-      hits: scores.filter((s) => s > 0).length,
-      score: scores.reduce((sum, s) => sum + s, 0),
-    };
-  }).filter((f) => f.hits > 0);
+  const own = indexOf(language);
+  if (words.length === 0) return own.map((p) => p.picture);
+  const english = indexOf("en");
+  const found = own
+    .map((p, i) => {
+      const scores = words.map((w) => Math.max(fits(p, w), fits(english[i]!, w)));
+      return {
+        picture: p.picture,
+        hits: scores.filter((s) => s > 0).length,
+        score: scores.reduce((sum, s) => sum + s, 0),
+      };
+    })
+    .filter((f) => f.hits > 0);
   const most = Math.max(0, ...found.map((f) => f.hits));
   return found
     .filter((f) => f.hits === most)

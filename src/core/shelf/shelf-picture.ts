@@ -14,3 +14,9 @@ export interface ShelfPicture {
 export interface Drawn extends ShelfPicture {
   draw: () => string;
 }
+
+/** What another language says of the pictures: of each, by its id, title, what it shows and words it is found by; and the subjects. */
+export interface Said {
+  subjects: Readonly<Record<string, string>>;
+  pictures: Readonly<Record<string, readonly [title: string, says: string, words: string]>>;
+}

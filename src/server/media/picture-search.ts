@@ -1,6 +1,7 @@
 import "server-only";
+import { language } from "@/core/language/spoken";
 import { searchShelf } from "@/core/shelf/search";
-import { drawShelfPicture, findOnShelf, SHELF_CREDIT, SHELF_LICENCE } from "@/core/shelf/shelf";
+import { drawShelfPicture, findOnShelf, pictureIn, SHELF_CREDIT, SHELF_LICENCE } from "@/core/shelf/shelf";
 import type { ShelfPicture } from "@/core/shelf/shelf-picture";
 
 /** A picture that was found, with all that has to be said of it where it is shown. */
@@ -40,12 +41,12 @@ const asFound = (p: ShelfPicture): FoundPicture => ({
 
 const shelf: PictureSearch = {
   search: async (words, page) => {
-    const all = searchShelf(words);
+    const all = searchShelf(words, language());
     return { found: all.slice(page * PAGE, (page + 1) * PAGE).map(asFound), more: all.length > (page + 1) * PAGE };
   },
   find: async (id) => {
     const found = findOnShelf(id);
-    return found && asFound(found);
+    return found && asFound(pictureIn(language(), found));
   },
   fetch: async (id) => {
     const drawn = drawShelfPicture(id);

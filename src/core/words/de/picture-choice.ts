@@ -8,7 +8,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   shelfHelp:
     "Bilder, die mit Fastigo kommen, dafür gezeichnet und frei zu nutzen (CC0). Nachweis und Lizenz kommen von selbst mit.",
   lookFor: "Suchen nach",
-  shelfExample: "castle, railway, volcano",
+  shelfExample: "Burg, Eisenbahn, Vulkan",
   usedExample: "Worte, der Tag (2026-11-25), eine Zeitleiste",
   searching: "Suche läuft ...",
   none: (words) => `Nichts passt zu „${words}“. Versuch es mit einem anderen Wort oder mit weniger.`,

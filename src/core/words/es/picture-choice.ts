@@ -8,7 +8,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   shelfHelp:
     "Imágenes que vienen con Fastigo, dibujadas para él y de uso libre (CC0). El crédito y la licencia vienen solos.",
   lookFor: "Buscar",
-  shelfExample: "castle, railway, volcano",
+  shelfExample: "castillo, ferrocarril, volcán",
   usedExample: "palabras, el día (2026-11-25), una línea de tiempo",
   searching: "Buscando ...",
   none: (words) => `Nada encaja con «${words}». Prueba con otra palabra, o con menos.`,

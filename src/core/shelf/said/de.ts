@@ -1,0 +1,468 @@
+// Long for it is data: what is said of each of the pictures.
+import type { Said } from "../shelf-picture";
+
+/** The pictures of the shelf in German: title, what it shows, and words it is found by. */
+export const DE: Said = {
+  subjects: {
+    Africa: "Afrika",
+    Americas: "Amerika",
+    "Ancient Egypt": "Altes Ägypten",
+    "Ancient Greece": "Antikes Griechenland",
+    "Ancient Rome": "Antikes Rom",
+    Art: "Kunst",
+    Asia: "Asien",
+    Biology: "Biologie",
+    "Bronze and iron": "Bronze und Eisen",
+    "Castles and knights": "Burgen und Ritter",
+    Communication: "Nachrichten",
+    Computers: "Computer",
+    "Earth history": "Erdgeschichte",
+    Environment: "Umwelt",
+    "Everyday life": "Alltag",
+    Farming: "Landwirtschaft",
+    Industry: "Industrie",
+    "Law and government": "Recht und Staat",
+    Mathematics: "Mathematik",
+    Medicine: "Medizin",
+    Mesopotamia: "Mesopotamien",
+    Migrations: "Völkerwanderungen",
+    Monasteries: "Klöster",
+    Music: "Musik",
+    Printing: "Buchdruck",
+    Religions: "Religionen",
+    Revolutions: "Revolutionen",
+    School: "Schule",
+    Science: "Wissenschaft",
+    Space: "Weltraum",
+    Sport: "Sport",
+    "Stone Age": "Steinzeit",
+    Towns: "Städte",
+    Trade: "Handel",
+    Transport: "Verkehr",
+    Voyages: "Entdeckungsfahrten",
+    "War and peace": "Krieg und Frieden",
+    Weather: "Wetter",
+  },
+  pictures: {
+    "cave-painting": [
+      "Tiere, in eine Höhle gemalt",
+      "Eine kleine Lampe beleuchtet Wisente und Hände, die an die Wand einer Höhle gemalt sind.",
+      "höhlenmalerei kunst vorgeschichte altsteinzeit wisent hand jäger",
+    ],
+    "hearth-and-huts": [
+      "Hütten um eine Feuerstelle",
+      "Zwei runde Hütten aus Häuten stehen an einem Feuer; ein Jäger trägt einen Speer.",
+      "steinzeit siedlung lager jäger sammler feuer zelt mittelsteinzeit jungsteinzeit",
+    ],
+    "hand-axe": [
+      "Ein Faustkeil aus Feuerstein",
+      "Ein spitzes Steinwerkzeug mit behauenen Kanten, daneben Splitter.",
+      "werkzeug feuerstein altsteinzeit faustkeil stein archäologie fund",
+    ],
+    "standing-stones": [
+      "Ein Kreis stehender Steine",
+      "Hohe Steine im Kreis, manche mit Steinen darüber, bei Sonnenaufgang.",
+      "megalith steinkreis denkmal jungsteinzeit bronzezeit sonnenaufgang sonnenwende",
+    ],
+    pyramids: [
+      "Pyramiden am Fluss",
+      "Drei Pyramiden hinter Palmen; auf dem Fluss ein Boot mit viereckigem Segel.",
+      "ägypten pharao nil grab altes reich wüste gizeh afrika",
+    ],
+    scribe: [
+      "Ein Schreiber mit einer Papyrusrolle",
+      "Ein Schreiber sitzt mit gekreuzten Beinen und schreibt Zeichen auf Papyrus.",
+      "ägypten schrift hieroglyphen papyrus schule amt afrika",
+    ],
+    ziggurat: [
+      "Ein Stufentempel zwischen zwei Flüssen",
+      "Ein Tempel aus Lehmziegeln steigt in Stufen an, in der Mitte eine Treppe.",
+      "zikkurat sumer babylon mesopotamien irak lehmziegel tempel stadt bronzezeit",
+    ],
+    "clay-tablet": [
+      "Eine Tontafel mit Keilschrift",
+      "Eine Tafel aus Ton, voller Reihen von Keilen, und das Rohr, mit dem sie geschrieben wurde.",
+      "keilschrift schrift tafel ton sumer babylon gesetz schule rechnung",
+    ],
+    "greek-temple": [
+      "Ein Tempel auf einem Hügel über dem Meer",
+      "Ein weißer Tempel mit Säulen und Giebel steht auf einem Felsen über dem Meer.",
+      "griechenland tempel säulen akropolis athen antike architektur götter",
+    ],
+    "theatre-of-stone": [
+      "Ein offenes Theater aus Steinreihen",
+      "Gebogene Sitzreihen steigen um eine runde Bühne an; zwei Schauspieler tragen Masken.",
+      "griechenland theater drama komödie tragödie maske schauspieler bühne publikum",
+    ],
+    "painted-jars": [
+      "Bemalte Krüge",
+      "Drei Krüge mit Bändern aus Mustern stehen auf einem Brett.",
+      "keramik amphore vase griechenland töpfer handwerk archäologie museum",
+    ],
+    aqueduct: [
+      "Ein Aquädukt über einem Tal",
+      "Zwei Reihen von Bögen führen Wasser über ein grünes Tal in eine Stadt.",
+      "rom römer wasser wasserleitung technik bögen brücke reich",
+    ],
+    "roman-road": [
+      "Eine gepflasterte Straße mit Meilenstein",
+      "Eine gerade gepflasterte Straße führt zu einer ummauerten Stadt; ein Ochsenkarren fährt an einem Meilenstein vorbei.",
+      "rom römer römerstraße handel reise heer meilenstein karren reich",
+    ],
+    mosaic: [
+      "Ein Boden aus kleinen Steinen",
+      "Ein Mosaik mit einem Fisch und Wellen, gerahmt von einem Wellenmuster.",
+      "mosaik fußboden rom kunst villa fisch steinchen",
+    ],
+    longship: [
+      "Ein Langschiff unter Segel",
+      "Ein schmales Schiff mit gestreiftem Segel und Schilden an der Seite auf grauer See.",
+      "wikinger nordmänner schiff boot segel überfall handel norden frühmittelalter",
+    ],
+    "great-hall": [
+      "Eine Halle aus Holz an einem Fjord",
+      "Eine lange Halle mit geschwungenem Dach, davor ein Feuer, über dem Wasser Berge.",
+      "wikinger sachsen halle langhaus siedlung dorf frühmittelalter",
+    ],
+    "burial-mound": [
+      "Ein Grabhügel wird ausgegraben",
+      "Ein Schnitt durch einen Hügel zeigt eine Kammer mit dem Umriss eines Schiffs; zwei Menschen graben und zeichnen.",
+      "archäologie ausgrabung grab schatz fund museum wissenschaft grabhügel",
+    ],
+    "village-of-clay": [
+      "Ein Dorf, Haus an Haus",
+      "Häuser aus Lehm stehen so dicht, dass Menschen über die Dächer gehen und auf Leitern hinabsteigen.",
+      "jungsteinzeit erste städte dorf ackerbau lehm haus siedlung",
+    ],
+    "bronze-casting": [
+      "Bronze wird gegossen",
+      "Ein Schmied gießt glühendes Metall aus einem Tiegel in eine Form.",
+      "bronzezeit eisenzeit metall schmied guss handwerk technik ofen",
+    ],
+    "hill-fort": [
+      "Eine Befestigung auf einem Hügel",
+      "Runde Häuser hinter Ringen aus Wällen und Gräben auf einem grünen Hügel.",
+      "eisenzeit kelten burg hügel oppidum siedlung verteidigung",
+    ],
+    "night-sky-watcher": [
+      "Jemand sieht zu den Sternen",
+      "Ein Mensch auf einem Hügel zeigt auf einen Sternenhimmel mit einem hellen Kometen.",
+      "astronomie komet sterne nacht himmel beobachtung wissenschaft",
+    ],
+    castle: [
+      "Eine Burg mit Wassergraben",
+      "Eine steinerne Burg mit vier Türmen und einer Zugbrücke steht im Wasser.",
+      "mittelalter burg schloss festung ritter herr turm graben zugbrücke lehen",
+    ],
+    "siege-engine": [
+      "Eine Steinschleuder vor einer Stadt",
+      "Eine hölzerne Maschine mit Gegengewicht ist auf die Mauern einer Stadt gerichtet.",
+      "belagerung krieg katapult trebuchet maschine burg angriff mittelalter heer",
+    ],
+    cloister: [
+      "Ein Kreuzgang mit Garten",
+      "Runde Bögen umgeben einen Kräutergarten mit Brunnen; ein Mönch liest.",
+      "kloster abtei mönch nonne kreuzgang garten kräuter kirche mittelalter religion",
+    ],
+    manuscript: [
+      "Eine Seite mit gemaltem Buchstaben",
+      "Eine offene Handschrift: ein großer gemalter Anfangsbuchstabe, Zeilen und Blätter am Rand.",
+      "handschrift buchmalerei buch schrift mönch mittelalter pergament schreibstube",
+    ],
+    "market-day": [
+      "Markttag vor dem Rathaus",
+      "Stände mit gestreiften Dächern füllen einen Platz zwischen hohen Häusern.",
+      "stadt markt platz handel stände kaufleute mittelalter handwerk laden",
+    ],
+    "guild-sign": [
+      "Eine Straße mit Zeichen der Handwerke",
+      "Schilder mit Stiefel, Schlüssel, Brot und Schere hängen über einer engen Straße.",
+      "zunft handwerk schuster bäcker schmied schneider laden straße stadt mittelalter",
+    ],
+    cathedral: [
+      "Eine Kathedrale wird gebaut",
+      "Eine hohe Kirche im Gerüst, auf ihrem Turm ein Kran, unten Steinmetze.",
+      "dom kathedrale kirche gotik bau steinmetz gerüst kran religion mittelalter",
+    ],
+    mosque: [
+      "Eine Kuppel und zwei Türme am Wasser",
+      "Eine Moschee mit großer Kuppel und schlanken Minaretten spiegelt sich abends im Wasser.",
+      "moschee islam minarett kuppel gebet religion architektur orient",
+    ],
+    stupa: [
+      "Eine weiße Kuppel mit Gebetsfahnen",
+      "Ein weißer Stupa mit gemalten Augen; Schnüre mit bunten Fahnen; Berge mit Schnee.",
+      "buddhismus stupa tempel asien himalaya gebet religion kloster",
+    ],
+    "wall-on-hills": [
+      "Eine Mauer über die Hügel",
+      "Eine lange Steinmauer mit Wachtürmen läuft über grüne Hügel.",
+      "china mauer verteidigung grenze asien reich",
+    ],
+    pagoda: [
+      "Eine Pagode zwischen Kirschbäumen",
+      "Ein Turm mit fünf geschwungenen Dächern neben blühenden Bäumen und einer kleinen Brücke.",
+      "japan pagode tempel kirschblüte asien garten frühling",
+    ],
+    "rice-terraces": [
+      "Reis auf Terrassen",
+      "Stufen überfluteter Felder an einem Hang; Menschen mit breiten Hüten pflanzen Reis.",
+      "reis landwirtschaft terrassen asien feld ernährung",
+    ],
+    caravan: [
+      "Eine Karawane in der Wüste",
+      "Kamele mit Lasten gehen hintereinander über Dünen; vorn liegt eine Stadt mit Palmen.",
+      "seidenstraße kamel wüste handel kaufleute karawane sahara afrika asien waren",
+    ],
+    coins: [
+      "Münzen und Waage",
+      "Eine Waage mit Münzen in der einen Schale und Gewichten in der anderen; Stapel von Münzen.",
+      "geld münzen bank kaufmann handel waage wirtschaft finanzen gold silber",
+    ],
+    caravel: [
+      "Schiffe brechen auf",
+      "Drei Segelschiffe verlassen im Morgengrauen einen Hafen.",
+      "schiff boot entdeckung reise ozean segel karavelle atlantik seefahrt",
+    ],
+    "compass-and-map": [
+      "Eine Seekarte mit Kompass und Zirkel",
+      "Eine Seekarte mit einer Küste, einer Windrose und einem Stechzirkel.",
+      "karte seefahrt kompass entdeckung geographie reise zirkel",
+    ],
+    "new-coast": [
+      "Zwei Völker treffen sich am Strand",
+      "Menschen der Küste und Menschen von einem Schiff stehen sich am Strand gegenüber.",
+      "begegnung kontakt ureinwohner kolonie entdeckung erste amerika pazifik",
+    ],
+    "printing-shop": [
+      "Seiten hängen zum Trocknen",
+      "Ein Drucker zieht den Balken einer hölzernen Presse; bedruckte Bogen hängen an Leinen.",
+      "buchdruck druckerpresse buch zeitung flugblatt reformation medien drucker lettern",
+    ],
+    "quill-and-seal": [
+      "Eine Urkunde mit Siegel",
+      "Eine geschriebene Urkunde mit rotem Siegel an einem Band, Feder und Tintenfass.",
+      "urkunde gesetz vertrag verfassung feder siegel staat rechte",
+    ],
+    telescope: [
+      "Ein Fernrohr am Fenster",
+      "Ein Fernrohr aus Messing zeigt durch ein offenes Fenster auf den Mond.",
+      "astronomie fernrohr teleskop wissenschaft mond planeten beobachtung linse",
+    ],
+    "alchemy-bench": [
+      "Glasgefäße auf einer Bank",
+      "Kolben mit farbigen Flüssigkeiten, ein Brenner und ein Destilliergerät stehen auf einer Bank.",
+      "chemie labor kolben versuch experiment wissenschaft alchemie schule unterricht",
+    ],
+    "plague-doctor-street": [
+      "Eine geschlossene Straße in Zeiten der Krankheit",
+      "Türen sind zu und gezeichnet; ein Karren wartet; ein Arzt mit Kräutern geht vorbei.",
+      "pest seuche epidemie krankheit schwarzer tod medizin quarantäne stadt gesundheit",
+    ],
+    "stepped-pyramid": [
+      "Eine Stufenpyramide im Wald",
+      "Eine Steinpyramide mit Treppe und kleinem Tempel erhebt sich über Bäume; ein Papagei fliegt.",
+      "maya azteken pyramide tempel mittelamerika amerika wald kultur",
+    ],
+    "towers-of-mud": [
+      "Eine Stadt aus Lehm an einem großen Fluss",
+      "Ein Lehmbau mit Holzbalken in den Wänden; Boote auf einem breiten Fluss.",
+      "afrika mali timbuktu moschee lehm stadt reich gold salz",
+    ],
+    savanna: [
+      "Elefanten in der Savanne",
+      "Zwei Elefanten gehen unter einem breiten Baum; in der Ferne eine Herde; Abendlicht.",
+      "afrika savanne elefant tiere natur safari",
+    ],
+    "mill-town": [
+      "Eine Stadt mit Fabriken und Schornsteinen",
+      "Fabriken aus Backstein mit rauchenden Schornsteinen stehen an einem Kanal mit Lastkähnen.",
+      "industrielle revolution fabrik schornstein rauch kanal arbeit stadt verschmutzung dampf",
+    ],
+    "spinning-room": [
+      "In einem Spinnsaal",
+      "Reihen von Maschinen mit Spindeln; dazwischen arbeiten Frauen und ein Kind.",
+      "fabrik textil baumwolle spinnen spinnerei maschine frauen kinderarbeit arbeit industrielle revolution",
+    ],
+    "coal-mine": [
+      "Unter Tage in einem Bergwerk",
+      "Ein Bergmann mit Lampe haut Kohle; ein Pony zieht einen Wagen auf Schienen.",
+      "kohle bergwerk bergmann zeche grube arbeit energie industrie",
+    ],
+    "steam-train": [
+      "Ein Dampfzug fährt über einen Viadukt",
+      "Eine Lokomotive mit drei Wagen und einer Dampffahne auf einer Brücke aus Bögen.",
+      "eisenbahn zug lokomotive dampf reise brücke viadukt verkehr industrielle revolution",
+    ],
+    bicycles: [
+      "Fahrräder, alt und neu",
+      "Ein Fahrrad mit sehr großem Vorderrad neben einem niedrigen.",
+      "fahrrad hochrad rad radfahren verkehr erfindung sport neunzehntes jahrhundert",
+    ],
+    "first-flight": [
+      "Ein frühes Flugzeug über einer Wiese",
+      "Ein Doppeldecker aus Holz und Tuch fliegt niedrig über eine Wiese; Menschen winken.",
+      "flugzeug flug luftfahrt erfindung pilot verkehr zwanzigstes jahrhundert",
+    ],
+    "street-of-cars": [
+      "Straßenbahnen, Autos und ein Polizist",
+      "Eine Straßenbahn und alte Autos treffen sich an einer Kreuzung, wo ein Polizist den Weg weist.",
+      "auto straßenbahn verkehr straße stadt zwanzigstes jahrhundert",
+    ],
+    barricade: [
+      "Eine Barrikade auf der Straße",
+      "Menschen mit einer Fahne stehen auf einem Haufen aus Karren, Fässern und Steinen.",
+      "revolution aufstand barrikade freiheit protest fahne volk straße",
+    ],
+    ballot: [
+      "Eine Stimme wird abgegeben",
+      "Eine Hand steckt einen gefalteten Zettel in eine Wahlurne; Menschen warten in einer Reihe.",
+      "wahl abstimmung demokratie stimmzettel parlament wahlrecht bürger staat rechte",
+    ],
+    "suffrage-march": [
+      "Ein Marsch für Rechte",
+      "Eine große Menge zieht mit drei Bannern durch eine Straße.",
+      "protest marsch demonstration rechte frauenwahlrecht gleichheit bürgerrechte bewegung",
+    ],
+    trench: [
+      "Ein Schützengraben und Draht",
+      "Ein leerer Graben mit Brettern und Draht unter grauem Himmel; am Rand wächst Mohn.",
+      "krieg erster weltkrieg schützengraben soldaten front draht gedenken",
+    ],
+    "ruined-town": [
+      "Eine Stadt nach den Bomben",
+      "Mauern ohne Dächer und Haufen von Ziegeln; Menschen reichen Steine von Hand zu Hand.",
+      "zweiter weltkrieg bomben ruinen stadt zerstörung wiederaufbau zivilisten trümmerfrauen",
+    ],
+    "peace-dove": [
+      "Eine Taube über gereichten Händen",
+      "Eine weiße Taube mit Ölzweig fliegt über zwei Händen, die sich reichen.",
+      "frieden friedensvertrag vertrag abkommen taube ölzweig vereinte nationen",
+    ],
+    "kitchen-long-ago": [
+      "Eine Küche mit offenem Feuer",
+      "Ein Topf hängt über dem Feuer; Brot, Zwiebeln und eine Katze; eine Frau rührt.",
+      "küche kochen essen haushalt familie alltag herd haus",
+    ],
+    "school-bench": [
+      "Ein Schulzimmer von früher",
+      "Kinder sitzen auf Bänken vor einer Lehrkraft, einer Tafel und einer Karte.",
+      "schule klassenzimmer lehrer lehrerin schüler unterricht bildung tafel",
+    ],
+    violin: [
+      "Eine Geige und ein Notenblatt",
+      "Eine Geige mit ihrem Bogen liegt neben einer Seite Noten.",
+      "musik geige violine orchester komponist noten instrument konzert",
+    ],
+    easel: [
+      "Eine Staffelei am Meer",
+      "Eine Leinwand auf einer Staffelei zeigt die Küste dahinter; Farben und Pinsel.",
+      "kunst malerei maler malerin staffelei leinwand farben palette landschaft",
+    ],
+    "theatre-masks": [
+      "Eine Bühne mit Vorhang",
+      "Eine Theaterbühne mit rotem Vorhang, darüber eine lachende und eine weinende Maske.",
+      "theater drama bühne schauspiel oper aufführung kultur",
+    ],
+    telegraph: [
+      "Drähte und Masten an einer Straße",
+      "Telegrafenmasten folgen einer Straße in die Ferne; vorn eine Taste und ein Papierstreifen.",
+      "telegraf morsen draht nachricht erfindung kabel neunzehntes jahrhundert",
+    ],
+    "radio-mast": [
+      "Eine Familie hört Radio",
+      "Ein hölzernes Radio auf einem Tisch; abends sitzt eine Familie darum.",
+      "radio rundfunk medien familie nachrichten zwanzigstes jahrhundert",
+    ],
+    "early-computer": [
+      "Ein Computer, so groß wie ein Zimmer",
+      "Schränke mit Skalen und Bändern füllen ein Zimmer; zwei Menschen stecken Kabel.",
+      "computer großrechner technik information programmieren frauen digital",
+    ],
+    network: [
+      "Eine Welt, verbunden durch ein Netz",
+      "Eine Weltkugel mit Punkten, die Linien verbinden; daneben ein Telefon und ein Computer.",
+      "internet netz netzwerk computer weltkugel kommunikation digital technik welt",
+    ],
+    rocket: [
+      "Eine Rakete startet",
+      "Eine weiße Rakete steigt in der Dämmerung auf einer Flamme neben ihrem Turm auf.",
+      "rakete weltraum start astronaut mond wettlauf raumfahrt technik",
+    ],
+    "moon-walk": [
+      "Auf dem Mond",
+      "Jemand im Raumanzug steht auf grauem Boden; die Erde hängt in einem schwarzen Himmel.",
+      "mondlandung astronaut weltraum erde raumfahrt zwanzigstes jahrhundert",
+    ],
+    planets: [
+      "Die Sonne und ihre Planeten",
+      "Links die Sonne und acht Planeten in einer Reihe, nicht maßstäblich.",
+      "sonnensystem planeten sonne erde saturn jupiter mars astronomie",
+    ],
+    volcano: [
+      "Ein Vulkan bricht aus",
+      "Lava und Asche steigen aus einem Berg über einer jungen Landschaft aus nacktem Fels.",
+      "vulkan ausbruch lava geologie erdgeschichte katastrophe",
+    ],
+    ammonites: [
+      "Muscheln, zu Stein geworden",
+      "Zwei gewundene versteinerte Schalen und ein Farnabdruck in Gesteinsschichten.",
+      "fossil versteinerung ammonit geologie jura dinosaurier evolution stein",
+    ],
+    mammoth: [
+      "Ein Mammut in der Eiszeitsteppe",
+      "Ein Mammut mit langen gebogenen Stoßzähnen auf verschneitem Gras; dahinter Gletscher.",
+      "eiszeit mammut gletscher vorgeschichte tiere klima ausgestorben steinzeit",
+    ],
+    "flooded-street": [
+      "Hochwasser in einer Straße",
+      "Ein Boot fährt zwischen überfluteten Häusern; Menschen sehen aus den oberen Fenstern.",
+      "überschwemmung flut sturm katastrophe wetter klima rettung boot wasser",
+    ],
+    "wind-turbines": [
+      "Windräder und Dächer mit Solarzellen",
+      "Hohe Windräder auf Hügeln, Häuser mit Solarzellen, Felder.",
+      "energie erneuerbar wind sonne klima umwelt nachhaltigkeit technik",
+    ],
+    helix: [
+      "Der doppelte Faden des Lebens",
+      "Eine Doppelhelix mit farbigen Sprossen auf dunklem Grund.",
+      "dns dna gen genetik biologie vererbung wissenschaft zelle evolution medizin",
+    ],
+    microscope: [
+      "Ein Mikroskop und was es zeigt",
+      "Ein Mikroskop; in einem runden Rahmen Zellen mit dunklen Kernen.",
+      "mikroskop zelle biologie wissenschaft labor bakterien entdeckung medizin",
+    ],
+    harvest: [
+      "Die Ernte wird eingebracht",
+      "Menschen schneiden und binden Weizen; ein beladener Wagen wartet; auf einem Hügel eine Windmühle.",
+      "landwirtschaft ernte weizen getreide feld dorf mühle brot herbst bauern",
+    ],
+    "abacus-and-shapes": [
+      "Zahlen und Formen",
+      "Ein Abakus, ein rechtwinkliges Dreieck mit Quadraten an seinen Seiten, Zirkel.",
+      "mathematik geometrie zahlen pythagoras abakus rechnen schule zirkel",
+    ],
+    runners: [
+      "Ein Wettlauf",
+      "Vier Läufer auf einer Bahn vor vollen Rängen; einer zerreißt das Zielband.",
+      "sport rennen laufen leichtathletik olympia spiele wettkampf stadion",
+    ],
+    "harbour-of-containers": [
+      "Ein Containerhafen",
+      "Ein großes Schiff, beladen mit bunten Containern, unter Kränen.",
+      "handel hafen schiff container globalisierung fracht wirtschaft kran",
+    ],
+    "tree-of-seasons": [
+      "Ein Baum in vier Jahreszeiten",
+      "Ein Baum in vier Streifen: Blüten, grüne Blätter, rote Blätter, Schnee.",
+      "baum jahreszeiten frühling sommer herbst winter natur jahr umwelt",
+    ],
+    "lighthouse-in-storm": [
+      "Ein Leuchtturm im Sturm",
+      "Ein gestreifter Leuchtturm schickt seinen Strahl über hohe Wellen; ein kleines Schiff kämpft mit der See.",
+      "leuchtturm sturm meer küste schiffbruch wetter licht seefahrt",
+    ],
+  },
+};

@@ -1,0 +1,468 @@
+// Long for it is data: what is said of each of the pictures.
+import type { Said } from "../shelf-picture";
+
+/** The pictures of the shelf in Spanish: title, what it shows, and words it is found by. */
+export const ES: Said = {
+  subjects: {
+    Africa: "África",
+    Americas: "América",
+    "Ancient Egypt": "Antiguo Egipto",
+    "Ancient Greece": "Antigua Grecia",
+    "Ancient Rome": "Antigua Roma",
+    Art: "Arte",
+    Asia: "Asia",
+    Biology: "Biología",
+    "Bronze and iron": "Bronce y hierro",
+    "Castles and knights": "Castillos y caballeros",
+    Communication: "Comunicación",
+    Computers: "Informática",
+    "Earth history": "Historia de la Tierra",
+    Environment: "Medio ambiente",
+    "Everyday life": "Vida cotidiana",
+    Farming: "Agricultura",
+    Industry: "Industria",
+    "Law and government": "Derecho y gobierno",
+    Mathematics: "Matemáticas",
+    Medicine: "Medicina",
+    Mesopotamia: "Mesopotamia",
+    Migrations: "Migraciones",
+    Monasteries: "Monasterios",
+    Music: "Música",
+    Printing: "Imprenta",
+    Religions: "Religiones",
+    Revolutions: "Revoluciones",
+    School: "Escuela",
+    Science: "Ciencia",
+    Space: "Espacio",
+    Sport: "Deporte",
+    "Stone Age": "Edad de Piedra",
+    Towns: "Ciudades",
+    Trade: "Comercio",
+    Transport: "Transporte",
+    Voyages: "Viajes de exploración",
+    "War and peace": "Guerra y paz",
+    Weather: "Tiempo atmosférico",
+  },
+  pictures: {
+    "cave-painting": [
+      "Animales pintados en una cueva",
+      "Una lámpara pequeña ilumina bisontes y manos pintados en la pared de una cueva.",
+      "pintura rupestre arte prehistoria paleolítico bisonte mano cazadores",
+    ],
+    "hearth-and-huts": [
+      "Chozas alrededor de un hogar",
+      "Dos chozas redondas de pieles junto a un fuego; un cazador lleva una lanza.",
+      "edad de piedra poblado campamento cazadores recolectores fuego tienda mesolítico neolítico",
+    ],
+    "hand-axe": [
+      "Un hacha de mano de sílex",
+      "Una herramienta de piedra puntiaguda con los bordes tallados, y lascas a su lado.",
+      "herramienta sílex paleolítico bifaz piedra arqueología hallazgo",
+    ],
+    "standing-stones": [
+      "Un círculo de piedras en pie",
+      "Piedras altas en círculo, algunas con piedras encima, al salir el sol.",
+      "megalito piedra círculo monumento neolítico edad de bronce amanecer solsticio",
+    ],
+    pyramids: [
+      "Pirámides junto al río",
+      "Tres pirámides tras unas palmeras; en el río, una barca de vela cuadrada.",
+      "egipto faraón nilo tumba imperio antiguo desierto guiza áfrica",
+    ],
+    scribe: [
+      "Un escriba con un rollo de papiro",
+      "Un escriba sentado con las piernas cruzadas escribe signos en un papiro.",
+      "egipto escritura jeroglíficos papiro escuela oficina áfrica",
+    ],
+    ziggurat: [
+      "Un templo escalonado entre dos ríos",
+      "Un templo de adobe se alza en escalones, con una escalinata en el centro.",
+      "zigurat sumeria babilonia mesopotamia irak adobe templo ciudad edad de bronce",
+    ],
+    "clay-tablet": [
+      "Una tablilla con escritura cuneiforme",
+      "Una tablilla de arcilla cubierta de líneas de cuñas, y la caña con que se escribió.",
+      "cuneiforme escritura tablilla arcilla sumeria babilonia ley escuela cuenta",
+    ],
+    "greek-temple": [
+      "Un templo en una colina sobre el mar",
+      "Un templo blanco con columnas y frontón sobre una roca junto al mar.",
+      "grecia templo columnas acrópolis atenas clásico arquitectura dioses",
+    ],
+    "theatre-of-stone": [
+      "Un teatro abierto con gradas de piedra",
+      "Filas curvas de asientos suben alrededor de un escenario redondo; dos actores llevan máscaras.",
+      "grecia teatro drama comedia tragedia máscara actores escenario público",
+    ],
+    "painted-jars": [
+      "Vasijas pintadas",
+      "Tres vasijas con franjas de motivos están en un estante.",
+      "cerámica ánfora vaso grecia alfarería artesanía arqueología museo",
+    ],
+    aqueduct: [
+      "Un acueducto sobre un valle",
+      "Dos filas de arcos llevan agua sobre un valle verde hasta una ciudad.",
+      "roma romano agua ingeniería arcos puente imperio",
+    ],
+    "roman-road": [
+      "Una calzada con un miliario",
+      "Una calzada recta lleva a una ciudad amurallada; un carro tirado por un buey pasa junto a un miliario.",
+      "roma romano calzada camino comercio viaje ejército carro imperio",
+    ],
+    mosaic: [
+      "Un suelo de piedrecitas",
+      "Un mosaico con un pez y olas, enmarcado por un motivo de ondas.",
+      "mosaico suelo roma arte villa pez teselas",
+    ],
+    longship: [
+      "Un barco largo a vela",
+      "Un barco estrecho con vela a rayas y escudos en el costado sobre un mar gris.",
+      "vikingo nórdico barco nave vela incursión comercio norte alta edad media",
+    ],
+    "great-hall": [
+      "Una sala de madera junto a un fiordo",
+      "Una sala larga de tejado curvo, un fuego delante, montañas sobre el agua.",
+      "vikingo nórdico sajón sala casa larga poblado aldea alta edad media",
+    ],
+    "burial-mound": [
+      "Un túmulo abierto por arqueólogos",
+      "Un corte en un túmulo muestra una cámara con la silueta de un barco; dos personas cavan y dibujan.",
+      "arqueología excavación tumba tesoro hallazgo museo ciencia túmulo",
+    ],
+    "village-of-clay": [
+      "Una aldea de casas pared con pared",
+      "Las casas de barro están tan juntas que la gente camina por los tejados y baja por escaleras.",
+      "neolítico primeras ciudades aldea agricultura barro casa poblado",
+    ],
+    "bronze-casting": [
+      "Se funde el bronce",
+      "Un herrero vierte metal al rojo de un crisol en un molde.",
+      "edad de bronce hierro metal herrero fundición artesanía técnica horno",
+    ],
+    "hill-fort": [
+      "Un castro en una colina",
+      "Casas redondas tras anillos de terraplenes y fosos en una colina verde.",
+      "edad de hierro celtas castro colina oppidum poblado defensa",
+    ],
+    "night-sky-watcher": [
+      "Alguien mira las estrellas",
+      "Una persona en una colina señala un cielo estrellado con un cometa brillante.",
+      "astronomía cometa estrellas noche cielo observación ciencia",
+    ],
+    castle: [
+      "Un castillo con foso",
+      "Un castillo de piedra con cuatro torres y puente levadizo se alza en el agua.",
+      "edad media castillo fortaleza caballero señor torre foso puente levadizo feudal",
+    ],
+    "siege-engine": [
+      "Una máquina de lanzar piedras ante una ciudad",
+      "Una máquina de madera con contrapeso apunta a las murallas de una ciudad.",
+      "asedio guerra trabuquete catapulta máquina castillo ataque edad media ejército",
+    ],
+    cloister: [
+      "Un claustro con jardín",
+      "Arcos de medio punto rodean un jardín de hierbas con un pozo; un monje lee.",
+      "monasterio abadía monje monja claustro jardín hierbas iglesia edad media religión",
+    ],
+    manuscript: [
+      "Una página con una letra pintada",
+      "Un manuscrito abierto: una gran inicial pintada, líneas de escritura y hojas en el margen.",
+      "manuscrito iluminado libro escritura monje medieval pergamino scriptorium",
+    ],
+    "market-day": [
+      "Día de mercado ante el ayuntamiento",
+      "Puestos con toldos a rayas llenan una plaza entre casas altas.",
+      "ciudad mercado plaza comercio puestos comerciantes edad media artesanía tienda",
+    ],
+    "guild-sign": [
+      "Una calle con letreros de los oficios",
+      "Letreros con una bota, una llave, un pan y unas tijeras cuelgan sobre una calle estrecha.",
+      "gremio oficio zapatero panadero herrero sastre tienda calle ciudad edad media",
+    ],
+    cathedral: [
+      "Se construye una catedral",
+      "Una iglesia alta con andamios, una grúa en la torre y canteros abajo.",
+      "catedral iglesia gótico construcción canteros andamio grúa religión edad media",
+    ],
+    mosque: [
+      "Una cúpula y dos torres junto al agua",
+      "Una mezquita con gran cúpula y alminares esbeltos se refleja en el agua al anochecer.",
+      "mezquita islam alminar cúpula oración religión arquitectura oriente",
+    ],
+    stupa: [
+      "Una cúpula blanca con banderas de oración",
+      "Una estupa blanca con ojos pintados; cuerdas de banderas de colores; montañas nevadas.",
+      "budismo estupa templo asia himalaya oración religión monasterio",
+    ],
+    "wall-on-hills": [
+      "Una muralla sobre las colinas",
+      "Una larga muralla de piedra con torres de vigía recorre colinas verdes.",
+      "china muralla gran defensa frontera asia imperio",
+    ],
+    pagoda: [
+      "Una pagoda entre cerezos",
+      "Una torre de cinco tejados curvos junto a árboles en flor y un pequeño puente.",
+      "japón pagoda templo cerezo flor asia jardín primavera",
+    ],
+    "rice-terraces": [
+      "Arroz en terrazas",
+      "Escalones de campos inundados en una ladera; gente con sombreros anchos planta arroz.",
+      "arroz agricultura terrazas asia campo alimento",
+    ],
+    caravan: [
+      "Una caravana en el desierto",
+      "Camellos con carga caminan en fila sobre dunas; delante hay una ciudad con palmeras.",
+      "ruta de la seda camello desierto comercio comerciantes caravana sahara áfrica asia mercancías",
+    ],
+    coins: [
+      "Monedas y balanza",
+      "Una balanza con monedas en un plato y pesas en el otro; pilas de monedas.",
+      "dinero monedas banco comerciante comercio balanza economía finanzas oro plata",
+    ],
+    caravel: [
+      "Zarpan los barcos",
+      "Tres veleros salen de un puerto al amanecer.",
+      "barco nave exploración viaje descubrimiento océano vela carabela atlántico navegación",
+    ],
+    "compass-and-map": [
+      "Una carta náutica con brújula y compás",
+      "Una carta náutica con una costa, una rosa de los vientos y un compás.",
+      "mapa navegación brújula carta exploración geografía globo viaje compás",
+    ],
+    "new-coast": [
+      "Dos pueblos se encuentran en una playa",
+      "Gente de la costa y gente de un barco están frente a frente en una playa.",
+      "encuentro contacto indígenas colonización exploración primer américa pacífico",
+    ],
+    "printing-shop": [
+      "Hojas tendidas a secar",
+      "Un impresor tira de la barra de una prensa de madera; hojas impresas cuelgan de cuerdas.",
+      "imprenta prensa libro periódico panfleto reforma medios impresor tipos",
+    ],
+    "quill-and-seal": [
+      "Un documento con sello",
+      "Un documento escrito con un sello rojo en una cinta, una pluma y un tintero.",
+      "carta documento ley tratado constitución pluma sello gobierno derechos contrato",
+    ],
+    telescope: [
+      "Un telescopio en la ventana",
+      "Un telescopio de latón apunta a la luna por una ventana abierta.",
+      "astronomía telescopio ciencia luna planetas observación lente",
+    ],
+    "alchemy-bench": [
+      "Vasijas de vidrio en un banco",
+      "Matraces con líquidos de colores, un mechero y un alambique están en un banco.",
+      "química laboratorio matraz experimento ciencia alquimia escuela lección",
+    ],
+    "plague-doctor-street": [
+      "Una calle cerrada en tiempo de enfermedad",
+      "Las puertas están cerradas y marcadas; espera un carro; pasa un médico con hierbas.",
+      "peste epidemia enfermedad muerte negra medicina cuarentena ciudad salud",
+    ],
+    "stepped-pyramid": [
+      "Una pirámide escalonada en la selva",
+      "Una pirámide de piedra con escalinata y un pequeño templo se alza sobre los árboles; vuela un loro.",
+      "maya azteca pirámide templo mesoamérica américa selva civilización",
+    ],
+    "towers-of-mud": [
+      "Una ciudad de barro junto a un gran río",
+      "Un edificio de barro con vigas de madera en los muros; barcas en un río ancho.",
+      "áfrica malí tombuctú mezquita barro adobe ciudad imperio oro sal",
+    ],
+    savanna: [
+      "Elefantes en la sabana",
+      "Dos elefantes caminan bajo un árbol ancho; una manada a lo lejos; luz de la tarde.",
+      "áfrica sabana elefante animales fauna naturaleza safari",
+    ],
+    "mill-town": [
+      "Una ciudad de fábricas y chimeneas",
+      "Fábricas de ladrillo con chimeneas que humean junto a un canal con barcazas.",
+      "revolución industrial fábrica chimenea humo canal trabajo ciudad contaminación vapor",
+    ],
+    "spinning-room": [
+      "En una sala de hilado",
+      "Filas de máquinas con husos; entre ellas trabajan mujeres y un niño.",
+      "fábrica textil algodón hilado máquina mujeres trabajo infantil revolución industrial",
+    ],
+    "coal-mine": [
+      "Bajo tierra en una mina",
+      "Un minero con lámpara pica carbón; un poni tira de una vagoneta sobre raíles.",
+      "carbón mina minero trabajo energía industria subterráneo pozo",
+    ],
+    "steam-train": [
+      "Un tren de vapor cruza un viaducto",
+      "Una locomotora con tres vagones y un penacho de vapor sobre un puente de arcos.",
+      "ferrocarril tren locomotora vapor viaje puente viaducto transporte revolución industrial",
+    ],
+    bicycles: [
+      "Bicicletas, vieja y nueva",
+      "Una bicicleta con una rueda delantera muy grande junto a una de ruedas iguales.",
+      "bicicleta ciclismo rueda transporte invento deporte siglo diecinueve",
+    ],
+    "first-flight": [
+      "Un avión antiguo sobre un prado",
+      "Un biplano de madera y tela vuela bajo sobre un prado; la gente saluda.",
+      "avión aeroplano vuelo aviación invento piloto transporte siglo veinte",
+    ],
+    "street-of-cars": [
+      "Tranvías, coches y un guardia",
+      "Un tranvía y coches antiguos se encuentran en un cruce, donde un guardia indica el paso.",
+      "coche automóvil tranvía tráfico calle ciudad transporte siglo veinte",
+    ],
+    barricade: [
+      "Una barricada en la calle",
+      "Gente con una bandera está sobre un montón de carros, barriles y piedras.",
+      "revolución levantamiento barricada libertad protesta bandera pueblo calle",
+    ],
+    ballot: [
+      "Se deposita un voto",
+      "Una mano mete un papel doblado en una urna; la gente espera en fila.",
+      "elección elecciones voto votación democracia urna parlamento sufragio ciudadanos gobierno derechos",
+    ],
+    "suffrage-march": [
+      "Una marcha por los derechos",
+      "Una gran multitud marcha por una calle con tres pancartas.",
+      "protesta marcha manifestación derechos mujeres sufragio igualdad movimiento civil",
+    ],
+    trench: [
+      "Una trinchera y alambre",
+      "Una trinchera vacía con tablas y alambre bajo un cielo gris; en el borde crecen amapolas.",
+      "guerra primera guerra mundial trinchera soldados frente alambre recuerdo",
+    ],
+    "ruined-town": [
+      "Una ciudad tras las bombas",
+      "Muros sin tejado y montones de ladrillos; la gente pasa piedras de mano en mano.",
+      "segunda guerra mundial bombardeo ruinas ciudad destrucción reconstrucción civiles",
+    ],
+    "peace-dove": [
+      "Una paloma sobre unas manos unidas",
+      "Una paloma blanca con una rama de olivo vuela sobre dos manos que se estrechan.",
+      "paz tratado acuerdo paloma olivo naciones unidas cooperación",
+    ],
+    "kitchen-long-ago": [
+      "Una cocina con fuego abierto",
+      "Una olla cuelga sobre el fuego; pan, cebollas y un gato; una mujer remueve.",
+      "cocina comida hogar familia vida cotidiana chimenea casa",
+    ],
+    "school-bench": [
+      "Un aula de hace mucho tiempo",
+      "Niños en bancos ante un docente, una pizarra y un mapa.",
+      "escuela aula clase maestro maestra alumnos lección educación pizarra",
+    ],
+    violin: [
+      "Un violín y una partitura",
+      "Un violín con su arco junto a una página de notas.",
+      "música violín orquesta compositor notas instrumento concierto",
+    ],
+    easel: [
+      "Un caballete junto al mar",
+      "Un lienzo en un caballete muestra la costa que hay detrás; pinturas y pinceles.",
+      "arte pintura pintor pintora caballete lienzo colores paleta paisaje",
+    ],
+    "theatre-masks": [
+      "Un escenario con telón",
+      "Un escenario de teatro con telón rojo, y encima una máscara que ríe y otra que llora.",
+      "teatro drama escenario obra actores ópera función cultura",
+    ],
+    telegraph: [
+      "Cables y postes junto a un camino",
+      "Postes de telégrafo siguen un camino hasta lo lejos; delante, un manipulador y una cinta de papel.",
+      "telégrafo morse cable comunicación mensaje invento siglo diecinueve",
+    ],
+    "radio-mast": [
+      "Una familia escucha la radio",
+      "Un aparato de radio de madera en una mesa; una familia está sentada alrededor por la noche.",
+      "radio emisión comunicación medios familia noticias siglo veinte",
+    ],
+    "early-computer": [
+      "Un ordenador tan grande como una habitación",
+      "Armarios con esferas y cintas llenan una habitación; dos personas conectan cables.",
+      "ordenador computadora tecnología información programación mujeres digital historia",
+    ],
+    network: [
+      "Un mundo unido por una red",
+      "Un globo con puntos unidos por líneas; a su lado, un teléfono y un ordenador.",
+      "internet red web ordenador computadora globo comunicación digital tecnología mundo",
+    ],
+    rocket: [
+      "Despega un cohete",
+      "Un cohete blanco sube sobre una llama junto a su torre al anochecer.",
+      "cohete espacio lanzamiento astronauta luna carrera exploración tecnología",
+    ],
+    "moon-walk": [
+      "En la luna",
+      "Alguien con traje espacial está sobre un suelo gris; la Tierra cuelga en un cielo negro.",
+      "luna alunizaje astronauta espacio tierra exploración siglo veinte",
+    ],
+    planets: [
+      "El sol y sus planetas",
+      "El sol a la izquierda y ocho planetas en fila, no a escala.",
+      "sistema solar planetas sol tierra saturno júpiter marte astronomía",
+    ],
+    volcano: [
+      "Un volcán entra en erupción",
+      "Lava y ceniza salen de una montaña sobre un paisaje joven de roca desnuda.",
+      "volcán erupción lava geología historia de la tierra desastre",
+    ],
+    ammonites: [
+      "Conchas hechas piedra",
+      "Dos conchas fósiles enroscadas y la huella de un helecho en capas de roca.",
+      "fósil amonita geología jurásico dinosaurio evolución piedra paleontología",
+    ],
+    mammoth: [
+      "Un mamut en la estepa helada",
+      "Un mamut de largos colmillos curvos sobre hierba nevada; detrás, glaciares.",
+      "edad de hielo glaciación mamut glaciar prehistoria animales clima extinto",
+    ],
+    "flooded-street": [
+      "Agua alta en una calle",
+      "Una barca pasa entre casas inundadas; la gente mira por las ventanas de arriba.",
+      "inundación riada tormenta desastre tiempo clima rescate barca agua",
+    ],
+    "wind-turbines": [
+      "Aerogeneradores y tejados con células solares",
+      "Aerogeneradores altos en colinas, casas con paneles solares, campos.",
+      "energía renovable viento sol solar clima medio ambiente sostenibilidad tecnología",
+    ],
+    helix: [
+      "El doble hilo de la vida",
+      "Una doble hélice con peldaños de colores sobre fondo oscuro.",
+      "adn gen genética biología herencia ciencia célula evolución medicina",
+    ],
+    microscope: [
+      "Un microscopio y lo que muestra",
+      "Un microscopio; en un marco redondo, células con núcleos oscuros.",
+      "microscopio célula biología ciencia laboratorio bacterias descubrimiento medicina",
+    ],
+    harvest: [
+      "Se recoge la cosecha",
+      "Gente siega y ata trigo; espera un carro cargado; un molino de viento en una colina.",
+      "agricultura cosecha trigo alimento campo aldea molino pan otoño campesinos",
+    ],
+    "abacus-and-shapes": [
+      "Números y figuras",
+      "Un ábaco, un triángulo rectángulo con cuadrados en sus lados, un compás.",
+      "matemáticas geometría números pitágoras ábaco contar escuela compás",
+    ],
+    runners: [
+      "Se corre una carrera",
+      "Cuatro corredores en una pista ante gradas llenas; uno rompe la cinta.",
+      "deporte atletismo olimpiadas carrera correr estadio juegos competición",
+    ],
+    "harbour-of-containers": [
+      "Un puerto de contenedores",
+      "Un gran barco cargado de contenedores de colores bajo las grúas.",
+      "globalización comercio contenedor barco puerto exportación economía mercancías transporte",
+    ],
+    "tree-of-seasons": [
+      "Un árbol en cuatro estaciones",
+      "Un árbol en cuatro franjas: flores, hojas verdes, hojas rojas, nieve.",
+      "estaciones año primavera verano otoño invierno árbol naturaleza calendario",
+    ],
+    "lighthouse-in-storm": [
+      "Un faro en la tormenta",
+      "Un faro a rayas lanza su luz sobre olas altas; un barco pequeño lucha con el mar.",
+      "tormenta mar faro tiempo olas barco peligro costa",
+    ],
+  },
+};
