@@ -50,7 +50,12 @@ export async function benchProcesses(report, bases, path, throughput, cookie) {
       );
     }
   const [one, two] = read.map(middle);
-  report("stored page, requests a second: one process / two", one / two, 1.15, `${Math.round(two)}/s against ${Math.round(one)}/s`);
+  report(
+    "stored page, requests a second: one process / two",
+    one / two,
+    1.15,
+    `${Math.round(two)}/s against ${Math.round(one)}/s`,
+  );
   const [ackOne, ackTwo] = saved.map(middle);
   report(
     "four who write, change to acknowledgement: two / one",

@@ -1,4 +1,4 @@
-// Long for it is data: what is said of each of the pictures.
+// Long because it says something of each of the pictures.
 import type { Said } from "../shelf-picture";
 
 /** The pictures of the shelf in German: title, what it shows, and words it is found by. */
