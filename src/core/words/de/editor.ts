@@ -49,7 +49,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   changeIs: "Änderung ist",
   changesAre: "Änderungen sind",
   keptInThisBrowserAnd: (waiting, x) =>
-    `${waiting} ${x} in diesem Browser aufgehoben und wird gesendet, wenn du wieder angemeldet bist.`,
+    `${waiting} ${x} in diesem Browser aufgehoben und ${waiting === 1 ? "wird" : "werden"} gesendet, wenn du wieder angemeldet bist.`,
   youAreSignedOut: (x) => `Du bist abgemeldet. ${x}`,
   signIn: "Anmelden",
   whatWasNotSentIs: "Was nicht gesendet wurde, ist in diesem Browser aufgehoben; kopiere, was du brauchst.",
