@@ -1,5 +1,7 @@
 import { WORDS as LACKS } from "../words/checks";
 import { describe, expect, it } from "vitest";
+import { speakIn } from "../language/spoken";
+import { knowLanguages } from "../testing/languages";
 import { descriptionFrom } from "../text/write-description";
 import { readWhen } from "../time/read/read-when";
 import { emptyOf, SOURCE } from "../timeline/fields";
@@ -13,7 +15,9 @@ import {
 } from "../timeline/timeline";
 import { REQUIREMENT_NAMES, requirementName, requirementText } from "../words/class-work";
 import { isEncyclopedia } from "./encyclopedias";
-import { checkRequirements, type Requirement, requirementKey, unmet } from "./requirements";
+import { type Check, checkRequirements, missingText, type Requirement, requirementKey, unmet } from "./requirements";
+
+knowLanguages();
 
 type EventPart = Partial<TimelineEvent> & { typed?: string; words?: string };
 type ItemPart = Partial<Item>;
@@ -265,7 +269,19 @@ const TABLE: [string, Requirement, Timeline, [number, number, string[], string]]
 describe("a requirement", () => {
   it.each(TABLE)("%s", (_, requirement, t, [have, need, events, missing]) => {
     const [check] = checkRequirements(t, [requirement], LACKS);
-    expect(check).toEqual({ requirement, met: missing === "", have, need, events, missing });
+    expect(check).toMatchObject({ requirement, met: missing === "", have, need, events, missing });
+    // Kept as JSON, it says the same; to somebody else in theirs.
+    const kept = JSON.parse(JSON.stringify(check)) as Check;
+    expect(missingText(kept, LACKS)).toBe(missing);
+    const german = speakIn("de", () => checkRequirements(t, [requirement], LACKS)[0]!.missing);
+    expect(speakIn("de", () => missingText(kept, LACKS))).toBe(german);
+    if (missing !== "") expect(german).not.toBe(missing);
+  });
+
+  it("that was kept without saying what it lacks stays as it was said", () => {
+    const [check] = checkRequirements(timeline([]), [{ kind: "events", count: 2 }], LACKS);
+    const { lacks: _, ...before } = check!;
+    expect(speakIn("es", () => missingText(before, LACKS))).toBe("2 more events");
   });
 
   it("of every kind stands in the table, has a name and reads as one sentence", () => {

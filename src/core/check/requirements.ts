@@ -64,8 +64,40 @@ export interface Check {
   need: number;
   /** Events at fault, in time order; empty where something is missing altogether. */
   events: string[];
-  /** What is missing, in words; "" when met. */
+  /** What is missing, in words; "" when met. Of what is kept, `missingText` says it in the language of whoever reads it. */
   missing: string;
+  /** The same, by what says it and what that is told; what was kept before did not have it. */
+  lacks?: Lack[];
+}
+
+/** One part of what is missing: a name of `LackWords` and what is told to it. */
+export type Lack = [say: keyof LackWords, ...told: unknown[]];
+
+/** What is missing of a check that was kept, in the words of whoever reads it; as it was kept where only that is known. */
+export function missingText(check: Check, words: LackWords): string {
+  if (!check.lacks) return check.missing;
+  const says = ([say, ...told]: Lack) => {
+    const how = words[say] as string | ((...told: unknown[]) => string);
+    return typeof how === "string" ? how : how(...told);
+  };
+  return check.lacks.map(says).join(", ");
+}
+
+/** Words that also note what they were asked to say. */
+function noting(words: LackWords, lacks: Lack[]): LackWords {
+  return new Proxy(words, {
+    get: (_, say: keyof LackWords) => {
+      const how = words[say];
+      if (typeof how !== "function") {
+        lacks.push([say]);
+        return how;
+      }
+      return (...told: unknown[]) => {
+        lacks.push([say, ...told]);
+        return (how as (...told: unknown[]) => string)(...told);
+      };
+    },
+  });
 }
 
 /** What is asked for and not met; what is only wished is not among it. */
@@ -86,8 +118,9 @@ export function requirementKey(r: Requirement): string {
 export function checkRequirements(timeline: Timeline, requirements: readonly Requirement[], words: LackWords): Check[] {
   const look = lookAt(timeline);
   return requirements.map((r) => {
-    const { have, need, events, missing } = CHECKS[r.kind](look, r as never, words);
-    return { requirement: r, met: missing === "", have, need, events: events ?? [], missing };
+    const lacks: Lack[] = [];
+    const { have, need, events, missing } = CHECKS[r.kind](look, r as never, noting(words, lacks));
+    return { requirement: r, met: missing === "", have, need, events: events ?? [], missing, lacks };
   });
 }
 

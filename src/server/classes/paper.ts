@@ -1,4 +1,6 @@
 import "server-only";
+import { missingText } from "@/core/check/requirements";
+import { WORDS as LACKS } from "@/core/words/checks";
 import { WORDS as COMMON } from "@/core/words/common";
 import { bestOf } from "@/core/classes/rubric";
 import { rubricSum } from "@/core/classes/rubric";
@@ -67,7 +69,7 @@ function markingSheet(a: Assignment, s: OpenSubmission): Line[] {
     ...section(WORDS.comment, s.comment.trim() ? [{ kind: "text", text: s.comment }] : []),
     ...section(
       WORDS.onEvents,
-      comments.map(([event, text]) => item(`${titles.get(event) ?? "Untitled"}: ${text}`)),
+      comments.map(([event, text]) => item(`${titles.get(event) ?? COMMON.untitled}: ${text}`)),
     ),
     ...section(
       WORDS.given,
@@ -78,7 +80,7 @@ function markingSheet(a: Assignment, s: OpenSubmission): Line[] {
     ...section(
       WORDS.requirements,
       s.content.checks.map((c) =>
-        item(WORDS.requirementLine(requirementText(c.requirement), c.have, c.need, c.missing)),
+        item(WORDS.requirementLine(requirementText(c.requirement), c.have, c.need, missingText(c, LACKS))),
       ),
     ),
     ...section(
@@ -113,7 +115,9 @@ export async function receiptOf(submission: string, account: string): Promise<{ 
     ...(short.length > 0
       ? section(
           WORDS.short,
-          short.map((c) => item(WORDS.requirementLine(requirementText(c.requirement), c.have, c.need, c.missing))),
+          short.map((c) =>
+            item(WORDS.requirementLine(requirementText(c.requirement), c.have, c.need, missingText(c, LACKS))),
+          ),
         )
       : [{ kind: "text" as const, text: WORDS.nothingShort }]),
     { kind: "small", text: WORDS.fingerprint("") },

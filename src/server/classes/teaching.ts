@@ -1,5 +1,6 @@
 import "server-only";
-import type { Check, Requirement } from "@/core/check/requirements";
+import { type Check, missingText, type Requirement } from "@/core/check/requirements";
+import { WORDS as LACKS } from "@/core/words/checks";
 import { type Standing, standingOf } from "@/core/classes/standing";
 import { db } from "../db/pool";
 import { TEACHERS_NAME } from "./class";
@@ -147,6 +148,6 @@ function sort(into: ClassAtAGlance, g: GroupOfClass, now: Date, number: number |
     into.stuck.push({
       ...at(draft),
       standing,
-      kinds: standing.code === "behind" ? standing.kinds.map((i) => g.checks![i]!.missing) : [],
+      kinds: standing.code === "behind" ? standing.kinds.map((i) => missingText(g.checks![i]!, LACKS)) : [],
     });
 }
