@@ -71,21 +71,21 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
       <div className="mx-auto flex min-h-[calc(100dvh-56px)] max-w-[1680px] max-lg:flex-col">
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
           <h1 className="text-[23px]">{WORDS.yourTimelines}</h1>
-          <div className="mt-3 mb-6">
+          <div className="mt-3 mb-6 flex flex-wrap gap-2">
             <Link href="/new" className={buttonLook("main")}>
               {WORDS.newTimeline}
             </Link>
             <BringInFile />
-            <Link href="/join-class" className={`${buttonLook("plain")} ms-2`}>
+            <Link href="/join-class" className={buttonLook("plain")}>
               {WORDS.joinAClass}
             </Link>
-            <Link href="/classes" className={`${buttonLook("plain")} ms-2`}>
+            <Link href="/classes" className={buttonLook("plain")}>
               {WORDS.newClass}
             </Link>
-            <Link href="/published/mine" className={`${buttonLook("quiet")} ms-2`}>
+            <Link href="/published/mine" className={buttonLook("quiet")}>
               {WORDS.publishedByMe}
             </Link>
-            <Link href="/bin" className={`${buttonLook("quiet")} ms-2`}>
+            <Link href="/bin" className={buttonLook("quiet")}>
               {WORDS.bin}
             </Link>
           </div>

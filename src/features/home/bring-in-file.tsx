@@ -57,7 +57,7 @@ export function BringInFile() {
   return (
     <>
       <label
-        className={`${buttonLook("plain")} ms-2 cursor-pointer focus-within:outline-2 ${busy ? "opacity-50" : ""}`}
+        className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2 ${busy ? "opacity-50" : ""}`}
         title={WORDS.fromAFileHint}
       >
         {WORDS.fromAFile}
@@ -74,7 +74,7 @@ export function BringInFile() {
         />
       </label>
       {problem ? (
-        <p role="alert" className="mt-2 font-bold text-copper-dark">
+        <p role="alert" className="order-last basis-full font-bold text-copper-dark">
           {problem}
         </p>
       ) : null}

@@ -97,7 +97,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   lookAt: "Was gezeigt wird",
   look: "Ansehen",
   lookAtSome: "Einige ansehen",
-  wordsAnywhere: "Worte in irgendeinem Ereignis",
+  wordsAnywhere: "Worte in Ereignissen",
   wordsToLookFor: "Worte, die gesucht werden",
   columns: "Spalten",
   columnsShown: "Gezeigte Spalten",

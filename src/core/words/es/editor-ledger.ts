@@ -96,7 +96,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   lookAt: "Qué se muestra",
   look: "Mirar",
   lookAtSome: "Mirar algunos",
-  wordsAnywhere: "Palabras en cualquier evento",
+  wordsAnywhere: "Palabras en eventos",
   wordsToLookFor: "Palabras que se buscan",
   columns: "Columnas",
   columnsShown: "Columnas que se muestran",

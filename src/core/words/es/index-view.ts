@@ -5,7 +5,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   index: "Índice",
   indexOf: (n) => `Índice: ${n} ${n === 1 ? "evento" : "eventos"}`,
   find: "Buscar eventos",
-  findWords: "Palabras en cualquier evento",
+  findWords: "Palabras en eventos",
   grouped: "Agrupados por",
   by: { time: "tiempo", category: "categoría", tag: "etiqueta" },
   noDate: "Sin fecha",
