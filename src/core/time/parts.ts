@@ -86,12 +86,6 @@ function endText(e: EndParts, tongue: Tongue): string {
   const year = e.era === "BC" ? tongue.before1(typed, "BC") : Number(typed) < 100 ? tongue.after1(typed, "BC") : typed;
   if (!month) return said(year);
   if (!day) return said(tongue.monthYear(month, year, false));
-  return said(
-    [
-      `${Number.isInteger(Number(day)) ? tongue.date(Number(day), month, year, false) : `${day} ${month} ${year}`}`,
-      time,
-    ]
-      .filter(Boolean)
-      .join(" "),
-  );
+  const date = Number.isInteger(Number(day)) ? tongue.date(Number(day), month, year, false) : `${day} ${month} ${year}`;
+  return said(time ? `${date} ${time}` : date);
 }

@@ -1,5 +1,8 @@
 import { describe, expect, it } from "vitest";
+import type { Lack } from "@/core/check/requirements";
+import { speakIn } from "@/core/language/spoken";
 import { deleteAccount } from "../accounts/account";
+import { learnLanguages } from "../language/speaking";
 import { noticesOf } from "../accounts/notices";
 import { db } from "../db/pool";
 import { must, RUBRIC, school } from "../testing/school";
@@ -206,6 +209,7 @@ describe("the teacher's page of all classes", () => {
         need: 3,
         events: [],
         missing: "3 more events",
+        lacks: [["moreEvents", 3] as Lack],
       },
     ];
     const [glance] = await teachingOf(s.teacher.id, behind);
@@ -215,6 +219,10 @@ describe("the teacher's page of all classes", () => {
       ["Obi", "behind", ["3 more events"]],
       ["Wren", "idle", []],
     ]);
+    // What was found out for somebody who speaks English is said to each in theirs.
+    learnLanguages();
+    const [german] = await speakIn("de", () => teachingOf(s.teacher.id, behind));
+    expect(german!.stuck[0]!.kinds).toEqual(["noch 3 Ereignisse"]);
     must(await submit(s.timeline, s.nia.id));
     await db()`update assignment set due_at = now() - interval '2 hours' where id = ${s.assignment}`;
     const [later] = await teachingOf(s.teacher.id, behind);
