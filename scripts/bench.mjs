@@ -11,6 +11,7 @@ import { benchEditor } from "./lib/bench-editor.mjs";
 import { benchMedia } from "./lib/bench-media.mjs";
 import { benchHandingOut } from "./lib/bench-handing-out.mjs";
 import { benchTogether } from "./lib/bench-together.mjs";
+import { benchProcesses } from "./lib/bench-processes.mjs";
 import { benchReader } from "./lib/bench-reader.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
@@ -79,24 +80,36 @@ await run(async () => {
   globalThis.httpModule = await import("node:http");
   const build = await ensureBuilt();
   const cluster = await startCluster({ temporary: true });
-  let child;
+  const servers = [];
   try {
     const { migrate } = await import("../db/migrate.mjs");
     await migrate(cluster.url);
-    const port = await freePort();
-    const base = `http://localhost:${port}`;
-    child = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
-      cwd: ROOT,
-      stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, ...MEMORY, NODE_ENV: "production", DATABASE_URL: cluster.url, FASTIGO_BUILD: build },
-    });
-    for (let i = 0; ; i++) {
-      try {
-        if ((await fetch(`${base}/api/health`)).ok) break;
-      } catch {}
-      if (i > 300) throw new Stop("The server for the bench did not answer.");
-      await new Promise((r) => setTimeout(r, 100));
-    }
+    /** Serves the database with so many processes; the process that began them, and their address. */
+    const serve = async (web) => {
+      const port = await freePort();
+      const begun = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
+        cwd: ROOT,
+        stdio: ["ignore", "ignore", "inherit"],
+        env: {
+          ...process.env,
+          ...MEMORY,
+          NODE_ENV: "production",
+          DATABASE_URL: cluster.url,
+          FASTIGO_BUILD: build,
+          WEB: String(web),
+        },
+      });
+      servers.push(begun);
+      const at = `http://localhost:${port}`;
+      for (let i = 0; ; i++) {
+        try {
+          if ((await fetch(`${at}/api/health`)).ok) return [begun, at];
+        } catch {}
+        if (i > 300) throw new Stop("The server for the bench did not answer.");
+        await new Promise((r) => setTimeout(r, 100));
+      }
+    };
+    const [child, base] = await serve(1);
 
     // A person, a timeline of 24 events, published.
     let cookie = "";
@@ -272,6 +285,15 @@ await run(async () => {
       await benchHandingOut(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 11), child.pid);
     if (wanted("classes")) await benchClasses(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 13));
     if (wanted("together")) await benchTogether(report, base, sql);
+    if (wanted("processes")) {
+      const [two, other] = await serve(2);
+      try {
+        await benchProcesses(report, [base, other], new URL(page).pathname, throughput, cookie);
+      } finally {
+        // Told to end, the first of them ends the others.
+        two.kill("SIGTERM");
+      }
+    }
     await sql.end();
 
     if (wanted("editor"))
@@ -337,7 +359,7 @@ await run(async () => {
     );
     say(`\n     ${Math.round(core.datesPerSecond()).toLocaleString("en")} dates read a second`);
   } finally {
-    child?.kill("SIGKILL");
+    for (const one of servers) one.kill("SIGKILL");
     cluster.stop();
   }
   if (failed.length > 0) throw new Stop(`Slower than it may be: ${failed.join("; ")}.`);
