@@ -136,6 +136,7 @@ const TABLE: Record<string, Row> = {
   "PAGE /new": SIGNED_IN,
   "PAGE /new/[point]": SIGNED_IN,
   "POST /api/starting-points/[point]": SIGNED_IN,
+  "PAGE /begun-here": EVERYBODY,
   "PAGE /bin": SIGNED_IN,
   "PAGE /classes": SIGNED_IN,
   "PAGE /classes/[id]": CLASS,

@@ -421,6 +421,20 @@ test("on a phone a tap selects, a second one begins", async ({ browser }) => {
   await phone.getByRole("textbox", { name: "Title, Timber bridge" }).fill("Bridge of timber");
   await phone.keyboard.press("Enter");
   await expect(cell(phone, "title", "Bridge of timber")).toBeVisible();
+
+  // There is no head of columns to press: the order is chosen with what is looked at.
+  const read = () => grid(phone).locator("[role=gridcell][data-col=title]").allTextContents();
+  const byTime = await read();
+  await phone.getByRole("button", { name: "Look at", exact: true }).tap();
+  await phone.getByRole("combobox", { name: "Order of the rows" }).selectOption({ label: "Title" });
+  const byTitle = [...byTime].sort((a, b) => a.localeCompare(b, "en"));
+  expect(byTitle).not.toEqual(byTime);
+  await expect.poll(read).toEqual(byTitle);
+  await phone.getByText("The last on top").tap();
+  await expect.poll(read).toEqual([...byTitle].reverse());
+  await phone.keyboard.press("Escape");
+  await phone.getByRole("button", { name: /back to the order of time/ }).tap();
+  await expect.poll(read).toEqual(byTime);
 });
 
 test("a screen reader hears the grid: columns, row numbers, what is chosen and what cannot be written in", async ({

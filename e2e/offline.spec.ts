@@ -66,6 +66,14 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
     await writeLines(page, ["1744 Timber bridge #crossing"]);
     await expect(chartButton(page, /Timber bridge, event 2 of 2/)).toBeVisible();
     await expect(page.getByTestId("saving")).toContainText("kept on this device");
+    // Another one is begun there.
+    await page.goto("/");
+    await page.getByRole("link", { name: "Begin a new timeline, or go on with the one begun here" }).click();
+    await expect(page.getByText("This timeline is kept on this device until the network is back")).toBeVisible();
+    await writeLines(page, ["1931 Last ferry"]);
+    await expect(chartButton(page, /Last ferry, event 1 of 1/)).toBeVisible();
+    await page.getByRole("button", { name: "Share", exact: true }).click();
+    await expect(page.getByRole("dialog")).toContainText("need the network");
     await context.close();
 
     // Opened once more offline: what was written is there; back on the network it is sent.
@@ -77,6 +85,14 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
     // Signing out removes what was kept; with all sent nothing is asked.
     await context.setOffline(false);
     await saved(page);
+    // What was begun without the network is taken to the others.
+    await page.goto("/begun-here");
+    await expect(row(page, "Last ferry")).toBeVisible();
+    await page.getByRole("link", { name: "The network is back: take it to your timelines" }).click();
+    await expect(page.getByRole("status").getByText("came along from this browser and is yours now")).toBeVisible();
+    await page.getByRole("status").getByRole("link", { name: "Open it" }).click();
+    await expect(row(page, "Last ferry")).toBeVisible();
+    await expect(page).toHaveURL(/\/timelines\//);
     await page.goto("/account");
     await page.getByRole("button", { name: "Sign out" }).click();
     await expect(page).toHaveURL(/\/$/);

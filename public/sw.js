@@ -6,6 +6,9 @@ const NAME = `fastigo-kept-${BUILD}`;
 const PATIENCE_MS = 4_000;
 /** So many timelines are kept, those opened last. */
 const MOST = 12;
+/** Where a new timeline is begun without a network, and the words of this worker's own page. */
+const BEGUN = "/begun-here";
+const WORDS = "/kept-words";
 
 const isStatic = (path) => /^\/(?:_next\/static|fonts|reader)\//.test(path) || path === "/favicon.svg";
 const timelineIn = (path) => /^\/timelines\/([\w-]+)$/.exec(path)?.[1] ?? null;
@@ -24,27 +27,31 @@ self.addEventListener("activate", (e) =>
         if (!name.startsWith("fastigo-kept-") || name === NAME) continue;
         for (const request of await (await caches.open(name)).keys()) {
           const { pathname } = new URL(request.url);
-          if (!timelineIn(pathname) && !snapshotOf(pathname)) continue;
-          try {
-            const fresh = await fetch(pathname, { credentials: "same-origin" });
-            if (!fresh.ok || fresh.redirected) continue;
-            const html = timelineIn(pathname) ? await fresh.clone().text() : "";
-            await now.put(pathname, fresh);
-            // A page without its scripts would not open.
-            for (const [path] of html.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g)) {
-              if (await now.match(path)) continue;
-              const part = await fetch(path);
-              if (part.ok) await now.put(path, part);
-            }
-          } catch {
-            // Without the network there is nothing to take it from.
-          }
+          if (pathname === WORDS) await now.put(WORDS, await (await caches.open(name)).match(request));
+          else if (timelineIn(pathname) || snapshotOf(pathname) || pathname === BEGUN) await keepWhole(now, pathname);
         }
         await caches.delete(name);
       }
     })(),
   ),
 );
+
+/** A page as it is now, with its scripts: without them it would not open. */
+async function keepWhole(cache, path) {
+  try {
+    const fresh = await fetch(path, { credentials: "same-origin" });
+    if (!fresh.ok || fresh.redirected) return;
+    const html = snapshotOf(path) ? "" : await fresh.clone().text();
+    await cache.put(path, fresh);
+    for (const [part] of html.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g)) {
+      if (await cache.match(part)) continue;
+      const script = await fetch(part);
+      if (script.ok) await cache.put(part, script);
+    }
+  } catch {
+    // Without the network there is nothing to take it from.
+  }
+}
 
 /** What a page that works has loaded, so that it works again; and the page itself. */
 self.addEventListener("message", (e) => {
@@ -59,6 +66,8 @@ self.addEventListener("message", (e) => {
       const response = await fetch(pathname, { credentials: "same-origin" }).catch(() => null);
       if (response?.ok && !response.redirected) await keep(cache, pathname, response);
     }
+    await cache.put(WORDS, new Response(JSON.stringify(e.data.words)));
+    if (!(await cache.match(BEGUN))) await keepWhole(cache, BEGUN);
     await forgetOldest(cache);
     e.source?.postMessage({ kept: true });
   })();
@@ -82,6 +91,7 @@ self.addEventListener("fetch", (e) => {
   const { pathname } = url;
   if (isStatic(pathname)) e.respondWith(fromCacheFirst(request, pathname));
   else if (timelineIn(pathname) && request.mode === "navigate") e.respondWith(fromNetworkFirst(request, pathname));
+  else if (pathname === BEGUN && request.mode === "navigate") e.respondWith(fromNetworkFirst(request, pathname));
   else if (snapshotOf(pathname)) e.respondWith(fromNetworkFirst(request, pathname));
   else if (isMedia(pathname)) e.respondWith(fromNetworkFirst(request, pathname));
   else if (pathname === "/" && request.mode === "navigate") e.respondWith(home(request));
@@ -117,23 +127,25 @@ async function fromNetworkFirst(request, path) {
   return Promise.race([asked.then((r) => (r.status >= 500 ? kept : r)).catch(() => kept), late]);
 }
 
-/** Without the network: the timelines that are kept here. */
+/** Without the network: the timelines that are kept here, and a new one. */
 async function home(request) {
   try {
     return await fetch(request);
   } catch {
     const cache = await caches.open(NAME);
+    const said = await (await cache.match(WORDS)).json();
     const lines = [];
     for (const r of await cache.keys()) {
       const { pathname } = new URL(r.url);
       if (!timelineIn(pathname)) continue;
       const html = await (await cache.match(r)).text();
-      const title = /<h1[^>]*>([^<]*)<\/h1>/.exec(html)?.[1] || "Untitled";
+      const title = /<h1[^>]*>([^<]*)<\/h1>/.exec(html)?.[1] || said.untitled;
       lines.unshift(`<li><a href="${pathname}">${title}</a></li>`);
     }
-    const list = lines.length > 0 ? `<ul>${lines.join("")}</ul>` : "<p>No timeline is kept on this device.</p>";
+    const begin = (await cache.match(BEGUN)) ? `<p><a href="${BEGUN}">${said.begin}</a></p>` : "";
+    const list = lines.length > 0 ? `<p>${said.kept}</p><ul>${lines.join("")}</ul>` : `<p>${said.none}</p>`;
     return new Response(
-      `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Fastigo</title><style>body{font:17px/1.6 sans-serif;color:#16323A;max-width:40em;margin:2em auto;padding:0 1em}a{color:#0B6E69;font-weight:700}</style><h1>Not connected</h1><p>These timelines are kept on this device and can be written in; what you write is sent when the network is back.</p>${list}</html>`,
+      `<!doctype html><html lang="${said.language}"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Fastigo</title><style>body{font:17px/1.6 sans-serif;color:#16323A;max-width:40em;margin:2em auto;padding:0 1em}a{color:#0B6E69;font-weight:700}li,p{margin:.5em 0}</style><h1>${said.notConnected}</h1>${list}${begin}</html>`,
       { headers: { "Content-Type": "text/html; charset=utf-8" } },
     );
   }

@@ -1,5 +1,7 @@
 import { openDB } from "idb";
 import type { Change } from "@/core/change/change";
+import { language } from "@/core/language/spoken";
+import { WORDS } from "@/core/words/editor-local";
 import { askServer } from "./ask-server";
 
 /** Whether somebody has said that this device is their own. */
@@ -46,7 +48,7 @@ export async function keepThisPage(build: string): Promise<boolean> {
       resolve(true);
     };
     navigator.serviceWorker.addEventListener("message", done);
-    worker.postMessage({ keep });
+    worker.postMessage({ keep, words: { ...WORDS.withoutNetwork, language: language() } });
   });
 }
 

@@ -236,6 +236,25 @@ describe("rows put together", () => {
     const mended = putTogether(cells, named, uses, {}, { mended: new Map([[3, "28 Feb 1889"]]) });
     expect(mended.counts.notUnderstood).toBe(0);
   });
+
+  it.each<[string, readonly string[], readonly string[], string | undefined, unknown]>([
+    ["two columns", ["Place", "Lat", "Lon"], ["Ford", "51.5", "-2.25"], "Ford", { lat: 51.5, lon: -2.25 }],
+    ["one column", ["Place", "Coordinates"], ["Ford", "51.5, -2.25"], "Ford", { lat: 51.5, lon: -2.25 }],
+    ["without a name", ["Place", "Coordinates"], ["", "51.5, -2.25"], undefined, { lat: 51.5, lon: -2.25 }],
+    ["behind the name", ["Place"], ["Ford (51°30'N 2°15'W)"], "Ford", { lat: 51.5, lon: -2.25 }],
+    ["alone where names stand", ["Place"], ["51.5, -2.25"], undefined, { lat: 51.5, lon: -2.25 }],
+    ["on no earth", ["Place", "Coordinates"], ["Ford", "95, -2.25"], "Ford (95, -2.25)", null],
+    ["no coordinates", ["Place"], ["Ford (the old one)"], "Ford (the old one)", null],
+    ["half of them", ["Place", "Lat", "Lon"], ["Ford", "51.5", ""], "Ford", null],
+  ])("coordinates are a point: %s", (_, names, row, place, point) => {
+    const cells = [
+      ["When", "Title", ...names],
+      ["1604", "Ferry", ...row],
+    ];
+    const { named, uses } = guessUses(cells);
+    const [read] = putTogether(cells, named, uses, {}).rows;
+    expect([read!.cells.place, read!.point]).toEqual([place, point]);
+  });
 });
 
 it("counts speak of the rows that can come in, and it is said when no column has dates", () => {

@@ -2,6 +2,7 @@ import { apply } from "../change/apply";
 import type { Op } from "../change/change";
 import { setReading } from "../change/reading-steps";
 import { toBase64 } from "../text/base64";
+import { sameValue } from "../text/same-value";
 import { blocksOf, plainTextOf } from "../text/description";
 import { descriptionFrom, moreParagraphs } from "../text/write-description";
 import { rewriteDescription } from "../text/replace-words";
@@ -104,11 +105,16 @@ export function* bringIn(
     if (add) {
       if (r.origin) add.fields.origin = r.origin;
       if (whole) add.fields.partOf = whole;
+      if (r.point) add.fields.point = r.point;
     } else if (event && !event.locked) {
       if (r.origin && event.origin !== r.origin && event.id !== r.origin)
         ops.push({ kind: "set_event", id, field: "origin", value: r.origin });
       if (whole && event.partOf !== whole) {
         ops.push({ kind: "set_event", id, field: "partOf", value: whole });
+        changedEvents.add(id);
+      }
+      if (r.point && !sameValue(event.point, r.point)) {
+        ops.push({ kind: "set_event", id, field: "point", value: r.point });
         changedEvents.add(id);
       }
     }

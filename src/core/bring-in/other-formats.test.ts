@@ -64,6 +64,7 @@ const event = fc.record({
   text: fc.constantFrom(...TEXTS),
   category: fc.boolean(),
   place: fc.constantFrom("", "Ambrelford"),
+  point: fc.constantFrom(null, { lat: 51.5, lon: -2.25 }, { lat: -33.86785, lon: 151.20732 }),
   source: fc.constantFrom("", "Parish book, 4"),
 });
 const timelines = fc.array(event, { minLength: 1, maxLength: 6 }).map(
@@ -78,6 +79,7 @@ const timelines = fc.array(event, { minLength: 1, maxLength: 6 }).map(
           ...emptyEvent(`e${n}`),
           title: e.title,
           place: e.place,
+          point: e.point,
           when: readWhen(e.typed),
           category: e.category ? "c" : null,
           description: e.text ? descriptionFrom(e.text.split("\n\n"), 1) : new Uint8Array(0),
@@ -115,7 +117,7 @@ const said: Partial<Record<FormatId, (f: Frozen) => unknown>> = {
       sourcesOf(f, e.id),
     ]),
   txt: (f) => f.events.map((e) => [e.when.edtf, e.title, wordsOf(e.description)]),
-  ics: (f) => f.events.map((e) => [e.when.edtf, e.title, nameOf(f, e.category), e.place]),
+  ics: (f) => f.events.map((e) => [e.when.edtf, e.title, nameOf(f, e.category), e.place, e.point]),
 };
 /** Signs of Markdown stay behind in texts that are read as they stand. */
 const plain = (text: string) => text.replaceAll("\\", "");
@@ -136,15 +138,16 @@ describe("a timeline in a form that cannot say everything comes back as far as t
   });
 
   it("GEDCOM: persons, families, their facts, dates in its words and places", async () => {
-    const file = `0 HEAD\n1 GEDC\n2 VERS 7.0\n0 @I1@ INDI\n1 NAME Ada /Bell/\n1 BIRT\n2 DATE ABT 1840\n2 PLAC Ambrelford\n1 DEAT\n2 DATE 3 MAR 1902\n0 @F1@ FAM\n1 HUSB @I2@\n1 WIFE @I1@\n1 MARR\n2 DATE BET 1861 AND 1862\n0 @I2@ INDI\n1 NAME Tom /Reed/\n1 RESI\n2 DATE FROM 1850 TO 1899\n2 NOTE By the ford\n3 CONT twice\n1 DEAT Y\n0 TRLR\n`;
+    const file = `0 HEAD\n1 GEDC\n2 VERS 7.0\n0 @I1@ INDI\n1 NAME Ada /Bell/\n1 BIRT\n2 DATE ABT 1840\n2 PLAC Ambrelford\n3 MAP\n4 LATI N51.5\n4 LONG W2.25\n1 DEAT\n2 DATE 3 MAR 1902\n0 @F1@ FAM\n1 HUSB @I2@\n1 WIFE @I1@\n1 MARR\n2 DATE BET 1861 AND 1862\n0 @I2@ INDI\n1 NAME Tom /Reed/\n1 RESI\n2 DATE FROM 1850 TO 1899\n2 NOTE By the ford\n3 CONT twice\n1 DEAT Y\n0 TRLR\n`;
     const first = await rowsBack("x.ged", new TextEncoder().encode(file));
     const out = new TextDecoder().decode(await written("ged", first));
     expect(out).toContain("0 @F1@ FAM\n1 HUSB @I2@\n1 WIFE @I1@\n1 MARR\n2 DATE BET 1861 AND 1862\n");
     expect(out).toContain("1 NAME Ada /Bell/");
     const again = await rowsBack("x.ged", new TextEncoder().encode(out));
     const facts = (f: Frozen) =>
-      f.events.map((e) => [e.title, e.when.typed, e.place, wordsOf(e.description), e.origin]).sort();
+      f.events.map((e) => [e.title, e.when.typed, e.place, e.point, wordsOf(e.description), e.origin]).sort();
     expect(facts(again)).toEqual(facts(first));
+    expect(first.events.find((e) => e.place)!.point).toEqual({ lat: 51.5, lon: -2.25 });
     expect(first.events).toHaveLength(4);
   });
 });

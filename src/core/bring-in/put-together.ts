@@ -4,6 +4,8 @@ import type { ReadOptions } from "../time/read/options";
 import { readWhen } from "../time/read/read-when";
 import { isDated, type When } from "../time/when";
 import { whenLabel } from "../time/write-when";
+import { readCoordinates } from "../places/coordinates";
+import type { Point } from "../timeline/fields";
 import type { Use } from "./guess-uses";
 
 /** A picture that a row names by its web address. */
@@ -32,6 +34,8 @@ export interface BroughtRow {
   /** So many of them, from the end, are of columns we have no place for. */
   more: number;
   pictures: BroughtPicture[];
+  /** Where on the earth it was, where coordinates say so. */
+  point: Point | null;
 }
 
 export interface BroughtTable {
@@ -110,13 +114,15 @@ export function putTogether(
       description,
       more: more.length,
       pictures: picturesOf(of),
+      point: null,
     };
     for (const column of ["title", "shortTitle", "category", "partOf", "emphasis", "sign", "done", "note"] as const) {
       const [text] = of(column);
       if (text) brought.cells[column] = text;
     }
-    const place = placeOf(of);
+    const { name: place, point } = placeOf(of);
     if (place) brought.cells.place = place;
+    brought.point = point;
     const tags = of("tags").map((t) => (/[,;\n]/.test(t) ? t : t.replaceAll(/\s*[|/]\s*/g, ", ")));
     if (tags.length > 0) brought.cells.tags = tags.join(", ");
     const sources = of("source");
@@ -127,7 +133,8 @@ export function putTogether(
       typed === "" &&
       Object.keys(brought.cells).length === 0 &&
       description.length === 0 &&
-      brought.pictures.length === 0
+      brought.pictures.length === 0 &&
+      point === null
     ) {
       table.counts.empty++;
       continue;
@@ -173,12 +180,27 @@ function picturesOf(of: (use: Use) => string[]): BroughtPicture[] {
     .map((address) => ({ address: address.slice(0, 2_000), caption, credit, licence }));
 }
 
-/** A place by its name, with its coordinates in brackets behind it. */
-function placeOf(of: (use: Use) => string[]): string {
+const pointIn = (text: string): Point | null => {
+  const read = readCoordinates(text);
+  return typeof read === "string" ? null : read;
+};
+
+/**
+ * A place by its name and its point: from columns of their own, or in brackets behind the name. Coordinates that are on no place of the
+ * earth stay in brackets behind the name, to be seen.
+ */
+function placeOf(of: (use: Use) => string[]): { name: string; point: Point | null } {
   const [name = ""] = of("place");
   const [latitude, longitude] = [of("latitude")[0], of("longitude")[0]];
   const at = of("at")[0] ?? (latitude && longitude ? `${latitude}, ${longitude}` : "");
-  return name && at && !name.includes(at) ? `${name} (${at})` : name || at;
+  if (at) {
+    const point = pointIn(at);
+    if (point) return { name, point };
+    return { name: name && !name.includes(at) ? `${name} (${at})` : name || at, point };
+  }
+  const behind = /^(.+?)\s*\(([^()]+)\)$/.exec(name);
+  const point = pointIn(behind?.[2] ?? name);
+  return { name: point ? (behind?.[1] ?? "") : name, point };
 }
 
 /** What is part of another row by what that is known by, or by its number in the table; a title counts before both. */

@@ -1,8 +1,12 @@
+import { coordinatesText } from "../places/coordinates";
 import { WORDS } from "../words/take-out";
 import type { Frozen, FrozenEvent } from "./frozen";
 import { cellSources, cellsOf, itemsOf } from "./full-table";
 
 const MONTHS = ["JAN", "FEB", "MAR", "APR", "MAY", "JUN", "JUL", "AUG", "SEP", "OCT", "NOV", "DEC"];
+/** Of whom something is told, and who two are, in whatever language their file was brought in: "Birth of Ada", "Geburt: Ada". */
+const WHO = /^[^:]*?(?:: | of )(.+)$/s;
+const AND = / (?:and|und|y) /;
 const ORIGIN = /^([A-Za-z0-9_]+)\/([A-Z]{2,5})(\d*)$/;
 
 /** Whether anything in a timeline came from a family file. */
@@ -23,12 +27,12 @@ export function writeGedcom(f: Frozen): { text: string } | { problem: string } {
     if (!at) continue;
     const [, xref, tag] = at;
     const family = /^F/i.test(xref!) || tag!.startsWith("MAR");
-    const who = /^(?:.*?) of (.+)$/s.exec(e.title)?.[1] ?? e.title;
-    const record = records.get(xref!) ?? { family, names: family ? who.split(" and ") : [who], facts: [] };
+    const who = WHO.exec(e.title)?.[1] ?? e.title;
+    const record = records.get(xref!) ?? { family, names: family ? who.split(AND) : [who], facts: [] };
     records.set(xref!, record);
     if (!family) persons.set(who, xref!);
     const cells = cellsOf(from, e, items(e.id));
-    record.facts.push(`1 ${tag}`, ...date(e), ...lines(2, "PLAC", cells.Place), ...lines(2, "NOTE", cells.Description));
+    record.facts.push(`1 ${tag}`, ...date(e), ...placed(e, cells.Place), ...lines(2, "NOTE", cells.Description));
     for (const line of cells.Source.split("\n").filter(Boolean))
       record.facts.push(...lines(2, "NOTE", `${WORDS.source}: ${line}`));
   }
@@ -69,6 +73,18 @@ function lines(level: number, tag: string, text: string): string[] {
   if (!text.trim()) return [];
   const escaped = text.split("\n").map((l) => (l.startsWith("@") ? `@${l}` : l));
   return escaped.map((l, n) => (n === 0 ? `${level} ${tag} ${l}` : `${level + 1} CONT ${l}`));
+}
+
+/** A place with where it lies on the earth: "N18.15", "W45.3". */
+function placed(e: FrozenEvent, name: string): string[] {
+  if (!e.point) return lines(2, "PLAC", name);
+  const { lat, lon } = e.point;
+  return [
+    ...lines(2, "PLAC", name || coordinatesText(e.point)),
+    "3 MAP",
+    `4 LATI ${lat < 0 ? "S" : "N"}${Math.abs(lat)}`,
+    `4 LONG ${lon < 0 ? "W" : "E"}${Math.abs(lon)}`,
+  ];
 }
 
 /** A date in the words of the standard where it has them, else as a phrase. */

@@ -30,6 +30,11 @@ export function writeICalendar(f: Frozen, stamp = new Date(0)): string {
     text("summary", cells.Title);
     text("description", [cells.Description, cells.Source].filter(Boolean).join("\n\n"));
     text("location", cells.Place);
+    if (e.point) {
+      const property = new ICAL.Property("geo");
+      property.setValue([e.point.lat, e.point.lon]);
+      c.addProperty(property);
+    }
     const categories = [cells.Category, ...e.tags].filter(Boolean);
     if (categories.length > 0) {
       const property = new ICAL.Property("categories");

@@ -67,6 +67,8 @@ export interface EditorProps {
   ports?: Ports;
   /** Prints a timeline that is on no server. */
   print?: (timeline: Timeline) => Promise<void>;
+  /** It is on no server only until the network is back. */
+  waits?: boolean;
 }
 
 /** Chart and ledger, one over the other, with the line for the next event. */
@@ -113,7 +115,7 @@ const KEEP_MS = 4_000;
 
 /** The editor: bars, chart, ledger with its line, and the panel at the right. */
 export function Editor(props: EditorProps) {
-  const { mayRecord = true } = props;
+  const { mayRecord = true, waits = false } = props;
   const [store] = useState(
     () =>
       new TimelineStore(
@@ -223,8 +225,8 @@ export function Editor(props: EditorProps) {
   }, [store, begunWith]);
   const [uploads] = useState(() => (store.isLocal ? null : uploadsInto(store)));
   const tools = useMemo(
-    () => ({ store, uploads, mayRecord, select, begin, bringIn: bringInFile }),
-    [store, uploads, mayRecord, select, begin, bringInFile],
+    () => ({ store, uploads, mayRecord, waits, select, begin, bringIn: bringInFile }),
+    [store, uploads, mayRecord, waits, select, begin, bringInFile],
   );
   const showSources = useCallback(() => setPanel("sources"), []);
   const showLook = useCallback(() => setPanel("look"), []);

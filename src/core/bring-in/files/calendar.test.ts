@@ -49,15 +49,16 @@ describe("a calendar", () => {
         "2024-05-03",
         "Market, the long one",
         "First\nSecond",
-        "Ambrelford (51.5, -2.25)",
+        "Ambrelford",
+        "51.5, -2.25",
         "Town",
         "fair",
         "https://ambrel.example",
         "",
         "a1",
       ],
-      ["2024-06-01", "Paint", "", "", "", "", "", "40", ""],
-      ["", "No day", "", "", "", "", "", "", ""],
+      ["2024-06-01", "Paint", "", "", "", "", "", "", "40", ""],
+      ["", "No day", "", "", "", "", "", "", "", ""],
     ]);
   });
 
@@ -75,7 +76,7 @@ describe("a calendar", () => {
     const found = readText("ics", text) as Rows;
     expect(found.repeats).toEqual({ from: "2024-05-01", to: "2025-05-01" });
     const may = rows(text, { repeats: { from: "2024-05-01", to: "2024-05-31" } });
-    expect(may.map((r) => [r[0], r[8]])).toEqual([
+    expect(may.map((r) => [r[0], r[9]])).toEqual([
       ["2024-05-01", "m"],
       ["2024-05-22", "m/2024-05-22"],
       ["2024-05-29", "m/2024-05-29"],

@@ -80,6 +80,9 @@ describe("a family file", () => {
 1 BIRT
 2 DATE ABT 1840
 2 PLAC Ambrelford
+3 MAP
+4 LATI N51.5
+4 LONG W2.25
 2 SOUR @S1@
 3 PAGE 12
 1 OCCU Bell founder
@@ -120,21 +123,31 @@ describe("a family file", () => {
   it("is births, deaths, marriages and what else is dated, and leaves out who may be living", () => {
     const found = read(FAMILY);
     expect(found.sheets[0]!.cells.slice(1)).toEqual([
-      ["about 1840", "Birth of Ada Bell", "", "Ambrelford", "Birth", "R. Hale: Parish book, 12", "I1/BIRT"],
-      ["1860 to 1890", "Occupation of Ada Bell", "Bell founder", "", "Occupation", "", "I1/OCCU"],
+      [
+        "about 1840",
+        "Birth of Ada Bell",
+        "",
+        "Ambrelford",
+        "51.5, -2.25",
+        "Birth",
+        "R. Hale: Parish book, 12",
+        "I1/BIRT",
+      ],
+      ["1860 to 1890", "Occupation of Ada Bell", "Bell founder", "", "", "Occupation", "", "I1/OCCU"],
       [
         "between 1861 and 1871",
         "Residence of Ada Bell",
         "First line\nsecond line, the rest",
         "",
+        "",
         "Residence",
         "",
         "I1/RESI",
       ],
-      ["3 Mar 1902", "Burial of Ada Bell", "", "", "Burial", "", "I1/BURI"],
-      ["1838", "Birth of Tom Reed", "", "", "Birth", "", "I2/BIRT"],
-      ["before 1900", "Death of Tom Reed", "", "", "Death", "", "I2/DEAT"],
-      ["Jun 1862", "Marriage of Tom Reed and Ada Bell", "", "@ the ford", "Marriage", "", "F1/MARR"],
+      ["3 Mar 1902", "Burial of Ada Bell", "", "", "", "Burial", "", "I1/BURI"],
+      ["1838", "Birth of Tom Reed", "", "", "", "Birth", "", "I2/BIRT"],
+      ["before 1900", "Death of Tom Reed", "", "", "", "Death", "", "I2/DEAT"],
+      ["Jun 1862", "Marriage of Tom Reed and Ada Bell", "", "@ the ford", "", "Marriage", "", "F1/MARR"],
     ]);
     expect(found.living).toBe(1);
     const all = read(FAMILY, { living: true });

@@ -19,8 +19,8 @@ interface Line {
 /** Who was born within so many years and of whom no death is told is taken for living. */
 const LIVING_YEARS = 110;
 const MOST_LINES = 2_000_000;
-const COLUMNS = ["When", "Title", "Description", "Place", "Category", "Source", "Id"] as const;
-const USES: readonly Use[] = ["when", "title", "description", "place", "category", "source", "id"];
+const COLUMNS = ["When", "Title", "Description", "Place", "Coordinates", "Category", "Source", "Id"] as const;
+const USES: readonly Use[] = ["when", "title", "description", "place", "at", "category", "source", "id"];
 const DEATHS = new Set(["DEAT", "BURI", "CREM", "PROB"]);
 const FAMILY = new Set(["MARR", "DIV", "ENGA", "ANUL", "MARB", "MARC", "MARL", "MARS", "DIVF", "CENS", "EVEN", "RESI"]);
 
@@ -71,6 +71,7 @@ export function readGedcom(text: string, { living = false, today = 0 }: ReadFile
         Title: WORDS.fact(kind && (fact.tag === "EVEN" || fact.tag === "FACT") ? kind : name, who),
         Description: [detail, textOf(fact, byXref)].filter(Boolean).join("\n\n"),
         Place: place,
+        Coordinates: coordinatesOf(fact),
         Category: name,
         Source: sourcesOf(fact, byXref),
         Id: `${r.xref.replaceAll("@", "")}/${fact.tag}${n > 1 ? n : ""}`,
@@ -92,6 +93,16 @@ export function readGedcom(text: string, { living = false, today = 0 }: ReadFile
     ...(kept > 0 ? { living: kept } : {}),
     notes: rows.length >= MOST_SHEET_ROWS ? [WORDS.rowsBeyond("", MOST_SHEET_ROWS)] : [],
   };
+}
+
+/** Where a fact's place lies on the earth (PLAC.MAP): "N18.15" and "W45.3" as numbers, north and east positive; "" where it does not say. */
+function coordinatesOf(fact: Line): string {
+  const map = fact.below.find((l) => l.tag === "PLAC")?.below.find((l) => l.tag === "MAP");
+  const [lat, lon] = (["LATI", "LONG"] as const).map((tag) => {
+    const m = /^([NSEW])?\s*(-?\d{1,3}(?:\.\d+)?)$/i.exec(map ? value(map, tag).trim() : "");
+    return m ? `${/[SW]/i.test(m[1] ?? "") ? "-" : ""}${m[2]}` : "";
+  });
+  return lat && lon ? `${lat}, ${lon}` : "";
 }
 
 /** Lines as a tree. A line that is none belongs to the text before it: some programs break long notes. */

@@ -14,8 +14,19 @@ const MOST_DAYS = 5_000_000;
 /** Repeats are unfolded for so long where nobody says for how long, days. */
 const USUAL_PERIOD = 365;
 
-const COLUMNS = ["When", "Title", "Description", "Place", "Category", "Tags", "Link", "Done", "Id"] as const;
-const USES: readonly Use[] = ["when", "title", "description", "place", "category", "tags", "link", "done", "id"];
+const COLUMNS = [
+  "When",
+  "Title",
+  "Description",
+  "Place",
+  "Coordinates",
+  "Category",
+  "Tags",
+  "Link",
+  "Done",
+  "Id",
+] as const;
+const USES: readonly Use[] = ["when", "title", "description", "place", "at", "category", "tags", "link", "done", "id"];
 /** A date as it was typed in Fastigo: more than a calendar can say. */
 export const WHEN_PROPERTY = "x-fastigo-when";
 
@@ -125,15 +136,14 @@ function entryOf(c: ICAL.Component, notes: Set<string>): Entry {
   const [category = "", ...tags] = textsOf(c, "categories");
   const end = start && endOf(c, start);
   const geo = (c.getFirstProperty("geo")?.toJSON()[3] ?? null) as unknown;
-  const place =
-    Array.isArray(geo) && geo.length === 2 ? `${first("location")} (${geo.join(", ")})`.trim() : first("location");
   const done = String(c.getFirstProperty("percent-complete")?.toJSON()[3] ?? "");
   return {
     row: {
       When: "",
       Title: first("summary"),
       Description: textsOf(c, "description").join("\n\n"),
-      Place: place,
+      Place: first("location"),
+      Coordinates: Array.isArray(geo) && geo.length === 2 ? geo.join(", ") : "",
       Category: category,
       Tags: tags.join(", "),
       Link: textsOf(c, "url").join("\n"),

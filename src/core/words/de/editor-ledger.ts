@@ -53,6 +53,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   row: "Zeile",
   markAll: "Alle Zeilen markieren",
   choices: "Auswahl",
+  sortRowsBy: "Ordnung der Zeilen",
+  lastOnTop: "Das Letzte zuoberst",
   sortedUp: "aufwärts sortiert",
   sortedDown: "abwärts sortiert",
   sortBy: (column) => `Die Zeilen nach ${column} ansehen`,

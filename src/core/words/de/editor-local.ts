@@ -31,6 +31,20 @@ export const WORDS: Like<typeof En.WORDS> = {
     "die werden auf dem Server aufgehoben, und das braucht ein Konto. Leg zuerst eins an; was du geschrieben hast, kommt mit.",
   youAreSignedIn: "Du bist schon angemeldet.",
   toYourTimelines: "Zu deinen Zeitleisten",
+  begunHere:
+    "Diese Zeitleiste wird auf diesem Gerät aufgehoben, bis das Netz wieder da ist; dann kommt sie von deiner ersten Seite aus zu deinen Zeitleisten.",
+  networkIsBack: "Das Netz ist wieder da: zu deinen Zeitleisten nehmen",
+  needsTheNetwork:
+    "Veröffentlichen, teilen und abgeben brauchen das Netz. Sobald es wieder da ist, nimm diese Zeitleiste erst zu deinen Zeitleisten.",
+  mediaNeedTheNetwork:
+    "diese werden auf dem Server aufgehoben, was das Netz braucht. Füge sie hinzu, sobald dies eine deiner Zeitleisten ist.",
+  withoutNetwork: {
+    notConnected: "Nicht verbunden",
+    kept: "Diese Zeitleisten werden auf diesem Gerät aufgehoben, und du kannst in ihnen schreiben; was du schreibst, wird gesendet, wenn das Netz wieder da ist.",
+    none: "Auf diesem Gerät wird keine Zeitleiste aufgehoben.",
+    untitled: "Ohne Titel",
+    begin: "Eine neue Zeitleiste beginnen, oder mit der hier begonnenen weitermachen",
+  },
   thisDevice: "Dieses Gerät",
   thisDeviceIsMine:
     "Dieses Gerät gehört mir: Hebe die Zeitleisten, die ich öffne, darauf auf, damit sie ohne Netz aufgehen",

@@ -50,6 +50,8 @@ export const WORDS = {
   row: "Row",
   markAll: "Mark all rows",
   choices: "Choices",
+  sortRowsBy: "Order of the rows",
+  lastOnTop: "The last on top",
   sortedUp: "sorted upwards",
   sortedDown: "sorted downwards",
   sortBy: (column: string) => `Look at the rows by ${column}`,

@@ -27,6 +27,20 @@ export const WORDS = {
     "these are kept on the server, which needs an account. Sign up first; what you have written comes along.",
   youAreSignedIn: "You are signed in already.",
   toYourTimelines: "To your timelines",
+  begunHere:
+    "This timeline is kept on this device until the network is back; then it is taken to your timelines from your first page.",
+  networkIsBack: "The network is back: take it to your timelines",
+  needsTheNetwork:
+    "Publishing, sharing and handing in need the network. Once it is back, take this timeline to your timelines first.",
+  mediaNeedTheNetwork:
+    "these are kept on the server, which needs the network. Add them once this is one of your timelines.",
+  withoutNetwork: {
+    notConnected: "Not connected",
+    kept: "These timelines are kept on this device and can be written in; what you write is sent when the network is back.",
+    none: "No timeline is kept on this device.",
+    untitled: "Untitled",
+    begin: "Begin a new timeline, or go on with the one begun here",
+  },
   thisDevice: "This device",
   thisDeviceIsMine: "This device is my own: keep the timelines I open on it, so that they open without a network",
   neverOnShared: "Leave this off on a device that others use too. Signing out removes what is kept.",

@@ -53,6 +53,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   row: "Fila",
   markAll: "Marcar todas las filas",
   choices: "Opciones",
+  sortRowsBy: "Orden de las filas",
+  lastOnTop: "Lo último arriba",
   sortedUp: "en orden ascendente",
   sortedDown: "en orden descendente",
   sortBy: (column) => `Mirar las filas por ${column}`,

@@ -30,6 +30,20 @@ export const WORDS: Like<typeof En.WORDS> = {
     "estos se guardan en el servidor, que necesita una cuenta. Crea una primero; lo que has escrito viene contigo.",
   youAreSignedIn: "Ya has entrado.",
   toYourTimelines: "A tus líneas de tiempo",
+  begunHere:
+    "Esta línea de tiempo se guarda en este dispositivo hasta que vuelva la red; entonces pasa a tus líneas de tiempo desde tu primera página.",
+  networkIsBack: "Ha vuelto la red: llevarla a tus líneas de tiempo",
+  needsTheNetwork:
+    "Publicar, compartir y entregar necesitan la red. Cuando vuelva, lleva primero esta línea de tiempo a las tuyas.",
+  mediaNeedTheNetwork:
+    "estos se guardan en el servidor, lo que necesita la red. Añádelos cuando esta sea una de tus líneas de tiempo.",
+  withoutNetwork: {
+    notConnected: "Sin conexión",
+    kept: "Estas líneas de tiempo se guardan en este dispositivo y se puede escribir en ellas; lo que escribas se enviará cuando vuelva la red.",
+    none: "En este dispositivo no se guarda ninguna línea de tiempo.",
+    untitled: "Sin título",
+    begin: "Empezar una línea de tiempo nueva, o seguir con la empezada aquí",
+  },
   thisDevice: "Este dispositivo",
   thisDeviceIsMine: "Este dispositivo es mío: guarda en él las líneas de tiempo que abra, para que se abran sin red",
   neverOnShared: "Déjalo sin marcar en un dispositivo que usen también otros. Al salir se quita lo guardado.",

@@ -284,7 +284,7 @@ function PastTimeline({
   const store = useMemo(() => new PastStore(live.account, timeline), [live, timeline]);
   const select = useCallback((id: string | null) => setSelected(id), [setSelected]);
   const tools = useMemo(
-    () => ({ store, select, begin: select, uploads: null, mayRecord: false, bringIn: () => {} }),
+    () => ({ store, select, begin: select, uploads: null, mayRecord: false, waits: false, bringIn: () => {} }),
     [store, select],
   );
   return (

@@ -9,6 +9,7 @@ import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { Mark } from "../mark";
 import { classes } from "@/ui/classes";
 import { CheckRow } from "@/ui/controls/check-row";
+import { INPUT } from "@/ui/controls/field";
 import { useEditor, useEditorState } from "../store/editor-context";
 import type { Block } from "./grid-place";
 import { BAR_BUTTON, Menu } from "./bar-menu";
@@ -84,7 +85,7 @@ function Looking({ look, card, onChapter }: { look: LedgerLook; card: boolean; o
           }}
         />
       </span>
-      <LookMenu look={look} />
+      <LookMenu look={look} card={card} />
       {card ? null : <ColumnsMenu look={look} />}
       {onChapter ? (
         <button type="button" className={BAR_BUTTON} title={WORDS.newChapter} onClick={onChapter}>
@@ -129,7 +130,7 @@ function toggled<T>(list: readonly T[], value: T): T[] {
   return list.includes(value) ? list.filter((v) => v !== value) : [...list, value];
 }
 
-function LookMenu({ look }: { look: LedgerLook }) {
+function LookMenu({ look, card }: { look: LedgerLook; card: boolean }) {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const editors = useEditorState((s) => s.editors);
@@ -144,6 +145,7 @@ function LookMenu({ look }: { look: LedgerLook }) {
     );
   return (
     <Menu label={WORDS.look} icon={<Filter size={15} aria-hidden />} lit={lit} onOpen={look.askWriters}>
+      {card ? <SortFields look={look} /> : null}
       {part(
         WORDS.thatLack,
         LACKS.map((l) => (
@@ -193,6 +195,30 @@ function LookMenu({ look }: { look: LedgerLook }) {
           )
         : null}
     </Menu>
+  );
+}
+
+/** The order the rows are looked at in, where there is no head of columns to press. */
+function SortFields({ look }: { look: LedgerLook }) {
+  const { sort } = look.at;
+  const column = sort?.column ?? "when";
+  return (
+    <fieldset className="mb-2.5">
+      <legend className="mb-1 text-[13px] text-quiet">{WORDS.sortRowsBy}</legend>
+      <select
+        aria-label={WORDS.sortRowsBy}
+        className={classes(INPUT, "mb-1 min-h-11")}
+        value={column}
+        onChange={(e) => look.sortAs(e.target.value as LedgerColumn, sort?.down ?? false)}
+      >
+        {LEDGER_COLUMNS.map((c) => (
+          <option key={c} value={c}>
+            {COLUMN_NAMES[c]}
+          </option>
+        ))}
+      </select>
+      <CheckRow label={WORDS.lastOnTop} checked={sort?.down ?? false} onChange={(down) => look.sortAs(column, down)} />
+    </fieldset>
   );
 }
 

@@ -28,6 +28,8 @@ export interface LedgerLook {
   setColumns: (columns: LedgerColumns) => void;
   /** By columns: up, down, as it was. */
   sortBy: (column: LedgerColumn) => void;
+  /** By just this column and way; upwards by their dates they stand in the order of time. */
+  sortAs: (column: LedgerColumn, down: boolean) => void;
   /** What a key does on a column's name; true: it did something. */
   headerKey: (k: KeyboardEvent, column: GridColumn) => boolean;
   /** Asks who wrote what; by account, once it is known. */
@@ -107,6 +109,11 @@ export function useLook(begun: LedgerColumns): LedgerLook {
       }),
     [],
   );
+  const sortAs = useCallback(
+    (column: LedgerColumn, down: boolean) =>
+      setAt((now) => ({ ...now, sort: column === "when" && !down ? null : { column, down } })),
+    [],
+  );
   const headerKey = (k: KeyboardEvent, column: GridColumn): boolean => {
     if (column === "mark" || column === "more" || (k.key !== "ArrowLeft" && k.key !== "ArrowRight")) return false;
     const way = k.key === "ArrowRight" ? 1 : -1;
@@ -130,6 +137,7 @@ export function useLook(begun: LedgerColumns): LedgerLook {
     columns,
     setColumns,
     sortBy,
+    sortAs,
     headerKey,
     askWriters,
     writers,

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { useState } from "react";
+import { useState, useSyncExternalStore } from "react";
 import { FORMATS } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
 import type { Timeline } from "@/core/timeline/timeline";
@@ -14,9 +14,26 @@ import { saveFile } from "@/ui/save-file";
 import { writeFile } from "../write-file";
 import { LocalTimeline } from "./local-timeline";
 
+/** Whether the browser has a network. */
+function useOnline(): boolean {
+  return useSyncExternalStore(
+    (told) => {
+      window.addEventListener("online", told);
+      window.addEventListener("offline", told);
+      return () => {
+        window.removeEventListener("online", told);
+        window.removeEventListener("offline", told);
+      };
+    },
+    () => navigator.onLine,
+    () => true,
+  );
+}
+
 /** What is said and offered where a timeline is kept in this browser only. */
 export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<void> }) {
-  const { store } = useEditor();
+  const { store, waits } = useEditor();
+  const online = useOnline();
   const [asking, setAsking] = useState(false);
   const download = async (id: "csv" | "json" | "svg") => {
     const { timeline } = store.getState();
@@ -30,7 +47,7 @@ export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<voi
       role="status"
       className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line bg-sun-wash px-[18px] py-1.5 text-[14px]"
     >
-      <span>{WORDS.keptHereOnly}</span>
+      <span>{waits ? WORDS.begunHere : WORDS.keptHereOnly}</span>
       <span className="flex flex-wrap gap-1.5">
         <Button
           size="small"
@@ -46,9 +63,17 @@ export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<voi
         <Button size="small" onClick={() => setAsking(true)}>
           {WORDS.clearIt}
         </Button>
-        <Link href="/sign-up" className={buttonLook("main", "small")}>
-          {WORDS.signUpToKeepIt}
-        </Link>
+        {waits ? null : (
+          <Link href="/sign-up" className={buttonLook("main", "small")}>
+            {WORDS.signUpToKeepIt}
+          </Link>
+        )}
+        {/* A page of its own, so that this one lets go of what it holds. */}
+        {waits && online ? (
+          <a href="/" className={buttonLook("main", "small")}>
+            {WORDS.networkIsBack}
+          </a>
+        ) : null}
       </span>
       <Modal title={WORDS.clearIt} open={asking} onOpenChange={setAsking}>
         <p>{WORDS.clearingRemovesIt}</p>

@@ -13,7 +13,14 @@ import { LocalTimeline, NOBODY } from "./local-timeline";
 const LOCK = "fastigo-without-account";
 
 /** The editor without an account: the real one, with a timeline that is kept in this browser only. */
-export function TryEditor({ print }: { print: (timeline: Timeline) => Promise<void> }) {
+export function TryEditor({
+  print,
+  waits = false,
+}: {
+  print: (timeline: Timeline) => Promise<void>;
+  /** Begun without a network by somebody who has an account: it waits for the network. */
+  waits?: boolean;
+}) {
   const [local, setLocal] = useState<LocalTimeline | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
@@ -78,6 +85,7 @@ export function TryEditor({ print }: { print: (timeline: Timeline) => Promise<vo
       build=""
       ports={localPorts(local)}
       print={print}
+      waits={waits}
     />
   );
 }

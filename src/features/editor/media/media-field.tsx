@@ -42,11 +42,11 @@ const mb = (bytes: number) => `${Math.floor(bytes / 1_048_576).toLocaleString(lo
 
 /** Pictures, videos and sounds of an event (or the cover of the timeline): by file, by dropping, by paste, by address. */
 export function MediaField(props: { of: string; label: string; most?: number }) {
-  const { uploads } = useEditor();
+  const { uploads, waits } = useEditor();
   if (uploads) return <OwnMediaField {...props} />;
   return (
     <p className="text-[14px] text-quiet">
-      {props.label}: {LOCAL.mediaNeedAnAccount}
+      {props.label}: {waits ? LOCAL.mediaNeedTheNetwork : LOCAL.mediaNeedAnAccount}
     </p>
   );
 }

@@ -11,6 +11,8 @@ export interface EditorTools {
   uploads: UploadQueue | null;
   /** Whether this person may use camera and microphone: a class may forbid it. */
   mayRecord: boolean;
+  /** Whether it is on no server only until the network is back. */
+  waits: boolean;
   /** Selects an event everywhere; `open` shows its sheet too. */
   select: (id: string | null, open?: boolean) => void;
   /** Opens an event that was just made by a tap; left without a word it goes again. */
