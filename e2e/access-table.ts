@@ -108,6 +108,7 @@ const TABLE: Record<string, Row> = {
   // What is published here has no password.
   "POST /api/published/[address]/pass": NOWHERE,
   "POST /api/published/[address]/copy": SIGNED_IN,
+  "POST /api/published/[address]/events": EDITORS,
   "POST /api/published/[address]/report": EVERYBODY,
   "PAGE /licences": EVERYBODY,
   "PAGE /help": EVERYBODY,

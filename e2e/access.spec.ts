@@ -386,6 +386,7 @@ test("each is answered as the table says, to everybody it could concern", async 
           where: { at: "chart", event: null, field: "", follows: null },
         },
         "PATCH /api/timelines/[id]/comments/[said]": { resolved: true },
+        "POST /api/published/[address]/events": { to: s.id },
         "POST /api/published/[address]/report": { reason: "other", words: "It is about a ferry." },
         "PUT /api/operator/[timeline]": { hide: true },
         "PUT /api/operator/said/[report]": { remove: true },

@@ -3,7 +3,7 @@ import postgres from "postgres";
 import { startForeignPage } from "../scripts/lib/foreign-page.mjs";
 import { embedCode } from "../src/core/published/embed-code";
 import { type Actor, signUp } from "./attack/actor";
-import { newPerson, saved, serverUrl, startedWith, writeLines } from "./harness/people";
+import { newPerson, newTimeline, saved, serverUrl, startedWith, writeLines } from "./harness/people";
 
 const share = (page: Page) => page.getByRole("button", { name: "Share" }).click();
 const published = (page: Page) => page.getByRole("region", { name: "Publish" });
@@ -159,6 +159,15 @@ test("found by words and period, copied with its credit, reported and hidden", a
   await expect(obi.page.getByText("Begun with “Weirs of the Ambrel”")).toBeVisible();
   await obi.page.getByRole("link", { name: "Open the timeline" }).click();
   await expect(obi.page.locator(".foot")).toContainText("Begun with “Weirs of the Ambrel”");
+
+  // Its events go into what one has, too.
+  await newTimeline(obi.page, "Weirs of two valleys");
+  await obi.page.getByRole("button", { name: "Bring in", exact: true }).click();
+  await obi.page.getByLabel(/^Or the web address of a table/).fill(link);
+  await obi.page.getByRole("button", { name: "Fetch it" }).click();
+  await expect(obi.page.getByRole("status").getByText(/came from “Weirs of the Ambrel”/)).toBeVisible();
+  await expect(obi.page.locator("[data-row]")).not.toHaveCount(0);
+  await expect(obi.page.getByRole("complementary")).toContainText("Weirs of the Ambrel");
 
   await obi.page.goto(link.replace("/t/", "/published/"));
   await obi.page.getByRole("button", { name: "Report it" }).click();

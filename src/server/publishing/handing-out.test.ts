@@ -11,7 +11,7 @@ import { deliver, lettersOf, readAddresses, sendLetters } from "../mail/outgoing
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { takeChange } from "../timelines/take-change";
 import { findTimeline } from "../timelines/queries";
-import { copyPublished } from "./copy-published";
+import { copyPublished, copyPublishedInto } from "./copy-published";
 import { publishedBy } from "./mine";
 import { countOpened, writeOpened } from "./opened";
 import { hasPass, letIn } from "./pass";
@@ -254,6 +254,35 @@ describe("copy as mine", () => {
     const { readChange } = await import("../timelines/change-schema");
     const op = { kind: "set_timeline", field: "basedOn", value: null };
     expect(readChange({ id: "c1", base: 0, known: 0, ops: [op] })).toBe(false);
+  });
+});
+
+describe("events of a published timeline", () => {
+  it("come into a timeline one may edit, name where they came from, and only where copies are permitted", async () => {
+    const { nia, t, address } = await published({}, "Crossings", [
+      { kind: "set_timeline", field: "byline", value: "Nia of 8B" },
+      { kind: "set_event", id: "e1", field: "note", value: "ask the archive" },
+    ]);
+    const obi = await makePerson("Obi");
+    const own = await makeTimeline(obi.id, "Mine");
+    const web = `https://fastigo.example/t/${address}`;
+    expect(await copyPublishedInto(await at(address), own, obi.id, web)).toMatchObject({
+      failed: "copies_not_allowed",
+    });
+    await publish(t, nia.id, { visibility: "link", copies: true }, false);
+    // Into what is somebody else's nothing comes.
+    expect(await copyPublishedInto(await at(address), t, obi.id, web)).toHaveProperty("failed");
+    expect(must(await copyPublishedInto(await at(address), own, obi.id, web))).toMatchObject({
+      copied: 1,
+      title: "Crossings",
+    });
+    const { timeline } = (await findTimeline(own))!;
+    expect(timeline.title).toBe("Mine");
+    expect([...timeline.events.values()].map((e) => [e.title, e.note])).toEqual([["Ferry", ""]]);
+    expect([...timeline.items.values()].map((i) => [i.list, i.text, i.address])).toEqual([
+      ["source", "Crossings. Nia of 8B", web],
+    ]);
+    expect(timeline.basedOn).toMatchObject({ title: "Crossings", address: `/t/${address}` });
   });
 });
 

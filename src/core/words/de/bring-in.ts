@@ -21,7 +21,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   cameFrom: (x, title) =>
     `${events(x)} ${x === 1 ? "kam" : "kamen"} aus „${title || "Ohne Titel"}“ herein. Rückgängig nimmt alle wieder heraus.`,
   nothingThere: "In dieser Zeitleiste ist kein Ereignis.",
-  orAddress: "Oder die Webadresse einer Tabelle oder einer Seite mit einer",
+  cameFromPublished: (x, title) =>
+    `${x === 1 ? "1 Ereignis kam" : `${x} Ereignisse kamen`} aus „${title}“. Jedes nennt sie als Quelle.`,
+  orAddress:
+    "Oder die Webadresse einer Tabelle, einer Seite mit einer oder einer veröffentlichten Zeitleiste, die kopiert werden darf",
   addressBegins: "https://",
   fetchIt: "Holen",
   fetchingIt: "Wird geholt",

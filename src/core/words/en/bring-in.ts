@@ -18,7 +18,9 @@ export const WORDS = {
   cameFrom: (x: number, title: string) =>
     `${many(x, "event", "events")} came in from “${title || "Untitled"}”. Undo takes them all out again.`,
   nothingThere: "There is no event in that timeline.",
-  orAddress: "Or the web address of a table or a page with one",
+  cameFromPublished: (x: number, title: string) =>
+    `${x === 1 ? "1 event" : `${x} events`} came from “${title}”. Each names it as a source.`,
+  orAddress: "Or the web address of a table, of a page with one, or of a published timeline whose author allows copies",
   addressBegins: "https://",
   fetchIt: "Fetch it",
   fetchingIt: "Fetching it",

@@ -21,7 +21,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   cameFrom: (x, title) =>
     `${events(x)} ${x === 1 ? "vino" : "vinieron"} de «${title || "Sin título"}». Deshacer los saca todos de nuevo.`,
   nothingThere: "En esa línea de tiempo no hay ningún evento.",
-  orAddress: "O la dirección web de una tabla o de una página con una",
+  cameFromPublished: (x, title) =>
+    `${x === 1 ? "1 evento ha venido" : `${x} eventos han venido`} de «${title}». Cada uno la nombra como fuente.`,
+  orAddress:
+    "O la dirección web de una tabla, de una página con una o de una línea de tiempo publicada cuyo autor permite copias",
   addressBegins: "https://",
   fetchIt: "Buscarla",
   fetchingIt: "Buscándola",

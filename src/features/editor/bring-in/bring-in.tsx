@@ -25,7 +25,7 @@ const MOST_FILE = MOST_PACKED * 2;
 
 /** Brings in what people have: everything is shown as it would come in, and nothing comes before one says so. */
 export function BringIn({ given, onClose }: { given: File | null; onClose: () => void }) {
-  const { store } = useEditor();
+  const { store, select } = useEditor();
   const title = useEditorState((s) => s.timeline.title);
   const desk = useRef<Desk | null>(null);
   const [source, setSource] = useState<Source | null>(null);
@@ -88,7 +88,25 @@ export function BringIn({ given, onClose }: { given: File | null; onClose: () =>
     [read],
   );
   const [isFetching, setIsFetching] = useState(false);
+  const fetchPublished = async (published: string) => {
+    setIsFetching(true);
+    setProblem(null);
+    const answer = await askServer<{ copied: number; title: string; events: string[] }>(
+      "POST",
+      `/api/published/${encodeURIComponent(published)}/events`,
+      { to: store.timelineId },
+    );
+    setIsFetching(false);
+    if (!answer.ok) return setProblem(answer.sentence);
+    const { copied, title: from, events } = answer.value;
+    store.tookIn(events.map((id) => ({ kind: "delete_event", id })));
+    store.say(WORDS.cameFromPublished(copied, from));
+    onClose();
+    if (events[0]) select(events[0]);
+  };
   const fetchTable = async (address: string) => {
+    const published = publishedAt(address);
+    if (published) return fetchPublished(published);
     setIsFetching(true);
     setProblem(null);
     const answer = await askServer<{ name: string; content: string }>(
@@ -179,6 +197,17 @@ function asWhole(found: Found, here: Timeline): Found {
   if (found.kind === "timeline" || !found.whole) return found;
   const isHere = found.whole.events.some((e) => here.events.get(e.id)?.deleted === false);
   return isHere ? found : { kind: "timeline", frozen: found.whole, notes: found.notes };
+}
+
+/** What an address of a published timeline of this very server names; null for any other address. */
+function publishedAt(address: string): string | null {
+  try {
+    const url = new URL(address, window.location.origin);
+    const at = /^\/t\/([^/]+)\/?$/.exec(url.pathname);
+    return url.host === window.location.host && at ? decodeURIComponent(at[1]!) : null;
+  } catch {
+    return null;
+  }
 }
 
 /** Where a table was fetched from last, for a timeline, in this browser. */
