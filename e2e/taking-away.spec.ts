@@ -6,8 +6,8 @@ import { pathToFileURL } from "node:url";
 import { expect, type Page, test } from "@playwright/test";
 import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
-import { openSheet } from "./harness/ledger";
-import { startedWith, saved, chartButton } from "./harness/people";
+import { openSheet, row } from "./harness/ledger";
+import { chartButton, newPerson, newTimeline, saved, startedWith } from "./harness/people";
 
 const hasProgram = (name: string) => spawnSync(name, ["-v"]).error === undefined;
 const paper = (page: Page) => page.getByRole("button", { name: "On paper, as a picture, as a folder" }).click();
@@ -116,6 +116,14 @@ test("a folder that works from a file with the network off; its data is what was
     "1702 - 1790 Timber bridge",
     "1872 Flood",
   ]);
+  const png = await sharp({ create: { width: 900, height: 600, channels: 3, background: "#0B6E69" } })
+    .png()
+    .toBuffer();
+  const sheet = await openSheet(page, "Flood");
+  await sheet
+    .getByLabel("Pictures, video, sound: choose a file")
+    .setInputFiles({ name: "flood.png", mimeType: "image/png", buffer: png });
+  await expect(sheet.getByTestId("media-item")).toHaveCount(1);
   await saved(page);
   await page.getByRole("button", { name: "Share" }).click();
   await page.getByRole("button", { name: "Make a frozen copy" }).click();
@@ -134,8 +142,16 @@ test("a folder that works from a file with the network off; its data is what was
     await reader.goto(pathToFileURL(join(folder, "index.html")).href);
     await reader.getByRole("link", { name: "Read", exact: true }).click();
     await expect(reader.getByRole("heading", { name: "Timber bridge" })).toBeVisible();
+    // Its pictures have the endings of their kind, and are seen.
+    expect(asked.filter((u) => u.includes("/media/")).map((u) => u.replace(/.*\//, ""))).toContain("medium.webp");
+    const picture = reader.locator(".story figure img").first();
+    await picture.scrollIntoViewIfNeeded();
+    await expect.poll(() => picture.evaluate((el) => (el as HTMLImageElement).naturalWidth)).toBeGreaterThan(100);
     await reader.getByRole("link", { name: "Chart", exact: true }).click();
     await expect(chartButton(reader, /Rope ferry/)).toBeVisible();
+    const files = () => new Set(asked.filter((u) => u.includes("/media/")).map((u) => u.replace(/.*\//, "")));
+    await expect.poll(() => files().size).toBeGreaterThan(1);
+    expect([...files()].filter((f) => !f.endsWith(".webp"))).toEqual([]);
     await reader.getByRole("button", { name: "Zoom in" }).click();
     await expect(reader.getByRole("button", { name: "Whole timeline" })).toBeEnabled();
     await reader.getByRole("link", { name: "Index", exact: true }).click();
@@ -144,6 +160,30 @@ test("a folder that works from a file with the network off; its data is what was
     await expect(reader.getByRole("heading", { name: /Practice|Practise/ }).first()).toBeVisible();
     expect(asked.filter((u) => !/^(file|data|blob):/.test(u))).toEqual([]);
     await offline.close();
+
+    // Somebody else brings the folder in, with its picture.
+    const obi = await newPerson(browser, "Obi");
+    await newTimeline(obi.page, "");
+    await obi.page.getByRole("button", { name: "Bring in", exact: true }).click();
+    const choose = (file: string) => obi.page.getByLabel("Choose a file").setInputFiles(file);
+    writeFileSync(join(folder, "none.zip"), zipSync({ "a.txt": new Uint8Array(3) }));
+    await choose(join(folder, "none.zip"));
+    await expect(obi.page.getByRole("alert").filter({ hasText: "no folder of a timeline" })).toBeVisible();
+    await choose(zip);
+    await expect(obi.page.getByRole("status").getByText(/The flood/)).toBeVisible();
+    await obi.page.getByRole("button", { name: "Add 3 events" }).click();
+    await expect(row(obi.page, "Timber bridge")).toBeVisible();
+    await saved(obi.page);
+    const brought = await openSheet(obi.page, "Flood");
+    await expect(brought.getByTestId("media-item")).toHaveCount(1);
+    await expect
+      .poll(() =>
+        brought
+          .locator("[data-testid=media-item] img")
+          .first()
+          .evaluate((el) => (el as HTMLImageElement).naturalWidth),
+      )
+      .toBeGreaterThan(0);
 
     const verify = (file: string, ...more: string[]) =>
       spawnSync("npm", ["run", "-s", "fastigo", "--", "verify", file, "--fingerprint", ...more], { encoding: "utf8" });

@@ -79,7 +79,7 @@ export async function fuzzReader(reader: Reader, count: number, seed: number): P
       const whole = found.kind === "timeline" ? found.frozen : found.whole;
       if (whole) {
         const t = timelineOfFile(whole, 1);
-        const { ops } = bringInTimeline(emptyTimeline("t"), t, { newId: () => `n${++made}`, hasMedia: () => false });
+        const { ops } = bringInTimeline(emptyTimeline("t"), t, { newId: () => `n${++made}`, mediaFor: () => null });
         toFrozen(apply(emptyTimeline("t"), ops).timeline, true);
       }
       if (found.kind === "rows")

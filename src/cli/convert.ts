@@ -62,7 +62,7 @@ async function writeMade(
     );
   else {
     const parts: Uint8Array[] = [];
-    const around = { root: process.env.FASTIGO_ROOT ?? process.cwd(), day, scorm: false };
+    const around = { root: process.env.FASTIGO_ROOT ?? process.cwd(), day, scorm: false, endings: {} };
     const entries = await inItsLanguage(() => folderEntries(alone, around));
     for await (const chunk of zipStream(entries)) parts.push(chunk);
     bytes = Buffer.concat(parts);

@@ -17,6 +17,17 @@ const TYPES: Record<string, string> = {
   txt: "text/plain; charset=utf-8",
   svg: "image/svg+xml",
   woff2: "font/woff2",
+  webp: "image/webp",
+  png: "image/png",
+  jpg: "image/jpeg",
+  gif: "image/gif",
+  avif: "image/avif",
+  mp4: "video/mp4",
+  webm: "video/webm",
+  mp3: "audio/mpeg",
+  m4a: "audio/mp4",
+  ogg: "audio/ogg",
+  wav: "audio/wav",
 };
 
 /** Serves one file as a page that cannot be changed, on this machine alone, until the process ends. */
@@ -62,7 +73,7 @@ async function entriesOf(file: string): Promise<Map<string, Uint8Array>> {
   const alone = { ...frozen, items: frozen.items.filter((i) => !i.media || i.player !== "") };
   const root = process.env.FASTIGO_ROOT ?? process.cwd();
   const entries = await speakIn(languageLike(alone.language), () =>
-    folderEntries(alone, { root, day: dayText(new Date(), "UTC"), scorm: false }),
+    folderEntries(alone, { root, day: dayText(new Date(), "UTC"), scorm: false, endings: {} }),
   );
   const encoder = new TextEncoder();
   return new Map(

@@ -9,13 +9,6 @@ import { inThread } from "./in-thread";
 import type { Of } from "./make-files";
 
 const LIMIT_MS = 60_000;
-/** The sizes a page asks for, by kind. What there is only whole stands in the place of each. */
-const SIZES: Record<string, readonly string[]> = {
-  picture: ["small", "medium", "large", "moving"],
-  video: ["small", "medium", "whole"],
-  sound: ["whole"],
-};
-
 /** The zip, or why there is none. `report` is told how many files are done. */
 export async function folderOf(
   of: Of,
@@ -32,12 +25,10 @@ export async function folderOf(
 
   async function* all(): AsyncGenerator<ZipEntry> {
     for (const [path, content] of entries) yield [path, content];
-    for (const [n, [id, kind]] of media.entries()) {
-      for (const size of SIZES[kind] ?? SIZES.picture!) {
+    for (const [n, { id, sizes }] of media.entries()) {
+      for (const [size, path] of sizes) {
         const blob = await find(id, size);
-        // A video has no picture where no still was made of it.
-        if (!blob || (kind === "video" && size !== "whole" && !blob.type.startsWith("image/"))) continue;
-        yield [`media/${id}/${size}`, bytesOf(blob)];
+        if (blob) yield [path, bytesOf(blob)];
       }
       await report(n + 1, media.length);
     }

@@ -15,6 +15,7 @@ import type { PaperWishes } from "@/core/paper/sheets";
 import { db } from "@/server/db/pool";
 import { writeFile } from "@/server/files/made-files";
 import { findDraftFile, findFrozenFile } from "@/server/media/find-file";
+import { endingOf } from "@/server/media/kinds";
 import { storeOf } from "@/server/media/stores";
 import { findVersion } from "@/server/publishing/versions";
 import { findTimeline } from "@/server/timelines/queries";
@@ -128,18 +129,44 @@ export async function linkPicture([version, timeline]: [string, string]): Promis
   return new Uint8Array(jpeg);
 }
 
-/** What a folder holds beside its media, and which media those are, with their kinds. */
+/** A media file of a folder: its sizes, and where each lies. */
+interface FolderMedia {
+  id: string;
+  sizes: [size: string, path: string][];
+}
+/** The sizes a page asks for, by kind. What there is only whole stands in the place of each. */
+const FOLDER_SIZES: Record<string, readonly string[]> = {
+  picture: ["small", "medium", "large", "moving"],
+  video: ["small", "medium", "whole"],
+  sound: ["whole"],
+};
+
+/** What a folder holds but the bytes of its media: its page and data, and which files those are. */
 export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
   entries: FolderEntry[];
-  media: [id: string, kind: string][];
+  media: FolderMedia[];
 } | null> {
   const frozen = await frozenOf(of);
   if (!frozen) return null;
-  const media = new Map(
-    frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as [string, string]] : [])),
-  );
-  const entries = await inItsLanguage(frozen, () => folderEntries(frozen, { root: root(), day: today(), scorm }));
-  return { entries, media: [...media] };
+  const shown = new Map(frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as const] : [])));
+  const media: FolderMedia[] = [];
+  const endings: Record<string, string> = {};
+  for (const [id, kind] of shown) {
+    const sizes: FolderMedia["sizes"] = [];
+    for (const size of FOLDER_SIZES[kind] ?? FOLDER_SIZES.picture!) {
+      const blob = await ("version" in of
+        ? findFrozenFile(of.version, id, size)
+        : findDraftFile(of.timeline, id, size));
+      // A video has no picture where no still was made of it.
+      if (!blob || (kind === "video" && size !== "whole" && !blob.type.startsWith("image/"))) continue;
+      const ending = endingOf(blob.type);
+      endings[`${id}/${size}`] = ending;
+      sizes.push([size, `media/${id}/${size}${ending}`]);
+    }
+    media.push({ id, sizes });
+  }
+  const around = { root: root(), day: today(), scorm, endings };
+  return { entries: await inItsLanguage(frozen, () => folderEntries(frozen, around)), media };
 }
 
 /** Sheets of text as a PDF, each beginning on a page of its own. */

@@ -22,6 +22,8 @@ export interface FolderAround {
   day: string;
   /** As a learning package. */
   scorm: boolean;
+  /** The endings of the media's names, by `ID/SIZE`. */
+  endings: Readonly<Record<string, string>>;
 }
 
 /** A file of a folder: its path, and what is in it. */
@@ -33,7 +35,7 @@ const SCRIPTS = ["chart", "index", "map", "practice", "present"];
 const scriptIn = (frozen: Frozen, name: string) =>
   ["public", readerScripts(languageLike(frozen.language)), `${name}.js`] as const;
 
-/** The files of a folder but those of its media, which lie in `media/ID/SIZE`. */
+/** The files of a folder but those of its media, which lie in `media/ID/SIZE` with the endings of their kinds. */
 export async function folderEntries(frozen: Frozen, around: FolderAround): Promise<FolderEntry[]> {
   const { root, day, scorm } = around;
   const read = (...path: string[]) => new Uint8Array(readFileSync(join(root, ...path)));
@@ -65,13 +67,14 @@ export async function folderEntries(frozen: Frozen, around: FolderAround): Promi
   return entries;
 }
 
-async function page(frozen: Frozen, { root, day, scorm }: FolderAround): Promise<string> {
+async function page(frozen: Frozen, { root, day, scorm, endings }: FolderAround): Promise<string> {
   const script = (name: string) => readFileSync(join(root, ...scriptIn(frozen, name)), "utf8").trim();
   const { html } = renderReaderPage({
     frozen,
     sources: await pageSources(frozen),
     variant: "page",
     mediaPath: "media",
+    endings,
     note: null,
     listed: false,
     chartScript: "reader/chart.js",

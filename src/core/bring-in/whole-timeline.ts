@@ -26,18 +26,18 @@ export function timelineOfFile(f: Frozen, client: number): Timeline {
 
 /**
  * The steps that bring a timeline of a file in: into one that is empty the whole of it, else its events with what belongs to them.
- * `hasMedia`: whether an uploaded file is there; entries of those that are not are left out, and counted.
+ * `mediaFor`: the uploaded file an entry shows here; entries without one are left out, and counted.
  */
 export function bringInTimeline(
   into: Timeline,
   file: Timeline,
-  { newId, hasMedia }: { newId: () => string; hasMedia: (media: string) => boolean },
+  { newId, mediaFor: known }: { newId: () => string; mediaFor: (media: string) => string | null },
 ): { ops: Op[]; events: number; mediaLeftOut: number } {
   let mediaLeftOut = 0;
   const mediaFor = (media: string) => {
-    if (hasMedia(media)) return media;
-    mediaLeftOut++;
-    return null;
+    const here = known(media);
+    if (here === null) mediaLeftOut++;
+    return here;
   };
   const rows = inRows(file.events.values());
   const events = rows.filter((e) => !e.chapter).length;

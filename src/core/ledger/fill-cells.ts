@@ -91,7 +91,7 @@ export function* fillCells(
     if (!known) writer.standsAfter(id);
     if (n % 25 === 24) yield;
   }
-  found.noted += writer.finish();
+  found.noted += yield* writer.finish();
   found.ops = writer.ops;
   return found;
 }
@@ -330,7 +330,7 @@ class Writer {
   }
 
   /** What needs all rows: what is part of what, settings that first dates decide, and words for notes. Gives how many were noted. */
-  finish(): number {
+  *finish(): Generator<void, number> {
     let noted = 0;
     for (const { id, title } of this.parts) {
       const whole = this.wholeOf(id, title);
@@ -340,7 +340,7 @@ class Writer {
         noted++;
       }
     }
-    this.keepOrder();
+    yield* this.keepOrder();
     for (const [id, lines] of this.notes) {
       const { note } = this.now.events.get(id)!;
       const added = lines.filter((l) => !note.includes(l)).join("\n");
@@ -351,7 +351,7 @@ class Writer {
   }
 
   /** New events that begin and end together stay in the order of their rows. */
-  private keepOrder(): void {
+  private *keepOrder(): Generator<void, void> {
     const together = new Map<string, string[]>();
     for (const id of this.fresh.keys()) {
       const { when } = this.now.events.get(id)!;
@@ -362,9 +362,12 @@ class Writer {
       if (list) list.push(id);
       else together.set(key, [id]);
     }
+    yield;
+    let n = 0;
     for (const list of together.values()) {
       let last: string | null = null;
       for (const id of list.length > 1 ? list : []) this.set(id, "byHand", (last = between(last, null)));
+      if (n++ % 25 === 24) yield;
     }
   }
 

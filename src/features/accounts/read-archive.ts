@@ -1,4 +1,3 @@
-import { Unzip, UnzipInflate, UnzipPassThrough } from "fflate";
 import { nanoid } from "nanoid";
 import { timelineOfFile } from "@/core/bring-in/whole-timeline";
 import { copyTimeline } from "@/core/change/copy-events";
@@ -7,9 +6,8 @@ import { readJson } from "@/core/formats/read-json";
 import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
 import { sendFile } from "@/ui/upload";
+import { zipEntries } from "@/ui/zip-entries";
 
-/** A file of an archive is no larger: of what claims to be, nothing is kept. */
-const MOST_FILE = 250 * 1_048_576;
 const WRITER = 1;
 
 /**
@@ -64,7 +62,7 @@ export async function bringBack(
 
   let broken = false;
   try {
-    for await (const { path, blob } of entriesOf(file)) {
+    for await (const { path, blob } of zipEntries(file, isArchivePath)) {
       await take(path, blob);
       if (stopped) break;
     }
@@ -76,34 +74,6 @@ export async function bringBack(
   else if (whole && !stopped && (broken || seen < whole.timelines))
     problems.push(WORDS.brokenOff(done, whole.timelines));
   return { done, problems };
-}
-
-/** The files of a zip one after the other, as they are unpacked. Those whose paths no archive has are passed over. */
-async function* entriesOf(file: File): AsyncGenerator<{ path: string; blob: Blob }> {
-  const ready: { path: string; blob: Blob }[] = [];
-  const faults: Error[] = [];
-  const unzip = new Unzip((entry) => {
-    if (!isArchivePath(entry.name)) return;
-    const parts: Uint8Array[] = [];
-    let size = 0;
-    entry.ondata = (error, chunk, final) => {
-      if (error) return void faults.push(error);
-      size += chunk.length;
-      if (size <= MOST_FILE) parts.push(chunk);
-      if (final && size <= MOST_FILE) ready.push({ path: entry.name, blob: new Blob(parts as BlobPart[]) });
-    };
-    entry.start();
-  });
-  unzip.register(UnzipInflate);
-  unzip.register(UnzipPassThrough);
-  const reader = file.stream().getReader();
-  for (;;) {
-    const { done, value } = await reader.read();
-    unzip.push(value ?? new Uint8Array(0), done);
-    if (faults[0]) throw faults[0];
-    while (ready.length > 0) yield ready.shift()!;
-    if (done) return;
-  }
 }
 
 /** Makes a timeline of one that is whole; a sentence where that could not be, and then nothing of it is left. */

@@ -18,7 +18,7 @@ import {
   TextSearch,
   Undo2,
 } from "lucide-react";
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { orderOf } from "@/core/timeline/order";
 import { keyOf } from "@/core/looks/key";
 import { categoriesOf } from "@/core/timeline/timeline";
@@ -54,7 +54,8 @@ export function ToolBar({
   const canRedo = useEditorState((s) => s.canRedo);
   const categories = categoriesOf(timeline);
   // Spans with parts and without a category, and what has a colour of its own, are listed too.
-  const others = useMemo(() => keyOf(timeline).filter((k) => !k.isCategory), [timeline]);
+  const settled = useDeferredValue(timeline);
+  const others = useMemo(() => keyOf(settled).filter((k) => !k.isCategory), [settled]);
   const count = useMemo(() => orderOf(timeline.events).length, [timeline.events]);
   const tool =
     "flex min-w-7 items-center justify-center gap-1 rounded-md px-2 py-1 font-bold hover:bg-verdigris-wash disabled:opacity-40 disabled:hover:bg-transparent max-sm:h-11 max-sm:min-w-10 max-sm:px-1";

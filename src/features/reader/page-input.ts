@@ -18,8 +18,10 @@ export interface ReaderPage {
   frozen: Frozen;
   sources: PageSources;
   variant: Variant;
-  /** Where a media file is: `${mediaPath}/${media}/${size}`. */
+  /** Where a media file is: `${mediaPath}/${media}/${size}`, and the ending of its name. */
   mediaPath: string;
+  /** Endings of names, by `${media}/${size}`, where files have any: as they lie in a folder. */
+  endings?: Readonly<Record<string, string>>;
   /** A sentence over the page, such as that it is a draft; null for none. */
   note: {
     text: string | StoredNote;
@@ -48,6 +50,10 @@ export interface ReaderPage {
 export interface StyledPage extends ReaderPage {
   look: ChartStyle;
 }
+
+/** The address of a media file as the page asks for it. */
+export const mediaUrl = (p: Pick<ReaderPage, "mediaPath" | "endings">, media: string, size: string): string =>
+  `${p.mediaPath}/${media}/${size}${p.endings?.[`${media}/${size}`] ?? ""}`;
 
 export type FrozenItem = Frozen["items"][number];
 

@@ -2,6 +2,7 @@
  * The chart of a reader's page that can be moved: takes the place of the drawings that need no script. Bundled into
  * public/reader/chart.js.
  */
+import { mediaUrl } from "./page-input";
 import { WORDS } from "@/core/words/reader";
 import type { PictureSize } from "@/core/chart/draw/scene";
 import { uprightLength } from "@/core/chart/frame/layout";
@@ -43,11 +44,13 @@ function start(pictures: Pictures): void {
   const box = document.createElement("div");
   box.className = "chart-live";
   const mediaPath = data.dataset.media ?? "";
+  const endings = JSON.parse(data.dataset.endings ?? "{}") as Record<string, string>;
+  const fileOf = (media: string, size: string) => mediaUrl({ mediaPath, endings }, media, size);
   const hidden = new Set<string>(readFilter().hide);
 
   const pictureUrl = (item: string, size: PictureSize) => {
     const media = timeline.items.get(item)?.media;
-    return media ? `${mediaPath}/${media}/${size}` : null;
+    return media ? fileOf(media, size) : null;
   };
   const bar = document.createElement("div");
   bar.className = "zoom";
@@ -103,7 +106,7 @@ function start(pictures: Pictures): void {
         if (!open) stage.select(id);
         if (id && opens) location.hash = `e-${id}`;
       },
-      card: (id) => cardOf(id, mediaPath),
+      card: (id) => cardOf(id, mediaPath, fileOf),
       list: (ids) => list.show(ids),
       seen: (text, whole) => {
         out.disabled = whole;
@@ -217,18 +220,19 @@ function chartWorker(): Worker {
 }
 
 /** What the page says of an event in its list, in short. */
-function cardOf(id: string, mediaPath: string): CardContent | null {
+function cardOf(id: string, mediaPath: string, fileOf: (media: string, size: string) => string): CardContent | null {
   const item = document.getElementById(`e-${id}`);
   if (!item) return null;
   const text = (of: string) => item.querySelector(of)?.textContent?.trim() ?? "";
   const large =
     item.querySelector<HTMLAnchorElement>(".story figure a:has(img):not(.play)")?.getAttribute("href") ?? null;
+  const media = large?.startsWith(`${mediaPath}/`) ? /^([^/]+)\/large/.exec(large.slice(mediaPath.length + 1)) : null;
   return {
     date: text(".story .date"),
     title: text(".story h2"),
     text: text(".story .text"),
     partOf: text(".when .of"),
-    picture: large?.startsWith(mediaPath) ? large.replace(/large$/, "medium") : null,
+    picture: media ? fileOf(media[1]!, "medium") : null,
   };
 }
 

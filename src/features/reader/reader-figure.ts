@@ -5,7 +5,7 @@ import { readSubtitles, writeSubtitles } from "@/core/text/webvtt";
 import { playedFragment } from "@/core/timeline/played";
 import type { Item } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/reader";
-import type { FrozenItem, ReaderPage } from "./page-input";
+import { type FrozenItem, mediaUrl, type ReaderPage } from "./page-input";
 import { outsideFigure, pageCard } from "./reader-outside-figure";
 
 /** A web address as a link, if it is one that may be followed. */
@@ -34,11 +34,11 @@ export function coverRule(items: readonly FrozenItem[]): string {
 
 /** A picture, video or sound with its caption, and whose it is. */
 export function figure(
-  p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">,
+  p: Pick<ReaderPage, "mediaPath" | "endings" | "variant" | "outside">,
   m: FrozenItem,
   inSize: "medium" | "large" = "medium",
 ): string {
-  const url = (size: string) => escapeXml(`${p.mediaPath}/${m.media}/${size}`);
+  const url = (size: string) => escapeXml(mediaUrl(p, m.media!, size));
   const address = safeAddress(m.address);
   const credit = [m.credit, m.licence].filter(Boolean).join(", ");
   const said = m.caption || (m.kind === "picture" ? "" : m.text);

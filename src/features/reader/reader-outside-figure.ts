@@ -3,7 +3,7 @@ import { playerAt, siteOfPlayer } from "@/core/outside/players";
 import { safeAddress } from "@/core/text/description";
 import { secondText } from "@/core/text/webvtt";
 import { WORDS } from "@/core/words/reader";
-import type { FrozenItem, ReaderPage } from "./page-input";
+import { type FrozenItem, mediaUrl, type ReaderPage } from "./page-input";
 
 /** Whether the page may show a player of another site. */
 export function hasOutside(p: Pick<ReaderPage, "frozen" | "outside" | "variant">): boolean {
@@ -28,7 +28,7 @@ const hostOf = (address: string) => new URL(address).host.replace(/^www\./, "");
  * link once one has agreed; without one it leads there.
  */
 export function outsideFigure(
-  p: Pick<ReaderPage, "mediaPath" | "variant" | "outside">,
+  p: Pick<ReaderPage, "mediaPath" | "endings" | "variant" | "outside">,
   m: FrozenItem,
   sizeClass: (width: number, height: number) => string,
   spoken: string,
@@ -48,7 +48,7 @@ export function outsideFigure(
   if (p.variant === "print")
     return `<figure><figcaption>${m.kind === "sound" ? WORDS.aSoundElsewhere : WORDS.aVideoElsewhere}: ${facts.filter(Boolean).join(". ")}</figcaption>${spoken}</figure>`;
   const still = m.media
-    ? `<img src="${escapeXml(`${p.mediaPath}/${m.media}/medium`)}" alt="" loading="lazy"${size && ` width="${m.width}" height="${m.height}" class="${size}"`}>`
+    ? `<img src="${escapeXml(mediaUrl(p, m.media, "medium"))}" alt="" loading="lazy"${size && ` width="${m.width}" height="${m.height}" class="${size}"`}>`
     : `<span class="blank ${size}"></span>`;
   if (!address || p.outside.rule === "never")
     return `<figure class="outside">${m.media ? still : ""}${caption}${spoken}</figure>`;

@@ -15,7 +15,7 @@ import { WORDS as PAGES } from "@/core/words/pages";
 import { WORDS } from "@/core/words/reader";
 import { CHART_DATA, chartDataText } from "./chart-data-element";
 import { eventsSection } from "./reader-events";
-import type { ReaderPage, StoredNote, StyledPage, Variant } from "./page-input";
+import { mediaUrl, type ReaderPage, type StoredNote, type StyledPage, type Variant } from "./page-input";
 import { coverRule, sizeRules } from "./reader-figure";
 import { hasOutside } from "./reader-outside-figure";
 import { keyOf } from "@/core/looks/key";
@@ -101,7 +101,7 @@ ${indexSection(p, p.chartScript.replace("chart.js", "index.js"))}
 ${placesSection(p, p.chartScript.replace("chart.js", "map.js"))}
 </main>
 ${foot(p)}
-${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}">${chartDataText(frozen, look.family)}</script>` : ""}
+${lively ? `<script type="application/json" id="${CHART_DATA}" data-media="${escapeXml(p.mediaPath)}"${p.endings ? ` data-endings="${escapeXml(JSON.stringify(p.endings))}"` : ""}>${chartDataText(frozen, look.family)}</script>` : ""}
 </body></html>`;
   return { html, style, script };
 }
@@ -186,7 +186,7 @@ function chartSection(p: StyledPage, timeline: Timeline): string {
     const upright = height === 0;
     const frame = { width, height: upright ? uprightLength(p.frozen.events.length) : height };
     const svg = toSvg(drawChart(timeline, frame, upright ? { upright } : { fit: true, gather: GATHER[p.variant] }), {
-      pictureUrl: (id, size) => (items.get(id)?.media ? `${p.mediaPath}/${items.get(id)!.media}/${size}` : null),
+      pictureUrl: (id, size) => (items.get(id)?.media ? mediaUrl(p, items.get(id)!.media!, size) : null),
       link: (id) => `#e-${id}`,
       prefix: `c${width}`,
       ground: true,

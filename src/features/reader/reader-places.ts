@@ -5,7 +5,7 @@ import { whenLabel } from "@/core/time/write-when";
 import { mannerOf } from "@/core/timeline/read-options";
 import { WORDS } from "@/core/words/places";
 import { WORDS as READER } from "@/core/words/reader";
-import type { FrozenItem, ReaderPage } from "./page-input";
+import { type FrozenItem, mediaUrl, type ReaderPage } from "./page-input";
 
 /** The map of one's own, and how it lies on the earth. Versions of before there was any have none. */
 function ownMapOf({ frozen }: ReaderPage): { item: FrozenItem | null; proportion: number; fit: MapFit | null } {
@@ -44,9 +44,7 @@ export function placesSection(p: ReaderPage, script: string): string {
     ].join("");
     return `<li data-id="${escapeXml(e.id)}"${places} data-colour="${category ? paintedColour(HOUSE_STYLE, category.colour) : HOUSE_STYLE.none}"><a href="#e-${escapeXml(e.id)}"><b>${escapeXml(e.title || READER.untitled)}</b><span>${escapeXml(whenLabel(e.when, manner))}</span>${e.place ? `<span>${escapeXml(e.place)}</span>` : ""}</a></li>`;
   });
-  const own = item
-    ? ` data-map="${escapeXml(`${p.mediaPath}/${item.media}/large`)}" data-proportion="${proportion}"`
-    : "";
+  const own = item ? ` data-map="${escapeXml(mediaUrl(p, item.media!, "large"))}" data-proportion="${proportion}"` : "";
   const said = item?.text ? `<p class="said-of-map">${escapeXml(item.text)}</p>` : "";
   return `<section id="map" aria-label="${WORDS.map}" data-script="${escapeXml(script)}"><div class="world"${own} hidden></div>${said}<ol class="places">${items.join("")}</ol></section>`;
 }

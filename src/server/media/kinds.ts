@@ -19,6 +19,28 @@ const KINDS: Record<string, MediaKind> = {
   "audio/wav": "sound",
   "audio/flac": "sound",
 };
+/** How a file of a kind is named; "" for what has no usual ending. */
+const ENDINGS: Record<string, string> = {
+  "image/jpeg": ".jpg",
+  "image/png": ".png",
+  "image/webp": ".webp",
+  "image/gif": ".gif",
+  "image/avif": ".avif",
+  "image/tiff": ".tif",
+  "image/svg+xml": ".svg",
+  "video/mp4": ".mp4",
+  "video/quicktime": ".mov",
+  "video/webm": ".webm",
+  "audio/mpeg": ".mp3",
+  "audio/mp4": ".m4a",
+  "audio/x-m4a": ".m4a",
+  "audio/webm": ".webm",
+  "audio/ogg": ".ogg",
+  "audio/wav": ".wav",
+  "audio/flac": ".flac",
+};
+export const endingOf = (type: string): string => ENDINGS[type] ?? "";
+
 const SAME: Record<string, string> = {
   "audio/vnd.wave": "audio/wav",
   "audio/opus": "audio/ogg",

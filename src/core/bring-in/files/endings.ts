@@ -8,6 +8,8 @@ const KINDS = {
   ics: [".ics", ".ical"],
   ged: [".ged"],
   json: [".json"],
+  /** A folder that works without any server, as it is taken out: its data is read. */
+  zip: [".zip"],
 } as const;
 export type FileKind = keyof typeof KINDS;
 export const READ_ENDINGS: readonly string[] = Object.values(KINDS).flat();

@@ -14,7 +14,7 @@ import { readICalendar } from "./read-icalendar";
 import { readJsonFile } from "./read-json-table";
 import { readOds } from "./read-ods";
 import { readXlsx } from "./read-xlsx";
-import { NotReadable } from "./unpack";
+import { NotReadable, unpack } from "./unpack";
 
 /**
  * Reads a file that somebody brings in: the one door for screen and command. What it holds decides where the name's ending and the
@@ -27,6 +27,8 @@ export async function readFile(
 ): Promise<Found> {
   return withWhole(limited(await readBytes(name, bytes, options)));
 }
+
+const FOLDER_DATA = "data.json";
 
 /** No more rows than are looked at; that there were more is said. */
 function limited(found: Found): Found {
@@ -62,8 +64,9 @@ async function readBytes(
   const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b;
   const kind = kindOf(name);
   if (!kind) throw new NotReadable(WORDS.noSuchFile(name));
+  if (zipped && kind === "zip") return cleanValue(readFolderData(bytes));
   if (zipped) return cleanValue(kind === "ods" ? readOds(bytes) : await readXlsx(bytes));
-  if (kind === "xlsx" || kind === "ods") throw new NotReadable(WORDS.brokenFile);
+  if (kind === "xlsx" || kind === "ods" || kind === "zip") throw new NotReadable(WORDS.brokenFile);
   if (bytes.length > MOST_TEXT * 2) throw new NotReadable(WORDS.tooLong);
   const read = options.encoding
     ? { encoding: options.encoding, text: decode(bytes, options.encoding) }
@@ -76,9 +79,16 @@ async function readBytes(
   return found.kind === "rows" ? { ...found, encoding } : found;
 }
 
+/** The timeline in a folder that works without any server: its data. Throws `NotReadable`. */
+function readFolderData(bytes: Uint8Array): Found {
+  const data = unpack(bytes, (name) => name === FOLDER_DATA, Number.POSITIVE_INFINITY).get(FOLDER_DATA);
+  if (!data) throw new NotReadable(WORDS.noFolder);
+  return readJsonFile(cleanText(new TextDecoder().decode(data)));
+}
+
 /** Reads a text as the content of a file of some kind; of a pasted text the kind is what it begins like. Throws `NotReadable`. */
 export function readText(
-  kind: Exclude<FileKind, "xlsx" | "ods">,
+  kind: Exclude<FileKind, "xlsx" | "ods" | "zip">,
   text: string,
   options: ReadFileOptions & { dates?: ReadOptions } = {},
 ): Found {
@@ -86,7 +96,7 @@ export function readText(
 }
 
 function readLetters(
-  kind: Exclude<FileKind, "xlsx" | "ods">,
+  kind: Exclude<FileKind, "xlsx" | "ods" | "zip">,
   text: string,
   options: ReadFileOptions & { dates?: ReadOptions },
 ): Found {

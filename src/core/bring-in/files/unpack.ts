@@ -12,10 +12,14 @@ export class NotReadable extends Error {}
 
 /**
  * Unpacks those files of a ZIP (APPNOTE 6.3) whose names `wanted` lets through. What comes out is counted while it comes, whatever
- * the file says of its size: one that unpacks to gigabytes is stopped at the limit. Throws `NotReadable`.
+ * the file says of its size: one that unpacks to gigabytes is stopped at the limit. `most`: bytes it may have packed. Throws `NotReadable`.
  */
-export function unpack(packed: Uint8Array, wanted: (name: string) => boolean): Map<string, Uint8Array> {
-  if (packed.length > MOST_PACKED) throw new NotReadable(WORDS.tooLarge);
+export function unpack(
+  packed: Uint8Array,
+  wanted: (name: string) => boolean,
+  most = MOST_PACKED,
+): Map<string, Uint8Array> {
+  if (packed.length > most) throw new NotReadable(WORDS.tooLarge);
   const found = new Map<string, Uint8Array[]>();
   let [files, bytes] = [0, 0];
   let over: NotReadable | null = null;

@@ -13,7 +13,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   pasteHint:
     "Füge sie hier ein: aus einem Tabellenprogramm, eine Tabelle von einer Webseite, CSV, eine Tabelle in Markdown oder eine Liste mit einem Ereignis pro Zeile. Oder wähle eine Datei, oder lass eine irgendwo auf die Seite fallen.",
   filesHint:
-    "Dateien von Tabellenprogrammen (XLSX, ODS, CSV), Dokumente (HTML, Markdown, Text), Kalender (iCalendar), Stammbäume (GEDCOM) und Zeitleisten von Fastigo (JSON).",
+    "Dateien von Tabellenprogrammen (XLSX, ODS, CSV), Dokumente (HTML, Markdown, Text), Kalender (iCalendar), Stammbäume (GEDCOM) und Zeitleisten von Fastigo (JSON, oder ein Ordner als ZIP).",
   chooseAFile: "Eine Datei wählen",
   orAnother: "Oder eine andere deiner Zeitleisten",
   chooseATimeline: "Wähle eine Zeitleiste",
@@ -23,6 +23,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   nothingThere: "In dieser Zeitleiste ist kein Ereignis.",
   cameFromPublished: (x, title) =>
     `${x === 1 ? "1 Ereignis kam" : `${x} Ereignisse kamen`} aus „${title}“. Jedes nennt sie als Quelle.`,
+  noFolder: "Dieses ZIP ist kein Ordner einer Zeitleiste: Es liegt keine data.json darin. Nichts wurde hereingeholt.",
+  sendingFiles: (n, of) => `Ihre Bilder, Videos und Töne werden gesendet: ${n} von ${of}`,
   orAddress:
     "Oder die Webadresse einer Tabelle, einer Seite mit einer oder einer veröffentlichten Zeitleiste, die kopiert werden darf",
   addressBegins: "https://",

@@ -10,7 +10,7 @@ export const WORDS = {
   pasteHint:
     "Paste it here: from a spreadsheet, a table on a web page, CSV, a table in Markdown, or a list with one event a line. Or choose a file, or drop one anywhere on the editor.",
   filesHint:
-    "Files of spreadsheets (XLSX, ODS, CSV), documents (HTML, Markdown, text), calendars (iCalendar), family trees (GEDCOM) and timelines of Fastigo (JSON).",
+    "Files of spreadsheets (XLSX, ODS, CSV), documents (HTML, Markdown, text), calendars (iCalendar), family trees (GEDCOM) and timelines of Fastigo (JSON, or a folder as ZIP).",
   chooseAFile: "Choose a file",
   orAnother: "Or another timeline of yours",
   chooseATimeline: "Choose a timeline",
@@ -20,6 +20,8 @@ export const WORDS = {
   nothingThere: "There is no event in that timeline.",
   cameFromPublished: (x: number, title: string) =>
     `${x === 1 ? "1 event" : `${x} events`} came from “${title}”. Each names it as a source.`,
+  noFolder: "This zip is no folder of a timeline: there is no data.json in it. Nothing was brought in.",
+  sendingFiles: (n: number, of: number) => `Sending its pictures, video and sound: ${n} of ${of}`,
   orAddress: "Or the web address of a table, of a page with one, or of a published timeline whose author allows copies",
   addressBegins: "https://",
   fetchIt: "Fetch it",

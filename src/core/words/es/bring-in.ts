@@ -13,7 +13,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   pasteHint:
     "Pégala aquí: de una hoja de cálculo, una tabla de una página web, CSV, una tabla en Markdown, o una lista con un evento por línea. O elige un archivo, o suelta uno en cualquier parte de la página.",
   filesHint:
-    "Archivos de hojas de cálculo (XLSX, ODS, CSV), documentos (HTML, Markdown, texto), calendarios (iCalendar), árboles familiares (GEDCOM) y líneas de tiempo de Fastigo (JSON).",
+    "Archivos de hojas de cálculo (XLSX, ODS, CSV), documentos (HTML, Markdown, texto), calendarios (iCalendar), árboles familiares (GEDCOM) y líneas de tiempo de Fastigo (JSON, o una carpeta en ZIP).",
   chooseAFile: "Elegir un archivo",
   orAnother: "U otra línea de tiempo tuya",
   chooseATimeline: "Elige una línea de tiempo",
@@ -23,6 +23,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   nothingThere: "En esa línea de tiempo no hay ningún evento.",
   cameFromPublished: (x, title) =>
     `${x === 1 ? "1 evento ha venido" : `${x} eventos han venido`} de «${title}». Cada uno la nombra como fuente.`,
+  noFolder: "Este ZIP no es la carpeta de una línea de tiempo: no hay ningún data.json en él. No se ha traído nada.",
+  sendingFiles: (n, of) => `Se envían sus imágenes, vídeos y sonidos: ${n} de ${of}`,
   orAddress:
     "O la dirección web de una tabla, de una página con una o de una línea de tiempo publicada cuyo autor permite copias",
   addressBegins: "https://",

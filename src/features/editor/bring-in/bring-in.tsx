@@ -15,6 +15,7 @@ import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { type Desk, openDesk } from "./desk";
+import { isFolderFile, readFolder } from "./folder-file";
 import { Look } from "./look";
 import { Take } from "./take";
 import { Whole } from "./whole";
@@ -28,6 +29,8 @@ export function BringIn({ given, onClose }: { given: File | null; onClose: () =>
   const { store, select } = useEditor();
   const title = useEditorState((s) => s.timeline.title);
   const desk = useRef<Desk | null>(null);
+  /** Files that came with what is brought in, by their ids there. */
+  const media = useRef<ReadonlyMap<string, Blob>>(new Map());
   const [source, setSource] = useState<Source | null>(null);
   const [found, setFound] = useState<Found | null>(null);
   /** What a file is read with; a number that is new each time, so that what was said of the rows before begins anew. */
@@ -78,8 +81,19 @@ export function BringIn({ given, onClose }: { given: File | null; onClose: () =>
   );
   const takeFile = useCallback(
     async (file: File) => {
-      if (file.size > MOST_FILE) return setProblem(WORDS.tooLarge);
+      media.current = new Map();
       try {
+        // Of a folder its data is read here, and its pictures come in with it.
+        if (isFolderFile(file)) {
+          setProblem(null);
+          setReading(file.name);
+          const folder = await readFolder(file).catch(() => null);
+          setReading(null);
+          if (!folder) return setProblem(WORDS.noFolder);
+          media.current = folder.media;
+          return await read({ name: "data.json", bytes: folder.data }, {});
+        }
+        if (file.size > MOST_FILE) return setProblem(WORDS.tooLarge);
         await read({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) }, {});
       } catch {
         setProblem(WORDS.notReadNow);
@@ -167,7 +181,7 @@ export function BringIn({ given, onClose }: { given: File | null; onClose: () =>
               onClose={onClose}
             />
           ) : found?.kind === "timeline" ? (
-            <Whole found={found} onClose={onClose} />
+            <Whole found={found} files={media.current} onClose={onClose} />
           ) : (
             <Take
               problem={problem}

@@ -2,7 +2,7 @@
 
 import { WORDS } from "@/core/words/editor-chart";
 import { ArrowDownUp, Crosshair, Maximize2, Minus, Plus, Rows3 } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import type { Op } from "@/core/change/change";
 import { whenLabel } from "@/core/time/write-when";
 import type { Scale } from "@/core/timeline/fields";
@@ -19,6 +19,7 @@ import { useEditor, useEditorState } from "../store/editor-context";
 import { Meeting } from "./meeting";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { LookName } from "@/core/timeline/looks";
+import type { Timeline } from "@/core/timeline/timeline";
 import { filterFor, type SeenBy, SeenByFilters } from "../look/seen-by";
 
 /** Px at the right of the chart's foot for the scale and the zoom buttons. */
@@ -38,6 +39,16 @@ function readSeenAs(key: string): { rows?: boolean; upright?: boolean } {
   } catch {
     return {};
   }
+}
+
+/** A timeline of more events is drawn when what one does has been shown. */
+const LARGE = 1_000;
+
+/** The timeline as it is drawn: of a large one the chart follows a moment after the ledger, so that nobody waits for it. */
+function useSettled(): Timeline {
+  const now = useEditorState((s) => s.timeline);
+  const late = useDeferredValue(now);
+  return now.events.size > LARGE ? late : now;
 }
 
 /** The chart with its foot: how time is drawn, and how near. */
@@ -61,7 +72,7 @@ export function ChartPane({
   seenBy?: SeenBy;
 }) {
   const { store, uploads, select, begin } = useEditor();
-  const timeline = useEditorState((s) => s.timeline);
+  const timeline = useSettled();
   const filtered = useMemo(
     () => (only ? { ...timeline, events: new Map([...timeline.events].filter(([id]) => only.has(id))) } : timeline),
     [timeline, only],

@@ -10,6 +10,7 @@ import {
   cellsToText,
   type TableNode,
 } from "@/core/ledger/clipboard";
+import { orderOf, rowsOf } from "@/core/timeline/order";
 import { COUNTED, type LedgerColumn } from "@/core/ledger/columns";
 import { type Filled, fillCells, type TooLongCell } from "@/core/ledger/fill-cells";
 import { MOST } from "@/core/change/limits";
@@ -118,6 +119,13 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     return null;
   }
   const words = saying(came);
+  // Saying it would draw all of it within this very task; the order of the rows is worked out before.
+  if (many) {
+    await nextFrame();
+    rowsOf(store.getState().timeline.events);
+    orderOf(store.getState().timeline.events);
+    await nextFrame();
+  }
   if (words) store.say(words);
   return came.rows;
 }

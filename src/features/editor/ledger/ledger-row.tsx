@@ -2,7 +2,7 @@
 
 import { CornerDownRight, MoreHorizontal, PanelRightOpen } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { memo, type ReactNode, useRef } from "react";
+import { memo, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
 import { lineOf, mediaText } from "@/core/ledger/cell-text";
 import { COUNTED, type LedgerColumn } from "@/core/ledger/columns";
 import { HereAt } from "../presence/here";
@@ -279,19 +279,61 @@ function Content(p: RowProps & { column: LedgerColumn; name: string; misread: bo
   }
 }
 
-function RowMenu({
+/** The button of a row's menu. The menu itself comes when it is opened: hundreds of closed ones would be most of what a ledger costs. */
+function RowMenu(p: { event: TimelineEvent; name: string; active: boolean; tools: RowTools }) {
+  const [open, setOpen] = useState<"press" | "key" | null>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  return (
+    <>
+      <button
+        ref={button}
+        type="button"
+        data-col="more"
+        tabIndex={p.active ? 0 : -1}
+        aria-label={WORDS.moreAbout(p.name)}
+        aria-haspopup="menu"
+        aria-expanded={open !== null}
+        className="relative rounded-md p-1.5 hover:bg-verdigris-wash"
+        onClick={(e) => setOpen(e.detail === 0 ? "key" : "press")}
+        onKeyDown={(e) => {
+          if (e.key !== "ArrowDown" || e.altKey || e.shiftKey || e.ctrlKey || e.metaKey) return;
+          e.preventDefault();
+          e.stopPropagation();
+          setOpen("key");
+        }}
+      >
+        <MoreHorizontal size={18} />
+      </button>
+      {open ? <OpenRowMenu {...p} by={open} button={button} onClose={() => setOpen(null)} /> : null}
+    </>
+  );
+}
+
+function OpenRowMenu({
   event: e,
   name,
-  active,
   tools,
+  by,
+  button,
+  onClose,
 }: {
   event: TimelineEvent;
   name: string;
-  active: boolean;
   tools: RowTools;
+  by: "press" | "key";
+  button: RefObject<HTMLButtonElement | null>;
+  onClose: () => void;
 }) {
   /** What was chosen is done when the menu has gone, so that the focus it gives stays; else the row has it again. */
   const chosen = useRef<(() => void) | null>(null);
+  const [open, setOpen] = useState(true);
+  const menu = useRef<HTMLDivElement>(null);
+  // Opened by a key, its first line has the focus.
+  useEffect(() => {
+    if (by === "press") return;
+    const frame = requestAnimationFrame(() => menu.current?.querySelector<HTMLElement>("[role=menuitem]")?.focus());
+    return () => cancelAnimationFrame(frame);
+  }, [by]);
   const item = (text: string, run: () => void) => (
     <DropdownMenu.Item
       className="cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-verdigris-wash"
@@ -303,22 +345,26 @@ function RowMenu({
     </DropdownMenu.Item>
   );
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        data-col="more"
-        tabIndex={active ? 0 : -1}
-        aria-label={WORDS.moreAbout(name)}
-        className="rounded-md p-1.5 hover:bg-verdigris-wash"
-      >
-        <MoreHorizontal size={18} />
+    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
+      {/* Where the menu hangs: over the row's own button. */}
+      <DropdownMenu.Trigger asChild>
+        <span
+          aria-hidden
+          tabIndex={-1}
+          className="pointer-events-none absolute end-1.5 top-1/2 size-7 -translate-y-1/2"
+        />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
+          ref={menu}
           align="end"
+          aria-label={WORDS.moreAbout(name)}
+          aria-labelledby={undefined}
           onCloseAutoFocus={(x) => {
-            if (chosen.current) x.preventDefault();
-            chosen.current?.();
-            chosen.current = null;
+            x.preventDefault();
+            if (chosen.current) chosen.current();
+            else button.current?.focus();
+            onClose();
           }}
           className="z-50 min-w-44 rounded-md border border-line bg-white p-1 text-[14px]"
         >

@@ -5,7 +5,7 @@ import type { TimelineEvent } from "@/core/timeline/timeline";
 /** Up to so many rows are all there: found by the browser's own search, printed, reached by any assistive tool. */
 const ALL = 150;
 const ROW_PX = 33;
-const OVERSCAN = 12;
+const OVERSCAN = 6;
 
 export interface LedgerRows {
   /** Events, and between them the room of rows that are not there, px. */

@@ -25,6 +25,10 @@ const GATHER_MS = 350;
 const QUIET_MS = 4_000;
 /** A change of more steps is long. */
 const MANY_STEPS = 300;
+/** So long a browser is given to draw between two parts of what a long change takes, ms. */
+const DRAWN_MS = 40;
+/** A long change is sent when what came of it has been drawn, ms. */
+const SEND_MS = 300;
 
 /**
  * A timeline being edited: the replica, what is shown of it, and undo. Holds no React; components subscribe. Every edit is on the
@@ -187,7 +191,7 @@ export class TimelineStore {
   private set(part: Partial<EditorState>, later = false): void {
     this.state = { ...this.state, ...part };
     const tell = () => this.listeners.forEach((l) => void l());
-    later ? this.ports.after(0, tell) : tell();
+    later ? this.ports.after(DRAWN_MS, tell) : tell();
   }
 
   private publish(later = false): void {
@@ -241,13 +245,14 @@ export class TimelineStore {
       this.replica = edit(this.replica, change, done?.timeline);
       if (done) this.history.did(done.inverse);
       if (group) this.open = { id: change.id, group, before, stop: this.ports.after(GATHER_MS, () => this.seal()) };
-      this.keep(change);
+      if (ops.length > MANY_STEPS) this.ports.after(0, () => this.keep(change));
+      else this.keep(change);
       if (!group && ops.length <= MANY_STEPS) this.outbox.pump();
     }
     // Making a large change, showing it and sending it are tasks of their own, so that no frame waits for all of them.
     const large = !group && ops.length > MANY_STEPS;
     this.publish(large);
-    if (large) this.ports.after(0, () => this.outbox.pump());
+    if (large) this.ports.after(SEND_MS, () => this.outbox.pump());
   }
 
   private keep(change: Change): void {
