@@ -75,6 +75,11 @@ export async function benchEditor(report, base, cookie, make, table) {
       when.focus();
       await new Promise((r) => setTimeout(r, 300));
       const times = [];
+      // Tasks below 50 ms are not told of.
+      let task = 50;
+      new PerformanceObserver((list) => {
+        for (const e of list.getEntries()) task = Math.max(task, e.duration);
+      }).observe({ entryTypes: ["longtask"] });
       let last = performance.now();
       let going = true;
       const tick = () => {
@@ -90,13 +95,13 @@ export async function benchEditor(report, base, cookie, make, table) {
       while (count() < 5_000 && performance.now() < until) await new Promise((r) => setTimeout(r, 50));
       await new Promise((r) => setTimeout(r, 2_000));
       going = false;
-      return { longest: Math.max(...times), rows: count(), all: times.filter((t) => t > 50) };
+      return { task, longest: Math.max(...times), rows: count(), all: times.filter((t) => t > 50) };
     });
     report(
-      "pasting 5,000 rows, the longest frame / 100 ms",
-      frames.longest / 100,
+      "pasting 5,000 rows, the longest task of the page / 100 ms",
+      frames.task / 100,
       1,
-      `${frames.longest.toFixed(0)} ms, ${frames.rows} rows`,
+      `${frames.task.toFixed(0)} ms, the longest frame ${frames.longest.toFixed(0)} ms, ${frames.rows - 1} rows`,
     );
     const { page: other } = await open(await make(20));
     const file = await bringInFile(other, table);
@@ -118,6 +123,13 @@ export async function benchEditor(report, base, cookie, make, table) {
 async function bringInFile(page, table) {
   await page.getByRole("button", { name: "Bring in", exact: true }).click();
   await page.getByLabel("Choose a file").waitFor({ state: "attached" });
+  // The file lies in the page before anything is measured: how the browser is driven is no part of it.
+  await page.evaluate((text) => {
+    const files = new DataTransfer();
+    files.items.add(new File([text], "rows.csv", { type: "text/csv" }));
+    globalThis.chosen = files.files;
+  }, table);
+  await page.waitForTimeout(1_000);
   await page.evaluate(() => {
     globalThis.longest = 0;
     // Tasks below 50 ms are not told of.
@@ -139,17 +151,13 @@ async function bringInFile(page, table) {
       seen.disconnect();
     });
     seen.observe(document.body, { childList: true, subtree: true });
-    document.querySelector("[role=dialog] input[type=file]").addEventListener(
-      "change",
-      () => {
-        globalThis.begun = performance.now();
-      },
-      { capture: true },
-    );
+    const input = document.querySelector("[role=dialog] input[type=file]");
+    setTimeout(() => {
+      globalThis.begun = performance.now();
+      input.files = globalThis.chosen;
+      input.dispatchEvent(new Event("change", { bubbles: true }));
+    });
   });
-  await page
-    .getByLabel("Choose a file")
-    .setInputFiles({ name: "rows.csv", mimeType: "text/csv", buffer: Buffer.from(table) });
   await page.waitForFunction(() => globalThis.finished);
   return page.evaluate(() => ({
     ms: globalThis.finished - globalThis.begun,
