@@ -360,6 +360,9 @@ test("each is answered as the table says, to everybody it could concern", async 
         "PUT /api/account/ledger": { shown: ["when", "title"], widths: { title: 300 } },
         "PATCH /api/timelines/[id]": { deleted: true },
         "POST /api/timelines/[id]/changes": { id: "c9", base: 0, ops: [{ kind: "add_event", id: "e9", fields: {} }] },
+        "POST /api/timelines/[id]/history": {
+          changes: [{ at: "2020-05-01T10:00:00Z", author: "Nia", ops: [{ kind: "add_event", id: "e8", fields: {} }] }],
+        },
         "PUT /api/timelines/[id]/folder": { folder: "Rivers" },
         "POST /api/timelines/[id]/copies": { to: mine.id ?? "none", events: ["e1"] },
         "POST /api/timelines/[id]/invitation": { renew: false },
@@ -480,6 +483,8 @@ test("each is answered as the table says, to everybody it could concern", async 
       if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
       if (/\/(replies|reviews|moderation)$/.test(path) && response.status() === 409) got = "yes";
+      // What was written in has its own history: that is said to those who may.
+      if (name === "POST /api/timelines/[id]/history" && response.status() === 409) got = "yes";
       // Nobody reports their own words.
       if (/\/reports$/.test(name) && response.status() === 409) got = "yes";
       // A sign-on that nobody has begun is over for everybody.

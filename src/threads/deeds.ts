@@ -5,6 +5,7 @@ import { WORDS as LACKS } from "@/core/words/checks";
 import { gzipSync } from "node:zlib";
 import { drawThumbnail } from "@/core/chart/draw/draw-thumbnail";
 import { toSvg } from "@/core/chart/draw/to-svg";
+import type { ArchivedChange } from "@/core/change/history-there";
 import type { Change } from "@/core/change/change";
 import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
 import { toFrozen } from "@/core/formats/frozen";
@@ -22,6 +23,7 @@ import { findVersion, type StoredPage, storePage } from "@/server/publishing/ver
 import { publish as publishNow, type Wishes } from "@/server/publishing/publish";
 import { findTimeline } from "@/server/timelines/queries";
 import { stateAt } from "@/server/timelines/past";
+import { restoreHistory as restoreNow } from "@/server/timelines/restore-history";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
 import { deskSubmission, drawingsOf } from "./desk-submission";
 import { makePage, type PageOptions } from "./make-page";
@@ -124,6 +126,13 @@ export async function versionPage([version, name, options, build]: [
 ]): Promise<StoredPage | null> {
   const found = await findVersion(version);
   return found && storePage(version, name, await makePage({ ...options, frozen: found.frozen }, build));
+}
+
+/** The changes of an archive, made once more in an empty timeline. */
+export async function restoreHistory([timeline, by, changes]: [string, string, ArchivedChange[]]): Promise<
+  Failure | { seq: number }
+> {
+  return restoreNow(timeline, by, changes);
 }
 
 /** Everything of a person, as JSON; null when there is no such account. */

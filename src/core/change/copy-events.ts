@@ -142,7 +142,7 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
 }
 
 /** A cut by the file it is cut out of there; without that file the part stands for itself. */
-function cutThere(cut: Cut | null, mediaFor: (media: string) => string | null): Cut | null {
+export function cutThere(cut: Cut | null, mediaFor: (media: string) => string | null): Cut | null {
   const of = cut && mediaFor(cut.of);
   return cut && of ? { ...cut, of } : null;
 }

@@ -1,6 +1,7 @@
 import { nanoid } from "nanoid";
 import { timelineOfFile } from "@/core/bring-in/whole-timeline";
 import { copyTimeline } from "@/core/change/copy-events";
+import { type ArchivedChange, historyThere } from "@/core/change/history-there";
 import { type ArchiveHead, type ArchiveIndex, headProblem, isArchivePath, readIndex } from "@/core/formats/archive";
 import { readJson } from "@/core/formats/read-json";
 import { WORDS } from "@/core/words/accounts";
@@ -9,6 +10,8 @@ import { sendFile } from "@/ui/upload";
 import { zipEntries } from "@/ui/zip-entries";
 
 const WRITER = 1;
+/** A long history takes its time. */
+const HISTORY_MS = 300_000;
 
 /**
  * Reads an archive bit by bit and makes a timeline of each that is whole: all its files came, and are what its index says. Whatever else
@@ -32,10 +35,10 @@ export async function bringBack(
     index = null;
     seen++;
     tell(now.title, seen, head?.timelines ?? seen);
-    const problem = await bringOne(now, files);
+    const brought = await bringOne(now, files);
     files = new Map();
-    if (problem) problems.push(problem);
-    else done++;
+    if (brought.problem) problems.push(brought.problem);
+    if (brought.done) done++;
   };
   const take = async (path: string, blob: Blob) => {
     if (stopped) return;
@@ -76,22 +79,38 @@ export async function bringBack(
   return { done, problems };
 }
 
+interface Brought {
+  done: boolean;
+  problem: string | null;
+}
+const not = (problem: string): Brought => ({ done: false, problem });
+
+/** The changes of an archive, where its history is one. */
+function readHistory(value: unknown): ArchivedChange[] | null {
+  const list = Array.isArray(value) ? (value as Partial<ArchivedChange>[]) : [];
+  const fine = list.every(
+    (c) => typeof c?.at === "string" && typeof c.author === "string" && Array.isArray(c.ops) && c.ops.every(isStep),
+  );
+  return list.length > 0 && fine ? (list as ArchivedChange[]) : null;
+}
+const isStep = (op: unknown) => typeof (op as { kind?: unknown } | null)?.kind === "string";
+
 /** Makes a timeline of one that is whole; a sentence where that could not be, and then nothing of it is left. */
-async function bringOne(index: ArchiveIndex, files: ReadonlyMap<string, Blob>): Promise<string | null> {
+async function bringOne(index: ArchiveIndex, files: ReadonlyMap<string, Blob>): Promise<Brought> {
   const title = index.title || WORDS.untitled;
   for (const f of index.files) {
     const blob = files.get(f.path)!;
-    if (blob.size !== f.size || (await isOther(blob, f.sha256))) return WORDS.altered(title);
+    if (blob.size !== f.size || (await isOther(blob, f.sha256))) return not(WORDS.altered(title));
   }
   const json = index.files.find((f) => f.path.endsWith("/timeline.json"));
   const read = json ? readJson(await files.get(json.path)!.text()) : { problem: WORDS.notAnArchive };
-  if ("problem" in read) return WORDS.notBrought(title, read.problem);
+  if ("problem" in read) return not(WORDS.notBrought(title, read.problem));
   const made = await askServer<{ id: string }>("POST", "/api/timelines", { title: "", subject: "" });
-  if (!made.ok) return WORDS.notBrought(title, made.sentence);
+  if (!made.ok) return not(WORDS.notBrought(title, made.sentence));
   const { id } = made.value;
   const undo = async (why: string) => {
     await askServer("PATCH", `/api/timelines/${id}`, { deleted: true });
-    return WORDS.notBrought(title, why);
+    return not(WORDS.notBrought(title, why));
   };
   const media = new Map<string, string>();
   for (const f of index.files) {
@@ -107,9 +126,21 @@ async function bringOne(index: ArchiveIndex, files: ReadonlyMap<string, Blob>): 
     if (sent.kind !== "done") return undo("sentence" in sent && sent.sentence ? sent.sentence : WORDS.noAnswer);
     media.set(old, sent.media.id);
   }
-  const ops = copyTimeline(timelineOfFile(read.frozen, WRITER), read.frozen.title, (m) => media.get(m) ?? null);
+  const mediaFor = (m: string) => media.get(m) ?? null;
+  // Every change that was ever made, made once more; where that cannot be, the timeline as it stood.
+  const past = index.files.find((f) => f.path.endsWith("/history.json"));
+  const changes = past ? readHistory(parsed(await files.get(past.path)!.text())) : null;
+  let why = "";
+  if (changes) {
+    const list = historyThere(changes, mediaFor);
+    const back = await askServer("POST", `/api/timelines/${id}/history`, { changes: list }, HISTORY_MS);
+    if (back.ok) return { done: true, problem: null };
+    why = back.sentence;
+  }
+  const ops = copyTimeline(timelineOfFile(read.frozen, WRITER), read.frozen.title, mediaFor);
   const sent = await askServer("POST", `/api/timelines/${id}/changes`, { id: nanoid(), base: 0, ops });
-  return sent.ok ? null : undo(sent.sentence);
+  if (!sent.ok) return undo(sent.sentence);
+  return { done: true, problem: why ? WORDS.withoutHistory(title, why) : null };
 }
 
 /** Whether bytes have another SHA-256 than is said. Where a page is not served securely browsers do not tell. */

@@ -182,6 +182,11 @@ export async function classesIn(sql: Sql, account: string): Promise<{ name: stri
     where watches(c.id, ${account}) or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})`;
 }
 
+/** Whether a timeline is somebody's work on an assignment. */
+export async function isGroupWork(sql: Sql, timeline: string): Promise<boolean> {
+  return (await sql`select from group_work where timeline_id = ${timeline}`).length > 0;
+}
+
 /** What a person has handed in with their groups, and the marks that came back. */
 export async function handedInBy(
   sql: Sql,

@@ -38,6 +38,7 @@ const STATUS: Record<FailureCode, number> = {
   rubrics_full: 413,
   comments_full: 413,
   owner_stays: 409,
+  not_empty: 409,
   group_edits: 409,
   group_writes: 403,
   call_over: 410,

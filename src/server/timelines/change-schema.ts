@@ -1,6 +1,7 @@
 import "server-only";
 import type { ValidateFunction } from "ajv";
 import type { Change, Op } from "@/core/change/change";
+import type { ArchivedChange } from "@/core/change/history-there";
 import { MOST_OPS, MOST_UPDATE } from "@/core/change/limits";
 import { object } from "@/core/text/schema";
 import { type Field, TABLES } from "@/core/timeline/fields";
@@ -47,6 +48,26 @@ const opSchema = {
     }),
   ],
 };
+
+/** So many characters has the history of a timeline that is brought back, and so many changes. */
+export const MOST_HISTORY = 30_000_000;
+const MOST_CHANGES = 20_000;
+
+/** A history as an archive holds it, with the files of where it is brought back to. */
+export const readHistory = ajv.compile(
+  object({
+    changes: {
+      type: "array",
+      minItems: 1,
+      maxItems: MOST_CHANGES,
+      items: object({
+        at: { type: "string", maxLength: 40 },
+        author: { type: "string", maxLength: 60 },
+        ops: { type: "array", minItems: 1, maxItems: MOST_OPS, items: opSchema },
+      }),
+    },
+  }),
+) as ValidateFunction<{ changes: ArchivedChange[] }>;
 
 /**
  * A change as a browser sends it: the author is whoever is signed in. `known` is the number up to which it has everything by now,

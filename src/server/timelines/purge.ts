@@ -6,6 +6,7 @@ import { CATEGORY, EVENT, emptyOf, ITEM, SOURCE } from "@/core/timeline/fields";
 import { forgetGroup, forgetSubmission, keptVersions } from "../classes/keep";
 import type { Tx } from "../db/pool";
 import { forgetPast } from "./past";
+import { forgetStandIns } from "./restore-history";
 import { columnValue } from "./take-change";
 
 /** What is deleted can be put back for so long; then it is gone for good. */
@@ -23,6 +24,11 @@ export async function allowPurge(tx: Tx): Promise<void> {
 export async function purgeTimeline(tx: Tx, id: string): Promise<void> {
   await allowPurge(tx);
   const versions = await keptVersions(tx, id);
+  await purgeParts(tx, id, versions);
+  await forgetStandIns(tx, id);
+}
+
+async function purgeParts(tx: Tx, id: string, versions: string[]): Promise<void> {
   await tx`delete from publication where timeline_id = ${id}`;
   await tx`delete from frozen_copy where timeline_id = ${id}`;
   for (const table of ["short_link", "page_pass", "opened_day", "page_report", "made_file"])

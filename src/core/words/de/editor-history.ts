@@ -25,6 +25,7 @@ export const DEED_WORDS: Record<Deed, (count: number) => string> = {
 };
 
 export const WORDS: Like<typeof En.WORDS> = {
+  fromArchive: (name) => `${name} (aus einem Archiv)`,
   history: "Verlauf",
   fetching: "Wird geholt",
   untitled: "Ohne Titel",

@@ -145,7 +145,8 @@ export const WORDS = {
   downloadData: "The data alone (JSON)",
   bringBack: "Bring everything back",
   bringBackMore:
-    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds. What you have already is not touched.",
+    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds, and with its history, whose names say that they are from an archive. What you have already is not touched.",
+  withoutHistory: (title: string, why: string) => `“${title}” came back without its history: ${why}`,
   chooseArchive: "Choose an archive",
   bringingBack: (title: string, n: number, of: number) => `${n} of ${of}: ${title}`,
   broughtBack: (n: number) =>

@@ -24,6 +24,7 @@ export const DEED_WORDS: Record<Deed, (count: number) => string> = {
 
 /** What stands on the screen: editor, history. */
 export const WORDS = {
+  fromArchive: (name: string) => `${name} (from an archive)`,
   history: "History",
   fetching: "Fetching",
   untitled: "Untitled",

@@ -150,6 +150,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   bringBack: "Traer todo de vuelta",
   bringBackMore:
     "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos. Lo que ya tienes no se toca.",
+  withoutHistory: (title, why) => `«${title}» ha vuelto sin su historial: ${why}`,
   chooseArchive: "Elegir un archivo",
   bringingBack: (title, n, of) => `${n} de ${of}: ${title}`,
   broughtBack: (n) => (n === 1 ? "Ha vuelto 1 línea de tiempo." : `Han vuelto ${many(n)} líneas de tiempo.`),

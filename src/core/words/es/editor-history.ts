@@ -24,6 +24,7 @@ export const DEED_WORDS: Record<Deed, (count: number) => string> = {
 };
 
 export const WORDS: Like<typeof En.WORDS> = {
+  fromArchive: (name) => `${name} (de un archivo)`,
   history: "Historial",
   fetching: "Buscando",
   untitled: "Sin título",

@@ -103,7 +103,9 @@ export function Whole({
         ) : null}
       </ul>
       <footer className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-t border-line bg-verdigris-wash px-[18px] py-3">
-        <span role="status">{sending !== null ? WORDS.sendingFiles(sending, toSend.length) : WORDS.nothingYet}</span>
+        <span aria-live="polite">
+          {sending !== null ? WORDS.sendingFiles(sending, toSend.length) : WORDS.nothingYet}
+        </span>
         <span role="alert" className="ms-auto font-bold text-copper-dark">
           {problem}
         </span>

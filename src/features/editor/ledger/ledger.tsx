@@ -152,14 +152,17 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
     },
     [select],
   );
-  // What is selected elsewhere is where one stands here.
+  // What is selected elsewhere is where one stands here, once: whoever has gone on to the names of the columns stays there.
+  const stoodFor = useRef<string | null>(null);
   useEffect(() => {
-    if (selected && shape.rowAt.has(selected))
-      setStanding((now) => {
-        if (now.active.row === selected) return now;
-        const active = { ...now.active, row: selected };
-        return { active, anchor: active };
-      });
+    if (!selected) stoodFor.current = null;
+    if (!selected || stoodFor.current === selected || !shape.rowAt.has(selected)) return;
+    stoodFor.current = selected;
+    setStanding((now) => {
+      if (now.active.row === selected) return now;
+      const active = { ...now.active, row: selected };
+      return { active, anchor: active };
+    });
   }, [selected, shape.rowAt]);
 
   const latest = useRef({ at, shape, editing, marked, mayEdit });

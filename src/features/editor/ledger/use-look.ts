@@ -85,14 +85,20 @@ export function useLook(begun: LedgerColumns): LedgerLook {
 
   // Columns are kept by person, once one has come to rest.
   const saving = useRef<ReturnType<typeof setTimeout> | null>(null);
+  /** As they are now: keys follow each other faster than they are drawn. */
+  const own = useRef(begun);
+  /** One is kept after the other, so that the last one stays. */
+  const kept = useRef(Promise.resolve());
   const setColumns = useCallback(
     (next: LedgerColumns) => {
+      own.current = next;
       setOwn(next);
       // Without an account it is as it is until the page goes.
       if (store.isLocal) return;
       if (saving.current) clearTimeout(saving.current);
       saving.current = setTimeout(() => {
-        void askServer("PUT", "/api/account/ledger", next).then((answer) => {
+        kept.current = kept.current.then(async () => {
+          const answer = await askServer("PUT", "/api/account/ledger", own.current);
           if (!answer.ok) store.say(answer.sentence);
         });
       }, SAVE_MS);
@@ -117,9 +123,10 @@ export function useLook(begun: LedgerColumns): LedgerLook {
   const headerKey = (k: KeyboardEvent, column: GridColumn): boolean => {
     if (column === "mark" || column === "more" || (k.key !== "ArrowLeft" && k.key !== "ArrowRight")) return false;
     const way = k.key === "ArrowRight" ? 1 : -1;
-    if (k.altKey) setColumns(moveColumn(columns, column, way));
+    const now = own.current;
+    if (k.altKey) setColumns(moveColumn(now, column, way));
     else if (k.shiftKey)
-      setColumns(widenColumn(columns, column, (columns.widths[column] ?? COLUMN_ROOM[column].min) + way * STEP_PX));
+      setColumns(widenColumn(now, column, (now.widths[column] ?? COLUMN_ROOM[column].min) + way * STEP_PX));
     else return false;
     return true;
   };

@@ -1,3 +1,4 @@
+// Long because what is being edited, what is on its way and what can be undone change together, and nothing else may come between.
 import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/editor-store";
 import type { Change, ConfirmedChange, Op } from "@/core/change/change";

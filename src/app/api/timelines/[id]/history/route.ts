@@ -1,9 +1,25 @@
 import { db } from "@/server/db/pool";
-import { fail } from "@/server/http/failure";
+import { fail, isFailure } from "@/server/http/failure";
 import { MOST_SEQ, wholeNumber } from "@/server/http/read-body";
 import { memberRoute } from "@/server/http/route";
 import { requireRight } from "@/server/timelines/access";
+import { MOST_HISTORY, readHistory } from "@/server/timelines/change-schema";
 import { historyOf } from "@/server/timelines/queries";
+import { inThread } from "@/threads/in-thread";
+
+/** A history of a day is made once more in seconds; the longest that may be takes minutes. */
+const LIMIT_MS = 300_000;
+
+/** Makes the changes of an archive once more, in a timeline in which nothing was written yet. */
+export const POST = memberRoute({ body: readHistory, mostBody: MOST_HISTORY }, async ({ user, params, body }) => {
+  const done = await inThread("restoreHistory", [params.id!, user.id, body.changes], {
+    in: "changes",
+    key: user.id,
+    what: `changes of ${user.id}`,
+    limitMs: LIMIT_MS,
+  });
+  return isFailure(done) ? done : { ...done };
+});
 
 const MOST_ROWS = 100;
 const MOST_STEPS = 2_000;
