@@ -250,7 +250,7 @@ const TABLE: Record<string, Row> = {
   "GET /api/timelines/[id]/changes": EDITORS,
   "POST /api/timelines/[id]/changes": EDITORS,
   "GET /api/timelines/[id]/history": EDITORS,
-  "POST /api/timelines/[id]/history": OWNER_ONLY,
+  "POST /api/timelines/[id]/history": OWNER_HIDDEN,
   "GET /api/timelines/[id]/writers": EDITORS,
   "GET /api/timelines/[id]/bin": EDITORS,
   "PUT /api/timelines/[id]/folder": EDITORS,

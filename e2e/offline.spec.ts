@@ -72,6 +72,10 @@ test("on a device of one's own: closed offline, opened offline, written in, and 
     await expect(page.getByText("This timeline is kept on this device until the network is back")).toBeVisible();
     await writeLines(page, ["1931 Last ferry"]);
     await expect(chartButton(page, /Last ferry, event 1 of 1/)).toBeVisible();
+    // What is opened beside it is kept as well.
+    await page.getByRole("button", { name: "About", exact: true }).click();
+    await expect(page.getByRole("complementary", { name: "About" }).getByLabel("Title", { exact: true })).toBeVisible();
+    await expect(page.getByText("This part could not be fetched")).toHaveCount(0);
     await page.getByRole("button", { name: "Share", exact: true }).click();
     await expect(page.getByRole("dialog")).toContainText("need the network");
     await context.close();

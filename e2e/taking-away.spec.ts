@@ -297,6 +297,14 @@ test("everything of mine: taken away, the account emptied, brought back, all equ
     const back = after.timelines.find((t) => t.timeline.title === "The flood")!.timeline;
     expect([{ ...back, items: back.items.map((i) => ({ ...i, media: Boolean(i.media) })) }]).toEqual(before);
     expect(after.timelines).toHaveLength(2);
+    // Its history came with it, and says where it is from.
+    await other.page.goto("/");
+    await other.page.getByRole("link", { name: "The flood" }).first().click();
+    await other.page.getByRole("button", { name: "History" }).click();
+    const history = other.page.getByRole("complementary", { name: "History" });
+    await expect(history.getByText(/\(from an archive\)/).first()).toBeVisible();
+    await expect(history).toContainText("2 events added");
+    await other.page.goto("/account");
 
     const files = unzipSync(new Uint8Array(readFileSync(zip)));
     const packed = (entries: Record<string, Uint8Array>, name: string) => {

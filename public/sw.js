@@ -28,7 +28,7 @@ self.addEventListener("activate", (e) =>
         for (const request of await (await caches.open(name)).keys()) {
           const { pathname } = new URL(request.url);
           if (pathname === WORDS) await now.put(WORDS, await (await caches.open(name)).match(request));
-          else if (timelineIn(pathname) || snapshotOf(pathname) || pathname === BEGUN) await keepWhole(now, pathname);
+          else if (timelineIn(pathname) || snapshotOf(pathname) || pathname === BEGUN) await keepWhole(now, pathname, pathname === BEGUN);
         }
         await caches.delete(name);
       }
@@ -36,17 +36,27 @@ self.addEventListener("activate", (e) =>
   ),
 );
 
-/** A page as it is now, with its scripts: without them it would not open. */
-async function keepWhole(cache, path) {
+/** The scripts and styles a page or a script names, those too that it fetches later. */
+const partsIn = (text) =>
+  [...text.matchAll(/(?:\/_next\/)?static\/chunks\/[\w./~-]+\.(?:js|css)/g)].map(([p]) => p.replace(/^(?!\/)/, "/_next/"));
+
+/**
+ * A page as it is now, with its scripts: without them it would not open. `later`: what those fetch in their turn as well, of a page that
+ * was never open here.
+ */
+async function keepWhole(cache, path, later = false) {
   try {
     const fresh = await fetch(path, { credentials: "same-origin" });
     if (!fresh.ok || fresh.redirected) return;
     const html = snapshotOf(path) ? "" : await fresh.clone().text();
     await cache.put(path, fresh);
-    for (const [part] of html.matchAll(/\/_next\/static\/[\w./~-]+\.(?:js|css)/g)) {
-      if (await cache.match(part)) continue;
-      const script = await fetch(part);
-      if (script.ok) await cache.put(part, script);
+    const seen = new Set(partsIn(html));
+    for (const part of seen) {
+      const kept = await cache.match(part);
+      const script = kept ?? (await fetch(part));
+      if (!script.ok) continue;
+      if (later && part.endsWith(".js")) for (const more of partsIn(await script.clone().text())) seen.add(more);
+      if (!kept) await cache.put(part, script);
     }
   } catch {
     // Without the network there is nothing to take it from.
@@ -67,7 +77,7 @@ self.addEventListener("message", (e) => {
       if (response?.ok && !response.redirected) await keep(cache, pathname, response);
     }
     await cache.put(WORDS, new Response(JSON.stringify(e.data.words)));
-    if (!(await cache.match(BEGUN))) await keepWhole(cache, BEGUN);
+    if (!(await cache.match(BEGUN))) await keepWhole(cache, BEGUN, true);
     await forgetOldest(cache);
     e.source?.postMessage({ kept: true });
   })();

@@ -7,6 +7,7 @@ import { accountPart as accountPartOf } from "@/server/accounts/account";
 import { db } from "@/server/db/pool";
 import { findDraftFile } from "@/server/media/find-file";
 import { findTimeline } from "@/server/timelines/queries";
+import { wholeHistory } from "@/server/timelines/restore-history";
 
 export async function accountPart([id]: [string]): Promise<string | null> {
   return accountPartOf(id);
@@ -21,9 +22,7 @@ export async function archiveTimeline([id, role, n]: [string, string, number]): 
   if (!found) return null;
   const frozen = toFrozen(found.timeline, true);
   const folder = `timelines/${n}`;
-  const changes = await db()<{ seq: number; at: Date; author: string; ops: unknown; was: unknown }[]>`
-    select c.seq, c.at, a.display_name as author, c.ops, c.was from change c join account a on a.id = c.author_id
-    where c.timeline_id = ${id} order by c.seq`;
+  const changes = await wholeHistory(id);
   const texts: [string, string][] = [
     [`${folder}/timeline.json`, canonicalJson(frozen)],
     [`${folder}/history.json`, JSON.stringify(changes)],

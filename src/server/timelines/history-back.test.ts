@@ -7,14 +7,13 @@ import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import type { Timeline } from "@/core/timeline/timeline";
-import { db } from "@/server/db/pool";
-import { isFailure } from "@/server/http/failure";
-import { makePerson, makeTimeline, withTestDatabase } from "@/server/testing/test-database";
-import { purgeTimeline } from "@/server/timelines/purge";
-import { findTimeline, historyOf } from "@/server/timelines/queries";
-import { restoreHistory } from "@/server/timelines/restore-history";
-import { takeChange } from "@/server/timelines/take-change";
-import { archiveTimeline } from "@/threads/archive-timeline";
+import { db } from "../db/pool";
+import { isFailure } from "../http/failure";
+import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
+import { purgeTimeline } from "./purge";
+import { findTimeline, historyOf } from "./queries";
+import { restoreHistory, wholeHistory } from "./restore-history";
+import { takeChange } from "./take-change";
 
 withTestDatabase("history_back");
 
@@ -51,10 +50,9 @@ const plain = (t: Timeline) => ({
   sources: [...t.sources.values()],
 });
 
-async function historyIn(timeline: string): Promise<ArchivedChange[]> {
-  const part = await archiveTimeline([timeline, "owner", 1]);
-  return JSON.parse(part!.texts.find(([path]) => path.endsWith("/history.json"))![1]) as ArchivedChange[];
-}
+/** As it lies in a file. */
+const historyIn = async (timeline: string) =>
+  JSON.parse(JSON.stringify(await wholeHistory(timeline))) as ArchivedChange[];
 
 it("a history is taken away and brought back: the same timeline, the same steps at the same times, names marked", async () => {
   const [nia, obi, zoe] = [await makePerson("Nia"), await makePerson("Obi"), await makePerson("Zoe")];

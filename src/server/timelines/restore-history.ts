@@ -9,6 +9,15 @@ import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { requireRight } from "./access";
 import { takeChangeIn } from "./take-change";
 
+/** Every change that was ever made to a timeline, as an archive holds it: when, by whom, the steps, and what was there before. */
+export async function wholeHistory(
+  timeline: string,
+): Promise<{ seq: number; at: Date; author: string; ops: unknown; was: unknown }[]> {
+  return db()<{ seq: number; at: Date; author: string; ops: unknown; was: unknown }[]>`
+    select c.seq, c.at, a.display_name as author, c.ops, c.was from change c join account a on a.id = c.author_id
+    where c.timeline_id = ${timeline} order by c.seq`;
+}
+
 /** So long is the name of an account. */
 const LONGEST_NAME = 60;
 /** How those are called who stand for people of an archive: they go with their timeline. */

@@ -149,7 +149,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   downloadData: "Nur die Daten (JSON)",
   bringBack: "Alles zurückbringen",
   bringBackMore:
-    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen. Was du schon hast, bleibt unberührt.",
+    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen und mit ihrem Verlauf, dessen Namen sagen, dass sie aus einem Archiv sind. Was du schon hast, bleibt unberührt.",
   withoutHistory: (title, why) => `„${title}“ kam ohne ihren Verlauf zurück: ${why}`,
   chooseArchive: "Archiv wählen",
   bringingBack: (title, n, of) => `${n} von ${of}: ${title}`,

@@ -149,7 +149,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   downloadData: "Solo los datos (JSON)",
   bringBack: "Traer todo de vuelta",
   bringBackMore:
-    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos. Lo que ya tienes no se toca.",
+    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos, y con su historial, cuyos nombres dicen que vienen de un archivo. Lo que ya tienes no se toca.",
   withoutHistory: (title, why) => `«${title}» ha vuelto sin su historial: ${why}`,
   chooseArchive: "Elegir un archivo",
   bringingBack: (title, n, of) => `${n} de ${of}: ${title}`,
