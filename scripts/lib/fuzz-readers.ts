@@ -12,10 +12,10 @@ import { emptyTimeline } from "@/core/timeline/timeline";
 import { chance } from "@/core/testing/seeded-timeline";
 
 /** Kinds of files that can be brought in, each with one that is good. */
-export const READERS = ["csv", "txt", "md", "html", "json", "ics", "ged", "ods", "xlsx"] as const;
+export const READERS = ["csv", "txt", "md", "html", "json", "ics", "ged", "ods", "xlsx", "zip"] as const;
 export type Reader = (typeof READERS)[number];
 
-const GOOD: Record<Exclude<Reader, "ods" | "xlsx" | "json">, string> = {
+const GOOD: Record<Exclude<Reader, "ods" | "xlsx" | "zip" | "json">, string> = {
   csv: 'When,Title,"Cate ""gory"""\n1846,"Bell\nrecast",Town\n03/04/1872,Flood,\n',
   txt: "- 1846 - Bell #town @ford\n2. 1872: Flood\n    It was long.\n\n    Very.\n",
   md: "# T\n\n| When | Title |\n| --- | :-: |\n| 1846 | Bell \\| two |\n\n## 1846: Bell\n\ntext\n\nSource: Book\n",
@@ -61,11 +61,16 @@ export async function fuzzReader(reader: Reader, count: number, seed: number): P
   const wrong: string[] = [];
   let made = 0;
   const good = { ...GOOD, json: readFileSync(join(process.cwd(), "fixtures", "frozen", "format-1.json"), "utf8") };
-  const parts = reader === "ods" || reader === "xlsx" ? unpacked(reader) : null;
+  const parts =
+    reader === "zip"
+      ? new Map([["data.json", good.json]])
+      : reader === "ods" || reader === "xlsx"
+        ? unpacked(reader)
+        : null;
   for (let i = 0; i < count; i++) {
     let bytes: Uint8Array;
     if (parts) {
-      const names = [...parts.keys()].filter((n) => /content|sheet|workbook|styles|shared|Types|rels/.test(n));
+      const names = [...parts.keys()].filter((n) => /content|sheet|workbook|styles|shared|Types|rels|data/.test(n));
       const spoilt = names[pick(names.length)]!;
       const all = Object.fromEntries(
         [...parts].map(([n, text]) => [n, new TextEncoder().encode(n === spoilt ? spoil(text, pick) : text)]),

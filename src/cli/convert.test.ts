@@ -31,7 +31,8 @@ describe("every pair of endings", () => {
     const ged = put("family.ged", GED);
     const known = outs.find((o) => o === ending);
     const input = to(`in${ending}`);
-    if (known) await convert(ged, input, OPTIONS);
+    if (ending === ".zip") await bundleForReaders();
+    if (known || ending === ".zip") await convert(ged, input, OPTIONS);
     else {
       const like = {
         ".tsv": ".csv",
@@ -99,7 +100,7 @@ describe("reading as the screen does", () => {
   });
 
   it.each<[string, () => string, RegExp]>([
-    ["an unknown ending", () => put("x.doc", ""), /a file ending in .csv, .*.ged or .json is needed/],
+    ["an unknown ending", () => put("x.doc", ""), /a file ending in .csv, .*.json or .zip is needed/],
     ["no such file", () => to("none.csv"), /there is no such file/],
     ["a broken one", () => put("x.xlsx", "PK"), /x.xlsx: The file cannot be read/],
     ["an empty one", () => put("e.csv", ""), /no row with a word/],
