@@ -6,6 +6,15 @@ const NAME = `fastigo-kept-${BUILD}`;
 const PATIENCE_MS = 4_000;
 /** So many timelines are kept, those opened last. */
 const MOST = 12;
+/** Said where no page has told the words yet. */
+const PLAIN = {
+  language: "en",
+  notConnected: "Not connected",
+  kept: "These timelines are kept on this device and can be written in; what you write is sent when the network is back.",
+  none: "No timeline is kept on this device.",
+  untitled: "Untitled",
+  begin: "Begin a new timeline, or go on with the one begun here",
+};
 /** Where a new timeline is begun without a network, and the words of this worker's own page. */
 const BEGUN = "/begun-here";
 const WORDS = "/kept-words";
@@ -143,7 +152,7 @@ async function home(request) {
     return await fetch(request);
   } catch {
     const cache = await caches.open(NAME);
-    const said = await (await cache.match(WORDS)).json();
+    const said = (await (await cache.match(WORDS))?.json()) ?? PLAIN;
     const lines = [];
     for (const r of await cache.keys()) {
       const { pathname } = new URL(r.url);

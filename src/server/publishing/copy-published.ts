@@ -4,6 +4,7 @@ import { copyEvents, copyTimeline, filesOf } from "@/core/change/copy-events";
 import type { Op } from "@/core/change/change";
 import type { Frozen } from "@/core/formats/frozen";
 import { timelineOfFile } from "@/core/bring-in/whole-timeline";
+import { between } from "@/core/timeline/place";
 import { db } from "../db/pool";
 import { type Failure, fail, refusal } from "../http/failure";
 import { copyMedia } from "../timelines/copy-into";
@@ -13,9 +14,6 @@ import { readTimeline } from "../timelines/queries";
 import { takeChangeIn } from "../timelines/take-change";
 import type { Published } from "./published";
 import { findVersion } from "./versions";
-
-/** Behind all other entries of an event. */
-const LAST = "zz";
 
 /** Whose work something was begun with, as it was published then. */
 const basedOn = (published: Published, { title, byline }: Frozen): Op => ({
@@ -74,12 +72,17 @@ export async function copyPublishedInto(
       });
       if (ids.length === 0) return fail("not_found");
       const text = [frozen.title, frozen.byline].filter(Boolean).join(". ");
-      for (const of of ids)
-        ops.push({
-          kind: "add_item",
-          id: nanoid(10),
-          fields: { of, list: "source", text, address: web, place: LAST },
-        });
+      const last = new Map<unknown, string>();
+      for (const op of ops)
+        if (op.kind === "add_item" && op.fields.list === "source")
+          last.set(op.fields.of, [last.get(op.fields.of) ?? "", op.fields.place ?? ""].sort()[1]!);
+      const chapters = new Set(ops.flatMap((op) => (op.kind === "add_event" && op.fields.chapter ? [op.id] : [])));
+      for (const of of ids) {
+        if (chapters.has(of)) continue;
+        // Behind the sources it has.
+        const place = between(last.get(of) || null, null);
+        ops.push({ kind: "add_item", id: nanoid(10), fields: { of, list: "source", text, address: web, place } });
+      }
       if (!target.timeline.basedOn) ops.push(basedOn(published, frozen));
       await takeChangeIn(tx, to, { id: nanoid(), author: by, base: target.seq, ops });
       return { copied: ids.length, title: frozen.title, events: ids };

@@ -4,6 +4,7 @@ import type { Op } from "@/core/change/change";
 import { descriptionFrom } from "@/core/text/write-description";
 import { toBase64 } from "@/core/text/base64";
 import { readWhen } from "@/core/time/read/read-when";
+import { between } from "@/core/timeline/place";
 import type { Visibility } from "@/core/timeline/visibility";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
@@ -262,6 +263,7 @@ describe("events of a published timeline", () => {
     const { nia, t, address } = await published({}, "Crossings", [
       { kind: "set_timeline", field: "byline", value: "Nia of 8B" },
       { kind: "set_event", id: "e1", field: "note", value: "ask the archive" },
+      { kind: "add_item", id: "i1", fields: { of: "e1", list: "source", text: "Toll book", place: "a5" } },
     ]);
     const obi = await makePerson("Obi");
     const own = await makeTimeline(obi.id, "Mine");
@@ -279,9 +281,13 @@ describe("events of a published timeline", () => {
     const { timeline } = (await findTimeline(own))!;
     expect(timeline.title).toBe("Mine");
     expect([...timeline.events.values()].map((e) => [e.title, e.note])).toEqual([["Ferry", ""]]);
-    expect([...timeline.items.values()].map((i) => [i.list, i.text, i.address])).toEqual([
+    const sources = [...timeline.items.values()].sort((a, b) => (a.place < b.place ? -1 : 1));
+    expect(sources.map((i) => [i.list, i.text, i.address])).toEqual([
+      ["source", "Toll book", ""],
       ["source", "Crossings. Nia of 8B", web],
     ]);
+    // Another one can be written behind it.
+    expect(between(sources[1]!.place, null) > sources[1]!.place).toBe(true);
     expect(timeline.basedOn).toMatchObject({ title: "Crossings", address: `/t/${address}` });
   });
 });
