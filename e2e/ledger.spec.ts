@@ -376,6 +376,28 @@ test("several rows at once: changed, dates moved, duplicated, copied into anothe
   await page.goto(address);
 });
 
+test("what can be done with a row is reached by keys, and the focus comes back", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Crossings");
+  await writeLines(page, LINES);
+  await stand(cell(page, "title", "Rope ferry"));
+  await page.keyboard.press("Control+ArrowRight");
+  const more = page.getByRole("button", { name: "More about Rope ferry" });
+  await expect(more).toBeFocused();
+  await page.keyboard.press("Enter");
+  const menu = page.getByRole("menu", { name: "More about Rope ferry" });
+  await expect(menu.getByRole("menuitem", { name: "Open the event sheet" })).toBeFocused();
+  await page.keyboard.press("ArrowDown");
+  await expect(menu.getByRole("menuitem", { name: "Insert before" })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(menu).toHaveCount(0);
+  await expect(more).toBeFocused();
+  await page.keyboard.press("Enter");
+  await menu.getByRole("menuitem", { name: "Duplicate" }).press("Enter");
+  await expect(row(page, "Rope ferry")).toHaveCount(2);
+  await expect(menu).toHaveCount(0);
+});
+
 test("ten thousand rows: true row numbers, and keys go through all of them", async ({ browser }) => {
   const { page } = await newPerson(browser, "Nia");
   const address = await newTimeline(page, "Many");

@@ -37,7 +37,8 @@ self.addEventListener("activate", (e) =>
         for (const request of await (await caches.open(name)).keys()) {
           const { pathname } = new URL(request.url);
           if (pathname === WORDS) await now.put(WORDS, await (await caches.open(name)).match(request));
-          else if (timelineIn(pathname) || snapshotOf(pathname) || pathname === BEGUN) await keepWhole(now, pathname, pathname === BEGUN);
+          else if (pathname === BEGUN) await keepWhole(now, BEGUN, true);
+          else if (timelineIn(pathname) || snapshotOf(pathname)) await keepWhole(now, pathname);
         }
         await caches.delete(name);
       }
@@ -47,7 +48,9 @@ self.addEventListener("activate", (e) =>
 
 /** The scripts and styles a page or a script names, those too that it fetches later. */
 const partsIn = (text) =>
-  [...text.matchAll(/(?:\/_next\/)?static\/chunks\/[\w./~-]+\.(?:js|css)/g)].map(([p]) => p.replace(/^(?!\/)/, "/_next/"));
+  [...text.matchAll(/(?:\/_next\/)?static\/chunks\/[\w./~-]+\.(?:js|css)/g)].map(([p]) =>
+    p.startsWith("/") ? p : `/_next/${p}`,
+  );
 
 /**
  * A page as it is now, with its scripts: without them it would not open. `later`: what those fetch in their turn as well, of a page that
@@ -85,7 +88,7 @@ self.addEventListener("message", (e) => {
       const response = await fetch(pathname, { credentials: "same-origin" }).catch(() => null);
       if (response?.ok && !response.redirected) await keep(cache, pathname, response);
     }
-    await cache.put(WORDS, new Response(JSON.stringify(e.data.words)));
+    if (e.data.words) await cache.put(WORDS, new Response(JSON.stringify(e.data.words)));
     if (!(await cache.match(BEGUN))) await keepWhole(cache, BEGUN, true);
     await forgetOldest(cache);
     e.source?.postMessage({ kept: true });

@@ -111,8 +111,9 @@ export function copyTimeline(from: Timeline, title: string, mediaFor: (media: st
   const ops: Op[] = [];
   const own = valuesOf(TIMELINE, from) as Record<string, unknown>;
   const usual = emptyOf(TIMELINE) as Record<string, unknown>;
+  // A new timeline has the language of whoever made it: that of the other one is said always.
   for (const field of namesOf(TIMELINE, (f) => !f.serverOnly))
-    if (field !== "title" && !sameValue(own[field], usual[field]))
+    if (field !== "title" && (field === "language" || !sameValue(own[field], usual[field])))
       ops.push({ kind: "set_timeline", field, value: own[field] as Value });
   ops.push({ kind: "set_timeline", field: "title", value: title });
   for (const text of OWN_TEXTS)

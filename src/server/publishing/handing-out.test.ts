@@ -1,6 +1,8 @@
 import { nanoid } from "nanoid";
 import { describe, expect, it } from "vitest";
 import type { Op } from "@/core/change/change";
+import { speakIn } from "@/core/language/spoken";
+import { knowLanguages } from "@/core/testing/languages";
 import { descriptionFrom } from "@/core/text/write-description";
 import { toBase64 } from "@/core/text/base64";
 import { readWhen } from "@/core/time/read/read-when";
@@ -23,6 +25,7 @@ import { type Asked, findable, searchPublished } from "./search";
 import { chooseWord } from "./short-link";
 
 withTestDatabase("handing_out");
+knowLanguages();
 
 const edit = (t: string, author: string, ...ops: Op[]) => takeChange(t, { id: nanoid(), author, base: 0, ops });
 const asked = (from = "10.0.0.1", cookie = "") =>
@@ -246,8 +249,11 @@ describe("copy as mine", () => {
     const obi = await makePerson("Obi");
     expect(await copyPublished(await at(address), obi.id)).toMatchObject({ failed: "copies_not_allowed" });
     await publish(t, nia.id, { visibility: "link", copies: true }, false);
-    const { id } = must(await copyPublished(await at(address), obi.id));
+    const seen = await at(address);
+    const { id } = must(await speakIn("de", () => copyPublished(seen, obi.id)));
     const { timeline } = (await findTimeline(id))!;
+    // It stays in its own language, whoever copies it.
+    expect(timeline.language).toBe("en");
     expect([...timeline.events.values()].map((e) => [e.title, e.note])).toEqual([["Ferry", ""]]);
     expect(timeline.basedOn).toMatchObject({ title: "Crossings", byline: "Nia of 8B", address: `/t/${address}` });
     expect([...timeline.events.values()][0]!.description.length).toBeGreaterThan(0);

@@ -3,6 +3,8 @@ import { nanoid } from "nanoid";
 import { expect, it } from "vitest";
 import type { Op } from "@/core/change/change";
 import { type ArchivedChange, historyThere } from "@/core/change/history-there";
+import { speakIn } from "@/core/language/spoken";
+import { knowLanguages } from "@/core/testing/languages";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
@@ -16,6 +18,7 @@ import { restoreHistory, wholeHistory } from "./restore-history";
 import { takeChange } from "./take-change";
 
 withTestDatabase("history_back");
+knowLanguages();
 
 const EVENTS = ["a", "b", "c"];
 const anEvent = fc.constantFrom(...EVENTS);
@@ -68,7 +71,8 @@ it("a history is taken away and brought back: the same timeline, the same steps 
         }
         // As if some of it had been written on other days.
         await db()`update change set at = at - seq * interval '1 day' where timeline_id = ${id}`;
-        const there = await makeTimeline(zoe.id, "");
+        // Whoever brings it back is spoken to in German; the timeline stays in its own language.
+        const there = await speakIn("de", () => makeTimeline(zoe.id, ""));
         const history = historyThere(await historyIn(id), () => null);
         expect(await restoreHistory(there, zoe.id, history)).toEqual({ seq: history.length });
         const [was, is] = [await findTimeline(id), await findTimeline(there)];

@@ -1,6 +1,8 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import type { ArchivedChange } from "@/core/change/history-there";
+import type { Op } from "@/core/change/change";
+import { emptyTimeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/editor-history";
 import { CLOSED } from "../classes/one-time-code";
 import { isGroupWork } from "../classes/reach";
@@ -36,10 +38,7 @@ export async function restoreHistory(
   return db()
     .begin(async (tx): Promise<Failure | { seq: number }> => {
       await requireRight(tx, timeline, by, "own");
-      const [empty] = await tx`
-        select from timeline t where t.id = ${timeline} and t.seq <= 1
-          and not exists (select from event e where e.timeline_id = t.id) for update`;
-      if (!empty || (await isGroupWork(tx, timeline))) throw new Refused(fail("not_empty"));
+      if (!(await emptied(tx, timeline)) || (await isGroupWork(tx, timeline))) throw new Refused(fail("not_empty"));
       const authors = new Map<string, string>();
       const now = Date.now();
       let last = 0;
@@ -54,6 +53,19 @@ export async function restoreHistory(
       return { seq: last };
     })
     .catch(refusal);
+}
+
+/** Takes back what a timeline begins with (its title, subject and language), if nothing else was ever done in it; else false. */
+async function emptied(tx: Tx, timeline: string): Promise<boolean> {
+  const [row] = await tx<{ seq: number }[]>`select seq from timeline where id = ${timeline} for update`;
+  const log = await tx<{ ops: Op[] }[]>`select ops from change where timeline_id = ${timeline}`;
+  const isBeginning = (op: Op) => op.kind === "set_timeline" && ["title", "subject", "language"].includes(op.field);
+  if (!row || row.seq !== log.length || !log.every((c) => c.ops.every(isBeginning))) return false;
+  await tx`delete from change where timeline_id = ${timeline}`;
+  await tx`
+    update timeline set seq = 0, log_bytes = 0, title = '', subject = '', language = ${emptyTimeline("").language}
+    where id = ${timeline}`;
+  return true;
 }
 
 async function makeStandIn(tx: Tx, timeline: string, authors: Map<string, string>, author: string): Promise<string> {
