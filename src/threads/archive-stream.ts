@@ -31,8 +31,8 @@ export async function archiveOf(account: string): Promise<Failure | AsyncGenerat
       if (!part) continue;
       if (isFailure(part)) throw new Error(part.failed);
       for (const [path, text] of part.texts) yield [path, text];
-      for (const [media, path] of part.media) {
-        const blob = await findDraftFile(id, media, "full");
+      for (const [media, path, size] of part.media) {
+        const blob = await findDraftFile(id, media, size);
         if (blob) yield [path, bytesOf(blob)];
       }
     }

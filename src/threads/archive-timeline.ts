@@ -16,7 +16,7 @@ export async function accountPart([id]: [string]): Promise<string | null> {
 /** What an archive holds of a timeline but the bytes of its media: it as it stands, its whole history, and which files follow. */
 export async function archiveTimeline([id, role, n]: [string, string, number]): Promise<{
   texts: [path: string, text: string][];
-  media: [id: string, path: string][];
+  media: [id: string, path: string, size: string][];
 } | null> {
   const found = await findTimeline(id);
   if (!found) return null;
@@ -32,13 +32,17 @@ export async function archiveTimeline([id, role, n]: [string, string, number]): 
     size: Buffer.byteLength(text),
     sha256: createHash("sha256").update(text).digest("hex"),
   }));
-  const media: [string, string][] = [];
+  const media: [string, string, string][] = [];
   for (const m of mediaIn(frozen)) {
-    const blob = await findDraftFile(id, m, "full");
+    const [row] = await db()<{ name: string; kind: string; moves: boolean }[]>`
+      select name, kind, exists (select from media_file f where f.media_id = m.id and f.size = 'moving') as moves
+      from media m where id = ${m}`;
+    // Of a video "full" would be its still, and of what moves one picture of it.
+    const size = row?.kind !== "picture" ? "whole" : row.moves ? "moving" : "full";
+    const blob = await findDraftFile(id, m, size);
     if (!blob) continue;
-    const [row] = await db()<{ name: string }[]>`select name from media where id = ${m}`;
     const path = `${folder}/media/${m}`;
-    media.push([m, path]);
+    media.push([m, path, size]);
     files.push({ path, size: blob.size, sha256: blob.hash, ...(row?.name ? { name: row.name } : {}) });
   }
   const index: ArchiveIndex = { id, role, title: frozen.title, files };
