@@ -1,7 +1,7 @@
 // npm test: everything, on a database cluster that is made for it and removed. Ends with one line that adds up all runners.
 // usage: npm test [-- unit|e2e [names of files]]
 import { spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
@@ -13,8 +13,8 @@ process.env.MIRROR = "1";
 
 const only = process.argv[2];
 const totals = { passed: 0, failed: 0, skipped: 0 };
-/** What failed, and what passed only when it was tried again, named at the end. */
-const named = { failed: [], again: [] };
+/** What failed, what passed only when it was tried again, and servers that ended by themselves: named at the end. */
+const named = { failed: [], again: [], falls: [] };
 
 /** Runs a command to its end and gives its status. */
 function go(command, args, env) {
@@ -133,11 +133,15 @@ await run(async () => {
     if (only !== "unit") {
       const build = await ensureBuilt();
       const file = join(reports, "playwright.json");
+      const falls = join(reports, "falls");
+      writeFileSync(falls, "");
       const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], {
         TEST_CLUSTER: cluster.urlOf("{name}"),
         FASTIGO_BUILD: build,
         PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+        FASTIGO_FALLS: falls,
       });
+      named.falls.push(...readFileSync(falls, "utf8").split("\n").filter(Boolean));
       count(file, status, (r) => ({
         passed: r.stats.expected + r.stats.flaky,
         failed: r.stats.unexpected + r.errors.length,
@@ -150,6 +154,7 @@ await run(async () => {
     end();
   }
   for (const name of named.failed) say(`Failed: ${name}`);
+  for (const fall of named.falls) say(`Seen: ${fall}`);
   for (const name of named.again) say(`Passed only when it was tried again: ${name}`);
   say(`\n${totals.passed} passed, ${totals.failed} failed${totals.skipped > 0 ? `, ${totals.skipped} skipped` : ""}`);
   process.exit(totals.failed > 0 || totals.passed === 0 ? 1 : 0);

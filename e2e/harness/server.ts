@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from "node:child_process";
+import { appendFileSync } from "node:fs";
 import { join } from "node:path";
 import postgres from "postgres";
 import { migrate } from "../../db/migrate.mjs";
@@ -52,9 +53,21 @@ export async function startServer(
       },
     });
     child = running;
+    let answered = false;
+    running.once("exit", (code, signal) => {
+      if (running.killed) return;
+      const how = `the server of ${name} ${signal ? `was ended by ${signal}` : `ended with status ${code}`}, unasked`;
+      console.error(`\n${how}`);
+      if (process.env.FASTIGO_FALLS) appendFileSync(process.env.FASTIGO_FALLS, `${how}\n`);
+      // As where people work, where it is watched over: what is asked afterwards is answered.
+      if (answered) begin(more).catch((error) => console.error(error));
+    });
     const end = Date.now() + 60_000;
     for (;;) {
-      if (await answers(`${url}/api/health`)) return;
+      if (await answers(`${url}/api/health`)) {
+        answered = true;
+        return;
+      }
       if (Date.now() > end || running.exitCode !== null) throw new Error("The server for the tests did not answer.");
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
