@@ -328,6 +328,7 @@ const TABLE: Record<string, Row> = {
   "POST /api/join/[token]": ["sign in", "nothing", "yes", "yes", "yes", "nothing", "nothing", "nothing", "nothing"],
   "POST /api/session/code": EVERYBODY,
   "POST /api/classes": SIGNED_IN,
+  "POST /api/classes/from-archive": SIGNED_IN,
   "PATCH /api/classes/[id]": TEACHER,
   "POST /api/classes/[id]/members/[account]/code": TEACHER,
   "PATCH /api/classes/[id]/members/[account]": TEACHER,

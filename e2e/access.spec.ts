@@ -11,6 +11,28 @@ import { silence } from "./harness/silence";
 
 const APP = join(import.meta.dirname, "..", "src", "app");
 
+/** A class of an archive in which nothing ever happened. */
+const emptyClass = {
+  fastigo: "class",
+  format: 1,
+  name: "Old",
+  zone: "UTC",
+  publishLimit: "link",
+  retentionMonths: 24,
+  outsidePlayers: true,
+  recording: true,
+  notice: "",
+  bylines: "no_names",
+  createdAt: "2025-09-01T08:00:00.000Z",
+  archivedAt: null,
+  teacher: "t",
+  people: [],
+  members: [],
+  works: [],
+  given: [],
+  rows: {},
+};
+
 /** Every page and every method of every route below src/app. */
 function routeTree(folder = APP): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -407,6 +429,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         "POST /api/timelines/[id]/pictures": { address: `${process.env.E2E_PICTURE_SITE}/ferry.png` },
         "POST /api/timelines/[id]/classmates": { account: classmate.id },
         "POST /api/classes": { name: "New" },
+        "POST /api/classes/from-archive": { class: emptyClass, works: [], own: [] },
         "POST /api/schools": { name: "New" },
         "PATCH /api/schools/[id]": { publishLimit: "school" },
         "POST /api/schools/[id]/teachers": { email: colleague.email, role: "administrator" },

@@ -1,20 +1,8 @@
 import { readFile } from "node:fs/promises";
-import { type Browser, expect, type Page, test } from "@playwright/test";
-import { type Actor, assignmentBody, school } from "./attack/actor";
+import { expect, test } from "@playwright/test";
+import { assignmentBody, school } from "./attack/actor";
+import { browserOf } from "./harness/classes";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
-
-/** Somebody who is signed in already, in a browser of their own. */
-async function browserOf(browser: Browser, actor: Actor): Promise<Page> {
-  const context = await browser.newContext({
-    baseURL: serverUrl(),
-    viewport: { width: 1280, height: 800 },
-    reducedMotion: "reduce",
-  });
-  await context.addCookies(
-    actor.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-  );
-  return context.newPage();
-}
 
 test("work comes back to improve and is handed in again; both are side by side at the desk", async ({ browser }) => {
   const s = await school(serverUrl());

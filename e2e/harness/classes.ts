@@ -1,5 +1,6 @@
-import { type Browser, expect } from "@playwright/test";
-import { newPerson, type Person } from "./people";
+import { type Browser, expect, type Page } from "@playwright/test";
+import type { Actor } from "../attack/actor";
+import { newPerson, type Person, serverUrl } from "./people";
 
 /** A class by its teacher, with as many students who have accounts as there are names. */
 export async function classOf(
@@ -37,4 +38,17 @@ export async function shortAssignment(ward: Person, klass: string, options: obje
   });
   expect(made.status()).toBe(200);
   return ((await made.json()) as { id: string }).id;
+}
+
+/** Somebody who is signed in already, in a browser of their own. */
+export async function browserOf(browser: Browser, actor: Actor): Promise<Page> {
+  const context = await browser.newContext({
+    baseURL: serverUrl(),
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: "reduce",
+  });
+  await context.addCookies(
+    actor.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
+  );
+  return context.newPage();
 }

@@ -6,6 +6,8 @@ import { archiveReadme } from "@/core/words/folder";
 import { timelinesIn } from "@/server/accounts/account";
 import { type Failure, fail, isFailure } from "@/server/http/failure";
 import { findDraftFile } from "@/server/media/find-file";
+import { classesTaught } from "@/server/classes/archive-class";
+import type { ArchivePart } from "./archive-timeline";
 import { bytesOf } from "./folder-stream";
 import { inThread } from "./in-thread";
 
@@ -18,7 +20,13 @@ export async function archiveOf(account: string): Promise<Failure | AsyncGenerat
   if (own === null) return fail("not_found");
   if (isFailure(own)) return own;
   const timelines = await timelinesIn(account);
-  const head: ArchiveHead = { fastigo: ARCHIVE_NAME, format: ARCHIVE_FORMAT, timelines: timelines.length };
+  const classes = await classesTaught(account);
+  const head: ArchiveHead = {
+    fastigo: ARCHIVE_NAME,
+    format: ARCHIVE_FORMAT,
+    timelines: timelines.length,
+    ...(classes.length > 0 ? { classes: classes.length } : {}),
+  };
   return zipStream(all());
 
   async function* all(): AsyncGenerator<ZipEntry> {
@@ -30,11 +38,21 @@ export async function archiveOf(account: string): Promise<Failure | AsyncGenerat
       // Deleted while the rest was being sent.
       if (!part) continue;
       if (isFailure(part)) throw new Error(part.failed);
-      for (const [path, text] of part.texts) yield [path, text];
-      for (const [media, path, size] of part.media) {
-        const blob = await findDraftFile(id, media, size);
-        if (blob) yield [path, bytesOf(blob)];
-      }
+      yield* entriesOf(part);
     }
+    for (const [n, { id }] of classes.entries()) {
+      const parts = await inThread("archiveClass", [id, account, n + 1], how);
+      if (!parts) continue;
+      if (isFailure(parts)) throw new Error(parts.failed);
+      for (const part of parts) yield* entriesOf(part);
+    }
+  }
+}
+
+async function* entriesOf({ texts, media }: ArchivePart): AsyncGenerator<ZipEntry> {
+  for (const [path, text] of texts) yield [path, text];
+  for (const [timeline, id, path, size] of media) {
+    const blob = await findDraftFile(timeline, id, size);
+    if (blob) yield [path, bytesOf(blob)];
   }
 }

@@ -23,6 +23,7 @@ import { findVersion, type StoredPage, storePage } from "@/server/publishing/ver
 import { publish as publishNow, type Wishes } from "@/server/publishing/publish";
 import { findTimeline } from "@/server/timelines/queries";
 import { stateAt } from "@/server/timelines/past";
+import { restoreClass as restoreClassNow } from "@/server/classes/restore-class";
 import { restoreHistory as restoreNow } from "@/server/timelines/restore-history";
 import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
 import { deskSubmission, drawingsOf } from "./desk-submission";
@@ -135,6 +136,11 @@ export async function restoreHistory([timeline, by, changes]: [string, string, A
   return restoreNow(timeline, by, changes);
 }
 
+/** A class of an archive, made once more of the works that were brought back before. */
+export async function restoreClass([by, archived, works, own]: Parameters<typeof restoreClassNow>) {
+  return restoreClassNow(by, archived, works, own);
+}
+
 /** Everything of a person, as JSON; null when there is no such account. */
 export async function everything([account]: [string]): Promise<string | null> {
   return exportOf(account);
@@ -159,4 +165,4 @@ export async function keepPast([id, seq]: [string, number]): Promise<true> {
 }
 
 export { folderParts, guide, linkPicture, makePaper, makePicture, planPaper, textSheets } from "./make-files";
-export { accountPart, archiveTimeline } from "./archive-timeline";
+export { accountPart, archiveClass, archiveTimeline } from "./archive-timeline";

@@ -80,7 +80,12 @@ export function missingText(check: Check, words: LackWords): string {
     const how = words[say] as string | ((...told: unknown[]) => string);
     return typeof how === "string" ? how : how(...told);
   };
-  return check.lacks.map(says).join(", ");
+  try {
+    return check.lacks.map(says).join(", ");
+  } catch {
+    // Out of an archive, which anybody can write.
+    return check.missing;
+  }
 }
 
 /** Words that also note what they were asked to say. */

@@ -2,14 +2,19 @@
 export const ARCHIVE_FORMAT = 1;
 export const ARCHIVE_NAME = "everything of mine";
 
-/** `archive.json`, the first file: what this is, and how many timelines follow. */
+/** `archive.json`, the first file: what this is, and how many timelines and classes follow. */
 export interface ArchiveHead {
   fastigo: typeof ARCHIVE_NAME;
   format: number;
   timelines: number;
+  /** Classes with their works, after the timelines; missing: none. */
+  classes?: number;
 }
 
-/** `timelines/N/index.json`, before the other files of each timeline: which they are, with their SHA-256. */
+/**
+ * `timelines/N/index.json`, before the other files of each timeline: which they are, with their SHA-256. So are `classes/N/works/M/` and,
+ * after all works of it, `classes/N/`, whose `id` and `title` are those of the class.
+ */
 export interface ArchiveIndex {
   id: string;
   role: string;
@@ -32,6 +37,9 @@ const PATHS = [
   /^README\.txt$/,
   /^timelines\/\d{1,6}\/(?:index|timeline|history)\.json$/,
   /^timelines\/\d{1,6}\/media\/[A-Za-z0-9_-]{1,40}$/,
+  /^classes\/\d{1,6}\/(?:index|class)\.json$/,
+  /^classes\/\d{1,6}\/works\/\d{1,6}\/(?:index|timeline)\.json$/,
+  /^classes\/\d{1,6}\/works\/\d{1,6}\/media\/[A-Za-z0-9_-]{1,40}$/,
 ];
 export const isArchivePath = (path: string): boolean => PATHS.some((p) => p.test(path));
 

@@ -5,13 +5,13 @@ import { useState } from "react";
 import { WORDS } from "@/core/words/accounts";
 import { buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
-import { bringBack } from "./read-archive";
+import { type BroughtBack, bringBack } from "./read-archive";
 
 /** Brings the timelines of an archive back, one after another. */
 export function BringBack() {
   const router = useRouter();
   const [at, setAt] = useState<string | null>(null);
-  const [came, setCame] = useState<{ done: number; problems: string[] } | null>(null);
+  const [came, setCame] = useState<BroughtBack | null>(null);
   const take = async (file: File) => {
     setCame(null);
     setAt(file.name);
@@ -41,6 +41,14 @@ export function BringBack() {
       <div role="status" className="mt-2">
         {at}
         {came && came.done > 0 ? <p className="font-bold text-verdigris">{WORDS.broughtBack(came.done)}</p> : null}
+        {came?.classes.map((c) => (
+          <p key={c.id}>
+            <a href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
+              {WORDS.classBack(c.name)}
+            </a>{" "}
+            {WORDS.classBackMore}
+          </p>
+        ))}
       </div>
       {came?.problems.map((p) => (
         <Problem key={p} text={p} className="mt-1" />

@@ -12,6 +12,39 @@ const some = { type: "integer", minimum: 0, maximum: 1_000 };
 const asked = (kinds: RequirementKind[], more: Record<string, object>, optional: string[] = []) =>
   object({ kind: { enum: kinds }, ...more, wished: { const: true } }, [...optional, "wished"]);
 const count = { type: "integer", minimum: 1, maximum: 10_000 };
+export const REQUIREMENTS_SCHEMA = {
+  type: "array",
+  maxItems: 40,
+  items: {
+    anyOf: [
+      asked(
+        ["events", "spans", "words_in_all", "introduction", "conclusion", "further", "close_up", "places", "parts"],
+        { count, most: count },
+        ["most"],
+      ),
+      asked(["media"], { count, of: { type: "array", minItems: 1, uniqueItems: true, items: { enum: MEDIA_SORTS } } }, [
+        "of",
+      ]),
+      asked(["sources"], { count }, ["count"]),
+      asked(["words"], { count, least: count }, ["count", "least"]),
+      asked(["around"], { event: { type: "string", maxLength: 300 }, before: some, after: some }),
+      asked(["structured", "beyond_encyclopedias", "credits", "given", "voice_each", "voice_whole"], {}),
+      asked(["categories"], {
+        names: {
+          type: "array",
+          minItems: 1,
+          maxItems: 20,
+          items: { type: "string", minLength: 1, maxLength: 60 },
+        },
+      }),
+    ],
+  },
+};
+export const TEXTS_SCHEMA = {
+  type: "array",
+  maxItems: 12,
+  items: object({ title: { type: "string", maxLength: 200 }, text: { type: "string", maxLength: 20_000 } }),
+};
 /** An assignment as its teacher sets it. */
 export const readAssignment = ajv.compile(
   object(
@@ -38,46 +71,7 @@ export const readAssignment = ajv.compile(
         ),
       },
       period: WHEN_SCHEMA,
-      requirements: {
-        type: "array",
-        maxItems: 40,
-        items: {
-          anyOf: [
-            asked(
-              [
-                "events",
-                "spans",
-                "words_in_all",
-                "introduction",
-                "conclusion",
-                "further",
-                "close_up",
-                "places",
-                "parts",
-              ],
-              { count, most: count },
-              ["most"],
-            ),
-            asked(
-              ["media"],
-              { count, of: { type: "array", minItems: 1, uniqueItems: true, items: { enum: MEDIA_SORTS } } },
-              ["of"],
-            ),
-            asked(["sources"], { count }, ["count"]),
-            asked(["words"], { count, least: count }, ["count", "least"]),
-            asked(["around"], { event: { type: "string", maxLength: 300 }, before: some, after: some }),
-            asked(["structured", "beyond_encyclopedias", "credits", "given", "voice_each", "voice_whole"], {}),
-            asked(["categories"], {
-              names: {
-                type: "array",
-                minItems: 1,
-                maxItems: 20,
-                items: { type: "string", minLength: 1, maxLength: 60 },
-              },
-            }),
-          ],
-        },
-      },
+      requirements: REQUIREMENTS_SCHEMA,
       given: {
         type: "array",
         maxItems: 100,
@@ -91,11 +85,7 @@ export const readAssignment = ajv.compile(
           grouping: { enum: ["pupils", "single", "teacher"] },
           blind: { type: "boolean" },
           rubric: maybe(RUBRIC_SCHEMA),
-          texts: {
-            type: "array",
-            maxItems: 12,
-            items: object({ title: { type: "string", maxLength: 200 }, text: { type: "string", maxLength: 20_000 } }),
-          },
+          texts: TEXTS_SCHEMA,
           model: maybe({ type: "string", maxLength: 40 }),
           modelShown: { enum: ["never", "before", "after"] },
           worksShown: { enum: ["chosen", "handed_in", "due"] },

@@ -33,6 +33,8 @@ export interface SchoolClass {
   school: { id: string; name: string; publishLimit: Visibility } | null;
   /** When its year was ended; null: it goes on. */
   archivedAt: Date | null;
+  /** When it came back out of an archive; null: it was made here. */
+  fromArchiveAt: Date | null;
   /** The class of the year before. */
   follows: string | null;
 }
@@ -120,7 +122,7 @@ export async function findClass(id: string): Promise<SchoolClass | null> {
   const [row] = await db()<SchoolClass[]>`
     select c.id, c.name, c.join_code, c.publish_limit, c.retention_months, c.zone, c.outside_players, c.recording, (
       select string_agg(a.display_name, ', ' order by t.joined_at, a.id) from class_teacher t join account a on a.id = t.account_id
-      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.follows, c.notice, c.bylines,
+      where t.class_id = c.id and t.role <> 'assistant') as teacher, c.archived_at, c.from_archive_at, c.follows, c.notice, c.bylines,
       case when o.id is not null then jsonb_build_object('id', o.id, 'name', o.name, 'publishLimit', o.publish_limit) end as school
     from class c left join organisation o on o.id = c.organisation_id where c.id = ${id}`;
   return row ?? null;

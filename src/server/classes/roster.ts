@@ -45,13 +45,15 @@ export async function addRoster(
     for (const e of wanted as RosterEntry[]) {
       if (there.has(rosterKey(e))) continue;
       there.add(rosterKey(e));
-      slips.push(await enrol(tx, klass, e));
+      const { id: _, ...slip } = await enrol(tx, klass, e);
+      slips.push(slip);
     }
     return { slips, there: wanted.length - slips.length };
   });
 }
 
-async function enrol(tx: Tx, klass: string, e: RosterEntry): Promise<Slip> {
+/** Makes an account for somebody of a class, and its slip. */
+export async function enrol(tx: Tx, klass: string, e: RosterEntry): Promise<Slip & { id: string }> {
   const id = nanoid();
   const signInName = await newSignInName(e.displayName, async (name) => {
     const made = await tx`
@@ -60,7 +62,7 @@ async function enrol(tx: Tx, klass: string, e: RosterEntry): Promise<Slip> {
     return made.length > 0;
   });
   await tx`insert into class_member (class_id, account_id, note, roster_id) values (${klass}, ${id}, ${e.note}, ${e.id ?? ""})`;
-  return { displayName: e.displayName, note: e.note, signInName, code: await firstCode(tx, id) };
+  return { id, displayName: e.displayName, note: e.note, signInName, code: await firstCode(tx, id) };
 }
 
 async function firstCode(tx: Tx, account: string): Promise<string> {

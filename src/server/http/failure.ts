@@ -38,6 +38,7 @@ const STATUS: Record<FailureCode, number> = {
   rubrics_full: 413,
   comments_full: 413,
   owner_stays: 409,
+  altered_archive: 400,
   not_empty: 409,
   group_edits: 409,
   group_writes: 403,

@@ -17,11 +17,11 @@ export async function findDraftFile(timeline: string, media: string, size: strin
   return row ? { ...row, size: Number(row.size) } : null;
 }
 
-/** A file of media that a frozen version shows; what the draft holds beside it is not reached this way. */
+/** A file of media that a frozen version shows, by the name it has there; what the draft holds beside it is not reached this way. */
 export async function findFrozenFile(version: string, media: string, size: string): Promise<BlobInfo | null> {
   const [row] = await db()<(Omit<BlobInfo, "size"> & { size: string })[]>`
     select b.hash, b.size, b.type, b.store from version_media v join media_file f on f.media_id = v.media_id join blob b on b.hash = f.hash
-    where v.version_id = ${version} and v.media_id = ${media} and f.size = any(${inPlaceOf(size)})
+    where v.version_id = ${version} and v.called = ${media} and f.size = any(${inPlaceOf(size)})
     order by array_position(${inPlaceOf(size)}::text[], f.size) limit 1`;
   return row ? { ...row, size: Number(row.size) } : null;
 }

@@ -38,6 +38,6 @@ export async function freeze(
       ${read.seq}, ${purpose}, ${FROZEN_FORMAT}, ${json}, ${hash}, ${by})
     returning number`;
   for (const media of mediaIn(frozen))
-    await tx`insert into version_media (version_id, media_id) values (${id}, ${media})`;
+    await tx`insert into version_media (version_id, media_id, called) values (${id}, ${media}, ${media})`;
   return { id, number: row!.number, hash, seq: read.seq, frozen };
 }

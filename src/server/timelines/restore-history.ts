@@ -69,12 +69,18 @@ async function emptied(tx: Tx, timeline: string): Promise<boolean> {
 }
 
 async function makeStandIn(tx: Tx, timeline: string, authors: Map<string, string>, author: string): Promise<string> {
-  const id = standIn(timeline, authors.size);
-  const name = WORDS.fromArchive(author).slice(0, LONGEST_NAME);
+  const id = await standInFor(tx, timeline, authors.size, author);
+  authors.set(author, id);
+  return id;
+}
+
+/** An account that stands for the nth person of an archive in a timeline, whatever name is given; nobody can come in by it. */
+export async function standInFor(tx: Tx, timeline: string, n: number, called: string): Promise<string> {
+  const id = standIn(timeline, n);
+  const name = WORDS.fromArchive(called).slice(0, LONGEST_NAME);
   await tx`
     insert into account (id, display_name, password_hash, deleted_at) values (${id}, ${name}, ${CLOSED}, now())
     on conflict (id) do update set display_name = excluded.display_name`;
-  authors.set(author, id);
   return id;
 }
 

@@ -2,6 +2,7 @@ import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/pages";
 import { WORDS as PRIVACY } from "@/core/words/privacy";
 import { WORDS as PEOPLE } from "@/core/words/people";
+import { zonedText } from "@/core/time/zoned";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { PlatformButton } from "@/features/classes/platform-button";
@@ -49,6 +50,9 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
             </p>
           ) : null}
           {found.archivedAt ? <p className="font-bold">{PEOPLE.yearOver}</p> : null}
+          {found.fromArchiveAt ? (
+            <p className="text-quiet">{PEOPLE.fromArchive(zonedText(found.fromArchiveAt, found.zone))}</p>
+          ) : null}
           {role === "student" ? (
             <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
           ) : null}

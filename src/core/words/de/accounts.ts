@@ -149,8 +149,12 @@ export const WORDS: Like<typeof En.WORDS> = {
   downloadData: "Nur die Daten (JSON)",
   bringBack: "Alles zurückbringen",
   bringBackMore:
-    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen und mit ihrem Verlauf, dessen Namen sagen, dass sie aus einem Archiv sind. Was du schon hast, bleibt unberührt.",
+    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen und mit ihrem Verlauf, dessen Namen sagen, dass sie aus einem Archiv sind. Eine Klasse, die du unterrichtest, kommt mit ihren Aufgaben, dem Abgegebenen und den Bewertungen zurück; ihre Lernenden bekommen neue Zettel zum Anmelden. Was du schon hast, bleibt unberührt.",
   withoutHistory: (title, why) => `„${title}“ kam ohne ihren Verlauf zurück: ${why}`,
+  classBack: (name) => `Die Klasse „${name}“ wurde zurückgebracht.`,
+  classBackMore: "Ihre Lernenden kommen mit den Zetteln herein, die ihre Seite macht.",
+  brokenOffClasses: (done, of, classes, ofClasses) =>
+    `Das Archiv endet, bevor es ganz ist: ${many(done)} von ${many(of)} Zeitleisten und ${many(classes)} von ${many(ofClasses)} Klassen waren darin, und die wurden hereingebracht.`,
   chooseArchive: "Archiv wählen",
   bringingBack: (title, n, of) => `${n} von ${of}: ${title}`,
   broughtBack: (n) =>
@@ -161,7 +165,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   brokenOff: (done, of) =>
     `Das Archiv endet, bevor es ganz ist: ${many(done)} von ${many(of)} Zeitleisten waren darin, und die wurden hereingebracht.`,
   altered: (title) =>
-    `Eine Datei von „${title}“ ist nicht, was das Archiv von ihr sagt: Sie wurde verändert oder ist beschädigt. Diese Zeitleiste wurde nicht hereingebracht.`,
+    `Eine Datei von „${title}“ ist nicht, was das Archiv von ihr sagt: Sie wurde verändert oder ist beschädigt. Sie wurde nicht hereingebracht.`,
   noAnswer: "Der Server antwortet nicht. Versuch es noch einmal.",
   notBrought: (title, why) => `„${title}“ wurde nicht hereingebracht. ${why}`,
 };

@@ -56,6 +56,8 @@ export const FAILURES: Record<FailureCode, string> = {
   mark_needs_reason:
     "Diese Note wurde schon zurückgegeben. Sag, warum sie geändert wird: Die Gruppe liest den Grund, und die Note davor bleibt aufgehoben.",
   not_returned_yet: `Darauf lässt sich antworten, sobald es zurückgegeben ist, und bis zu hundertmal. ${UNSENT}`,
+  altered_archive:
+    "Die Klasse in diesem Archiv passt nicht zu ihren eigenen Quittungen: Was abgegeben wurde, ist verändert worden, nachdem seine Prüfsumme genommen war. Die Klasse wurde nicht zurückgebracht.",
   not_empty:
     "In dieser Zeitleiste wurde schon etwas geschrieben, deshalb kann kein Verlauf in sie zurückgebracht werden. Nichts wurde geändert.",
   owner_stays: `Eine Zeitleiste gehört immer jemandem. Gib sie zuerst an jemanden weiter, der sie bearbeitet, unter Teilen. ${NOTHING}`,

@@ -26,12 +26,15 @@ Bilder sind WebP- oder JPEG-Dateien; die in media/*/large sind die größten.
 
 export const archiveReadme = (): string => `Alles von mir, aus Fastigo
 
-archive.json                  was das ist, und wie viele Zeitleisten folgen
+archive.json                  was das ist, und wie viele Zeitleisten und Klassen folgen
 account.json                  das Konto, seine Klassen, Abgegebenes mit Bewertungen, Übungen, Aussehen
 timelines/N/index.json        die Dateien einer Zeitleiste, jede mit ihrem SHA-256
 timelines/N/timeline.json     die Zeitleiste, in Fastigos offenem JSON-Format
 timelines/N/history.json      jede Änderung, die je daran gemacht wurde: wann, von wem, die Schritte, was vorher da war
 timelines/N/media/ID          ihre Bilder, Videos und Töne
+classes/N/class.json          eine Klasse, die du unterrichtest: Lernende, Aufgaben, wörtlich das Abgegebene, Bewertungen
+classes/N/works/M/            die Zeitleisten ihrer Gruppen mit ihren Medien, wie die oben
+classes/N/index.json          der SHA-256 von class.json
 
 In jedem Fastigo: melde dich an, öffne dein Konto und wähle diese Datei unter „Alles zurückbringen“.
 `;

@@ -51,6 +51,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   endYearHelp:
     "Niemand tritt mehr bei oder gibt ab; alles ist weiter zu sehen und bleibt so lange, wie oben steht. Das lässt sich zurücknehmen.",
   yearOver: "Das Jahr dieser Klasse ist vorbei.",
+  fromArchive: (at) =>
+    `Diese Klasse kam am ${at} aus einem Archiv zurück. Was vorher abgegeben und bewertet wurde, ist so, wie das Archiv es sagt.`,
   reopen: "Wieder öffnen",
   nextYear: "Das nächste Jahr damit beginnen",
   nextYearHelp:

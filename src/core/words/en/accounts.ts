@@ -145,8 +145,12 @@ export const WORDS = {
   downloadData: "The data alone (JSON)",
   bringBack: "Bring everything back",
   bringBackMore:
-    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds, and with its history, whose names say that they are from an archive. What you have already is not touched.",
+    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds, and with its history, whose names say that they are from an archive. A class you teach comes back with its assignments, what was handed in and its marks; its students get new slips to sign in with. What you have already is not touched.",
   withoutHistory: (title: string, why: string) => `“${title}” came back without its history: ${why}`,
+  classBack: (name: string) => `The class “${name}” was brought back.`,
+  classBackMore: "Its students come in with the slips its page makes.",
+  brokenOffClasses: (done: number, of: number, classes: number, ofClasses: number) =>
+    `The archive ends before it is whole: ${done.toLocaleString("en")} of ${of.toLocaleString("en")} timelines and ${classes.toLocaleString("en")} of ${ofClasses.toLocaleString("en")} classes were in it, and those were brought in.`,
   chooseArchive: "Choose an archive",
   bringingBack: (title: string, n: number, of: number) => `${n} of ${of}: ${title}`,
   broughtBack: (n: number) =>
@@ -157,7 +161,7 @@ export const WORDS = {
   brokenOff: (done: number, of: number) =>
     `The archive ends before it is whole: ${done.toLocaleString("en")} of ${of.toLocaleString("en")} timelines were in it, and those were brought in.`,
   altered: (title: string) =>
-    `A file of “${title}” is not what the archive says it is: it was altered or broken. That timeline was not brought in.`,
+    `A file of “${title}” is not what the archive says it is: it was altered or broken. It was not brought in.`,
   noAnswer: "The server does not answer. Try it again.",
   notBrought: (title: string, why: string) => `“${title}” was not brought in. ${why}`,
 } as const;

@@ -57,6 +57,8 @@ export const FAILURES = {
   mark_needs_reason:
     "This mark was given back already. Say why it is changed: the group reads the reason, and the mark before is kept.",
   not_returned_yet: "This can be answered once it has been given back, and up to a hundred times. Nothing was sent.",
+  altered_archive:
+    "This archive's class does not fit its own receipts: what was handed in was altered after its hash was taken. The class was not brought in.",
   not_empty:
     "Something was written in this timeline already, so no history can be brought back into it. Nothing was changed.",
   owner_stays:

@@ -25,12 +25,15 @@ Pictures are WebP or JPEG files; those in media/*/large are the largest.
 /** What is written into an archive of everything of somebody. */
 export const archiveReadme = (): string => `Everything of mine, from Fastigo
 
-archive.json                  what this is, and how many timelines follow
+archive.json                  what this is, and how many timelines and classes follow
 account.json                  the account, its classes, what was handed in with its marks, practice, looks
 timelines/N/index.json        the files of a timeline, with the SHA-256 of each
 timelines/N/timeline.json     the timeline, in Fastigo's open JSON format
 timelines/N/history.json      every change that was ever made to it: when, by whom, the steps, what was there before
 timelines/N/media/ID          its pictures, videos and sounds
+classes/N/class.json          a class you teach: students, assignments, what was handed in to the letter, its marks
+classes/N/works/M/            the timelines of its groups, with their media, as those above
+classes/N/index.json          the SHA-256 of class.json
 
 On any Fastigo: sign in, open your account, and choose this file under "Bring everything back".
 `;

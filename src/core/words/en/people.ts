@@ -47,6 +47,8 @@ export const WORDS = {
   endYearHelp:
     "Nobody joins or hands in any more; everything is still seen, and kept as long as it says above. This can be taken back.",
   yearOver: "The year of this class is over.",
+  fromArchive: (at: string) =>
+    `This class came back out of an archive on ${at}. What was handed in and marked before is as the archive told it.`,
   reopen: "Open it again",
   nextYear: "Begin the next year with it",
   nextYearHelp:

@@ -149,8 +149,12 @@ export const WORDS: Like<typeof En.WORDS> = {
   downloadData: "Solo los datos (JSON)",
   bringBack: "Traer todo de vuelta",
   bringBackMore:
-    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos, y con su historial, cuyos nombres dicen que vienen de un archivo. Lo que ya tienes no se toca.",
+    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos, y con su historial, cuyos nombres dicen que vienen de un archivo. Una clase que das vuelve con sus tareas, lo entregado y sus calificaciones; su alumnado recibe hojitas nuevas para entrar. Lo que ya tienes no se toca.",
   withoutHistory: (title, why) => `«${title}» ha vuelto sin su historial: ${why}`,
+  classBack: (name) => `La clase «${name}» ha vuelto.`,
+  classBackMore: "Su alumnado entra con las hojitas que hace su página.",
+  brokenOffClasses: (done, of, classes, ofClasses) =>
+    `El archivo se acaba antes de estar completo: contenía ${many(done)} de ${many(of)} líneas de tiempo y ${many(classes)} de ${many(ofClasses)} clases, y esas se han traído.`,
   chooseArchive: "Elegir un archivo",
   bringingBack: (title, n, of) => `${n} de ${of}: ${title}`,
   broughtBack: (n) => (n === 1 ? "Ha vuelto 1 línea de tiempo." : `Han vuelto ${many(n)} líneas de tiempo.`),
@@ -159,7 +163,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   brokenOff: (done, of) =>
     `El archivo se acaba antes de estar completo: contenía ${many(done)} de ${many(of)} líneas de tiempo, y esas se han traído.`,
   altered: (title) =>
-    `Un archivo de «${title}» no es lo que dice ser: está alterado o dañado. Esa línea de tiempo no se ha traído.`,
+    `Un archivo de «${title}» no es lo que dice ser: está alterado o dañado. No se ha traído.`,
   noAnswer: "El servidor no responde. Inténtalo de nuevo.",
   notBrought: (title, why) => `«${title}» no se ha traído. ${why}`,
 };

@@ -61,6 +61,8 @@ export const FAILURES: Like<typeof En.FAILURES> = {
   mark_needs_reason:
     "Esta calificación ya se devolvió. Di por qué se cambia: el grupo lee el motivo, y la anterior se conserva.",
   not_returned_yet: "Se puede responder cuando se haya devuelto, y hasta cien veces. No se ha enviado nada.",
+  altered_archive:
+    "La clase de este archivo no concuerda con sus propios resguardos: lo entregado se cambió después de tomar su huella. La clase no se ha recuperado.",
   not_empty:
     "En esta línea de tiempo ya se ha escrito algo, así que no se puede devolver a ella ningún historial. No se ha cambiado nada.",
   owner_stays:

@@ -26,12 +26,15 @@ Las imágenes son archivos WebP o JPEG; las de media/*/large son las más grande
 
 export const archiveReadme = (): string => `Todo lo mío, de Fastigo
 
-archive.json                  qué es esto, y cuántas líneas de tiempo siguen
+archive.json                  qué es esto, y cuántas líneas de tiempo y clases siguen
 account.json                  la cuenta, sus clases, lo entregado con sus calificaciones, prácticas, aspectos
 timelines/N/index.json        los archivos de una línea de tiempo, con el SHA-256 de cada uno
 timelines/N/timeline.json     la línea de tiempo, en el formato JSON abierto de Fastigo
 timelines/N/history.json      cada cambio que se le hizo: cuándo, por quién, los pasos, qué había antes
 timelines/N/media/ID          sus imágenes, vídeos y sonidos
+classes/N/class.json          una clase que das: alumnado, tareas, lo entregado al pie de la letra, calificaciones
+classes/N/works/M/            las líneas de tiempo de sus grupos con sus medios, como las de arriba
+classes/N/index.json          el SHA-256 de class.json
 
 En cualquier Fastigo: entra, abre tu cuenta y elige este archivo en «Traer todo de vuelta».
 `;

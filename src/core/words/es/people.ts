@@ -49,6 +49,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   endYearHelp:
     "Ya no se une ni entrega nadie; todo se sigue viendo, y se guarda lo que dice arriba. Se puede volver atrás.",
   yearOver: "El curso de esta clase ha terminado.",
+  fromArchive: (at) =>
+    `Esta clase volvió de un archivo el ${at}. Lo entregado y calificado antes es tal como lo decía el archivo.`,
   reopen: "Abrirla de nuevo",
   nextYear: "Empezar con ella el curso siguiente",
   nextYearHelp:
