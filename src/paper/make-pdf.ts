@@ -6,11 +6,12 @@ import { type Frozen, timelineFromFrozen } from "@/core/formats/frozen";
 import { keyOf } from "@/core/looks/key";
 import { printedWishes, styleOf } from "@/core/looks/style";
 import { type Fitted, fitChart, sheetThatFits } from "@/core/paper/fit-chart";
-import { marginOf, type PaperWishes, PT_PER_MM, partsOver, sheetOf } from "@/core/paper/sheets";
+import { halfOf, isFolded, marginOf, type PaperWishes, PT_PER_MM, partsOver, sheetOf } from "@/core/paper/sheets";
 import { inOrder } from "@/core/timeline/order";
 import { wholesOf } from "@/core/timeline/parts";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/paper";
+import { folded } from "./fold";
 import { Furniture } from "./furniture";
 import { writeIndex, writeTexts } from "./texts";
 import { type Doc, paintScene } from "./paint-pdf";
@@ -116,8 +117,26 @@ export function planPaper(frozen: Frozen, wishes: PaperWishes): Planned {
   return { sheets, notices };
 }
 
-/** A timeline on paper, as the bytes of a PDF 1.7 document, tagged, with its type inside; and what there is to say of it. */
+/** A timeline on paper, as the bytes of a PDF: as it is read on a screen, or as it is folded. See `flatPdf`. */
 export async function makePdf(
+  frozen: Frozen,
+  wishes: PaperWishes,
+  around: Around,
+): Promise<{ bytes: Uint8Array; notices: string[]; sheets: number }> {
+  if (!isFolded(wishes)) return flatPdf(frozen, wishes, around);
+  const half = halfOf(wishes);
+  const made = await flatPdf(frozen, { ...wishes, paper: half }, around);
+  const sheet = { w: half.w * 2 * PT_PER_MM, h: half.h * PT_PER_MM };
+  const { bytes, sides } = await folded(made.bytes, sheet, {
+    title: frozen.title || WORDS.untitled,
+    author: frozen.byline,
+    language: frozen.language || "en",
+  });
+  return { bytes, notices: [...made.notices, WORDS.foldedOn(made.sheets, sides / 2)], sheets: sides };
+}
+
+/** A timeline on paper, as the bytes of a PDF 1.7 document, tagged, with its type inside; and what there is to say of it. */
+async function flatPdf(
   frozen: Frozen,
   wishes: PaperWishes,
   around: Around,

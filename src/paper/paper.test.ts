@@ -114,6 +114,29 @@ describe("a timeline on paper", () => {
     });
   });
 
+  withPoppler("folds: two pages a side, whose words stand where the booklet is opened at them", async () => {
+    const flat = await pdf(toFrozen(timelineOf()), { what: "read", paper: { w: 148.5, h: 210 } });
+    const made = await pdf(toFrozen(timelineOf()), { what: "read", paper: "a4", folded: true });
+    expect(made.sheets).toBe(Math.ceil(flat.sheets / 4) * 2);
+    expect(made.notices.join()).toContain("folded in the middle");
+    await inPoppler(made.bytes, (file) => {
+      const info = words("pdfinfo", file);
+      expect(info).toMatch(/Title: +How the Ambrel was crossed/);
+      expect(Number(/Pages: +(\d+)/.exec(info)![1])).toBe(made.sheets);
+      const [, w, h] = /Page size: +([\d.]+) x ([\d.]+)/.exec(info)!;
+      expect([Math.round(Number(w)), Math.round(Number(h))]).toEqual([842, 595]);
+      for (const line of words("pdffonts", file).split("\n").slice(2).filter(Boolean))
+        expect(line).toMatch(/ yes yes yes +\d+ +\d+$/);
+      // The title page is the right half of the outer side.
+      const half = ["-f", "1", "-l", "1", "-y", "0", "-W", "421", "-H", "595"];
+      expect(words("pdftotext", ...half, "-x", "421", file, "-").replaceAll(/\s+/g, " ")).toContain("How the Ambrel");
+      const all = words("pdftotext", file, "-").replaceAll(/\s+/g, " ");
+      for (const [title] of EVENTS) expect(all).toContain(title);
+    });
+    // A chart is never folded.
+    expect((await pdf(toFrozen(timelineOf()), { folded: true })).sheets).toBe(1);
+  });
+
   withPoppler("no letter is cut by the edge of the sheet or lies in its margin", async () => {
     for (const wishes of [
       {},

@@ -4,8 +4,11 @@ import { describe, expect, it } from "vitest";
 import { readWhen } from "../time/read/read-when";
 import { emptyEvent, emptyTimeline, type Timeline } from "../timeline/timeline";
 import { fitChart, sheetThatFits } from "./fit-chart";
+import { foldOrder } from "./fold";
 import { MADE_SCHEMA, PAPER_SCHEMA } from "./read-wishes";
 import {
+  halfOf,
+  isFolded,
   marginOf,
   MOST_SHEETS,
   OVERLAP,
@@ -16,6 +19,31 @@ import {
   sheetOf,
   USUAL_WISHES,
 } from "./sheets";
+
+describe("a booklet that is folded", () => {
+  it("is read from the first page to the last, whatever its length, and empty pages stand at its end", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 300 }), (pages) => {
+        const sides = foldOrder(pages);
+        // The outermost sheet first: fronts and backs, laid into each other.
+        const fronts = sides.filter((_, n) => n % 2 === 0);
+        const backs = sides.filter((_, n) => n % 2 === 1);
+        const half = fronts.flatMap((front, n) => [front[1], backs[n]![0]]);
+        const rest = fronts.flatMap((_, n) => [backs.at(-1 - n)![1], fronts.at(-1 - n)![0]]);
+        const read = [...half, ...rest];
+        expect(read.slice(0, pages)).toEqual(Array.from({ length: pages }, (_, n) => n));
+        expect(read.slice(pages).every((p) => p === null)).toBe(true);
+        expect(read.length - pages).toBeLessThan(4);
+      }),
+    );
+  });
+
+  it("takes half a sheet for a page, however the sheet was said to lie", () => {
+    expect(halfOf({ paper: "a4" })).toEqual({ w: 148.5, h: 210 });
+    expect(halfOf({ paper: { w: 200, h: 300 } })).toEqual({ w: 150, h: 200 });
+    expect(isFolded({ what: "chart", folded: true })).toBe(false);
+  });
+});
 
 describe("sheets", () => {
   it("of ISO 216 are each half of the next larger one, to the millimetre", () => {

@@ -5,17 +5,21 @@ const side = { type: "number", minimum: LEAST_SIDE, maximum: MOST_SIDE };
 const count = (maximum: number) => ({ type: "integer", minimum: 1, maximum });
 
 /** The JSON Schema of `PaperWishes`. */
-export const PAPER_SCHEMA = object({
-  what: { enum: [...ON_PAPER] },
-  paper: { anyOf: [{ enum: PAPER_NAMES }, object({ w: side, h: side })] },
-  across: { type: "boolean" },
-  sheets: object({ across: count(MOST_SHEETS.across), down: count(MOST_SHEETS.down) }),
-  closeUps: { enum: [...CLOSE_UPS_ON_PAPER] },
-  view: { type: "string", maxLength: 200 },
-  border: { type: "boolean" },
-  texts: { type: "boolean" },
-  units: { enum: ["mm", "inch"] },
-});
+export const PAPER_SCHEMA = object(
+  {
+    what: { enum: [...ON_PAPER] },
+    paper: { anyOf: [{ enum: PAPER_NAMES }, object({ w: side, h: side })] },
+    across: { type: "boolean" },
+    sheets: object({ across: count(MOST_SHEETS.across), down: count(MOST_SHEETS.down) }),
+    closeUps: { enum: [...CLOSE_UPS_ON_PAPER] },
+    view: { type: "string", maxLength: 200 },
+    border: { type: "boolean" },
+    texts: { type: "boolean" },
+    folded: { type: "boolean" },
+    units: { enum: ["mm", "inch"] },
+  },
+  ["folded"],
+);
 
 /** The JSON Schema of a picture's wishes. */
 export const PICTURE_SCHEMA = object({

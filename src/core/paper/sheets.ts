@@ -40,6 +40,8 @@ export interface PaperWishes {
   border: boolean;
   /** After the chart the full texts, numbered as its labels are. */
   texts: boolean;
+  /** Text or index as a booklet: two pages beside each other on each side of a sheet, in the order in which it is folded. */
+  folded?: boolean;
   units: "mm" | "inch";
 }
 
@@ -62,6 +64,16 @@ export function sheetOf({ paper, across }: Pick<PaperWishes, "paper" | "across">
   if (typeof paper !== "string") return paper;
   const [a, b] = PAPERS[paper];
   return across ? { w: b, h: a } : { w: a, h: b };
+}
+
+/** Whether what is wished for is folded: a chart never is. */
+export const isFolded = (w: Pick<PaperWishes, "what" | "folded">): boolean => w.what !== "chart" && w.folded === true;
+
+/** A page of a booklet that is folded: half a sheet, which lies across. */
+export function halfOf({ paper }: Pick<PaperWishes, "paper">): { w: number; h: number } {
+  const { w, h } = sheetOf({ paper, across: true });
+  const [long, short] = [Math.max(w, h), Math.min(w, h)];
+  return { w: long / 2, h: short };
 }
 
 /** A paper as it is typed: a name, or WxH in mm ("900x300", "900x300mm") or inches ("36x12in"); null where it is none. */

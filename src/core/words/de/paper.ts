@@ -93,6 +93,11 @@ export const WORDS: Like<typeof En.WORDS> = {
   noPreview: "Dieser Browser kann es hier nicht zeigen. Lade es herunter: Es ist vollständig.",
   before: "Vorige Seite",
   after: "Nächste Seite",
+  folded: "Als Heft zum Falten und Heften in der Mitte",
+  foldedMore:
+    "Auf jeder Seite eines Blattes liegen zwei Seiten nebeneinander, in der Reihenfolge, in der sie gefaltet werden. Beidseitig drucken, über die kurze Kante gewendet.",
+  foldedOn: (pages, sheets) =>
+    `${pages === 1 ? "1 Seite" : `${pages} Seiten`} auf ${sheets === 1 ? "1 Blatt" : `${sheets} Blättern`}, beidseitig gedruckt und in der Mitte gefaltet.`,
   preview: "Vorschau: Das ist die Datei selbst",
   sizeUnread: "Eine eigene Größe misst von 80 mm bis 5 m je Seite.",
   pictureHead: "Bild des Schaubilds",

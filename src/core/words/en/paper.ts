@@ -90,6 +90,11 @@ export const WORDS = {
   noPreview: "This browser cannot show it here. Download it: it is whole.",
   before: "Page before",
   after: "Next page",
+  folded: "As a booklet to fold and staple in the middle",
+  foldedMore:
+    "Two pages lie beside each other on each side of a sheet, in the order in which they are folded. Print on both sides, turned over the short edge.",
+  foldedOn: (pages: number, sheets: number) =>
+    `${pages === 1 ? "1 page" : `${pages} pages`} on ${sheets === 1 ? "1 sheet" : `${sheets} sheets`}, printed on both sides and folded in the middle.`,
   preview: "Preview: this is the file itself",
   sizeUnread: "A size of its own measures from 80 mm to 5 m a side.",
   pictureHead: "Picture of the chart",

@@ -162,8 +162,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   laterArchive: "Este archivo lo hizo un Fastigo posterior a este. No se ha traído nada; llévalo a uno igual de nuevo.",
   brokenOff: (done, of) =>
     `El archivo se acaba antes de estar completo: contenía ${many(done)} de ${many(of)} líneas de tiempo, y esas se han traído.`,
-  altered: (title) =>
-    `Un archivo de «${title}» no es lo que dice ser: está alterado o dañado. No se ha traído.`,
+  altered: (title) => `Un archivo de «${title}» no es lo que dice ser: está alterado o dañado. No se ha traído.`,
   noAnswer: "El servidor no responde. Inténtalo de nuevo.",
   notBrought: (title, why) => `«${title}» no se ha traído. ${why}`,
 };

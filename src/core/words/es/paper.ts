@@ -93,6 +93,11 @@ export const WORDS: Like<typeof En.WORDS> = {
   noPreview: "Este navegador no puede mostrarlo aquí. Descárgalo: está entero.",
   before: "Página anterior",
   after: "Página siguiente",
+  folded: "Como cuadernillo para plegar y grapar por el medio",
+  foldedMore:
+    "En cada cara de una hoja van dos páginas una junto a otra, en el orden en que se pliegan. Imprime a doble cara, volteando por el borde corto.",
+  foldedOn: (pages, sheets) =>
+    `${pages === 1 ? "1 página" : `${pages} páginas`} en ${sheets === 1 ? "1 hoja" : `${sheets} hojas`}, impresas a doble cara y plegadas por el medio.`,
   preview: "Vista previa: es el archivo mismo",
   sizeUnread: "Un tamaño propio mide de 80 mm a 5 m por lado.",
   pictureHead: "Imagen del gráfico",

@@ -3,6 +3,7 @@
 import { useEffect, useState } from "react";
 import { instantText } from "@/core/chart/axis/view";
 import {
+  isFolded,
   LEAST_SIDE,
   MM_PER_INCH,
   MOST_SHEETS,
@@ -133,7 +134,7 @@ function PdfPart() {
               <option value="inch">{WORDS.inch}</option>
             </Choice>
           </div>
-        ) : (
+        ) : isFolded(wishes) ? null : (
           <Choice
             label={`${WORDS.across}, ${WORDS.upright.toLowerCase()}`}
             value={wishes.across ? "across" : "upright"}
@@ -188,7 +189,12 @@ function PdfPart() {
           <CheckRow label={WORDS.border} checked={wishes.border} onChange={(border) => set({ border })} />
           <CheckRow label={WORDS.texts2} checked={wishes.texts} onChange={(texts) => set({ texts })} />
         </div>
-      ) : null}
+      ) : (
+        <div className="mt-2">
+          <CheckRow label={WORDS.folded} checked={wishes.folded ?? false} onChange={(folded) => set({ folded })} />
+          {wishes.folded ? <p className="text-[14px] text-quiet">{WORDS.foldedMore}</p> : null}
+        </div>
+      )}
       <div role="status" className="mt-2 text-[14px]">
         {sizeIsRead ? null : <p className="font-bold text-copper-dark">{WORDS.sizeUnread}</p>}
         {periodIsRead || (period.from === "" && period.to === "") ? null : (
