@@ -44,8 +44,10 @@ export function ensurePackages(names, present, otherwise) {
 /** Installs what the lock file says, when node_modules does not match it yet. */
 export function ensureDependencies(quiet = false) {
   const stamp = join(ROOT, "node_modules", ".fastigo-lock");
-  const lock = createHash("sha256")
-    .update(readFileSync(join(ROOT, "package-lock.json")))
+  const patches = join(ROOT, "patches");
+  const lock = ["package-lock.json", ...readdirSync(patches).map((name) => join("patches", name))]
+    .sort()
+    .reduce((hash, file) => hash.update(readFileSync(join(ROOT, file))), createHash("sha256"))
     .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
   if (!quiet) say("Installing the packages of the lock file ...");
@@ -56,6 +58,16 @@ export function ensureDependencies(quiet = false) {
   if (done.status !== 0)
     throw new Stop(
       "npm could not install the packages of the lock file. See its message above; a network or a proxy setting is the usual cause.",
+    );
+  // What we mend in packages, until they are mended where they are made.
+  const patched = spawnSync(
+    process.execPath,
+    [join(ROOT, "node_modules", "patch-package", "index.js"), "--error-on-fail"],
+    { cwd: ROOT, encoding: "utf8" },
+  );
+  if (patched.status !== 0)
+    throw new Stop(
+      `What is in patches/ does not fit the packages of the lock file:\n${patched.stdout}${patched.stderr}`,
     );
   writeFileSync(stamp, lock);
 }
@@ -87,10 +99,15 @@ export function ensureMediaStore() {
 
 /** The name of the build these sources give: pages and drawings are stored under it. */
 export function nameOfBuild() {
-  return hashOf(["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"]).slice(
-    0,
-    16,
-  );
+  return hashOf([
+    "src",
+    "public",
+    "patches",
+    "package-lock.json",
+    "next.config.ts",
+    "postcss.config.mjs",
+    "tsconfig.json",
+  ]).slice(0, 16);
 }
 
 /** Builds the application when its sources changed since the last build; returns the build's name. */
