@@ -35,7 +35,7 @@ test("a class goes into the archive of its teacher and comes back: works, pictur
   await marking.getByLabel("Points of 20").fill("17");
   await marking.getByLabel("Comment on the whole").fill("The rope is well seen.");
   await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
-  await marking.getByRole("button", { name: "Return", exact: true }).click();
+  await marking.getByRole("button", { name: "Return this" }).click();
   await expect(marking.getByText(/Returned/).first()).toBeVisible();
 
   await desk.goto("/account");
@@ -67,8 +67,9 @@ test("a class goes into the archive of its teacher and comes back: works, pictur
   await part.getByRole("link", { name: "The class “History 8B” was brought back." }).click();
   await expect(reed.page.getByText(/This class came back out of an archive on /)).toBeVisible();
   await reed.page.getByRole("button", { name: "New slips for those who have not come in yet" }).click();
-  const slip = await reed.page.getByTestId("slip").first().innerText();
-  await reed.page.getByRole("button", { name: "Done" }).click();
+  const slips = reed.page.getByRole("dialog", { name: "Slips to hand out" });
+  const slip = await slips.getByTestId("slip").first().innerText();
+  await slips.getByRole("button", { name: "Done" }).click();
   await reed.page.getByRole("link", { name: "Crossing project" }).first().click();
   await reed.page.getByRole("link", { name: "Nia" }).first().click();
   await expect(reed.page.getByRole("complementary", { name: "Marking" }).getByLabel("Points of 20")).toHaveValue("17");
