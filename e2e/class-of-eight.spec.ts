@@ -110,6 +110,7 @@ test("two teachers and a class of eight: groups by lot, handed in, marked blind 
   };
   await mark(desk, 1, ["1", "2"]);
   await expect(panelOf(desk).getByLabel("Points of 20")).toHaveValue("15");
+  await expect(desk.getByRole("row", { name: /Work 1/ })).toContainText("15 / 20");
   await mark(desk, 2, ["2", "2"]);
   // What one of them saves the other sees; where the network was away for one, theirs is not written over.
   await reed.page.getByRole("link", { name: "Work 3" }).click();

@@ -218,3 +218,23 @@ test("without a script the index is whole and opens; on a phone it is a page of 
   await index(phone).getByRole("link", { name: "On the chart" }).tap();
   await expect(phone.locator(".hung").getByRole("heading", { name: "Long night" })).toBeVisible();
 });
+
+test("a row that was opened before its script had come says all of it when that has", async ({ browser }) => {
+  const { page } = await newPerson(browser, "Nia");
+  const link = await published(page);
+  let come = () => {};
+  const held = new Promise<void>((resolve) => {
+    come = resolve;
+  });
+  await page.route(/\/index\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`${link}#index`);
+  await index(page).locator("summary", { hasText: "Long night" }).click();
+  await expect(index(page).getByRole("link", { name: "Read it" })).toBeVisible();
+  await expect(index(page).getByRole("link", { name: "On the chart" })).toHaveCount(0);
+  come();
+  await index(page).getByRole("link", { name: "On the chart" }).click();
+  await expect(page.locator(".hung").getByRole("heading", { name: "Long night" })).toBeVisible();
+});

@@ -73,6 +73,31 @@ test("the chart on paper: what is said before, a preview that is the file, its w
   });
 });
 
+test("the text as a booklet to fold: two pages a side, four to a sheet, in the preview too", async ({ browser }) => {
+  const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1872 Flood", "1874 Stone bridge"]);
+  await saved(page);
+  await paper(page);
+  const pdf = page.getByRole("region", { name: "PDF" });
+  await pdf.getByLabel("What").selectOption("read");
+  await expect(pdf.getByLabel("Across, upright")).toBeVisible();
+  await pdf.getByLabel("As a booklet to fold").check();
+  await expect(pdf.getByText("turned over the short edge")).toBeVisible();
+  // How the sheet lies goes without saying then.
+  await expect(pdf.getByLabel("Across, upright")).toHaveCount(0);
+  await pdf.getByRole("button", { name: "Make the PDF" }).click();
+  await expect(pdf.getByText(/on 1 sheet, printed on both sides and folded in the middle/)).toBeVisible();
+  await expect(pdf.getByRole("img", { name: "Page 1 of 2 of the PDF" })).toHaveAttribute("data-drawn", "1");
+  await inFolder(async (folder) => {
+    const file = join(folder, "flood.pdf");
+    await download(page, "PDF", file);
+    test.skip(!hasProgram("pdftotext"), "pdftotext (poppler-utils) is not installed");
+    expect(spawnSync("pdfinfo", [file], { encoding: "utf8" }).stdout).toMatch(/Page size: +841.\d+ x 595.\d+ pts/);
+    // What is read first is the right half of the first side.
+    const right = ["-l", "1", "-x", "421", "-y", "0", "-W", "421", "-H", "595", file, "-"];
+    expect(spawnSync("pdftotext", right, { encoding: "utf8" }).stdout).toContain("Rope ferry");
+  });
+});
+
 test("the chart as a picture, saved and copied; as a drawing with its type inside", async ({ browser }) => {
   const { page } = await startedWith(browser, "The flood", ["1604 Rope ferry", "1872 Flood"]);
   await saved(page);

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { anyUnsaved, MarkSaver, type MarkValues, saverOf } from "./mark-saver";
+import { anyUnsaved, MarkSaver, type MarkValues, saveAll, saverOf } from "./mark-saver";
 
 interface Sent {
   points: number | null;
@@ -135,5 +135,29 @@ describe("marks that are typed", () => {
     forget();
     saver.set(values("4"));
     expect(told).toBe(2);
+  });
+
+  it("are all saved before all is given back: of several works, what was typed while another was sent too; or it is said", async () => {
+    const w = world();
+    // What others left.
+    await saveAll();
+    w.stored.length = 0;
+    const [first, second] = [saverOf("first", 20), saverOf("second", 20)];
+    first.set(values("3"));
+    second.set(values("4"));
+    w.hold();
+    const all = saveAll();
+    await vi.advanceTimersByTimeAsync(1);
+    first.set(values("5"));
+    w.letGo();
+    expect(await all).toBe(true);
+    expect(w.stored.map((s) => s.points).sort()).toEqual([3, 4, 5]);
+    expect(anyUnsaved()).toBe(false);
+    second.set(values("99"));
+    expect(await saveAll()).toBe(false);
+    w.replies.push("gone");
+    second.set(values("9"));
+    expect(await saveAll()).toBe(false);
+    expect(await saveAll()).toBe(true);
   });
 });

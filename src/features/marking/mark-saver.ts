@@ -72,9 +72,14 @@ export class MarkSaver {
   async flush(): Promise<boolean> {
     if (this.timer) clearTimeout(this.timer);
     this.timer = null;
-    await this.sending;
-    if (this.unsaved) await this.send();
-    return this.unsaved === null;
+    for (;;) {
+      await this.sending;
+      const values = this.unsaved;
+      if (!values) return true;
+      await this.send();
+      // Refused, or nobody answers; what was typed meanwhile is tried once more.
+      if (this.unsaved === values) return false;
+    }
   }
 
   private later(ms: number): void {
@@ -144,6 +149,12 @@ export function saverOf(submission: string, total: number): MarkSaver {
     savers.set(submission, known);
   }
   return known;
+}
+
+/** Saves everything typed on the page now; gives whether all of it is saved. */
+export async function saveAll(): Promise<boolean> {
+  const all = await Promise.all([...savers.values()].map((s) => s.flush()));
+  return all.every(Boolean);
 }
 
 /** Whether anything typed on the page is not saved. */

@@ -24,7 +24,7 @@ import { SecondMark } from "./second-mark";
 import { PeersDialog } from "./peers-dialog";
 import { HoldMarks, MoreTime } from "./time-dialogs";
 import { MarkPanel } from "./mark-panel";
-import { anyUnsaved } from "./mark-saver";
+import { anyUnsaved, saveAll } from "./mark-saver";
 
 export interface DeskRow {
   key: string;
@@ -199,6 +199,8 @@ export function MarkingDesk({
                   kind="main"
                   disabled={!ready || count("marked") === 0}
                   onClick={async () => {
+                    // What was typed last goes back with the rest, or nothing does.
+                    if (!(await saveAll())) return setSaid(WORDS.notAllSaved);
                     const answer = await askServer<{ returned: number }>(
                       "POST",
                       `/api/assignments/${assignment}/return`,

@@ -145,35 +145,31 @@ function listIn(section: HTMLElement, groups: HTMLElement): void {
   }
 
   /** All that the page says of the event, in its place. */
-  section.addEventListener(
-    "toggle",
-    (e) => {
-      const details = e.target as HTMLDetailsElement;
-      const id = details.closest("li")?.dataset.id;
-      const more = details.querySelector<HTMLElement>(".more");
-      if (!details.open || !id || !more || more.dataset.whole) return;
-      more.dataset.whole = "yes";
-      const event = document.getElementById(`e-${id}`);
-      const parts = [...(event?.querySelectorAll<HTMLElement>(":scope > .story, :scope > .beside") ?? [])].map(
-        (part) => {
-          const copy = part.cloneNode(true) as HTMLElement;
-          for (const named of copy.querySelectorAll("[id]")) named.removeAttribute("id");
-          // Its title and date stand over it already.
-          copy.querySelector("h2")?.remove();
-          copy.querySelector(".date")?.remove();
-          return copy;
-        },
-      );
-      const chart = document.createElement("a");
-      chart.href = `#e-${id}`;
-      chart.dataset.lead = "chart";
-      chart.textContent = WORDS.onTheChart;
-      const lead = more.querySelector<HTMLElement>(".lead");
-      lead?.append(" ", chart);
-      more.replaceChildren(...parts, ...(lead ? [lead] : []));
-    },
-    { capture: true },
-  );
+  const fillIn = (details: HTMLDetailsElement) => {
+    const id = details.closest("li")?.dataset.id;
+    const more = details.querySelector<HTMLElement>(".more");
+    if (!details.open || !id || !more || more.dataset.whole) return;
+    more.dataset.whole = "yes";
+    const event = document.getElementById(`e-${id}`);
+    const parts = [...(event?.querySelectorAll<HTMLElement>(":scope > .story, :scope > .beside") ?? [])].map((part) => {
+      const copy = part.cloneNode(true) as HTMLElement;
+      for (const named of copy.querySelectorAll("[id]")) named.removeAttribute("id");
+      // Its title and date stand over it already.
+      copy.querySelector("h2")?.remove();
+      copy.querySelector(".date")?.remove();
+      return copy;
+    });
+    const chart = document.createElement("a");
+    chart.href = `#e-${id}`;
+    chart.dataset.lead = "chart";
+    chart.textContent = WORDS.onTheChart;
+    const lead = more.querySelector<HTMLElement>(".lead");
+    lead?.append(" ", chart);
+    more.replaceChildren(...parts, ...(lead ? [lead] : []));
+  };
+  section.addEventListener("toggle", (e) => fillIn(e.target as HTMLDetailsElement), { capture: true });
+  // Some may have been opened before this script had come.
+  for (const details of section.querySelectorAll("details")) fillIn(details);
 
   /** What is opened on the chart, or read, is marked and in sight. */
   function follow(): void {

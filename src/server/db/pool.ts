@@ -22,7 +22,8 @@ function connect(): AnySql {
     max: !isMainThread ? 2 : Number(process.env.WEB ?? 1) > 1 ? 8 : 12,
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     onnotice: () => {},
-    connect_timeout: 10,
+    // A thread that computes looks at its clock before it looks at what has come: on a busy machine less than this was too little.
+    connect_timeout: 30,
     // While the database is away every question hears so within a second, and the first after it is back waits no longer:
     // the library's own pause grows to twenty seconds, and whoever asked sits through it.
     backoff: (retries) => Math.min(1, 0.05 * 2 ** retries),

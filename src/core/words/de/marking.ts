@@ -149,6 +149,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   submittedWorkingNotBegun: (x, count, count2) => `${x} abgegeben · ${count} in Arbeit · ${count2} nicht begonnen`,
   marksAsASpreadsheet: "Noten als Tabelle",
   returned2: (returned) => `${returned} zurückgegeben`,
+  notAllSaved:
+    "Noch ist nicht alles gesichert, was du geschrieben hast; darum wurde nichts zurückgegeben. Sieh nach den Arbeiten, die es sagen, und versuch es noch einmal.",
   returnAllMarked: "Alle bewerteten zurückgeben",
   group: "Gruppe",
   givenDatesRight: "Vorgegebene Daten richtig",

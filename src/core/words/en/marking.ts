@@ -150,6 +150,8 @@ export const WORDS = {
     `${x} submitted · ${count} working · ${count2} not begun`,
   marksAsASpreadsheet: "Marks as a spreadsheet",
   returned2: (returned: number) => `${returned} returned`,
+  notAllSaved:
+    "Not everything you typed is saved yet, so nothing was returned. Look at the works that say so, and try again.",
   returnAllMarked: "Return all marked",
   group: "Group",
   givenDatesRight: "Given dates right",

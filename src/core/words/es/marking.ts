@@ -151,6 +151,8 @@ export const WORDS: Like<typeof En.WORDS> = {
     `${x === 1 ? "1 entregado" : `${x} entregados`} · ${count} trabajando · ${count2} sin empezar`,
   marksAsASpreadsheet: "Calificaciones como hoja de cálculo",
   returned2: (returned) => (returned === 1 ? "1 devuelto" : `${returned} devueltos`),
+  notAllSaved:
+    "Aún no está guardado todo lo que has escrito, así que no se ha devuelto nada. Mira los trabajos que lo dicen e inténtalo de nuevo.",
   returnAllMarked: "Devolver todos los calificados",
   group: "Grupo",
   givenDatesRight: "Fechas dadas correctas",

@@ -266,6 +266,8 @@ function MoveDates({ ids, onDone }: { ids: () => string[]; onDone: () => void })
 
 function CopyTo({ ids }: { ids: () => string[] }) {
   const { store } = useEditor();
+  // The server copies what it knows: what is on its way to it comes first.
+  const waiting = useEditorState((s) => s.waiting);
   const [all, setAll] = useState<{ id: string; title: string }[] | null>(null);
   const [to, setTo] = useState("");
   const [busy, setBusy] = useState(false);
@@ -307,7 +309,7 @@ function CopyTo({ ids }: { ids: () => string[] }) {
                 </option>
               ))}
             </select>
-            <Button kind="main" disabled={to === "" || busy} onClick={() => void copy(close)}>
+            <Button kind="main" disabled={to === "" || busy || waiting > 0} onClick={() => void copy(close)}>
               {WORDS.copyThem}
             </Button>
           </div>
