@@ -230,7 +230,7 @@ test("a row that was opened before its script had come says all of it when that 
     await held;
     await route.continue();
   });
-  await page.goto(`${link}#index`);
+  await page.goto(`${link}#index`, { waitUntil: "commit" });
   await index(page).locator("summary", { hasText: "Long night" }).click();
   await expect(index(page).getByRole("link", { name: "Read it" })).toBeVisible();
   await expect(index(page).getByRole("link", { name: "On the chart" })).toHaveCount(0);

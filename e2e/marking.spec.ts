@@ -64,6 +64,33 @@ test("marks that could not be saved are kept when one goes on, and saved in thei
   await expect(points).toHaveValue("15");
 });
 
+test("the network goes away while the desk is being looked at anew: it stays, with what is typed, until it is there again", async ({
+  browser,
+}) => {
+  const { page, pupils, timelines } = await desk(browser);
+  const marking = page.getByRole("complementary", { name: "Marking" });
+  let away = true;
+  let lost = 0;
+  // Between asking whether the server answers and what is asked then.
+  await page.route(
+    (url) => url.searchParams.has("_rsc"),
+    async (route) => {
+      if (!away) return route.continue();
+      lost++;
+      return route.abort("internetdisconnected");
+    },
+  );
+  await page.route("**/mark", (route) => (away ? route.abort("internetdisconnected") : route.continue()));
+  await marking.getByLabel("Comment on the whole").fill("Say how you know the year.");
+  await pupils[1]!.must("DELETE", `/api/timelines/${timelines[1]}/submission`);
+  await expect.poll(() => lost).toBeGreaterThan(1);
+  await expect(marking.getByLabel("Comment on the whole")).toHaveValue("Say how you know the year.");
+  await expect(page.getByText("2 submitted")).toBeVisible();
+  away = false;
+  await expect(page.getByText("1 submitted")).toBeVisible();
+  await expect(marking.getByText("Saved", { exact: true })).toBeVisible();
+});
+
 test("a given date counts as the teacher says, and the group reads why", async ({ browser }) => {
   const { page, pupils, timelines } = await desk(browser);
   const marking = page.getByRole("complementary", { name: "Marking" });

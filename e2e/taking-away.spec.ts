@@ -78,7 +78,7 @@ test("the text as a booklet to fold: two pages a side, four to a sheet, in the p
   await saved(page);
   await paper(page);
   const pdf = page.getByRole("region", { name: "PDF" });
-  await pdf.getByLabel("What").selectOption("read");
+  await pdf.getByLabel("What").first().selectOption("read");
   await expect(pdf.getByLabel("Across, upright")).toBeVisible();
   await pdf.getByLabel("As a booklet to fold").check();
   await expect(pdf.getByText("turned over the short edge")).toBeVisible();
