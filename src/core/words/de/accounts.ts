@@ -11,7 +11,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     ". Wenn du dein Passwort verlierst, kann dir die Lehrkraft der Klasse, in der du dieses Konto angelegt hast, einen Code für ein neues geben.",
   everythingOfYoursAsA: "Alles von dir als Datei",
   yourAccountYourTimelinesIn:
-    "Dein Konto, deine Zeitleisten mit Bildern, Videos, Tönen und Verlauf, und was du abgegeben hast, mit den Noten, als ein Archiv (ZIP).",
+    "Dein Konto, deine Zeitleisten mit Bildern, Videos, Tönen und Verlauf, die Klassen, die du unterrichtest, mit ihren Arbeiten und Noten, und was du selbst abgegeben hast, als ein Archiv (ZIP).",
   downloadEverything: "Alles herunterladen",
   displayName: "Anzeigename",
   whatOthersSeeNotYour: "Was andere sehen. Nicht dein Vor- und Nachname.",

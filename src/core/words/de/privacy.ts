@@ -13,6 +13,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     "Bei einer solchen Zeitleiste wird gezählt, wer welche Worte und Ereignisse geschrieben hat, und wann. Deine Lehrkräfte sehen es von der Gruppe, du siehst es von dir: unter „Die Aufgabe“, „Was von deiner Arbeit gezählt wird“.",
     "Wortlaut aus deiner Arbeit wird mit den Arbeiten der Klasse und den Texten verglichen, die ihr bekommen habt. Du siehst Stellen deiner eigenen; deine Lehrkräfte sehen beide Seiten. Keine Maschine entscheidet, was das bedeutet.",
     `Was du abgibst, seine Bewertungen und Kommentare werden ${months} Monate aufbewahrt und dann vernichtet. Deine Zeitleiste bleibt deine.`,
+    "Deine Lehrkräfte können die Klasse mit ihren Arbeiten und Bewertungen als Datei mitnehmen, um sie aufzuheben oder in ein anderes Fastigo zu bringen; dort wird es nicht länger aufbewahrt.",
     publish,
     noNames
       ? "Auf dem, was davon veröffentlicht wird, steht niemandes Name: Die Autorenzeile ist leer oder ein Pseudonym."

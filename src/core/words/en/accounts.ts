@@ -6,7 +6,7 @@ export const WORDS = {
     ". If you lose your password, the teacher of the class in which you made this account can give you a code for a new one.",
   everythingOfYoursAsA: "Everything of yours as a file",
   yourAccountYourTimelinesIn:
-    "Your account, your timelines with their pictures, videos, sounds and histories, and what you have handed in with its marks, as one archive (ZIP).",
+    "Your account, your timelines with their pictures, videos, sounds and histories, the classes you teach with their works and marks, and what you have handed in yourself, as one archive (ZIP).",
   downloadEverything: "Download everything",
   displayName: "Display name",
   whatOthersSeeNotYour: "What others see. Not your first and last name.",

@@ -11,6 +11,7 @@ export const WORDS = {
     "For such a timeline it is counted who wrote which words and events, and when. Your teachers see it of the group, you see it of yourself: under “The task”, “What is counted of your work”.",
     "Wording of your work is compared with the works of the class and the texts you were given. You see passages of your own; your teachers see both sides. No machine decides what that means.",
     `What you hand in, its marks and comments are kept for ${months} months, and then destroyed. Your timeline stays yours.`,
+    "Your teachers can take the class with its works and marks away as a file, to keep it or to bring it to another Fastigo; there it is kept no longer.",
     publish,
     noNames
       ? "On what is published of it stands nobody’s name: the by-line is empty or a pseudonym."

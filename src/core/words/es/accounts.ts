@@ -10,7 +10,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     ". Si pierdes tu contraseña, el docente de la clase en la que creaste esta cuenta puede darte un código para una nueva.",
   everythingOfYoursAsA: "Todo lo tuyo en un archivo",
   yourAccountYourTimelinesIn:
-    "Tu cuenta, tus líneas de tiempo con sus imágenes, vídeos, sonidos e historiales, y lo que has entregado con sus calificaciones, en un solo archivo (ZIP).",
+    "Tu cuenta, tus líneas de tiempo con sus imágenes, vídeos, sonidos e historiales, las clases que das con sus trabajos y calificaciones, y lo que has entregado tú, en un solo archivo (ZIP).",
   downloadEverything: "Descargar todo",
   displayName: "Nombre visible",
   whatOthersSeeNotYour: "Lo que ven los demás. No tu nombre y apellidos.",

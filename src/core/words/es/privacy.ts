@@ -13,6 +13,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     "En una línea de tiempo así se cuenta quién escribió qué palabras y eventos, y cuándo. Tus docentes lo ven del grupo, tú lo ves de ti: en «La tarea», «Qué se cuenta de tu trabajo».",
     "La redacción de tu trabajo se compara con los trabajos de la clase y los textos que os dieron. Tú ves pasajes del tuyo; tus docentes ven ambos lados. Ninguna máquina decide qué significa eso.",
     `Lo que entregas, sus calificaciones y comentarios se guardan ${months} meses, y después se destruyen. Tu línea de tiempo sigue siendo tuya.`,
+    "Tus docentes pueden llevarse la clase con sus trabajos y calificaciones como archivo, para guardarla o llevarla a otro Fastigo; allí no se guarda más tiempo.",
     publish,
     noNames
       ? "En lo que se publica de ello no figura el nombre de nadie: la firma está vacía o es un seudónimo."
