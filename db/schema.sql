@@ -273,6 +273,7 @@ CREATE TABLE public.class (
     archived_at timestamp with time zone,
     follows text,
     bylines text DEFAULT 'no_names'::text NOT NULL,
+    from_archive_at timestamp with time zone,
     CONSTRAINT class_bylines_known CHECK ((bylines = ANY (ARRAY['free'::text, 'no_names'::text]))),
     CONSTRAINT class_name_length CHECK (((length(name) >= 1) AND (length(name) <= 80))),
     CONSTRAINT class_notice_length CHECK ((length(notice) <= 5000)),
@@ -1267,7 +1268,8 @@ CREATE TABLE public.version (
 
 CREATE TABLE public.version_media (
     version_id text NOT NULL,
-    media_id text NOT NULL
+    media_id text NOT NULL,
+    called text NOT NULL
 );
 
 ALTER TABLE ONLY public.account_notice
@@ -1568,7 +1570,7 @@ ALTER TABLE ONLY public.upload
     ADD CONSTRAINT upload_pkey PRIMARY KEY (id);
 
 ALTER TABLE ONLY public.version_media
-    ADD CONSTRAINT version_media_pkey PRIMARY KEY (version_id, media_id);
+    ADD CONSTRAINT version_media_pkey PRIMARY KEY (version_id, called);
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_number_unique UNIQUE (timeline_id, number);
@@ -2169,4 +2171,3 @@ ALTER TABLE ONLY public.version_media
 
 ALTER TABLE ONLY public.version
     ADD CONSTRAINT version_timeline_id_fkey FOREIGN KEY (timeline_id) REFERENCES public.timeline(id);
-
