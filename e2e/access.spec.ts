@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
-import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest, test } from "@playwright/test";
+import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { ACCESS, ACTORS, type Answer } from "./access-table";
 import { readWhen } from "../src/core/time/read/read-when";

@@ -1,6 +1,7 @@
 import { cell, stand } from "./harness/ledger";
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { newPerson, newTimeline, PASSWORD, saved, writeLines } from "./harness/people";
 
 test("an account is looked after by its person: name, password, sessions, everything as a file, the end", async ({

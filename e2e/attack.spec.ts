@@ -1,5 +1,5 @@
+import { test } from "./harness/test";
 import { appendFileSync } from "node:fs";
-import { test } from "@playwright/test";
 import { type Attack, connectTo } from "./attack/attack";
 import { BODIES } from "./attack/bodies";
 import { DOCUMENTS } from "./attack/documents";

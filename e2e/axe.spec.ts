@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import sharp from "sharp";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, stand, writeCell } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { cell } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";

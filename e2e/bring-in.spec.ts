@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, row } from "./harness/ledger";
 import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

@@ -1,5 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { WORDS } from "../src/core/words/catalogue";
 import { serverUrl } from "./harness/people";

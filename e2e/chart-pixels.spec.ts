@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { type Chart, chartOf } from "../src/core/chart/frame/chart";
 import { drawView } from "../src/core/chart/draw/draw-chart";
 import { groundOf, uprightLength } from "../src/core/chart/frame/layout";

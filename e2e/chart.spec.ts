@@ -1,4 +1,5 @@
-import { type Browser, expect, type Locator, type Page, test } from "@playwright/test";
+import { type Browser, expect, type Locator, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, stand } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

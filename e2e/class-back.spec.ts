@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
 import { school } from "./attack/actor";
@@ -53,7 +54,11 @@ test("a class goes into the archive of its teacher and comes back: works, pictur
   const reed = await newPerson(browser, "Mr Reed");
   await reed.page.goto("/account");
   const part = reed.page.getByRole("region", { name: "Bring everything back" });
-  const choose = (file: string) => part.locator('input[type="file"]').setInputFiles(file);
+  const choose = async (file: string) => {
+    // Not before the page is awake.
+    await expect(part.locator('input[type="file"]')).toBeEnabled();
+    await part.locator('input[type="file"]').setInputFiles(file);
+  };
   const text = new TextDecoder().decode(files["classes/1/class.json"]).replace("History", "Hystory");
   const altered = info.outputPath("altered.zip");
   writeFileSync(altered, zipSync({ ...files, "classes/1/class.json": new TextEncoder().encode(text) }, { level: 0 }));

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { classOf, shortAssignment } from "./harness/classes";
 import { newPerson, type Person, saved, writeLines } from "./harness/people";
 

@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { assignmentBody, school } from "./attack/actor";
 import { browserOf } from "./harness/classes";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";

@@ -1,4 +1,5 @@
-import { type Browser, type BrowserContext, expect, type Page, test } from "@playwright/test";
+import { type Browser, type BrowserContext, expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 
 /** Everything a browser was sent, to be searched for what it must not know. */

@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { startServer, type TestServer } from "./harness/server";
 import { allHere, chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import postgres from "postgres";
 import { startForeignPage } from "../scripts/lib/foreign-page.mjs";
 import { embedCode } from "../src/core/published/embed-code";

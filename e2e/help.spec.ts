@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { GUIDE } from "../src/core/words/guide";
 import { newPerson, newTimeline } from "./harness/people";
 

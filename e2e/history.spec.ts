@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, row, writeCell } from "./harness/ledger";
 import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

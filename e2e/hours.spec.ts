@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 test("a day of hours is written without a date, and dated by one setting", async ({ browser }) => {

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { readWhen } from "../src/core/time/read/read-when";
 import { newPerson, serverUrl } from "./harness/people";
 

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell } from "./harness/ledger";
 import { chartButton, newPerson, saved } from "./harness/people";
 

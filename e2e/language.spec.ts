@@ -1,4 +1,5 @@
-import { type Browser, expect, type Page, test } from "@playwright/test";
+import { type Browser, expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell } from "./harness/ledger";
 import { newEmail, newPerson, newTimeline, PASSWORD, serverUrl, writeLines } from "./harness/people";
 

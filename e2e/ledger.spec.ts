@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, row, stand, writeCell } from "./harness/ledger";
 import { readWhen } from "../src/core/time/read/read-when";
 import { assignmentBody, school } from "./attack/actor";

@@ -1,7 +1,8 @@
 import AxeBuilder from "@axe-core/playwright";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { LOOKS } from "../src/core/timeline/looks";
 import { chartButton, newPerson, newTimeline, saved, startedWith, writeLines } from "./harness/people";
 

@@ -1,6 +1,7 @@
 import { stand } from "./harness/ledger";
 import { signedIn } from "./harness/signed-in";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { school, signUp } from "./attack/actor";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 

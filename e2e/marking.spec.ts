@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { type Actor, school } from "./attack/actor";
 import { serverUrl } from "./harness/people";
 

@@ -1,4 +1,5 @@
-import { type Browser, expect, type Locator, test } from "@playwright/test";
+import { type Browser, expect, type Locator } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
 import { chartButton, newTimeline, saved, serverUrl, startedWith, writeLines } from "./harness/people";

@@ -1,7 +1,8 @@
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium, expect, type Page, test } from "@playwright/test";
+import { chromium, expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "../scripts/lib/chromium.mjs";
 import { row } from "./harness/ledger";
 import { startServer } from "./harness/server";

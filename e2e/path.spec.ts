@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { readFileSync } from "node:fs";
 import {

@@ -1,4 +1,5 @@
-import { type Browser, expect, test } from "@playwright/test";
+import { type Browser, expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
 import { saved, startedWith } from "./harness/people";

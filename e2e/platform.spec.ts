@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { chartButton, saved, serverUrl, writeLines } from "./harness/people";
 
 /** Opens a link of the course as one of its people: in a window of its own, of another site. */

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { type Browser, expect, test } from "@playwright/test";
+import { type Browser, expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { openSheet } from "./harness/ledger";
 import { saved, startedWith } from "./harness/people";
 

@@ -1,4 +1,5 @@
-import { type Browser, expect, type Page, test } from "@playwright/test";
+import { type Browser, expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { newPerson, saved, startedWith } from "./harness/people";
 
 const DATES: Record<string, number> = {

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { openSheet } from "./harness/ledger";
 import { saved, startedWith } from "./harness/people";
 

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 import { startServer, type TestServer } from "./harness/server";
 

@@ -1,4 +1,5 @@
-import { expect, type Browser, type Page, test } from "@playwright/test";
+import { expect, type Browser, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

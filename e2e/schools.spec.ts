@@ -1,5 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
 
 test("a school is made, its teachers come by e-mail and by letter, a class belongs to it, and what is published to it is seen by all of it", async ({

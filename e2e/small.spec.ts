@@ -1,5 +1,6 @@
 import { cell } from "./harness/ledger";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { type Actor, school } from "./attack/actor";
 import { newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 

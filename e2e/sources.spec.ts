@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { cell, stand, writeCell } from "./harness/ledger";
 import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
 

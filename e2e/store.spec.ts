@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { type S3StandIn, startS3StandIn } from "../src/server/testing/s3-stand-in";
 import { newPerson, newTimeline, saved, writeLines } from "./harness/people";

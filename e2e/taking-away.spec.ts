@@ -3,7 +3,8 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "nod
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { pathToFileURL } from "node:url";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
@@ -319,7 +320,11 @@ test("everything of mine: taken away, the account emptied, brought back, all equ
     await saved(other.page);
     await other.page.goto("/account");
     const part = other.page.getByRole("region", { name: "Bring everything back" });
-    const choose = async (file: string) => part.locator('input[type="file"]').setInputFiles(file);
+    const choose = async (file: string) => {
+      // Not before the page is awake.
+      await expect(part.locator('input[type="file"]')).toBeEnabled();
+      await part.locator('input[type="file"]').setInputFiles(file);
+    };
     await choose(zip);
     await expect(part.getByRole("status")).toContainText("1 timeline was brought back.");
     const after = (await (await other.page.request.get("/api/account/file?as=json")).json()) as {

@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { fontOf } from "../src/core/chart/draw/to-svg";
 import { type Face, FAMILIES, type Family, type Weight, WEIGHTS } from "../src/core/text/families";
 import { textWidth } from "../src/core/text/measure";

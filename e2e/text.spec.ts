@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import sharp from "sharp";
 import { cell, row, stand, writeCell } from "./harness/ledger";
 import { newPerson, newTimeline, saved, writeLines } from "./harness/people";

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import postgres from "postgres";
 import { classOf } from "./harness/classes";
 import { openSheet } from "./harness/ledger";

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { row } from "./harness/ledger";
 import { chartButton, newEmail, PASSWORD, serverUrl, writeLines } from "./harness/people";
 

@@ -1,5 +1,6 @@
 import { cell, stand } from "./harness/ledger";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
 
 test("with a sheet open, lines entered one after the other stay in the line, and walking the chart stays on it", async ({

@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./harness/test";
 import postgres from "postgres";
 import sharp from "sharp";
 import { type Actor, school, signUp } from "./attack/actor";

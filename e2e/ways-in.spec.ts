@@ -1,4 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./harness/test";
 import { generateSync } from "otplib";
 import postgres from "postgres";
 import { newPerson, newTimeline, PASSWORD, serverUrl, signUpByForm } from "./harness/people";

@@ -5,11 +5,13 @@ import { useState } from "react";
 import { WORDS } from "@/core/words/accounts";
 import { buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
+import { useReady } from "@/ui/use-ready";
 import { type BroughtBack, bringBack } from "./read-archive";
 
 /** Brings the timelines of an archive back, one after another. */
 export function BringBack() {
   const router = useRouter();
+  const ready = useReady();
   const [at, setAt] = useState<string | null>(null);
   const [came, setCame] = useState<BroughtBack | null>(null);
   const take = async (file: File) => {
@@ -24,13 +26,16 @@ export function BringBack() {
     <section aria-label={WORDS.bringBack} className="mt-5">
       <h3 className="text-[16px]">{WORDS.bringBack}</h3>
       <p className="mb-2">{WORDS.bringBackMore}</p>
-      <label className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2 ${at ? "opacity-50" : ""}`}>
+      <label
+        className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2 ${at || !ready ? "opacity-50" : ""}`}
+      >
         {WORDS.chooseArchive}
         <input
           type="file"
           accept=".zip"
           className="sr-only"
-          disabled={at !== null}
+          // What is chosen before the page is awake would be lost.
+          disabled={at !== null || !ready}
           onChange={(e) => {
             const file = e.target.files?.[0];
             e.target.value = "";
