@@ -62,7 +62,7 @@ export async function startServer(
       // As where people work, where it is watched over: what is asked afterwards is answered.
       if (answered) begin(more).catch((error) => console.error(error));
     });
-    const end = Date.now() + 60_000;
+    const end = Date.now() + 120_000;
     for (;;) {
       if (await answers(`${url}/api/health`)) {
         answered = true;
