@@ -4,19 +4,20 @@ import { CHROMIUM, CHROMIUM_ARGS } from "./scripts/lib/chromium.mjs";
 export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
-  timeout: 300_000,
-  expect: { timeout: 40_000 },
+  // A machine that others use too may be three times as slow as at other hours; what does not come at all is found all the same.
+  timeout: 600_000,
+  expect: { timeout: 90_000 },
   fullyParallel: false,
-  workers: Number(process.env.E2E_WORKERS ?? 3),
-  // A journey of a browser on a shared machine is tried once more; what passes only then is named at the end of the run.
-  retries: 1,
+  workers: Number(process.env.E2E_WORKERS ?? 2),
+  // A journey of a browser on a shared machine is tried again, twice at most; what passes only then is named at the end of the run.
+  retries: 2,
   forbidOnly: true,
   reporter: [["list"], ["json"]],
   globalSetup: "./e2e/harness/global-setup.ts",
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
-    actionTimeout: 40_000,
+    actionTimeout: 90_000,
     trace: "off",
     contextOptions: { reducedMotion: "reduce" },
   },

@@ -19,7 +19,7 @@ export function CheckRow({
       <input
         id={id}
         type="checkbox"
-        className="size-4 shrink-0 accent-verdigris"
+        className="size-4 accent-verdigris"
         checked={checked}
         onChange={(e) => onChange(e.target.checked)}
       />
