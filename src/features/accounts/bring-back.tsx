@@ -25,7 +25,8 @@ export function BringBack() {
   return (
     <section aria-label={WORDS.bringBack} className="mt-5">
       <h3 className="text-[16px]">{WORDS.bringBack}</h3>
-      <p className="mb-2">{WORDS.bringBackMore}</p>
+      <p>{WORDS.bringBackMore}</p>
+      <p className="mb-2">{WORDS.bringBackClasses}</p>
       <label
         className={`${buttonLook("plain")} cursor-pointer focus-within:outline-2 ${at || !ready ? "opacity-50" : ""}`}
       >

@@ -148,8 +148,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   signOut: "Abmelden",
   downloadData: "Nur die Daten (JSON)",
   bringBack: "Alles zurückbringen",
+  bringBackClasses:
+    "Eine Klasse, die du unterrichtest, kommt mit ihren Aufgaben, dem Abgegebenen und den Bewertungen zurück; ihre Lernenden bekommen neue Zettel zum Anmelden.",
   bringBackMore:
-    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen und mit ihrem Verlauf, dessen Namen sagen, dass sie aus einem Archiv sind. Eine Klasse, die du unterrichtest, kommt mit ihren Aufgaben, dem Abgegebenen und den Bewertungen zurück; ihre Lernenden bekommen neue Zettel zum Anmelden. Was du schon hast, bleibt unberührt.",
+    "Ein Archiv von hier oder aus einem anderen Fastigo: Jede Zeitleiste darin wird eine neue von dir, mit Bildern, Videos und Tönen und mit ihrem Verlauf, dessen Namen sagen, dass sie aus einem Archiv sind. Was du schon hast, bleibt unberührt.",
   withoutHistory: (title, why) => `„${title}“ kam ohne ihren Verlauf zurück: ${why}`,
   classBack: (name) => `Die Klasse „${name}“ wurde zurückgebracht.`,
   classBackMore: "Ihre Lernenden kommen mit den Zetteln herein, die ihre Seite macht.",

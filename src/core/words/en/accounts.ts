@@ -144,8 +144,10 @@ export const WORDS = {
   signOut: "Sign out",
   downloadData: "The data alone (JSON)",
   bringBack: "Bring everything back",
+  bringBackClasses:
+    "A class you teach comes back with its assignments, what was handed in and its marks; its students get new slips to sign in with.",
   bringBackMore:
-    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds, and with its history, whose names say that they are from an archive. A class you teach comes back with its assignments, what was handed in and its marks; its students get new slips to sign in with. What you have already is not touched.",
+    "An archive from here, or from any other Fastigo: each timeline in it becomes a new one of yours, with its pictures, videos and sounds, and with its history, whose names say that they are from an archive. What you have already is not touched.",
   withoutHistory: (title: string, why: string) => `“${title}” came back without its history: ${why}`,
   classBack: (name: string) => `The class “${name}” was brought back.`,
   classBackMore: "Its students come in with the slips its page makes.",

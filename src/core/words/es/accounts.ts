@@ -148,8 +148,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   signOut: "Salir",
   downloadData: "Solo los datos (JSON)",
   bringBack: "Traer todo de vuelta",
+  bringBackClasses:
+    "Una clase que das vuelve con sus tareas, lo entregado y sus calificaciones; su alumnado recibe hojitas nuevas para entrar.",
   bringBackMore:
-    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos, y con su historial, cuyos nombres dicen que vienen de un archivo. Una clase que das vuelve con sus tareas, lo entregado y sus calificaciones; su alumnado recibe hojitas nuevas para entrar. Lo que ya tienes no se toca.",
+    "Un archivo de aquí, o de cualquier otro Fastigo: cada línea de tiempo que contiene se convierte en una nueva tuya, con sus imágenes, vídeos y sonidos, y con su historial, cuyos nombres dicen que vienen de un archivo. Lo que ya tienes no se toca.",
   withoutHistory: (title, why) => `«${title}» ha vuelto sin su historial: ${why}`,
   classBack: (name) => `La clase «${name}» ha vuelto.`,
   classBackMore: "Su alumnado entra con las hojitas que hace su página.",
