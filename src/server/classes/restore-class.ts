@@ -49,7 +49,7 @@ export async function restoreClass(
   if (name === "") return fail("class_name_missing");
   const zone = (await isZone(archived.zone)) ? archived.zone : "UTC";
   const done = await db()
-    .begin(async (tx): Promise<{ id: string; students: number; timelines: string[] }> => {
+    .begin(async (tx): Promise<{ id: string; students: number }> => {
       const id = nanoid(12);
       await tx`
         insert into class (id, name, zone, publish_limit, retention_months, outside_players, recording, notice, bylines, created_at,
@@ -62,12 +62,11 @@ export async function restoreClass(
       await one.members();
       for (const table of TABLE_NAMES) for (const row of archived.rows[table] ?? []) await one.row(table, row);
       await one.finish();
-      return { id, students: archived.members.length, timelines: works.map((w) => w.timeline) };
+      return { id, students: archived.members.length };
     })
     .catch(refusal);
-  if (isFailure(done)) return done;
-  await rightsChanged(teacher);
-  return { id: done.id, students: done.students };
+  if (!isFailure(done)) await rightsChanged(teacher);
+  return done;
 }
 
 class Restoring {
