@@ -192,13 +192,20 @@ class Alive {
   /** A connection of its own, which makes itself anew when it is lost; one of the pool that is held would not. */
   private readonly sql = postgres(process.env.DATABASE_URL!, { max: 1, onnotice: () => {} });
   private id: number | null = null;
+  private looking: Promise<void> | null = null;
   private readonly workers: readonly string[];
 
   constructor(workers: readonly string[]) {
     this.workers = workers;
   }
 
-  async look(): Promise<void> {
+  /** One at a time: two that find the lock gone would both begin, and take each other for dead. */
+  look(): Promise<void> {
+    this.looking ??= this.lookOnce().finally(() => (this.looking = null));
+    return this.looking;
+  }
+
+  private async lookOnce(): Promise<void> {
     const { sql } = this;
     const id = (this.id = (await this.holds()) ?? (await this.begin()));
     const others = await sql<{ id: number; workers: string[] }[]>`
@@ -218,6 +225,7 @@ class Alive {
   }
 
   async end(): Promise<void> {
+    await this.looking?.catch(() => {});
     if (this.id !== null) await this.sql`delete from job_runner where id = ${this.id}`.catch(() => {});
     this.id = null;
     await this.sql.end({ timeout: 1 }).catch(() => {});
@@ -237,10 +245,10 @@ class Alive {
   }
 
   private async begin(): Promise<number> {
-    const [row] = await this.sql<
-      { id: number }[]
-    >`insert into job_runner (workers) values (${[...this.workers]}) returning id`;
-    await this.sql`select pg_advisory_lock(${ALIVE}, ${row!.id})`;
+    // In one statement: nobody sees a runner without its lock, and takes it for dead.
+    const [row] = await this.sql<{ id: number }[]>`
+      with made as (insert into job_runner (workers) values (${[...this.workers]}) returning id)
+      select id, pg_advisory_lock(${ALIVE}, id) from made`;
     return row!.id;
   }
 }
