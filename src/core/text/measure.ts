@@ -13,6 +13,8 @@ interface Table {
   high: Map<number, number>;
 }
 const tables = new Map<Face, Table>();
+/** The face that was asked for last: one text is measured many times. */
+let latest: { face: Face; table: Table } | null = null;
 
 /** The widths of a family, where what was loaded does not have them all; null: it has them not either. */
 export function tableOfFamily(family: Family): FamilyTable | null {
@@ -24,9 +26,11 @@ export function knowFamily(family: Family, table: FamilyTable): void {
   if (TABLES[family]) return;
   TABLES[family] = table;
   tables.clear();
+  latest = null;
 }
 
 function tableOf(face: Face): Table {
+  if (latest?.face === face) return latest.table;
   let table = tables.get(face);
   if (!table) {
     table = { low: new Float32Array(LOW).fill(OTHER_WIDTH), high: new Map() };
@@ -40,11 +44,17 @@ function tableOf(face: Face): Table {
     table.low[0x200d] = 0;
     tables.set(face, table);
   }
+  latest = { face, table };
   return table;
 }
 
 /** The width of one line in px, without kerning: the same in browser, server and command line. */
 export function textWidth(text: string, face: Face, sizePx: number): number {
+  return (width(text, face) * sizePx) / 1000;
+}
+
+/** The same in thousandths of the size. */
+function width(text: string, face: Face): number {
   const { low, high } = tableOf(face);
   let sum = 0;
   for (let i = 0; i < text.length; i++) {
@@ -60,21 +70,22 @@ export function textWidth(text: string, face: Face, sizePx: number): number {
     if (code >= 0xfe00 && code <= 0xfe0f) continue;
     sum += high.get(code) ?? OTHER_WIDTH;
   }
-  return (sum * sizePx) / 1000;
+  return sum;
 }
 
 /** The text cut to the width with "…" at its end; unchanged when it fits. */
 export function cutToWidth(text: string, face: Face, sizePx: number, mostPx: number): string {
   if (textWidth(text, face, sizePx) <= mostPx) return text;
-  const characters = [...text];
-  let low = 0;
-  let high = characters.length;
-  while (low < high) {
-    const mid = Math.ceil((low + high) / 2);
-    if (textWidth(`${characters.slice(0, mid).join("").trimEnd()}…`, face, sizePx) <= mostPx) low = mid;
-    else high = mid - 1;
+  const dots = width("…", face);
+  let [sum, at, end] = [0, 0, 0];
+  for (const c of text) {
+    at += c.length;
+    sum += width(c, face);
+    if (c.trim() === "") continue;
+    if (((sum + dots) * sizePx) / 1000 > mostPx) break;
+    end = at;
   }
-  return `${characters.slice(0, low).join("").trimEnd()}…`;
+  return `${text.slice(0, end)}…`;
 }
 
 /** Lines of at most `mostPx`, broken between words (within one that is wider), the last cut with "…". */

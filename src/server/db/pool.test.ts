@@ -1,4 +1,3 @@
-import { setTimeout as rest } from "node:timers/promises";
 import postgres from "postgres";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { withTestDatabase } from "../testing/test-database";
@@ -8,11 +7,24 @@ withTestDatabase("pool");
 const open = (more = {}) =>
   postgres(process.env.DATABASE_URL!, { max: 1, connect_timeout: 5, backoff: () => 0.05, onnotice: () => {}, ...more });
 
-/** Ends the connections of a pool as PostgreSQL does when it is stopped. */
-async function end(name: string): Promise<void> {
+/** Ends the connections of a pool as PostgreSQL does when it is stopped, once one of them is at such a point. */
+async function end(name: string, when: "active" | "idle in transaction"): Promise<void> {
   const admin = open();
-  await admin`select pg_terminate_backend(pid) from pg_stat_activity where application_name = ${name}`;
+  const there = async () =>
+    (
+      await admin`
+        select pid from pg_stat_activity where application_name = ${name} and state = ${when} and query not ilike 'begin%'`
+    ).length;
+  await expect.poll(there, { timeout: 30_000 }).toBe(1);
+  await admin`select pg_terminate_backend(pid, 10000) from pg_stat_activity where application_name = ${name}`;
   await admin.end();
+}
+
+/** A promise with its resolve beside it. */
+function gate() {
+  let open!: () => void;
+  const passed = new Promise<void>((resolve) => (open = resolve));
+  return { passed, open };
 }
 
 /** The time something takes, ms. */
@@ -39,29 +51,38 @@ describe("a pool whose connection was lost", () => {
   const COSTS_NOTHING_MS = 3_000;
 
   it.each([
-    ["while a question is being answered", (tx: postgres.TransactionSql) => tx`select pg_sleep(20)`],
+    [
+      "while a question is being answered",
+      "active",
+      (tx: postgres.TransactionSql, _: Promise<void>) => tx`select pg_sleep(60)`,
+    ],
     [
       "between two questions",
-      async (tx: postgres.TransactionSql) => {
+      "idle in transaction",
+      async (tx: postgres.TransactionSql, go: Promise<void>) => {
         await tx`select 1`;
-        await rest(400);
+        await go;
         await tx`select 2`;
       },
     ],
     [
       "and only what it ends with was left to do",
-      async (tx: postgres.TransactionSql) => {
+      "idle in transaction",
+      async (tx: postgres.TransactionSql, go: Promise<void>) => {
         await tx`select 1`;
-        await rest(400);
+        await go;
       },
     ],
-  ])("in a transaction, %s: it is refused, and the next one is done at once", async (_, work) => {
-    const lost = sql.begin(work as never).then(
-      () => "done",
-      () => "refused",
-    );
-    await rest(150);
-    await end("lost");
+  ] as const)("in a transaction, %s: it is refused, and the next one is done at once", async (_, when, work) => {
+    const go = gate();
+    const lost = sql
+      .begin((tx) => work(tx, go.passed) as Promise<unknown>)
+      .then(
+        () => "done",
+        () => "refused",
+      );
+    await end("lost", when);
+    go.open();
     expect(await lost).toBe("refused");
     for (let n = 0; n < 4; n++) {
       const ms = await took(() => sql.begin((tx) => tx`select 1`));
@@ -72,20 +93,24 @@ describe("a pool whose connection was lost", () => {
 
   it("does nothing more on a connection that serves somebody else by then", async () => {
     await sql`create table if not exists written (n int)`;
+    const [lost, begun, over] = [gate(), gate(), gate()];
     const first = sql.begin(async (tx) => {
       await tx`select 1`;
-      await rest(900);
+      await lost.passed;
       await tx`insert into written values (1)`;
     });
     const told = expect(first).rejects.toThrow("CONNECTION_CLOSED");
-    await rest(150);
     const second = sql.begin(async (tx) => {
       await tx`insert into written values (2)`;
-      await rest(1_200);
+      begun.open();
+      await over.passed;
       await tx`insert into written values (3)`;
     });
-    await end("lost");
+    await end("lost", "idle in transaction");
+    await begun.passed;
+    lost.open();
     await told;
+    over.open();
     await second;
     expect((await sql<{ n: number }[]>`select n from written order by n`).map((r) => r.n)).toEqual([2, 3]);
     expect(faults).toEqual([]);

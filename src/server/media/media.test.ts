@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
 import { makePerson, withTestDatabase } from "../testing/test-database";
-import { noise, start, upload, webm } from "../testing/media";
+import { blackPng, noise, start, upload, webm } from "../testing/media";
 import { blankPosition } from "./blank-position";
 import { blobResponse } from "./blobs";
 import { PIECE } from "./stores";
@@ -85,19 +85,7 @@ describe("an upload", () => {
             .toBuffer()
         ).subarray(0, 700),
     ],
-    [
-      "a picture of 30,000 x 30,000",
-      "picture_pixels",
-      async () =>
-        new Uint8Array(
-          await sharp({
-            create: { width: 30_000, height: 30_000, channels: 3, background: "#fff" },
-            limitInputPixels: false,
-          })
-            .png({ compressionLevel: 9 })
-            .toBuffer(),
-        ),
-    ],
+    ["a picture of 30,000 x 30,000", "picture_pixels", async () => blackPng(30_000, 30_000)],
   ])("of %s is refused as %s and not kept", async (_, code, make) => {
     const of = await start();
     expect(await upload(of, await make(), "x.png")).toMatchObject({ failed: code });

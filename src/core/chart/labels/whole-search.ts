@@ -34,7 +34,10 @@ export function labelStart(side: number, along: number, centred: boolean): numbe
 }
 
 /** The sides a label may have; -1: before its line. */
-export const sidesOf = (centred: boolean): readonly (1 | -1)[] => (centred ? [1] : [1, -1]);
+export const sidesOf = (centred: boolean): readonly (1 | -1)[] => (centred ? RIGHT_ONLY : RIGHT_FIRST);
+const RIGHT_ONLY = [1] as const;
+const RIGHT_FIRST = [1, -1] as const;
+const LEFT_FIRST = [-1, 1] as const;
 
 /** Between a plumb line and its own label, and between a line or label and another label, px. */
 export const FLAG_GAP = 6;
@@ -185,6 +188,10 @@ export function awayCost(distance: number): number {
 const ROW_COST = 0.25;
 const SIDE_COST = 0.1;
 
+/** Where labels hang that may be in a label's way, px across; made once, because it is asked for at every step. */
+const TAKEN_TOP: number[] = [];
+const TAKEN_BOTTOM: number[] = [];
+
 /** Labels on their lines while a place is being looked for; plain numbers, because this runs at every keystroke. */
 class Board {
   missing: number;
@@ -213,16 +220,21 @@ class Board {
     this.row = new Int16Array(this.n).fill(-1);
     this.side = new Int8Array(this.n).fill(1);
     this.anchor = Float64Array.from(anchors);
-    this.w = Float64Array.from(labels, (l) => l.w);
-    this.h = Float64Array.from(labels, (l) => l.h);
+    this.w = new Float64Array(this.n);
+    this.h = new Float64Array(this.n);
+    this.last = new Int16Array(this.n);
     const { rows, pitch, depth } = room;
-    this.last = Int16Array.from(labels, (l) =>
-      depth === undefined ? rows - 1 : Math.min(rows - 1, Math.floor((depth - l.h) / pitch)),
-    );
-    const mean = labels.reduce((sum, l) => sum + l.h + 9, 0) / Math.max(1, labels.length);
-    this.step = depth === undefined ? 1 : Math.max(1, Math.round(mean / pitch));
+    let [sum, widest] = [0, 0];
+    for (const [i, l] of labels.entries()) {
+      this.w[i] = l.w;
+      this.h[i] = l.h;
+      this.last[i] = depth === undefined ? rows - 1 : Math.min(rows - 1, Math.floor((depth - l.h) / pitch));
+      sum += l.h + 9;
+      widest = Math.max(widest, l.w);
+    }
+    this.step = depth === undefined ? 1 : Math.max(1, Math.round(sum / Math.max(1, this.n) / pitch));
     this.rowCost = ROW_COST / this.step;
-    this.reach = 2 * (Math.max(0, ...this.w) + FLAG_GAP + CLEARANCE) + 1;
+    this.reach = 2 * (widest + FLAG_GAP + CLEARANCE) + 1;
   }
 
   place(order: readonly number[]): void {
@@ -231,17 +243,67 @@ class Board {
 
   /** Hangs one label where it is best now, if anywhere. */
   private placeOne(i: number): boolean {
+    let [row, side] = [-1, 0];
+    for (const s of sidesOf(this.room.centred)) {
+      if (!this.inside(i, s)) continue;
+      const r = this.freeRow(i, s, this.step * this.shut(i, s));
+      if (r >= 0 && (row < 0 || r < row)) [row, side] = [r, s];
+    }
+    if (row < 0) return false;
+    this.put(i, row, side);
+    return true;
+  }
+
+  /**
+   * The first row from `first` on in which a label on a side of its line meets none that hangs; -1: there is none. The last is looked at
+   * in any case. Asks each neighbour once which rows it leaves, where `clashes` would be asked for each row.
+   */
+  private freeRow(i: number, side: number, first: number): number {
+    const { pitch, centred } = this.room;
+    const a = this.left(i, side);
+    const b = a + this.w[i]!;
+    const h = this.h[i]!;
+    const own = this.anchor[i]!;
     const last = this.last[i]!;
-    const shut = [0, this.step * this.shut(i, 1), this.step * this.shut(i, -1)];
-    for (let row = 0; row <= last; row++)
-      for (const side of sidesOf(this.room.centred)) {
-        if (!this.inside(i, side)) continue;
-        if (row < last && row < shut[side > 0 ? 1 : 2]!) continue;
-        if (this.clashes(i, row, side, 1) > 0) continue;
-        this.put(i, row, side);
-        return true;
+    let from = Math.min(first, last);
+    let to = last;
+    let taken = 0;
+    for (let step = -1; step <= 1; step += 2)
+      for (let j = i + step; j >= 0 && j < this.n; j += step) {
+        const x = this.anchor[j]!;
+        if (Math.abs(x - own) > this.reach) break;
+        const otherRow = this.row[j]!;
+        if (otherRow < 0) continue;
+        const c = this.left(j, this.side[j]!);
+        const d = c + this.w[j]!;
+        const apart = !centred && x === own;
+        const boxes = a < d + CLEARANCE && c < b + CLEARANCE;
+        const itsLine = !apart && x > a - CLEARANCE + 1 && x < b + CLEARANCE;
+        const myLine = !apart && own > c - CLEARANCE + 1 && own < d + CLEARANCE;
+        if (!boxes && !itsLine && !myLine) continue;
+        const top = otherRow * pitch;
+        const bottom = top + this.h[j]!;
+        // Its line runs down to its foot: from there on it may be passed. Mine does the same to it.
+        if (itsLine) {
+          const foot = centred ? top : bottom;
+          while (from <= to && foot > from * pitch) from++;
+        }
+        if (myLine) while (to >= from && (centred ? to * pitch : to * pitch + h) > top) to--;
+        if (from > to) return -1;
+        if (boxes) {
+          TAKEN_TOP[taken] = top;
+          TAKEN_BOTTOM[taken++] = bottom;
+        }
       }
-    return false;
+    for (let row = from, k = 0; row <= to; ) {
+      if (k === taken) return row;
+      const top = row * pitch;
+      if (top < TAKEN_BOTTOM[k]! + 4 && TAKEN_TOP[k]! < top + h + 4) {
+        row++;
+        k = 0;
+      } else k++;
+    }
+    return -1;
   }
 
   private put(i: number, row: number, side: number): void {
@@ -421,16 +483,19 @@ class Board {
           const away = awayCost(x - apex);
           if (away >= best) continue;
           this.anchor[i] = x;
-          for (let r = 0; r <= this.last[i]!; r++)
-            for (const s of sidesOf(this.room.centred)) {
-              const cost = away + r * this.rowCost + (s > 0 ? 0 : SIDE_COST);
-              if (cost >= best - 1e-6 || !this.inside(i, s) || this.clashes(i, r, s, 1) > 0) continue;
-              best = cost;
-              found.row = r;
-              found.side = s;
-              found.anchor = x;
-              changed = true;
-            }
+          // The first free row of a side costs least; the nearer of the two comes first.
+          const right = this.inside(i, 1) ? this.freeRow(i, 1, 0) : -1;
+          const left = !this.room.centred && this.inside(i, -1) ? this.freeRow(i, -1, 0) : -1;
+          for (const s of left < right ? LEFT_FIRST : RIGHT_FIRST) {
+            const r = s > 0 ? right : left;
+            const cost = away + r * this.rowCost + (s > 0 ? 0 : SIDE_COST);
+            if (r < 0 || cost >= best - 1e-6) continue;
+            best = cost;
+            found.row = r;
+            found.side = s;
+            found.anchor = x;
+            changed = true;
+          }
         }
         this.anchor[i] = found.anchor;
         this.put(i, found.row, found.side);

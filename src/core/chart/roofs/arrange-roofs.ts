@@ -2,7 +2,14 @@ import type { Axis } from "../axis/axis";
 import { plainAt, type Positions } from "../axis/positions";
 import { type ChartData, SPAN_KIND } from "../data/chart-data";
 import { roofRows, touch } from "./roof-rows";
-import { placeTitles, type RoofGround, type RoofTitles, titlesShown } from "./roof-titles";
+import {
+  placeTitles,
+  placeTitlesAnew,
+  type RoofGround,
+  type RoofTitles,
+  titlesShown,
+  titleWidths,
+} from "./roof-titles";
 
 export interface Arranged {
   row: Int32Array;
@@ -17,14 +24,15 @@ export interface Arranged {
  */
 export function arrangeRoofs(data: ChartData, axis: Axis, p: Positions, g: RoofGround, most: number | null): Arranged {
   const { row, depth } = roofRows(data, axis);
-  const first = { row, depth, titles: placeTitles(data, p, row, depth, g, most !== null) };
+  const words = titleWidths(data, g.type);
+  const first = { row, depth, titles: placeTitles(data, p, row, depth, g, most !== null, words) };
   if (most === null || depth === 0) return first;
   const spans: number[] = [];
   for (let i = 0; i < data.count; i++) if (data.kind[i] === SPAN_KIND) spans.push(i);
   let best = first;
   let shown = -1;
   for (let rows = depth; rows <= Math.max(depth, Math.min(depth + 4, most)); rows++) {
-    const next = searchRows(data, p, g, spans, row.slice(), rows);
+    const next = searchRows(data, p, g, spans, row.slice(), rows, words);
     const n = titlesShown(data, next.titles, g.fit);
     if (n < shown + 0.25) continue;
     shown = n;
@@ -41,18 +49,19 @@ function searchRows(
   spans: readonly number[],
   row: Int32Array,
   depth: number,
+  words: Float64Array,
 ): Arranged {
   const u = (i: number, k: number) => plainAt(p, i, k);
   const meet = (i: number, j: number) =>
     ((u(i, 0) < u(j, 3) && u(j, 0) < u(i, 3)) || (u(i, 0) === u(j, 0) && i !== j)) &&
     !touch(data, i, j) &&
     !touch(data, j, i);
-  let titles = placeTitles(data, p, row, depth, g, true);
+  let titles = placeTitles(data, p, row, depth, g, true, words);
   let best = titlesShown(data, titles, g.fit);
-  /** Whether it is better that way; put back when not. */
-  const better = (change: () => void, back: () => void) => {
+  /** Whether it is better that way, with others on two rows; put back when not. */
+  const better = (rows: ReadonlySet<number>, change: () => void, back: () => void) => {
     change();
-    const next = placeTitles(data, p, row, depth, g, true);
+    const next = placeTitlesAnew(data, p, row, rows, g, true, words, titles);
     const shown = titlesShown(data, next, g.fit);
     if (shown > best + 1e-9) {
       best = shown;
@@ -73,6 +82,7 @@ function searchRows(
       for (const j of inWay) row[j] = theirs;
     };
     return better(
+      new Set([was, r]),
       () => put(r, was),
       () => put(was, r),
     );

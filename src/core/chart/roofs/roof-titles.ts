@@ -80,6 +80,7 @@ export function placeTitles(
   rows: number,
   g: RoofGround,
   cutOnes: boolean,
+  words = titleWidths(data, g.type),
 ): RoofTitles {
   const n = data.count;
   const t: RoofTitles = {
@@ -95,11 +96,69 @@ export function placeTitles(
     overSide: new Int8Array(n),
     overShift: new Float32Array(n),
   };
-  const inRow: number[][] = Array.from({ length: rows }, () => []);
-  for (let i = 0; i < n; i++) if (data.kind[i] === SPAN_KIND) inRow[row[i]!]!.push(i);
-  for (const [k, list] of inRow.entries())
-    placeInRow(data, p, list, g, k === 0 && g.gables ? g.pad - GABLE_GAP : EDGE, cutOnes, t);
+  placeInRows(data, p, row, new Set(Array(rows).keys()), g, cutOnes, words, t);
   return t;
+}
+
+/** The same where only some rows have others on them than before: the titles of all others stay where they are. */
+export function placeTitlesAnew(
+  data: ChartData,
+  p: Positions,
+  row: Int32Array,
+  changed: ReadonlySet<number>,
+  g: RoofGround,
+  cutOnes: boolean,
+  words: Float64Array,
+  before: RoofTitles,
+): RoofTitles {
+  const t: RoofTitles = { ...before };
+  for (const key of Object.keys(PLACED) as (keyof typeof PLACED)[]) t[key] = before[key].slice() as never;
+  for (let i = 0; i < data.count; i++)
+    if (data.kind[i] === SPAN_KIND && changed.has(row[i]!))
+      for (const key of Object.keys(PLACED) as (keyof typeof PLACED)[]) t[key][i] = PLACED[key];
+  placeInRows(data, p, row, changed, g, cutOnes, words, t);
+  return t;
+}
+
+/** What a place is made of, as it is where there is none yet. */
+const PLACED = {
+  z: Number.POSITIVE_INFINITY,
+  mode: 0,
+  width: 0,
+  cut: 0,
+  wholeFrom: Number.POSITIVE_INFINITY,
+  roofFrom: Number.POSITIVE_INFINITY,
+  picture: 0,
+};
+
+/** How wide the titles of spans are with their marks, px. */
+export function titleWidths(data: ChartData, type: number): Float64Array {
+  const words = new Float64Array(data.count);
+  for (let i = 0; i < data.count; i++)
+    if (data.kind[i] === SPAN_KIND) {
+      const important = (data.flags[i]! & EMPHASIS) !== 0;
+      words[i] =
+        textWidth(data.titles[i]!, titleFace(data.style), titleSize(important, typeFor(data, i, type))) +
+        markRoom(data, i);
+    }
+  return words;
+}
+
+function placeInRows(
+  data: ChartData,
+  p: Positions,
+  row: Int32Array,
+  which: ReadonlySet<number>,
+  g: RoofGround,
+  cutOnes: boolean,
+  words: Float64Array,
+  t: RoofTitles,
+): void {
+  const inRow = new Map<number, number[]>();
+  for (const k of which) inRow.set(k, []);
+  for (let i = 0; i < data.count; i++) if (data.kind[i] === SPAN_KIND) inRow.get(row[i]!)?.push(i);
+  for (const [k, list] of inRow)
+    placeInRow(data, p, list, g, k === 0 && g.gables ? g.pad - GABLE_GAP : EDGE, cutOnes, words, t);
 }
 
 function placeInRow(
@@ -109,6 +168,7 @@ function placeInRow(
   g: RoofGround,
   edge: number,
   cutOnes: boolean,
+  widths: Float64Array,
   t: RoofTitles,
 ): void {
   const u = (i: number, point: number) => plainAt(p, i, point);
@@ -120,10 +180,7 @@ function placeInRow(
   for (let k = 1; k < list.length; k++) room[k] = from(list[k - 1]!, 3, list[k]!, 0) * g.fit;
   const waiting: number[] = [];
   for (const [k, i] of list.entries()) {
-    const important = (data.flags[i]! & EMPHASIS) !== 0;
-    const words =
-      textWidth(data.titles[i]!, titleFace(data.style), titleSize(important, typeFor(data, i, g.type))) +
-      markRoom(data, i);
+    const words = widths[i]!;
     const flat = Math.max(0, from(i, 1, i, 2));
     const set = (mode: number, z: number, wholeFrom = z) => {
       t.mode[i] = mode;
