@@ -5,6 +5,9 @@ const alias = {
   "server-only": new URL("./scripts/lib/empty.mjs", import.meta.url).pathname,
 };
 
+/** Modules are loaded once for all files of a worker: what a file changes of the process is put back after it. */
+const together = { isolate: false, setupFiles: ["./scripts/lib/put-back.ts"] };
+
 // "core" needs nothing; "server" needs the database that scripts/test.mjs starts.
 export default defineConfig({
   test: {
@@ -15,6 +18,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "core",
+          ...together,
           // Machines are shared: a slow one is no failure.
           testTimeout: 120_000,
           include: [
@@ -32,6 +36,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "server",
+          ...together,
+          globalSetup: ["./src/server/testing/template.ts"],
           include: ["src/server/**/*.test.ts"],
           testTimeout: 180_000,
           hookTimeout: 180_000,

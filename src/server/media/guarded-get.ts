@@ -1,5 +1,5 @@
 import "server-only";
-import { lookup as resolve } from "node:dns/promises";
+import { lookup } from "node:dns/promises";
 import http from "node:http";
 import https from "node:https";
 import ipaddr from "ipaddr.js";
@@ -17,6 +17,8 @@ export interface GuardOptions {
   stream?: Stream | undefined;
   /** Ends it before an answer, as if there were none. */
   signal?: AbortSignal | undefined;
+  /** The addresses of a name; left out: those the machine knows. */
+  resolve?: ((host: string) => Promise<{ address: string; family: number }[]>) | undefined;
 }
 export interface Stream {
   /** Whether content of this media type is taken so. */
@@ -58,7 +60,7 @@ async function publicAddressOf(
   const host = url.hostname.replace(/^\[|\]$/g, "");
   let found: { address: string; family: number }[];
   try {
-    found = await resolve(host, { all: true });
+    found = await (options.resolve?.(host) ?? lookup(host, { all: true }));
   } catch {
     return fail("address_unreachable");
   }

@@ -1,10 +1,10 @@
 import postgres from "postgres";
 import { afterAll, beforeAll } from "vitest";
-import { migrate } from "../../../db/migrate.mjs";
 import { closeDb, db } from "../db/pool";
 import { signUp } from "../accounts/sign-up";
 import { isFailure } from "../http/failure";
 import { createTimeline } from "../timelines/create";
+import { TEMPLATE } from "./template";
 
 /** Gives the tests of a file a database of their own, with every migration applied. */
 export function withTestDatabase(name: string): void {
@@ -13,11 +13,9 @@ export function withTestDatabase(name: string): void {
     if (!cluster) throw new Error("Run these through `npm test`, which starts a database for them.");
     const admin = postgres(cluster.replace("{name}", "postgres"), { max: 1, onnotice: () => {} });
     await admin.unsafe(`drop database if exists ${name}`);
-    await admin.unsafe(`create database ${name}`);
+    await admin.unsafe(`create database ${name} template ${TEMPLATE}`);
     await admin.end();
-    const url = cluster.replace("{name}", name);
-    await migrate(url);
-    process.env.DATABASE_URL = url;
+    process.env.DATABASE_URL = cluster.replace("{name}", name);
     db();
   });
   afterAll(closeDb);
