@@ -2,8 +2,10 @@
 // address, and from where it really comes. WEB=2 and more: so many processes behind the one port.
 import cluster from "node:cluster";
 import { createServer } from "node:http";
+import { join } from "node:path";
 import next from "next";
 import { ROOT } from "./lib/machine.mjs";
+import { givePacked, readPacked } from "./lib/packed.mjs";
 import { say } from "./lib/say.mjs";
 
 /** More than that share one PostgreSQL badly. */
@@ -102,6 +104,7 @@ async function serve() {
     response.writeHead(answer.status, answer.headers);
     response.end(answer.body ?? undefined);
   };
+  const packed = readPacked(join(ROOT, ".next", "static"));
   /** Everything that comes of a request is said in the language of whoever asks. */
   const spokenTo = (request, response) =>
     globalThis.fastigoSpeaks.run(languageOf(request), () => front(request, response));
@@ -120,6 +123,7 @@ async function serve() {
       // Pages are read; what alters something goes to the routes, which count what arrives.
       if (!READING.has(request.method) && !request.url.startsWith("/api/"))
         return refuse(response, 405, "bad_method", "Pages take nothing. Nothing was changed.");
+      if (givePacked(packed, request, response)) return;
       request.headers["x-fastigo-from"] = comesFrom(request);
       spokenTo(request, response).catch((error) => {
         console.error(error);

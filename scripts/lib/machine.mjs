@@ -13,6 +13,7 @@ import {
   writeFileSync,
 } from "node:fs";
 import { dirname, join } from "node:path";
+import { packFiles } from "./packed.mjs";
 import { say, Stop } from "./say.mjs";
 
 export const ROOT = join(import.meta.dirname, "..", "..");
@@ -137,6 +138,7 @@ export async function ensureBuilt() {
     env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", FASTIGO_BUILD: build },
   });
   if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
+  await packFiles(join(ROOT, ".next", "static"));
   writeFileSync(stamp, build);
   return build;
 }
