@@ -14,9 +14,10 @@ writeFileSync(
   entry,
   `${files.map((f, i) => `import * as r${i} from ${JSON.stringify(join(APP, f))};`).join("\n")}
 const routes = [${files.map((f, i) => `[${JSON.stringify(`/${dirname(f)}`)}, r${i}]`).join(", ")}];
-console.log(JSON.stringify(routes.flatMap(([path, module]) =>
-  Object.entries(module).flatMap(([method, handler]) => handler?.bodySchema ? [[method, path, handler.bodySchema]] : []))));
-process.exit(0);
+const text = JSON.stringify(routes.flatMap(([path, module]) =>
+  Object.entries(module).flatMap(([method, handler]) => handler?.bodySchema ? [[method, path, handler.bodySchema]] : [])));
+// What is in a pipe when a process ends may be cut off.
+process.stdout.write(text, () => process.exit(0));
 `,
 );
 await import(await bundle(relative(ROOT, entry), "body-schemas"));
