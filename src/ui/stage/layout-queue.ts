@@ -92,7 +92,8 @@ export class LayoutQueue {
       }
       setTimeout(go);
     };
-    go();
+    // Not before whatever asks for it is through: there is a frame to be drawn first.
+    setTimeout(go);
   }
 
   /** Of a large chart the worker lays out the main ridge. */

@@ -118,14 +118,16 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
     store.say(WORDS.nothingPastedBecause(problem));
     return null;
   }
-  const words = saying(came);
-  // Saying it would draw all of it within this very task; the order of the rows is worked out before.
+  // Saying it would draw all of it within this very task; the order of the rows is worked out before. And whoever writes the first
+  // number in a language waits until the browser has fetched how: a frame of its own.
   if (many) {
     await nextFrame();
     rowsOf(store.getState().timeline.events);
     orderOf(store.getState().timeline.events);
     await nextFrame();
   }
+  const words = saying(came);
+  if (many) await nextFrame();
   if (words) store.say(words);
   return came.rows;
 }
