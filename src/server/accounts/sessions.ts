@@ -72,6 +72,16 @@ export function withCookies(value: object, { cookies }: Opened): Response {
   return response;
 }
 
+/** Which sessions, by their keys, are open still. */
+export async function openOnes(keys: readonly string[]): Promise<Set<string>> {
+  if (keys.length === 0) return new Set();
+  const sql = db();
+  const rows = await sql<{ key: string }[]>`
+    select encode(token_hash, 'hex') as key from session
+    where token_hash in ${sql(keys.map((key) => Buffer.from(key, "hex")))} and expires_at > now()`;
+  return new Set(rows.map((row) => row.key));
+}
+
 /** Ends the session of a request, and its streams; gives the cookie that removes it, and how it was opened. */
 export async function closeSession(request: Request): Promise<{ cookie: string; by: SignedOn | null }> {
   const token = tokenOf(request.headers.get("cookie"), COOKIE);

@@ -43,10 +43,18 @@ export class Ears {
     const sql = postgres(this.url, { max: 1, connect_timeout: 10, idle_timeout: 0, onnotice: () => {} });
     this.sql = sql;
     try {
-      await sql.listen("fastigo", (payload) => this.take(payload));
+      // It is told at the first time, and each time a connection that was lost has been made anew: nobody heard what was said between.
+      await sql.listen(
+        "fastigo",
+        (payload) => this.take(payload),
+        () => {
+          if (this.ended || this.sql !== sql) return;
+          this.set(false);
+          this.set(true);
+        },
+      );
       if (this.ended || this.sql !== sql) return;
       this.retryMs = FIRST_RETRY_MS;
-      this.set(true);
       this.later(BEAT_MS, () => void this.feel(sql));
     } catch {
       this.again(sql);

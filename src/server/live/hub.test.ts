@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { afterAll, describe, expect, it } from "vitest";
 import { submit } from "../classes/submit";
 import { db } from "../db/pool";
@@ -13,9 +14,19 @@ afterAll(closeAllStreams);
 
 type Message = Record<string, unknown> & { kind: string };
 
+/** The key of a session of that name. */
+const keyOf = (name: string) => createHash("sha256").update(name).digest("hex");
+async function openAs(account: string, name: string): Promise<string> {
+  await db()`
+    insert into session (token_hash, account_id, expires_at)
+    values (${Buffer.from(keyOf(name), "hex")}, ${account}, now() + interval '1 day') on conflict do nothing`;
+  return keyOf(name);
+}
+const close = (name: string) => db()`delete from session where token_hash = ${Buffer.from(keyOf(name), "hex")}`;
+
 /** One browser's stream: every message, in order. */
 async function listen(account: string, session = account) {
-  const reader = (await openStream(account, session))!.getReader();
+  const reader = (await openStream(account, await openAs(account, session)))!.getReader();
   const decoder = new TextDecoder();
   const next = async (): Promise<Message | null> => {
     const { value, done } = await reader.read();
@@ -72,7 +83,7 @@ describe("the stream of notices", () => {
     const lost = await obi.until((m) => m.kind === "catch_up");
     expect(lost[0]).toEqual({ kind: "right_lost", timeline: s.timeline });
     await rename(s.timeline, s.nia.id, "Alone again");
-    await signedOut(s.obi.id);
+    await signedOut(keyOf(s.obi.id));
     expect(await obi.until((m) => m.kind === "signed_out")).toHaveLength(1);
   });
 
@@ -126,7 +137,7 @@ describe("the stream of notices", () => {
   it("ends with the session it belongs to, and with that one only", async () => {
     const s = await school();
     const [here, there] = [await hearing(s.nia.id, "here"), await hearing(s.nia.id, "there")];
-    await signedOut("here");
+    await signedOut(keyOf("here"));
     expect(await here.next()).toEqual({ kind: "signed_out" });
     expect(await here.next()).toBeNull();
     await rename(s.timeline, s.nia.id, "Still there");
@@ -148,11 +159,34 @@ describe("the stream of notices", () => {
     expect(got).toBeLessThan(most);
   });
 
+  it("ends where its session was closed while nobody heard of it: before it stood, and while the database was away", async () => {
+    const s = await school();
+    await openAs(s.nia.id, "gone");
+    await close("gone");
+    const late = (await openStream(s.nia.id, keyOf("gone")))!.getReader();
+    const said: string[] = [];
+    for (let part = await late.read(); !part.done; part = await late.read())
+      said.push(new TextDecoder().decode(part.value));
+    expect(said.at(-1)).toContain("signed_out");
+
+    const [closed, stays] = [await hearing(s.nia.id, "closed"), await hearing(s.nia.id, "stays")];
+    await close("closed");
+    const cut = await db()`
+      select pg_terminate_backend(pid, 10000) from pg_stat_activity
+      where datname = current_database() and query ilike 'listen %fastigo"%'`;
+    expect(cut.length).toBeGreaterThan(0);
+    expect((await closed.until((m) => m.kind === "signed_out")).map((m) => m.kind)).toContain("hearing");
+    expect(await closed.next()).toBeNull();
+    await stays.until((m) => m.kind === "hearing" && m.hearing === true);
+    await rename(s.timeline, s.nia.id, "Still heard");
+    await stays.until(changed(s.timeline));
+  });
+
   it("is refused while the server stops, and those open end", async () => {
     const s = await school();
     const nia = await hearing(s.nia.id);
     closeAllStreams();
     expect(await nia.next()).toBeNull();
-    expect(await openStream(s.nia.id, "late")).toBeNull();
+    expect(await openStream(s.nia.id, keyOf("late"))).toBeNull();
   });
 });

@@ -1,5 +1,6 @@
 import "server-only";
 import type { HereMessage } from "@/core/presence/present";
+import { openOnes } from "../accounts/sessions";
 import { workFor } from "../classes/reach";
 import { db } from "../db/pool";
 import { editableBy, visitedBy } from "../timelines/access";
@@ -58,6 +59,7 @@ export async function openStream(account: string, session: string): Promise<Read
         send(c, { kind: "hearing", hearing });
         if (hearing) send(c, { kind: "catch_up" });
       }
+      if (hearing) void endClosed().catch(console.error);
     },
   );
   hub.ping ??= setInterval(() => {
@@ -66,7 +68,7 @@ export async function openStream(account: string, session: string): Promise<Read
   hub.ping.unref?.();
   const timelines = await heard(account);
   let client: Client;
-  return new ReadableStream<Uint8Array>(
+  const stream = new ReadableStream<Uint8Array>(
     {
       start(controller) {
         client = { account, session, timelines, controller };
@@ -80,6 +82,23 @@ export async function openStream(account: string, session: string): Promise<Read
     },
     new ByteLengthQueuingStrategy({ highWaterMark: MOST_WAITING }),
   );
+  await endClosed(session);
+  return stream;
+}
+
+/**
+ * Ends the streams of sessions that were closed while nobody heard of it: before their stream stood among the others, or while the
+ * database could not be listened to. `session`: only its own.
+ */
+async function endClosed(session?: string): Promise<void> {
+  const asked = [...hub.clients].filter((c) => session === undefined || c.session === session);
+  const open = await openOnes([...new Set(asked.map((c) => c.session))]);
+  for (const c of asked) if (!open.has(c.session)) end(c);
+}
+
+function end(c: Client): void {
+  send(c, { kind: "signed_out" });
+  drop(c);
 }
 
 /** Ends every stream, so that the server can stop. */
@@ -117,11 +136,7 @@ async function deliver(notice: Notice): Promise<void> {
       return;
     }
     case "signed_out":
-      for (const c of hub.clients)
-        if (c.session === notice.session) {
-          send(c, { kind: "signed_out" });
-          drop(c);
-        }
+      for (const c of hub.clients) if (c.session === notice.session) end(c);
   }
 }
 
