@@ -82,7 +82,13 @@ export async function openStream(account: string, session: string): Promise<Read
     },
     new ByteLengthQueuingStrategy({ highWaterMark: MOST_WAITING }),
   );
-  await endClosed(session);
+  try {
+    await endClosed(session);
+  } catch (error) {
+    // Nobody will read it.
+    await stream.cancel();
+    throw error;
+  }
   return stream;
 }
 

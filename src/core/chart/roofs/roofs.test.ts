@@ -12,6 +12,8 @@ import { titleBox } from "../frame/shown";
 import { meet } from "../../testing/boxes";
 import { RowIndex } from "../labels/row-index";
 import { wholeView, zoomed } from "../axis/view";
+import { arrangeRoofs } from "./arrange-roofs";
+import { placeTitles } from "./roof-titles";
 
 const FRAME = { width: 1_200, height: 500 };
 
@@ -293,5 +295,20 @@ describe("strange titles", () => {
       }
       expect(c.labels.length + c.counts.reduce((n, b) => n + b.count, 0)).toBe(8);
     }
+  });
+});
+
+describe("roofs that changed places", () => {
+  it("have their titles where they would stand had the rows been so from the beginning", () => {
+    let several = 0;
+    for (let seed = 1; seed <= 60; seed++) {
+      const { laid } = chartOf(seededTimeline(24, seed, "spread", "true", 0.7), { width: 900, height: 500 });
+      const { data, axis, p } = laid;
+      const ground = { fit: (900 - 80) / axis.length, pad: 40, size: 900, gables: true, type: 13.5, roof: 26 };
+      const { row, depth, titles } = arrangeRoofs(data, axis, p, ground, 6);
+      if (depth > 1) several++;
+      expect(titles).toEqual(placeTitles(data, p, row, depth, ground, true));
+    }
+    expect(several).toBeGreaterThan(30);
   });
 });
