@@ -132,6 +132,19 @@ export async function fillIn(store: TimelineStore, wish: FillWish, progress?: Pr
   return came.rows;
 }
 
+/**
+ * The first and the last of rows that were filled, where they stand now: dates have put them in order. Where others have come to stand
+ * between them, the first alone: what is chosen is what was filled, and nothing else.
+ */
+export function endsOf(store: TimelineStore, filled: readonly string[]): [first: string, last: string] {
+  const theirs = new Set(filled);
+  const order = rowsOf(store.getState().timeline.events).map((e) => e.id);
+  const from = order.findIndex((id) => theirs.has(id));
+  const to = order.findLastIndex((id) => theirs.has(id));
+  if (from < 0 || to - from + 1 !== theirs.size) return [filled[0]!, filled[0]!];
+  return [order[from]!, order[to]!];
+}
+
 /** A sentence for a cell whose text does not fit. */
 export function tooLongCell({ tooLong: { row, column, length, most } }: TooLongCell): string {
   const n = (x: number) => x.toLocaleString(locale());

@@ -25,7 +25,17 @@ import { dropMedia } from "../media/on-their-way";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { insertBeside, insertChapter, moveByKey } from "../store/event-deeds";
 import { duplicateEvents } from "../store/many-events";
-import { clearCells, cellsOn, fillDown, fillIn, putOnClipboard, rowSources, textsOf, typeInto } from "./cell-deeds";
+import {
+  clearCells,
+  cellsOn,
+  endsOf,
+  fillDown,
+  fillIn,
+  putOnClipboard,
+  rowSources,
+  textsOf,
+  typeInto,
+} from "./cell-deeds";
 import {
   blockOf,
   type GridColumn,
@@ -416,11 +426,11 @@ export function Ledger({ selected, look }: { selected: string | null; look: Ledg
       { read: (done) => setReading({ done, total }), wanted: () => wanted.current },
     ).then((filled) => {
       setReading(null);
-      const last = filled?.at(-1);
-      if (!last || one) return;
+      if (!filled || filled.length === 0 || one) return;
       const wide = Math.min(own.length, Math.max(...cells.map((r) => r.length)));
+      const [first, last] = look.isSorted || look.isFiltered ? [filled[0]!, filled[0]!] : endsOf(store, filled);
       setStanding({
-        anchor: { row: filled![0]!, column: own[0]! },
+        anchor: { row: first, column: own[0]! },
         active: { row: last, column: own[wide - 1] ?? own[0]! },
       });
     });

@@ -89,6 +89,18 @@ describe("an editor's traffic", () => {
     expect([...disk.pending]).toEqual([]);
   });
 
+  it("says nothing more of what has been taken back", () => {
+    const { store } = new World().open("nia", new Disk());
+    store.edit([add("a", "Flood")]);
+    store.say("1 event was added.");
+    expect(store.getState().notice).toBe("1 event was added.");
+    store.undo();
+    expect(store.getState().notice).toBeNull();
+    store.say("1 event was taken away.");
+    store.redo();
+    expect(store.getState().notice).toBeNull();
+  });
+
   it("hears of others, and without the stream asks by itself", async () => {
     const w = new World();
     const nia = w.open("nia", new Disk());

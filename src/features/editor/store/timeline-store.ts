@@ -50,6 +50,8 @@ export class TimelineStore {
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; stop: () => void } | null = null;
   private stopPolling: (() => void) | null = null;
+  /** The last sentence about something that was done here. */
+  private said: string | null = null;
 
   constructor(account: string, snapshot: Snapshot, around: Surroundings, ports?: Ports) {
     this.account = account;
@@ -290,6 +292,8 @@ export class TimelineStore {
   private step(way: Way): void {
     const entry = this.history.last(way);
     if (!entry) return;
+    // What was said of a deed is true no more.
+    if (this.state.notice !== null && this.state.notice === this.said) this.dismissNotice();
     if (entry.kind === "words") {
       // The description's own undo leaves what others wrote; its events move the entry across.
       const { undo } = this.docOf(entry.of);
@@ -319,6 +323,7 @@ export class TimelineStore {
   }
 
   say(notice: string): void {
+    this.said = notice;
     this.set({ notice });
   }
 
