@@ -1,10 +1,14 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect } from "@playwright/test";
+import { atOnce } from "../scripts/lib/at-once.mjs";
 import { serverUrl } from "./harness/people";
 import { test } from "./harness/test";
 
-test("all that a page loads comes packed, to be kept for good, and is what was built", async ({ page, request }) => {
+test("all that a page loads comes packed, to be kept for good and read at once, and is what was built", async ({
+  page,
+  request,
+}) => {
   const seen: string[] = [];
   page.on("response", (r) => {
     if (/\/_next\/static\/.+\.(js|css)$/.test(r.url())) seen.push(r.url());
@@ -21,6 +25,9 @@ test("all that a page loads comes packed, to be kept for good, and is what was b
       expect([url, answer.status(), answer.headers()["content-encoding"]]).toEqual([url, 200, encoding]);
       expect(answer.headers()["cache-control"]).toContain("immutable");
       const built = join(import.meta.dirname, "..", ".next", new URL(url).pathname.replace("/_next/", ""));
-      expect((await answer.body()).equals(readFileSync(built))).toBe(true);
+      const body = await answer.body();
+      expect(body.equals(readFileSync(built))).toBe(true);
+      // A browser is told to read for good what is run as soon as it is there.
+      if (url.endsWith(".js")) expect(atOnce(body.toString()) === body.toString()).toBe(true);
     }
 });

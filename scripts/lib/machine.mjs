@@ -108,6 +108,8 @@ export function nameOfBuild() {
     "next.config.ts",
     "postcss.config.mjs",
     "tsconfig.json",
+    join("scripts", "lib", "at-once.mjs"),
+    join("scripts", "lib", "packed.mjs"),
   ]).slice(0, 16);
 }
 
@@ -138,6 +140,8 @@ export async function ensureBuilt() {
     env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", FASTIGO_BUILD: build },
   });
   if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
+  const { readAtOnce } = await import("./at-once.mjs");
+  readAtOnce(join(ROOT, ".next", "static"));
   await packFiles(join(ROOT, ".next", "static"));
   writeFileSync(stamp, build);
   return build;

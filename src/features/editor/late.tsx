@@ -3,6 +3,7 @@
 import { type ComponentType, useEffect, useState } from "react";
 import { WORDS } from "@/core/words/editor";
 import { Button } from "@/ui/controls/button";
+import { restOf } from "./rest";
 
 /** A part of the editor that is fetched after what one writes in. */
 export interface LatePart<P> {
@@ -73,9 +74,14 @@ export function late<P extends object>(
   return Object.assign(Late, { fetch });
 }
 
-/** Fetches parts one after the other while nothing else is to be done. What cannot be had is asked for again when it is needed. */
+/**
+ * Fetches parts one after the other, once somebody rests and nothing else is to be done: who writes or looks about at once has the
+ * device for that alone. What cannot be had is asked for again when it is needed.
+ */
 export async function fetchAll(parts: readonly { fetch: () => Promise<unknown> }[]): Promise<void> {
+  const resting = restOf(window);
   for (const part of parts) {
+    await resting();
     await new Promise((go) => idle(go));
     await part.fetch().catch(() => {});
   }

@@ -1,0 +1,2 @@
+export function atOnce(source: string): string;
+export function readAtOnce(folder: string): void;
