@@ -13,6 +13,8 @@ interface Holder {
   known(): number;
   /** Whether anything of one's own is on its way: what others changed of the same is found in the changes only. */
   waiting(): boolean;
+  /** How often something of what is around was said otherwise than by an answer of this. */
+  told(): number;
   around(around: Omit<CaughtUp, "changes" | "seq">): void;
   take(changes: readonly ConfirmedChange[]): void;
   takeWhole(snapshot: Snapshot): void;
@@ -62,13 +64,16 @@ export class CatchUp {
 
   private async once(): Promise<void> {
     const { holder } = this;
+    const told = holder.told();
     const answer = await this.ports.catchUp(holder.known());
     this.stopRetry?.();
     this.stopRetry = null;
     if (answer.ok) {
       this.retryMs = FIRST_RETRY_MS;
       const { changes, seq, ...around } = answer.value;
-      holder.around(around);
+      // What was said meanwhile may be newer than what this was answered: it is asked for once more.
+      if (holder.told() === told) holder.around(around);
+      else this.askAgain = true;
       const known = holder.known();
       holder.take(changes);
       // An answer holds only so much: the rest is asked for, as long as something comes.

@@ -50,6 +50,8 @@ export class TimelineStore {
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; stop: () => void } | null = null;
   private stopPolling: (() => void) | null = null;
+  /** How often something about the timeline was answered beside the asking for what is new. */
+  private told = 0;
   /** The last sentence about something that was done here. */
   private said: string | null = null;
 
@@ -85,7 +87,8 @@ export class TimelineStore {
     this.catching = new CatchUp(this.ports, {
       known: () => this.replica.seq,
       waiting: () => this.replica.pending.length > 0,
-      around: (now) => this.set(now),
+      told: () => this.told,
+      around: (now) => this.set({ ...now, publication: upTo(now.publication, this.replica.seq) }),
       take: (changes) => this.take(changes),
       takeWhole: (whole) => {
         this.replica = startReplica(fromSnapshot(whole), whole.seq);
@@ -203,7 +206,8 @@ export class TimelineStore {
     const ended = now === "right_lost" || now === "signed_out";
     const saving = ended ? now : waiting === 0 ? "saved" : now === "offline" ? "offline" : "saving";
     const [canUndo, canRedo] = [this.history.can("undo"), this.history.can("redo")];
-    this.set({ timeline: this.replica.current, waiting, saving, canUndo, canRedo }, later);
+    const publication = upTo(this.state.publication, this.replica.seq);
+    this.set({ timeline: this.replica.current, waiting, saving, canUndo, canRedo, publication }, later);
   }
 
   /**
@@ -341,11 +345,15 @@ export class TimelineStore {
     this.set({ saving: "right_lost" });
   }
 
+  /** What the server has just answered: newer than whatever is being asked for. */
   setPublication(publication: Publication | null): void {
-    this.set({ publication });
+    this.told++;
+    this.set({ publication: upTo(publication, this.replica.seq) });
   }
 
+  /** As of {@link setPublication}. */
   setEditors(editors: readonly EditorPerson[]): void {
+    this.told++;
     this.set({ editors });
   }
 
@@ -405,4 +413,10 @@ export class TimelineStore {
     await this.ports.pending.forget(key).catch(() => {});
     this.set({ setAside: this.state.setAside.filter((s) => s.key !== key) });
   }
+}
+
+/** What is published, with the changes it does not show: every one after its own that is known here. */
+function upTo(publication: Publication | null, seq: number): Publication | null {
+  if (!publication || seq - publication.seq <= publication.laterChanges) return publication;
+  return { ...publication, laterChanges: seq - publication.seq };
 }

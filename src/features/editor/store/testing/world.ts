@@ -1,3 +1,4 @@
+import type { Publication } from "@/core/published/publication";
 import { apply } from "@/core/change/apply";
 import type { Change, ConfirmedChange } from "@/core/change/change";
 import { toSnapshot } from "@/core/formats/snapshot";
@@ -141,6 +142,32 @@ export class World {
   private ids = 0;
   private readonly ears = new Set<(m: LiveMessage) => void>();
   deaf = false;
+  /** The last change that the published page shows; null: nothing is published. */
+  shown: number | null = null;
+
+  /** What the server knows of the published page by now. */
+  publication(): Publication | null {
+    if (this.shown === null) return null;
+    return {
+      address: "ambrel",
+      word: null,
+      visibility: "link",
+      classId: null,
+      organisationId: null,
+      takenBack: false,
+      state: "open",
+      publishedAt: "2026-11-25T09:00:00.000Z",
+      zone: "UTC",
+      laterChanges: this.server.log.length - this.shown,
+      seq: this.shown,
+      opensAt: null,
+      closesAt: null,
+      hasPassword: false,
+      copies: false,
+      embedSites: [],
+      opened: 0,
+    };
+  }
 
   tell(): void {
     if (!this.deaf) this.say({ kind: "changed", timeline: "t", seq: this.server.log.length });
@@ -188,7 +215,7 @@ export class World {
             changes: this.server.after(after).slice(0, 50),
             seq: this.server.log.length,
             editors: [],
-            publication: null,
+            publication: this.publication(),
             work: null,
           }),
         ),
@@ -213,7 +240,7 @@ export class World {
 
   open(account: string, disk: Disk): { store: TimelineStore; close: () => void } {
     const snapshot = toSnapshot(this.server.timeline, this.server.log.length);
-    const around = { editors: [], publication: null, work: null };
+    const around = { editors: [], publication: this.publication(), work: null };
     const store = new TimelineStore(account, snapshot, around, this.ports(account, disk));
     const close = store.start();
     return { store, close };
