@@ -326,3 +326,42 @@ test("the dialog warns before it gives code for what is not public, and gives it
   await embed.getByRole("radio", { name: "As high as it needs" }).check();
   await expect(code).toHaveValue(/embed\.js/);
 });
+
+test("on a phone every part of the share dialog is a press away, and from each it is closed", async ({ browser }) => {
+  const { page } = await startedWith(browser, "The flood", ["1872 Flood"]);
+  await saved(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await share(page);
+  const dialog = page.getByRole("dialog", { name: "Share" });
+  const parts = dialog.getByRole("navigation", { name: "Parts of this dialog" }).getByRole("button");
+  await expect(parts).toHaveText(["Work on it together", "Let others send events in", "Hand in a frozen copy"]);
+  // What there is once it is published comes in between.
+  await dialog.getByRole("radio", { name: /Anyone with the link/ }).check();
+  await dialog.getByRole("button", { name: "Publish", exact: true }).click();
+  await expect(parts).toHaveText([
+    "Link",
+    "Show it in another page",
+    "Work on it together",
+    "Let others send events in",
+    "Hand in a frozen copy",
+  ]);
+  for (const name of ["Hand in a frozen copy", "Show it in another page"]) {
+    const part = dialog.getByRole("region", { name });
+    await expect(part.getByRole("heading").first()).not.toBeInViewport();
+    await parts.filter({ hasText: name }).click();
+    await expect(part.getByRole("heading").first()).toBeInViewport();
+    // Whoever goes on by keyboard goes on within it.
+    await expect(part).toBeFocused();
+    await page.keyboard.press("Tab");
+    await expect(part.locator(":focus")).toHaveCount(1);
+    await expect(dialog.getByRole("button", { name: "Close", exact: true })).toBeInViewport();
+    // Its head does not cover where one is.
+    const [head, at] = [
+      await dialog.getByRole("heading", { level: 2 }).boundingBox(),
+      await part.locator(":focus").boundingBox(),
+    ];
+    expect(at!.y).toBeGreaterThan(head!.y + head!.height);
+  }
+  await dialog.getByRole("button", { name: "Close", exact: true }).click();
+  await expect(dialog).toHaveCount(0);
+});

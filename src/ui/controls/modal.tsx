@@ -34,9 +34,10 @@ export function Modal({
             e.preventDefault();
             if (before.current instanceof HTMLElement) before.current.focus();
           }}
-          className={`fixed left-1/2 top-[8vh] z-50 max-h-[84vh] w-[calc(100vw-24px)] ${wide ? "max-w-[720px]" : "max-w-[480px]"} -translate-x-1/2 overflow-y-auto rounded-lg border border-line bg-white`}
+          className={`fixed left-1/2 top-[8vh] z-50 max-h-[84vh] w-[calc(100vw-24px)] ${wide ? "max-w-[720px]" : "max-w-[480px]"} -translate-x-1/2 scroll-pt-16 overflow-y-auto rounded-lg border border-line bg-white`}
         >
-          <div className="flex items-center justify-between border-b border-line px-5 py-3">
+          {/* However far down one is, it says what it is and closes. */}
+          <div className="sticky top-0 z-10 flex items-center justify-between border-b border-line bg-white px-5 py-3">
             <Dialog.Title className="text-[19px]">{title}</Dialog.Title>
             <Dialog.Close aria-label={WORDS.close} className="rounded-md p-1.5 hover:bg-verdigris-wash">
               <X size={18} />

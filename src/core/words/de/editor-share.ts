@@ -92,6 +92,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   owner: "gehört sie",
   closeTheLink: "Den Link schließen",
   takeTheRightAway: "Das Recht nehmen",
+  partsOfThis: "Teile dieses Fensters",
   handInAFrozenCopy: "Eine eingefrorene Kopie abgeben",
   aDatedCopyThatNever:
     "Eine Kopie mit Datum, die sich nie ändert, mit eigenem Link und als Datei: für eine Lehrkraft, die nicht bei Fastigo ist. Ob die Zeitleiste veröffentlicht ist, spielt keine Rolle.",

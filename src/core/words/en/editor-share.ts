@@ -86,6 +86,7 @@ export const WORDS = {
   owner: "owner",
   closeTheLink: "Close the link",
   takeTheRightAway: "Take the right away",
+  partsOfThis: "Parts of this dialog",
   handInAFrozenCopy: "Hand in a frozen copy",
   aDatedCopyThatNever:
     "A dated copy that never changes, with a link of its own and as a file: for a teacher who is not on Fastigo. It does not matter whether the timeline is published.",

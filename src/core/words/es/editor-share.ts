@@ -95,6 +95,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   owner: "la tiene",
   closeTheLink: "Cerrar el enlace",
   takeTheRightAway: "Quitar el derecho",
+  partsOfThis: "Partes de esta ventana",
   handInAFrozenCopy: "Entregar una copia congelada",
   aDatedCopyThatNever:
     "Una copia con fecha que nunca cambia, con su propio enlace y como archivo: para un docente que no usa Fastigo. Da igual si la línea de tiempo está publicada.",

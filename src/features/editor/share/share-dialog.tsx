@@ -9,6 +9,7 @@ import { EmbedSection } from "./embed-section";
 import { FrozenCopies } from "./frozen-copies";
 import { LinkSection } from "./link-section";
 import { type Given, PublishSection } from "./publish-section";
+import { Sections } from "./sections";
 import { Together } from "./together";
 import { useOwner } from "./use-publishing";
 
@@ -28,12 +29,14 @@ export function ShareDialog({
   return (
     <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange} wide>
       <HowItGoes task="publish" className="mb-2" />
-      <PublishSection {...given} />
-      {live ? <LinkSection publication={publication} owner={owner} /> : null}
-      {live ? <EmbedSection publication={publication} owner={owner} /> : null}
-      <Together owner={owner} />
-      <CallSection owner={owner} />
-      <FrozenCopies />
+      <Sections>
+        <PublishSection {...given} />
+        {live ? <LinkSection publication={publication} owner={owner} /> : null}
+        {live ? <EmbedSection publication={publication} owner={owner} /> : null}
+        <Together owner={owner} />
+        <CallSection owner={owner} />
+        <FrozenCopies />
+      </Sections>
     </Modal>
   );
 }
