@@ -1,13 +1,14 @@
 "use client";
 
-import { type ReactNode, useEffect, useRef, useState } from "react";
+import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { WORDS } from "@/core/words/editor-share";
 
 /** The parts of a long dialog, with a way to each above them: on a phone the last is three screens further down. */
 export function Sections({ children }: { children: ReactNode }) {
   const inside = useRef<HTMLDivElement>(null);
   const [names, setNames] = useState<readonly string[]>([]);
-  useEffect(() => {
+  // Before it is painted: nothing below moves when it opens.
+  useLayoutEffect(() => {
     const all = inside.current!;
     // Some of them are not for everybody, and some are known only once they have asked the server.
     const look = () => {
