@@ -15,8 +15,8 @@ import { WORDS } from "@/core/words/marking";
 import { mannerOf } from "@/core/timeline/read-options";
 import type { DeskEvent, DeskSubmission } from "@/features/marking/desk-submission";
 import { blocksHtml } from "@/features/reader/blocks-html";
+import { type DrawnAs, storeDrawing, storedDrawings } from "@/server/classes/drawings";
 import type { OpenSubmission } from "@/server/classes/open-submission";
-import { db } from "@/server/db/pool";
 
 /** A submission as the desk shows it: words made, descriptions as HTML, and what is different from the time before. */
 export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission> {
@@ -82,24 +82,15 @@ export async function deskSubmission(s: OpenSubmission): Promise<DeskSubmission>
 const ALONE = { width: 880, height: 460 };
 const BESIDE = { width: 440, height: 420 };
 
-interface Drawings {
-  alone: string;
-  beside: string;
-}
-
 /** The drawings of a submission, as SVG: as they were stored, or made now and stored. */
-export async function drawingsOf(id: string, frozen: Frozen): Promise<Drawings> {
-  const rows = await db()<{ kind: keyof Drawings; svg: string }[]>`
-    select kind, svg from submission_drawing where submission_id = ${id}`;
-  const stored = Object.fromEntries(rows.map((r) => [r.kind, r.svg])) as Partial<Drawings>;
+export async function drawingsOf(id: string, frozen: Frozen): Promise<Record<DrawnAs, string>> {
+  const stored = await storedDrawings(id);
   const made = {
     alone: stored.alone ?? drawn(id, frozen, ALONE, `a${id}`),
     beside: stored.beside ?? drawn(id, frozen, BESIDE, `b${id}`),
   };
   for (const kind of ["alone", "beside"] as const)
-    if (stored[kind] === undefined)
-      await db()`
-        insert into submission_drawing (submission_id, kind, svg) select id, ${kind}, ${made[kind]} from submission where id = ${id} on conflict do nothing`;
+    if (stored[kind] === undefined) await storeDrawing(id, kind, made[kind]);
   return made;
 }
 

@@ -12,7 +12,7 @@ import { confirmReading } from "@/core/timeline/read-options";
 import type { Block } from "@/core/text/description";
 import { sameValue } from "@/core/text/same-value";
 import { isDated, type When } from "@/core/time/when";
-import { db, type Tx } from "../db/pool";
+import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure } from "../http/failure";
 import { workChanged } from "../live/notify";
 import { hasRight } from "../timelines/access";
@@ -268,6 +268,11 @@ export async function assignmentsOf(klass: string): Promise<Assignment[]> {
   return db()<Assignment[]>`
     select ${db().unsafe(COLUMNS)}
     from assignment a join class c on c.id = a.class_id where a.class_id = ${klass} order by a.due_at desc, a.id`;
+}
+
+/** What is set in a class, by ids alone. */
+export async function assignmentIdsOf(sql: Sql, klass: string): Promise<string[]> {
+  return (await sql<{ id: string }[]>`select id from assignment where class_id = ${klass}`).map((a) => a.id);
 }
 
 /** The due time as a field for day and time holds it, in the zone of the class. */

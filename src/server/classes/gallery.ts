@@ -53,13 +53,3 @@ export async function showInGallery(
     return { shown: wanted.length };
   });
 }
-
-/** The charts of works as they were handed in, as SVG, by their ids; one that is not drawn yet is missing. */
-export async function drawingsIn(
-  submissions: readonly string[],
-  kind: "alone" | "beside",
-): Promise<Record<string, string>> {
-  const rows = await db()<{ id: string; svg: string }[]>`
-    select submission_id as id, svg from submission_drawing where submission_id = any(${[...submissions]}) and kind = ${kind}`;
-  return Object.fromEntries(rows.map((r) => [r.id, r.svg]));
-}

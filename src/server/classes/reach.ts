@@ -1,4 +1,5 @@
 import "server-only";
+import type { Fragment } from "postgres";
 import type { Sql, Tx } from "../db/pool";
 import type { Visibility } from "@/core/timeline/visibility";
 
@@ -16,6 +17,49 @@ export async function watchersOf(sql: Sql, timeline: string): Promise<string[]> 
     select k.account_id as id from group_work g join assignment a on a.id = g.assignment_id
     join class_teacher k on k.class_id = a.class_id where g.timeline_id = ${timeline}`;
   return rows.map((r) => r.id);
+}
+
+/** The same, and since when each is; for a query around it: `account_id`, `joined_at`. */
+export const watchersSince = (sql: Sql, timeline: string): Fragment => sql`
+  select k.account_id, k.joined_at from group_work g join assignment a on a.id = g.assignment_id
+  join class_teacher k on k.class_id = a.class_id where g.timeline_id = ${timeline}`;
+
+/** What a class is called, for a query around it; null where there is none. */
+export const classNameOf = (sql: Sql, klass: Fragment): Fragment => sql`(select name from class where id = ${klass})`;
+
+/** What a school is called, for a query around it; null where there is none. */
+export const schoolNameOf = (sql: Sql, school: Fragment): Fragment =>
+  sql`(select name from organisation where id = ${school})`;
+
+/** Whether a class, of a query around it, has not been closed and a person learns in it or teaches it. */
+export const opensTo = (sql: Sql, klass: Fragment, account: string): Fragment => sql`
+  exists (select from class c where c.id = ${klass} and c.closed_at is null and (teaches(c.id, ${account})
+    or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})))`;
+
+/** Whether a timeline, of a query around it, is made in a class that, or whose school, lets nothing be published to everybody. */
+export const keptIn = (sql: Sql, timeline: Fragment): Fragment => sql`
+  exists (select from group_work g join assignment a on a.id = g.assignment_id
+    join class c on c.id = a.class_id left join organisation o on o.id = c.organisation_id
+    where g.timeline_id = ${timeline}
+      and (c.publish_limit <> 'everybody' or coalesce(o.publish_limit, 'everybody') <> 'everybody'))`;
+
+/** Those of a name, whatever its capitals, who are in a class with a person. */
+export async function classmatesCalled(sql: Sql, account: string, name: string): Promise<string[]> {
+  const rows = await sql<{ id: string }[]>`
+    with mine as (
+      select class_id from class_member where account_id = ${account}
+      union select class_id from class_teacher where account_id = ${account})
+    select distinct a.id from account a join (
+      select class_id, account_id from class_member union select class_id, account_id from class_teacher) k on k.account_id = a.id
+    where k.class_id in (select class_id from mine) and a.id <> ${account} and a.deleted_at is null
+      and lower(a.display_name) = lower(${name.trim()})`;
+  return rows.map((r) => r.id);
+}
+
+/** The open classes a person teaches, by name. */
+export async function classesTaught(sql: Sql, account: string): Promise<{ id: string; name: string }[]> {
+  return sql<{ id: string; name: string }[]>`
+    select c.id, c.name from class c where teaches(c.id, ${account}) and c.closed_at is null order by lower(c.name), c.id`;
 }
 
 /**

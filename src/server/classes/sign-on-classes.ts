@@ -1,9 +1,8 @@
 // The classes that groups of a school's own accounts are, and who has to come in through those accounts.
 import "server-only";
-import { nanoid } from "nanoid";
 import { db, type Sql, type Tx } from "../db/pool";
 import { keyOf, providerOf, providers } from "../sign-on/providers";
-import { newJoinCode } from "./class";
+import { enterClass, openClass } from "./enter-class";
 
 interface Groups {
   /** By what the provider is known. */
@@ -44,20 +43,11 @@ export async function enterGroups(tx: Tx, g: Groups): Promise<void> {
     let klass = known && !known.over ? known.id : null;
     if (klass === null) {
       if (!g.teaches) continue;
-      klass = nanoid(12);
-      await tx`
-        insert into class (id, name, join_code, organisation_id) values (${klass}, ${name}, ${newJoinCode()}, ${school})`;
-      await tx`insert into class_teacher (class_id, account_id, role) values (${klass}, ${g.account}, 'lead')`;
+      klass = await openClass(tx, name, school, g.account);
       await tx`
         insert into sign_on_group (provider, name, class_id) values (${g.provider}, ${name}, ${klass})
         on conflict (provider, name) do update set class_id = excluded.class_id`;
-    } else if (g.teaches)
-      await tx`
-        insert into class_teacher (class_id, account_id, role) values (${klass}, ${g.account}, 'teacher') on conflict do nothing`;
-    else
-      await tx`
-        insert into class_member (class_id, account_id) select ${klass}, ${g.account}
-        where not watches(${klass}, ${g.account}) on conflict do nothing`;
+    } else await enterClass(tx, klass, g.account, g.teaches);
   }
 }
 

@@ -1,7 +1,7 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import type { LookFile } from "@/core/looks/look-file";
-import { isOfClass, teachesClass } from "../classes/reach";
+import { classNameOf, isOfClass, opensTo, teachesClass } from "../classes/reach";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 
@@ -21,18 +21,12 @@ const MOST = 100;
 
 /** Those somebody has saved, and those of the classes they are in or teach; by name. */
 export async function looksFor(account: string): Promise<SavedLook[]> {
-  return db()<SavedLook[]>`
-    select s.id, s.name, s.look, c.name as class_name, s.account_id = ${account} as mine
-    from saved_look s left join class c on c.id = s.class_id
-    where s.account_id = ${account} or (c.closed_at is null and (teaches(c.id, ${account})
-      or exists (select from class_member m where m.class_id = c.id and m.account_id = ${account})))
+  const sql = db();
+  const klass = sql`s.class_id`;
+  return sql<SavedLook[]>`
+    select s.id, s.name, s.look, ${classNameOf(sql, klass)} as class_name, s.account_id = ${account} as mine
+    from saved_look s where s.account_id = ${account} or ${opensTo(sql, klass, account)}
     order by lower(s.name), s.id`;
-}
-
-/** The classes somebody may keep looks for: those they teach. */
-export async function classesForLooks(account: string): Promise<{ id: string; name: string }[]> {
-  return db()<{ id: string; name: string }[]>`
-    select c.id, c.name from class c where teaches(c.id, ${account}) and c.closed_at is null order by lower(c.name), c.id`;
 }
 
 /** Keeps a look; for a class only its teachers do. */

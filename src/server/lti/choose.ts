@@ -1,5 +1,7 @@
 // LTI Deep Linking 2.0: a teacher chooses on a page of Fastigo which assignment a link of the platform leads to.
 import "server-only";
+import { assignmentsOf } from "../classes/assignment";
+import { classNameOf } from "../classes/reach";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { sign } from "./keys";
@@ -28,8 +30,8 @@ interface Row {
 
 async function find(id: string, account: string): Promise<(Row & { known: Platform }) | null> {
   const [row] = await db()<Row[]>`
-    select l.platform, l.class_id, c.name as class_name, l.deployment, l.return_url, l.data
-    from lti_choice l join class c on c.id = l.class_id
+    select l.platform, l.class_id, ${classNameOf(db(), db()`l.class_id`)} as class_name, l.deployment, l.return_url, l.data
+    from lti_choice l
     where l.id = ${id} and l.account_id = ${account} and l.at > now() - ${`${MINUTES} minutes`}::interval`;
   const known = row && platformOf(row.platform);
   return row && known ? { ...row, known } : null;
@@ -39,8 +41,7 @@ async function find(id: string, account: string): Promise<(Row & { known: Platfo
 export async function choiceOf(id: string, account: string): Promise<Choice | null> {
   const row = await find(id, account);
   if (!row) return null;
-  const assignments = await db()<{ id: string; title: string }[]>`
-    select id, title from assignment where class_id = ${row.classId} order by created_at desc, id`;
+  const assignments = (await assignmentsOf(row.classId)).map((a) => ({ id: a.id, title: a.title }));
   return { id, classId: row.classId, className: row.className, platform: row.known, assignments };
 }
 
@@ -53,8 +54,7 @@ export async function choose(
 ): Promise<Failure | { to: string; token: string; platform: string }> {
   const row = await find(id, account);
   if (!row) return fail("not_found");
-  const [a] = await db()<{ id: string; title: string; total: number }[]>`
-    select id, title, total from assignment where id = ${assignment} and class_id = ${row.classId}`;
+  const a = (await assignmentsOf(row.classId)).find((a) => a.id === assignment);
   if (!a) return fail("not_found");
   const token = await sign(
     {

@@ -7,7 +7,8 @@ import { customAlphabet, nanoid } from "nanoid";
 import { type Opened, openSession } from "../accounts/sessions";
 import { readDisplayName } from "../accounts/sign-up";
 import { CLOSED, newSignInName } from "../classes/one-time-code";
-import { newJoinCode } from "../classes/class";
+import { assignmentIdsOf } from "../classes/assignment";
+import { enterClass, openClass } from "../classes/enter-class";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, Refused, refusal } from "../http/failure";
 import { keyOf, type Platform, platformBy, platformOf } from "./platforms";
@@ -179,19 +180,11 @@ async function classFor(
   let klass = known?.id ?? null;
   if (klass === null) {
     if (!teaches) throw new Refused(fail("course_not_opened"));
-    klass = nanoid(12);
     const name = (text(context.title, 80).trim() || text(context.label, 80).trim() || platform.name).slice(0, 80);
-    await tx`insert into class (id, name, join_code) values (${klass}, ${name}, ${newJoinCode()})`;
-    await tx`insert into class_teacher (class_id, account_id, role) values (${klass}, ${account}, 'lead')`;
+    klass = await openClass(tx, name, null, account);
     await tx`
       insert into lti_course (platform, context, class_id, memberships) values (${key}, ${course}, ${klass}, ${memberships})`;
-  } else if (teaches)
-    await tx`
-      insert into class_teacher (class_id, account_id, role) values (${klass}, ${account}, 'teacher') on conflict do nothing`;
-  else
-    await tx`
-      insert into class_member (class_id, account_id) select ${klass}, ${account}
-      where not watches(${klass}, ${account}) on conflict do nothing`;
+  } else await enterClass(tx, klass, account, teaches);
   return klass;
 }
 
@@ -200,15 +193,14 @@ async function targetOf(tx: Tx, platform: Platform, payload: JWTPayload, klass: 
   const link = text(recordOf(payload[`${CLAIM}resource_link`]).id);
   const item = text(recordOf(payload[AGS]).lineitem, 2_000);
   const wanted = text(recordOf(payload[`${CLAIM}custom`]).assignment, 40);
-  if (link !== "" && wanted !== "")
+  const set = await assignmentIdsOf(tx, klass);
+  if (link !== "" && set.includes(wanted))
     await tx`
-      insert into lti_link (platform, link, assignment_id, line_item)
-      select ${keyOf(platform)}, ${link}, a.id, ${item} from assignment a where a.id = ${wanted} and a.class_id = ${klass}
+      insert into lti_link (platform, link, assignment_id, line_item) values (${keyOf(platform)}, ${link}, ${wanted}, ${item})
       on conflict (platform, link) do nothing`;
   const [known] = await tx<{ id: string }[]>`
-    update lti_link l set line_item = coalesce(nullif(${item}, ''), line_item) from assignment a
-    where l.platform = ${keyOf(platform)} and l.link = ${link} and a.id = l.assignment_id and a.class_id = ${klass}
-    returning l.assignment_id as id`;
+    update lti_link set line_item = coalesce(nullif(${item}, ''), line_item)
+    where platform = ${keyOf(platform)} and link = ${link} and assignment_id = any(${set}) returning assignment_id as id`;
   return known ? `/assignments/${known.id}` : `/classes/${klass}`;
 }
 

@@ -1,6 +1,8 @@
 // What a platform does for a tool: names and roles (LTI NRPS 2.0) and grades (LTI AGS 2.0), with tokens by RFC 7523.
 import "server-only";
 import { Ajv } from "ajv";
+import { addStudent, lockClass } from "../classes/enter-class";
+import { assignmentsHandedIn, markBackOf } from "../classes/marks-back";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
 import { addJob } from "../jobs/queue";
@@ -108,17 +110,14 @@ export async function bringMembers(
   );
   let added = 0;
   await db().begin(async (tx) => {
-    await tx`select from class where id = ${klass} for update`;
+    await lockClass(tx, klass);
     for (const m of learners) {
       const [known] = await tx<{ id: string }[]>`
         select account_id as id from lti_account where platform = ${keyOf(platform)} and subject = ${m.user_id}`;
       const id =
         known?.id ?? (await makeAccount(tx, platform, m.user_id, m.given_name ?? "", m.family_name ?? "", klass));
-      const made = await tx`
-        insert into class_member (class_id, account_id, note)
-        values (${klass}, ${id}, ${`${m.given_name ?? ""} ${m.family_name ?? ""}`.trim().slice(0, 40)})
-        on conflict do nothing returning account_id`;
-      added += made.length;
+      const name = `${m.given_name ?? ""} ${m.family_name ?? ""}`.trim().slice(0, 40);
+      if (await addStudent(tx, klass, id, name)) added++;
     }
   });
   return { added, there: learners.length - added };
@@ -126,22 +125,21 @@ export async function bringMembers(
 
 /** Has the points of these submissions sent to the platforms their assignments are linked from, where there are any. */
 export async function sendScoresOf(submissions: readonly string[]): Promise<void> {
-  const linked = await db()<{ id: string }[]>`
-    select distinct s.id from submission s join group_work g on g.id = s.group_id join lti_link l on l.assignment_id = g.assignment_id
-    where s.id = any(${[...submissions]}) and l.line_item <> ''`;
-  for (const { id } of linked) await addJob(db(), "lti_scores", id, { submission: id });
+  const handedIn = await assignmentsHandedIn(db(), submissions);
+  const linked = await db()<{ assignment: string }[]>`
+    select distinct assignment_id as assignment from lti_link
+    where assignment_id = any(${handedIn.map((s) => s.assignment)}) and line_item <> ''`;
+  for (const { submission, assignment } of handedIn)
+    if (linked.some((l) => l.assignment === assignment)) await addJob(db(), "lti_scores", submission, { submission });
 }
 
 /** Sends the points of a submission that came back, for everybody of its group who is known to a platform. */
 export async function sendScores(submission: string): Promise<Failure | null> {
-  const rows = await db()<
-    { platform: string; lineItem: string; subject: string; points: string; total: number; comment: string; at: Date }[]
-  >`
-    select l.platform, l.line_item, p.subject, m.points, (as_json(s.content) ->> 'total')::int as total, m.comment, m.at
-    from submission s join group_work g on g.id = s.group_id join mark m on m.submission_id = s.id
-    join lti_link l on l.assignment_id = g.assignment_id and l.line_item <> ''
-    join group_member n on n.group_id = g.id join lti_account p on p.account_id = n.account_id and p.platform = l.platform
-    where s.id = ${submission} and m.returned_at is not null and m.points is not null`;
+  const mark = await markBackOf(db(), submission);
+  if (!mark) return null;
+  const rows = await db()<{ platform: string; lineItem: string; subject: string }[]>`
+    select l.platform, l.line_item, p.subject from lti_link l join lti_account p on p.platform = l.platform
+    where l.assignment_id = ${mark.assignment} and l.line_item <> '' and p.account_id = any(${mark.members})`;
   for (const r of rows) {
     const platform = platformOf(r.platform);
     if (!platform || !ofPlatform(platform, r.lineItem)) continue;
@@ -155,10 +153,10 @@ export async function sendScores(submission: string): Promise<Failure | null> {
       },
       body: JSON.stringify({
         userId: r.subject,
-        scoreGiven: Number(r.points),
-        scoreMaximum: r.total,
-        comment: r.comment.slice(0, 2_000),
-        timestamp: r.at.toISOString(),
+        scoreGiven: mark.points,
+        scoreMaximum: mark.total,
+        comment: mark.comment.slice(0, 2_000),
+        timestamp: mark.at.toISOString(),
         activityProgress: "Completed",
         gradingProgress: "FullyGraded",
       }),

@@ -2,6 +2,7 @@ import "server-only";
 import type { FoundIn } from "@/core/published/found-in";
 import { foundIn } from "@/core/published/found-in";
 import type { Frozen } from "@/core/formats/frozen";
+import { keptIn } from "../classes/reach";
 import { db, type Sql, type Tx } from "../db/pool";
 import type { ListedTimeline } from "./listed";
 
@@ -126,10 +127,7 @@ export async function searchPublished(asked: Asked): Promise<{ found: FoundTimel
       -- Asked only of those that fit all else: joined to all, every timeline there is would be read.
       fitting as materialized (select f.* from newest f
         where (select t.deleted_at from timeline t where t.id = f.timeline_id) is null
-          and not exists (select from group_work g join assignment a on a.id = g.assignment_id
-            join class c on c.id = a.class_id left join organisation o on o.id = c.organisation_id
-            where g.timeline_id = f.timeline_id
-              and (c.publish_limit <> 'everybody' or coalesce(o.publish_limit, 'everybody') <> 'everybody'))),
+          and not ${keptIn(tx, tx`f.timeline_id`)}),
       page as (select f.*, row_number() over (order by ${order}, f.timeline_id) as at from fitting f
         order by at limit ${A_PAGE} offset ${asked.page * A_PAGE})
     select p.timeline_id as timeline, coalesce((select s.word from short_link s where s.timeline_id = p.timeline_id

@@ -3,7 +3,7 @@ import { WORDS as NOTICES } from "@/core/words/notices";
 import { tellPeople } from "../accounts/notices";
 import { nanoid } from "nanoid";
 import { mentionsIn } from "@/core/text/mentions";
-import { worksFor } from "../classes/reach";
+import { watchersSince, worksFor } from "../classes/reach";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { commentsChanged } from "../live/notify";
@@ -123,8 +123,7 @@ async function thoseWhoComment(tx: Tx, timeline: string): Promise<{ id: string; 
     select a.id, a.display_name as name, max(s.at) as seen from (
       select account_id, joined_at from editor where timeline_id = ${timeline}
       union all select account_id, joined_at from guest where timeline_id = ${timeline} and role <> 'reader'
-      union all select k.account_id, k.joined_at from class_teacher k join assignment s on s.class_id = k.class_id
-        join group_work w on w.assignment_id = s.id where w.timeline_id = ${timeline}) p
+      union all ${watchersSince(tx, timeline)}) p
     join account a on a.id = p.account_id
     left join comment_seen s on s.timeline_id = ${timeline} and s.account_id = a.id
     group by a.id order by min(p.joined_at), a.id`;

@@ -1,7 +1,7 @@
 import "server-only";
 import { nanoid } from "nanoid";
 import type { InvitedAs } from "@/core/timeline/roles";
-import { classOf, isOfClass, joinGroup, leaveGroup } from "../classes/reach";
+import { classmatesCalled, classOf, isOfClass, joinGroup, leaveGroup } from "../classes/reach";
 import { db, type Sql, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
 import { rightsChanged } from "../live/notify";
@@ -144,16 +144,9 @@ export async function invitePeople(
 
 /** The one person of that name in the classes somebody is in; refuses where there is none, or more than one. */
 async function classmateOf(tx: Tx, account: string, name: string): Promise<string> {
-  const rows = await tx<{ id: string }[]>`
-    with mine as (
-      select class_id from class_member where account_id = ${account}
-      union select class_id from class_teacher where account_id = ${account})
-    select distinct a.id from account a join (
-      select class_id, account_id from class_member union select class_id, account_id from class_teacher) k on k.account_id = a.id
-    where k.class_id in (select class_id from mine) and a.id <> ${account} and a.deleted_at is null
-      and lower(a.display_name) = lower(${name.trim()})`;
-  if (rows.length !== 1) throw new Refused(fail(rows.length === 0 ? "nobody_of_that_name" : "several_of_that_name"));
-  return rows[0]!.id;
+  const found = await classmatesCalled(tx, account, name);
+  if (found.length !== 1) throw new Refused(fail(found.length === 0 ? "nobody_of_that_name" : "several_of_that_name"));
+  return found[0]!;
 }
 
 /** Refuses to let anybody write in the work of a group who is not of it. */

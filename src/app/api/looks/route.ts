@@ -2,7 +2,9 @@ import type { ValidateFunction } from "ajv";
 import { LOOK_CLASS, LOOK_NAME, LOOK_SCHEMA, type LookFile } from "@/core/looks/look-file";
 import { object } from "@/core/text/schema";
 import { ajv, memberRoute } from "@/server/http/route";
-import { classesForLooks, looksFor, saveLook } from "@/server/looks/saved-looks";
+import { classesTaught } from "@/server/classes/reach";
+import { db } from "@/server/db/pool";
+import { looksFor, saveLook } from "@/server/looks/saved-looks";
 
 const readSave = ajv.compile(object({ name: LOOK_NAME, look: LOOK_SCHEMA, class: LOOK_CLASS })) as ValidateFunction<{
   name: string;
@@ -13,7 +15,7 @@ const readSave = ajv.compile(object({ name: LOOK_NAME, look: LOOK_SCHEMA, class:
 /** The looks one has saved, or a class of one's has; and the classes one may save one for. */
 export const GET = memberRoute({}, async ({ user }) => ({
   looks: await looksFor(user.id),
-  classes: await classesForLooks(user.id),
+  classes: await classesTaught(db(), user.id),
 }));
 
 /** Keeps a look for other timelines. */
