@@ -1,25 +1,9 @@
-import AxeBuilder from "@axe-core/playwright";
 import sharp from "sharp";
-import { expect, type Page } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { nothingFound } from "./harness/axe";
 import { test } from "./harness/test";
 import { cell, stand, writeCell } from "./harness/ledger";
 import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
-
-/** `without`: what stands in it of other pages, which are looked at by themselves. */
-async function nothingFound(page: Page, what: string, without?: string) {
-  const builder = new AxeBuilder({ page });
-  if (without) builder.exclude(without);
-  const { violations } = await builder
-    .options({
-      runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"],
-      // What passes is not written out node by node, and no page is opened to gather frames: there are none of others.
-      resultTypes: ["violations"],
-    })
-    .setLegacyMode(true)
-    .analyze();
-  const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
-  expect({ [what]: found }).toEqual({ [what]: [] });
-}
 
 test("axe finds nothing on any screen, at laptop and phone size", async ({ browser }) => {
   test.setTimeout(900_000);
@@ -38,7 +22,7 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   ]) {
     await anybody.goto(path);
     // The timeline that stands in a frame on the first page is looked at by itself below.
-    await nothingFound(anybody, path, "iframe");
+    await nothingFound(anybody, path, { without: "iframe" });
   }
   const nia = await newPerson(browser, "Nia");
   const { page } = nia;
@@ -204,7 +188,7 @@ test("axe finds nothing on any screen, at laptop and phone size", async ({ brows
   await nothingFound(page, "draft as a reader, beginning");
   await page.getByRole("link", { name: "At other sizes" }).click();
   await expect(page.frameLocator("iframe >> nth=0").locator(".chart-live")).toBeVisible();
-  await nothingFound(page, "draft at other sizes", "iframe");
+  await nothingFound(page, "draft at other sizes", { without: "iframe" });
   await anybody.goto(published.replace("/t/", "/published/"));
   await nothingFound(anybody, "about a published timeline");
   await anybody.goto("/published?q=ambrel");

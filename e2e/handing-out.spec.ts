@@ -69,6 +69,45 @@ test("with a password, from a day on, taken back while it is open: a reader is t
   await expect(reader.getByRole("heading", { name: "This timeline has been taken back" })).toBeVisible();
 });
 
+test("who publishes while the last words are on their way publishes those too; a second press leaves it", async ({
+  browser,
+}) => {
+  const { page } = await startedWith(browser, "The flood", ["1872 Flood"]);
+  await saved(page);
+  // What is written goes out when the journey lets it.
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route("**/changes", async (route) => {
+    await held;
+    await route.continue();
+  });
+  await writeLines(page, ["1874 Stone bridge"]);
+  await expect(page.getByTestId("saving")).not.toHaveText("Saved");
+  await share(page);
+  const press = page.getByRole("button", { name: "Publish", exact: true });
+  const waits = published(page).getByText("Done as soon as all you wrote is saved", { exact: false });
+  await press.click();
+  await expect(waits).toBeVisible();
+  await expect(published(page).getByText("Draft – only its editors can see this", { exact: false })).toBeVisible();
+  await press.click();
+  await expect(waits).toBeHidden();
+  // Left again and pressed again, it is done once, with what was written last.
+  const sent: string[] = [];
+  page.on("request", (r) => void (r.url().endsWith("/publication") && sent.push(r.method())));
+  await press.click();
+  await expect(waits).toBeVisible();
+  expect(sent).toEqual([]);
+  letGo();
+  const link = await linkOf(page);
+  await expect(waits).toBeHidden();
+  expect(sent).toEqual(["PUT"]);
+  const reader = await (await browser.newContext()).newPage();
+  await reader.goto(`${link}#read`);
+  await expect(reader.locator("#read")).toContainText("Stone bridge");
+});
+
 test("what has changed since is shown before it is published; the link has a word, a QR code and goes by mail", async ({
   browser,
 }) => {

@@ -1,7 +1,7 @@
-import AxeBuilder from "@axe-core/playwright";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { expect, type Page } from "@playwright/test";
+import { nothingFound } from "./harness/axe";
 import { test } from "./harness/test";
 import { LOOKS } from "../src/core/timeline/looks";
 import { chartButton, newPerson, newTimeline, saved, startedWith, writeLines } from "./harness/people";
@@ -238,17 +238,7 @@ test("axe finds nothing in any look", async ({ browser }) => {
   const { page } = await startedWith(browser, "How the Ambrel was crossed", [...LINES, "Fire!"]);
   await openLooks(page);
   const address = page.url().split(/[?#]/)[0]!;
-  const check = async (on: Page, what: string) => {
-    const { violations } = await new AxeBuilder({ page: on })
-      .options({ runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"], resultTypes: ["violations"] })
-      .setLegacyMode(true)
-      .analyze();
-    expect([what, violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`)]).toEqual([
-      what,
-      [],
-    ]);
-  };
-  await check(page, "the panel");
+  await nothingFound(page, "the panel");
   const reader = await page.context().newPage();
   for (const look of LOOKS) {
     await panel(page)
@@ -259,16 +249,16 @@ test("axe finds nothing in any look", async ({ browser }) => {
     for (const view of ["begin", "chart", "read"]) {
       await reader.goto(`${address}/reader#${view}`);
       if (view === "chart") await expect(reader.locator(".chart-live")).toBeVisible();
-      await check(reader, `${look}, ${view}`);
+      await nothingFound(reader, `${look}, ${view}`);
     }
     await reader.goto("about:blank");
     await reader.goto(`${address}/reader#practice`);
     await expect(reader.locator(".practice")).toBeVisible();
-    await check(reader, `${look}, practice`);
+    await nothingFound(reader, `${look}, practice`);
     await reader.goto("about:blank");
     await reader.goto(`${address}/reader#present`);
     await expect(reader.locator(".present")).toBeVisible();
-    await check(reader, `${look}, presenting`);
+    await nothingFound(reader, `${look}, presenting`);
   }
 });
 

@@ -6,6 +6,7 @@ export const WORDS = {
   showTheChart: "Show the chart",
   foldTheLedgerAway: "Fold the ledger away",
   yourTimelines: "Your timelines",
+  onceSaved: "Done as soon as all you wrote is saved, if this stays open. Press again to leave it.",
   untitled: "Untitled",
   openItAgain: "Open it again",
   openingTheTimeline: "Opening the timeline …",

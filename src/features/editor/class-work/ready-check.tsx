@@ -17,6 +17,7 @@ import { Button } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { useReady } from "@/ui/use-ready";
 import { ZonedTime } from "@/ui/zoned-time";
+import { OnceSaved } from "../once-saved";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { Problem } from "@/ui/controls/problem";
 
@@ -27,7 +28,6 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
   const { store, select } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
   const work = useEditorState((s) => s.work);
-  const waiting = useEditorState((s) => s.waiting);
   const [receipt, setReceipt] = useState<{ at: string; hash: string } | null>(null);
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -149,14 +149,14 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
                 {WORDS.due} <ZonedTime at={work.assignment.dueAt} zone={zone} short />
               </button>
             )}
-            <Button
+            <OnceSaved
               size="small"
               kind="main"
-              disabled={!ready || waiting > 0}
-              onClick={() => (missing.length > 0 || forGood ? setAsking(true) : void submit())}
+              disabled={!ready}
+              onPress={() => (missing.length > 0 || forGood ? setAsking(true) : void submit())}
             >
               {returned ? WORDS.submitAgain : WORDS.submit}
-            </Button>
+            </OnceSaved>
           </>
         ) : null}
       </span>
@@ -180,9 +180,9 @@ export function ReadyCheck({ onWork }: { onWork: () => void }) {
           {forGood ? WORDS.youCanSubmitItOnce : returned ? WORDS.youCanSubmitItAgain : WORDS.youCanSubmitItAs}
         </p>
         <div className="mt-4 flex gap-2">
-          <Button kind="main" onClick={() => void submit()}>
+          <OnceSaved kind="main" onPress={() => void submit()}>
             {missing.length > 0 ? WORDS.submitAsItIs : WORDS.submit}
-          </Button>
+          </OnceSaved>
           <Button onClick={() => setAsking(false)}>{WORDS.goOnWorking}</Button>
         </div>
       </Modal>

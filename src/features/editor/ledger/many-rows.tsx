@@ -14,6 +14,7 @@ import { COLUMN_NAMES, WORDS } from "@/core/words/editor-ledger";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { INPUT } from "@/ui/controls/field";
+import { OnceSaved } from "../once-saved";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { deleteEvents, duplicateEvents, type ManyField, moveDates, setMany } from "../store/many-events";
 import { BAR_BUTTON, Menu } from "./bar-menu";
@@ -266,8 +267,6 @@ function MoveDates({ ids, onDone }: { ids: () => string[]; onDone: () => void })
 
 function CopyTo({ ids }: { ids: () => string[] }) {
   const { store } = useEditor();
-  // The server copies what it knows: what is on its way to it comes first.
-  const waiting = useEditorState((s) => s.waiting);
   const [all, setAll] = useState<{ id: string; title: string }[] | null>(null);
   const [to, setTo] = useState("");
   const [busy, setBusy] = useState(false);
@@ -309,9 +308,9 @@ function CopyTo({ ids }: { ids: () => string[] }) {
                 </option>
               ))}
             </select>
-            <Button kind="main" disabled={to === "" || busy || waiting > 0} onClick={() => void copy(close)}>
+            <OnceSaved kind="main" disabled={to === "" || busy} onPress={() => void copy(close)}>
               {WORDS.copyThem}
-            </Button>
+            </OnceSaved>
           </div>
         )
       }

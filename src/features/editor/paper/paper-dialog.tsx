@@ -24,6 +24,7 @@ import { CheckRow } from "@/ui/controls/check-row";
 import { INPUT } from "@/ui/controls/field";
 import { HowItGoes } from "@/ui/controls/how-it-goes";
 import { Modal } from "@/ui/controls/modal";
+import { OnceSaved } from "../once-saved";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { PdfPreview } from "./pdf-preview";
 import { MadeFileRow, useMadeFile } from "./made-file";
@@ -49,7 +50,6 @@ type Seen = "whole" | "first" | "now" | "period";
 function PdfPart() {
   const { store } = useEditor();
   const timeline = useEditorState((s) => s.timeline);
-  const waiting = useEditorState((s) => s.waiting);
   const [wishes, setWishes] = useState<PaperWishes>(USUAL_WISHES);
   const [size, setSize] = useState({ w: "900", h: "300" });
   const [seen, setSeen] = useState<Seen>("whole");
@@ -204,14 +204,14 @@ function PdfPart() {
           <p key={n}>{n}</p>
         ))}
       </div>
-      <Button
+      <OnceSaved
         kind="main"
         className="mt-2"
-        disabled={!ready || made.isBusy || waiting > 0}
-        onClick={() => void made.begin({ kind: "pdf", paper: said })}
+        disabled={!ready || made.isBusy}
+        onPress={() => void made.begin({ kind: "pdf", paper: said })}
       >
         {WORDS.make}
-      </Button>
+      </OnceSaved>
       <MadeFileRow made={made} />
       {made.file?.madeAt ? (
         <>
@@ -225,7 +225,6 @@ function PdfPart() {
 
 function PicturePart() {
   const { store } = useEditor();
-  const waiting = useEditorState((s) => s.waiting);
   const [scale, setScale] = useState(2);
   const [transparent, setTransparent] = useState(false);
   const [kind, setKind] = useState<"png" | "svg">("png");
@@ -249,9 +248,9 @@ function PicturePart() {
           </Choice>
         ) : null}
         <CheckRow label={WORDS.transparent} checked={transparent} onChange={setTransparent} />
-        <Button disabled={made.isBusy || waiting > 0} onClick={() => void made.begin({ kind, picture })}>
+        <OnceSaved disabled={made.isBusy} onPress={() => void made.begin({ kind, picture })}>
           {WORDS.makePicture}
-        </Button>
+        </OnceSaved>
       </div>
       <MadeFileRow made={made}>
         {made.file?.type === "image/png" ? (
@@ -275,19 +274,18 @@ function PicturePart() {
 }
 
 function FolderPart() {
-  const waiting = useEditorState((s) => s.waiting);
   const made = useMadeFile();
   return (
     <section aria-label={WORDS.folderHead} className="mt-5 border-t border-line pt-4">
       <h3 className="mb-1 text-[16px]">{WORDS.folderHead}</h3>
       <p className="mb-2 text-[14px] text-quiet">{WORDS.folderMore}</p>
       <div className="flex flex-wrap gap-2">
-        <Button disabled={made.isBusy || waiting > 0} onClick={() => void made.begin({ kind: "folder" })}>
+        <OnceSaved disabled={made.isBusy} onPress={() => void made.begin({ kind: "folder" })}>
           {WORDS.makeFolder}
-        </Button>
-        <Button disabled={made.isBusy || waiting > 0} onClick={() => void made.begin({ kind: "scorm" })}>
+        </OnceSaved>
+        <OnceSaved disabled={made.isBusy} onPress={() => void made.begin({ kind: "scorm" })}>
           {WORDS.makeScorm}
-        </Button>
+        </OnceSaved>
       </div>
       <p className="mt-1 text-[13px] text-quiet">{WORDS.scormMore}</p>
       <MadeFileRow made={made} />

@@ -6,13 +6,13 @@ import { useEffect, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
-import { useEditor, useEditorState } from "../store/editor-context";
+import { OnceSaved } from "../once-saved";
+import { useEditor } from "../store/editor-context";
 import { CopyLine } from "./copy-line";
 
 /** Handing in without a class: a frozen, dated copy by its own link or as a file, independent of publishing. */
 export function FrozenCopies() {
   const { store } = useEditor();
-  const waiting = useEditorState((s) => s.waiting);
   const [copies, setCopies] = useState<{ address: string; createdAt: string; hash: string }[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const path = `/api/timelines/${store.timelineId}/frozen-copies`;
@@ -25,16 +25,15 @@ export function FrozenCopies() {
     <section aria-label={WORDS.handInAFrozenCopy} className="mt-5 border-t border-line pt-4">
       <h3 className="mb-1 text-[16px]">{WORDS.handInAFrozenCopy}</h3>
       <p className="mb-2 text-[14px] text-quiet">{WORDS.aDatedCopyThatNever}</p>
-      <Button
-        disabled={waiting > 0}
-        onClick={async () => {
+      <OnceSaved
+        onPress={async () => {
           const answer = await askServer<{ copy: { address: string; createdAt: string; hash: string } }>("POST", path);
           setProblem(answer.ok ? null : answer.sentence);
           if (answer.ok) setCopies([answer.value.copy, ...(copies ?? [])]);
         }}
       >
         {WORDS.makeAFrozenCopy}
-      </Button>
+      </OnceSaved>
       <Problem text={problem} className="mt-2" />
       {(copies ?? []).map((c) => (
         <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">

@@ -8,6 +8,7 @@ import { Button } from "@/ui/controls/button";
 import { CheckRow } from "@/ui/controls/check-row";
 import { INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { OnceSaved } from "../once-saved";
 import { useEditor, useEditorState } from "../store/editor-context";
 import type { Publication } from "../store/ports";
 import { asItIs, type Said, useOwner, usePublishing } from "./use-publishing";
@@ -42,7 +43,6 @@ export interface Given {
 export function PublishSection({ classes, schools }: Given) {
   const publication = useEditorState((s) => s.publication);
   const editors = useEditorState((s) => s.editors);
-  const waiting = useEditorState((s) => s.waiting);
   const work = useEditorState((s) => s.work);
   const owner = useOwner();
   const { busy, problem, publish, takeBack } = usePublishing();
@@ -163,25 +163,25 @@ export function PublishSection({ classes, schools }: Given) {
           {live && publication.laterChanges > 0 ? <WhatChanged key={publication.seq} seq={publication.seq} /> : null}
           <div className="flex flex-wrap gap-2">
             {!live ? (
-              <Button
+              <OnceSaved
                 kind="main"
-                disabled={busy || waiting > 0 || needsPassword}
-                onClick={async () => {
+                disabled={busy || needsPassword}
+                onPress={async () => {
                   if (await publish(said(readers), true)) setPassword("");
                 }}
               >
                 {WORDS.publish}
-              </Button>
+              </OnceSaved>
             ) : (
               <>
                 {publication.laterChanges > 0 ? (
-                  <Button
+                  <OnceSaved
                     kind="main"
-                    disabled={busy || waiting > 0}
-                    onClick={() => void publish(asItIs(publication, { classes, schools }), true)}
+                    disabled={busy}
+                    onPress={() => void publish(asItIs(publication, { classes, schools }), true)}
                   >
                     {WORDS.publishTheChanges}
-                  </Button>
+                  </OnceSaved>
                 ) : null}
                 <Button disabled={busy} onClick={() => void takeBack()}>
                   {WORDS.takeItBack}
