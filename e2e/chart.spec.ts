@@ -172,6 +172,14 @@ test("an empty place is tapped: an event there with the date the zoom allows, or
   await page.keyboard.press("Escape");
   await expect(rows).toHaveCount(4);
 
+  // What was said of it without a title is not lost with it.
+  await page.mouse.click((ferry.x + bridge.x) / 2, box.y + box.height - 90);
+  await sheet.getByLabel("Private note").fill("Ask at the archive");
+  await page.keyboard.press("Escape");
+  await expect(sheet).toBeHidden();
+  await expect(rows).toHaveCount(5);
+  await saved(page);
+
   // Between two without a date it has none either, and stands between them.
   const other = await started(browser, ["Choose the play", "Give out the parts"]);
   const [a, c] = [await middleOf(chartButton(other, /Choose/)), await middleOf(chartButton(other, /Give out/))];

@@ -55,12 +55,15 @@ describe("the order", () => {
   });
 });
 
+/** Beside which event one is put, on which side, and whether somebody else puts another there at the same moment. */
+const inserts = (maxLength: number) => fc.array(fc.tuple(fc.nat(), fc.boolean(), fc.boolean()), { maxLength });
+
 describe("a place for an undated event", () => {
   it("is directly before or after the event it was asked for, again and again", () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 25 }), (inserts) => {
+      fc.property(inserts(25), (list) => {
         let events = map([make("a", "1600"), make("b", "1700"), make("c", "1800")]);
-        for (const [i, [n, before]] of inserts.entries()) {
+        for (const [i, [n, before, atOnce]] of list.entries()) {
           const order = inOrder(events.values());
           const at = order[n % order.length]!;
           const id = `n${i}`;
@@ -68,6 +71,7 @@ describe("a place for an undated event", () => {
           events = new Map(events).set(id, { ...emptyEvent(id), when: { ...UNDATED, place } });
           const now = inOrder(events.values()).map((e) => e.id);
           expect(now.indexOf(id) - now.indexOf(at.id)).toBe(before ? -1 : 1);
+          if (atOnce) events.set(`${id}too`, { ...emptyEvent(`${id}too`), when: { ...UNDATED, place } });
         }
       }),
       { seed: 11, numRuns: 200 },
@@ -77,16 +81,17 @@ describe("a place for an undated event", () => {
   it("is where an event without a date was moved to; nothing else changes its place in the order", () => {
     const move = fc.tuple(fc.nat(), fc.nat(), fc.boolean());
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 8 }), fc.array(move), (inserts, moves) => {
+      fc.property(inserts(8), fc.array(move), (list, moves) => {
         let events = map([make("a", "1600"), make("b", "1700")]);
-        for (const [i, [n, before]] of inserts.entries()) {
+        for (const [i, [n, before, atOnce]] of list.entries()) {
           const at = inOrder(events.values())[n % events.size]!;
           const place = before ? placeBefore(events, at.id) : placeAfter(events, at.id);
           events = new Map(events).set(`n${i}`, { ...emptyEvent(`n${i}`), when: { ...UNDATED, place } });
+          if (atOnce) events.set(`n${i}too`, { ...emptyEvent(`n${i}too`), when: { ...UNDATED, place } });
         }
         for (const [n, m, before] of moves) {
-          if (inserts.length === 0) break;
-          const id = `n${n % inserts.length}`;
+          if (list.length === 0) break;
+          const id = `n${n % list.length}${m % 2 === 0 && list[n % list.length]![2] ? "too" : ""}`;
           const order = inOrder(events.values()).map((e) => e.id);
           const target = order[m % order.length]!;
           if (target === id) continue;

@@ -24,12 +24,18 @@ export function placeBefore(events: Events, id: string): Place {
   const own = events.get(id)?.when.place;
   const isUndated =
     events.get(id)?.when.readAs.kind === "undated" || events.get(id)?.when.readAs.kind === "not_understood";
-  if (own && isUndated) {
-    const before = followers(events, own.after).filter((k) => k < own.key);
-    return { after: own.after, key: between(before.at(-1) ?? null, own.key) };
-  }
   const order = inRows(events.values());
   const at = order.findIndex((e) => e.id === id);
+  if (own && isUndated) {
+    const keys = followers(events, own.after);
+    // Of those that two people put in one place at once no key lies between: then after what stands before it.
+    const isShared = keys.filter((k) => k === own.key).length > 1;
+    if (!isShared || at <= 0)
+      return { after: own.after, key: between(keys.filter((k) => k < own.key).at(-1) ?? null, own.key) };
+    const ahead = order[at - 1]!.id;
+    if (ahead !== own.after) return { after: ahead, key: between(null, null) };
+    return { after: ahead, key: between(null, keys[0]!) };
+  }
   return at > 0
     ? { after: order[at - 1]!.id, key: between(null, null) }
     : { after: null, key: between(followers(events, null).at(-1) ?? null, null) };
@@ -52,16 +58,43 @@ export function placesToMove(
   const hanging = [...rest.values()].filter((e) => !e.deleted && e.when.place?.after === id);
   hanging.sort((a, b) => (a.when.place!.key < b.when.place!.key ? -1 : 1));
   const places: { id: string; place: Place }[] = [];
+  let { after } = old;
   let last: string | null = old.key || null;
+  if (followers(rest, after).includes(old.key)) {
+    // It shares its place with another: what hung on it goes on standing after what stands before it.
+    const order = inRows(events.values());
+    const ahead = order[order.findIndex((e) => e.id === id) - 1];
+    after = ahead ? ahead.id : null;
+    last = null;
+  }
   for (const e of hanging) {
-    const next: string | null = followers(rest, old.after).find((k) => last === null || k > last) ?? null;
-    const place: Place = { after: old.after, key: between(last, next) };
+    const next: string | null = followers(rest, after).find((k) => last === null || k > last) ?? null;
+    const place: Place = { after, key: between(last, next) };
     last = place.key;
     places.push({ id: e.id, place });
     rest.set(e.id, { ...e, when: { ...e.when, place } });
   }
   const place = side === "after" ? placeAfter(rest, target) : placeBefore(rest, target);
   return [{ id, place }, ...places];
+}
+
+/**
+ * The keys that put something at an index of a list that stands in the order of its keys: its own, and those of what shares the key before
+ * it (two people at once), which would else stay ahead of it.
+ */
+export function keysToPut(
+  others: readonly { id: string; place: string }[],
+  id: string,
+  index: number,
+): { id: string; place: string }[] {
+  const low = others[index - 1]?.place ?? null;
+  const shared = low === null ? [] : others.slice(index).filter((o) => o.place <= low);
+  const high = others[index + shared.length]?.place ?? null;
+  let last = low;
+  return [{ id }, ...shared].map((o) => {
+    last = between(last, high);
+    return { id: o.id, place: last };
+  });
 }
 
 /** The place after everything. */

@@ -5,13 +5,13 @@ import type { SeenBy } from "./look/seen-by";
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Given } from "./share/publish-section";
 import type { OwnWork } from "@/core/check/own-work";
-import type { Timeline } from "@/core/timeline/timeline";
+import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { classes } from "@/ui/classes";
 import { ChartPane } from "./chart/chart-pane";
 import { Divider } from "./divider";
 import { EditorContext } from "./store/editor-context";
-import { insertBeside, isBlank } from "./store/event-deeds";
+import { insertBeside, isUntouched } from "./store/event-deeds";
 import { type LedgerColumns, USUAL_COLUMNS } from "@/core/ledger/columns";
 import { Ledger } from "./ledger/ledger";
 import { useLook } from "./ledger/use-look";
@@ -173,19 +173,20 @@ export function Editor(props: EditorProps) {
     opened.current = open ? id : null;
     if (open) setPanel("event");
   }, []);
-  const fresh = useRef<string | null>(null);
+  /** The event that was just made, as it was made. */
+  const fresh = useRef<TimelineEvent | null>(null);
   const begin = useCallback(
     (id: string) => {
       select(id, true);
-      fresh.current = id;
+      fresh.current = store.getState().timeline.events.get(id) ?? null;
     },
-    [select],
+    [select, store],
   );
   useEffect(() => {
-    const id = fresh.current;
-    if (id === null || (selected === id && panel === "event")) return;
+    const made = fresh.current;
+    if (made === null || (selected === made.id && panel === "event")) return;
     fresh.current = null;
-    if (isBlank(store.getState().timeline, id)) store.edit([{ kind: "delete_event", id }]);
+    if (isUntouched(store.getState().timeline, made)) store.edit([{ kind: "delete_event", id: made.id }]);
   }, [selected, panel, store]);
   /** What is being brought in; null: it is asked for; undefined: nothing is. */
   const [bringing, setBringing] = useState<File | null | undefined>(undefined);

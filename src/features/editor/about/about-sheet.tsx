@@ -6,7 +6,7 @@ import { ColourField } from "../look/colour-field";
 import { WORDS } from "@/core/words/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-import { between } from "@/core/timeline/place";
+
 import { orderOf } from "@/core/timeline/order";
 import { BegunWith } from "@/ui/begun-with";
 import { isOfMedia, problems } from "@/core/timeline/problems";
@@ -22,7 +22,7 @@ import { ChartSettings } from "./chart-settings";
 import { SourceManner } from "../sources/sources-field";
 import { DateSettings } from "./date-settings";
 import { useEditor, useEditorState } from "../store/editor-context";
-import { newCategory } from "../store/event-deeds";
+import { newCategory, putCategory } from "../store/event-deeds";
 import { Frame } from "../sheet/frame";
 import { LazyDescription } from "../sheet/lazy-description";
 import { MediaField } from "../media/media-field";
@@ -181,11 +181,6 @@ export function SettingsSheet({
           <h3 className="mb-1 font-sans text-[13px] font-normal text-quiet">{WORDS.categories}</h3>
           <ul className="flex flex-col gap-2">
             {categories.map((c, i) => {
-              const move = (to: number) => {
-                const others = categories.filter((o) => o !== c);
-                const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
-                store.edit([{ kind: "set_category", id: c.id, field: "place", value: place }]);
-              };
               const change = (field: "name" | "colour" | "pattern" | "loudness", value: string | number) =>
                 store.edit([{ kind: "set_category", id: c.id, field, value }], `category:${c.id}:${field}`);
               return (
@@ -201,7 +196,7 @@ export function SettingsSheet({
                         aria-label={WORDS.move(c.name, way < 0 ? WORDS.up : WORDS.down)}
                         disabled={i + way < 0 || i + way >= categories.length}
                         className="flex h-6 w-6 items-center justify-center rounded hover:bg-verdigris-wash disabled:opacity-25"
-                        onClick={() => move(i + way)}
+                        onClick={() => putCategory(store, c.id, i + way)}
                       >
                         {way < 0 ? <ChevronUp size={14} /> : <ChevronDown size={14} />}
                       </button>

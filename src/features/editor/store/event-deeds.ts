@@ -6,15 +6,23 @@ import type { Op } from "@/core/change/change";
 import { isDated, UNDATED, type When } from "@/core/time/when";
 import { rowsOf } from "@/core/timeline/order";
 import { wholesFor, wouldLoop } from "@/core/timeline/parts";
-import { between, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
+import { between, keysToPut, placeAfter, placeAtEnd, placeBefore, placesToMove } from "@/core/timeline/place";
 import { toBase64 } from "@/core/text/base64";
 import { descriptionFrom } from "@/core/text/write-description";
 import { readWhen } from "@/core/time/read/read-when";
 import { readOptionsFor } from "@/core/timeline/read-options";
 import { settingsFor } from "@/core/change/reading-steps";
 import { isMeantBy, type ReadLine } from "@/core/timeline/read-line";
-import { categoriesOf, type Item, itemsOf, nextLook, type Timeline } from "@/core/timeline/timeline";
-import type { ItemList } from "@/core/timeline/fields";
+import {
+  categoriesOf,
+  type Item,
+  itemsOf,
+  nextLook,
+  type Timeline,
+  type TimelineEvent,
+} from "@/core/timeline/timeline";
+import { EVENT, type ItemList, valuesOf } from "@/core/timeline/fields";
+import { sameValue } from "@/core/text/same-value";
 import type { TimelineStore } from "./timeline-store";
 
 /** The category a marker means, with the step that makes it when there is none yet. */
@@ -128,11 +136,12 @@ export function addAt(
   return id;
 }
 
-/** Whether nothing has been written into an event but its date. */
-export function isBlank(t: Timeline, id: string): boolean {
-  const e = t.events.get(id);
-  const words = e && (e.title || e.shortTitle || e.description.length > 0);
-  return e !== undefined && !e.deleted && !words && ![...t.items.values()].some((i) => i.of === id && !i.deleted);
+/** Whether nothing has been said of an event since it was made, but perhaps another date: no word, no choice, no entry of a list. */
+export function isUntouched(t: Timeline, made: TimelineEvent): boolean {
+  const e = t.events.get(made.id);
+  if (!e || e.deleted || e.description.length > 0) return false;
+  const said = (of: TimelineEvent) => ({ ...valuesOf(EVENT, of), when: null });
+  return sameValue(said(e), said(made)) && ![...t.items.values()].some((i) => i.of === made.id && !i.deleted);
 }
 
 export function placeForNewItem(t: Timeline, of: string, list: ItemList): string {
@@ -143,18 +152,18 @@ export function placeForNewItem(t: Timeline, of: string, list: ItemList): string
 export function moveItem(store: TimelineStore, item: Item, way: 1 | -1): void {
   const list = itemsOf(store.getState().timeline, item.of, item.list);
   const at = list.findIndex((i) => i.id === item.id);
-  const over = list[at + way];
-  if (at < 0 || !over) return;
-  const beyond = list[at + 2 * way]?.place ?? null;
-  const [low, high] = way > 0 ? [over.place, beyond] : [beyond, over.place];
-  // Two that came in at once may have one place: then past both of them.
-  const value =
-    low === null || high === null || low < high
-      ? between(low, high)
-      : way > 0
-        ? between(low, null)
-        : between(null, high);
-  store.edit([{ kind: "set_item", id: item.id, field: "place", value }]);
+  if (at < 0 || !list[at + way]) return;
+  putItem(store, list, item.id, at + way);
+}
+
+/** An entry of a list stands at an index of it, counted without it; others move out of the way where they share a place. */
+export function putItem(store: TimelineStore, list: readonly Item[], id: string, index: number): void {
+  const places = keysToPut(
+    list.filter((i) => i.id !== id),
+    id,
+    index,
+  );
+  store.edit(places.map((p): Op => ({ kind: "set_item", id: p.id, field: "place", value: p.place })));
 }
 
 export function isWithoutDate(store: TimelineStore, id: string): boolean {
@@ -232,6 +241,13 @@ export function putLabelsBack(store: TimelineStore): void {
   store.edit(ids.map((id): Op => ({ kind: "set_event", id, field: "spot", value: null })));
 }
 
+/** A category stands at an index of the key, counted without it; others move out of the way where they share a place. */
+export function putCategory(store: TimelineStore, id: string, index: number): void {
+  const others = categoriesOf(store.getState().timeline).filter((c) => c.id !== id);
+  const places = keysToPut(others, id, index);
+  store.edit(places.map((p): Op => ({ kind: "set_category", id: p.id, field: "place", value: p.place })));
+}
+
 /** Moves a category (by its place in the key, from 1) before another; null: to the end. */
 export function moveCategory(store: TimelineStore, look: number, before: number | null): void {
   const all = categoriesOf(store.getState().timeline);
@@ -239,7 +255,5 @@ export function moveCategory(store: TimelineStore, look: number, before: number 
   const next = before === null ? null : all[before - 1];
   if (!moved || moved === next) return;
   const others = all.filter((c) => c !== moved);
-  const to = next ? others.indexOf(next) : others.length;
-  const place = between(others[to - 1]?.place ?? null, others[to]?.place ?? null);
-  store.edit([{ kind: "set_category", id: moved.id, field: "place", value: place }]);
+  putCategory(store, moved.id, next ? others.indexOf(next) : others.length);
 }

@@ -1,10 +1,9 @@
 import { nanoid } from "nanoid";
 import type { Cut } from "@/core/timeline/fields";
-import { between } from "@/core/timeline/place";
 import { type Item, itemsOf } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/upload-queue";
 import { doubtsOf } from "./plays-everywhere";
-import { placeForNewItem } from "./event-deeds";
+import { placeForNewItem, putItem } from "./event-deeds";
 import type { TimelineStore } from "./timeline-store";
 import type { UploadedMedia } from "@/ui/upload";
 import { drawPreview, type Found, UploadQueue } from "./upload-queue";
@@ -100,9 +99,5 @@ export function moveItemTo(store: TimelineStore, id: string, over: string): void
   const list = itemsOf(timeline, item.of, item.list);
   const [from, to] = [list.findIndex((i) => i.id === id), list.findIndex((i) => i.id === over)];
   if (from < 0 || to < 0 || from === to) return;
-  const rest = list.filter((i) => i.id !== id);
-  const [low, high] = [rest[to - 1]?.place ?? null, rest[to]?.place ?? null];
-  // Two that came in at once may have one place: then past both of them.
-  const value = low === null || high === null || low < high ? between(low, high) : between(low, null);
-  store.edit([{ kind: "set_item", id, field: "place", value }]);
+  putItem(store, list, id, to);
 }
