@@ -50,7 +50,7 @@ export async function sendFile(
   const failed = (answer: { failed: string; sentence: string; status: number }): Sent =>
     signal.aborted
       ? { kind: "stopped" }
-      : isUnanswered(answer.status)
+      : isUnanswered(answer)
         ? // Where Fastigo itself says why, that is said.
           { kind: "broken_off", sentence: answer.failed === "no_answer" ? null : answer.sentence }
         : { kind: "refused", sentence: answer.sentence };
@@ -201,8 +201,9 @@ async function stillOf(file: Blob): Promise<Blob | null> {
   }
 }
 
-/** Nobody of ours answered: no network, or something in between. */
-const isUnanswered = (status: number) => status === 0 || status >= 502;
+/** Nobody of ours answered, but perhaps a page of something in between, whatever it says; or the place of files is away. */
+const isUnanswered = (answer: { status: number; failed: string }) =>
+  answer.failed === "no_answer" || answer.status >= 502;
 
 /** Asks again while nobody answers, with growing pauses, as long as this browser has a network. */
 async function again<T extends { ok: true } | { ok: false; status: number; failed: string }>(
@@ -210,7 +211,7 @@ async function again<T extends { ok: true } | { ok: false; status: number; faile
   signal: AbortSignal,
 ): Promise<T> {
   let answer = await ask();
-  for (let n = 1; n < TRIES && !answer.ok && isUnanswered(answer.status) && !signal.aborted && navigator.onLine; n++) {
+  for (let n = 1; n < TRIES && !answer.ok && isUnanswered(answer) && !signal.aborted && navigator.onLine; n++) {
     // The server has tried the place where files are kept several times itself: it is said at once.
     if (answer.failed === "no_store") break;
     await new Promise((resolve) => setTimeout(resolve, 500 * 2 ** n));
