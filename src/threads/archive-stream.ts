@@ -6,7 +6,8 @@ import { archiveReadme } from "@/core/words/folder";
 import { timelinesIn } from "@/server/accounts/account";
 import { type Failure, fail, isFailure } from "@/server/http/failure";
 import { findDraftFile } from "@/server/media/find-file";
-import { classesTaught } from "@/server/classes/archive-class";
+import { classesTaught } from "@/server/classes/reach";
+import { db } from "@/server/db/pool";
 import type { ArchivePart } from "./archive-timeline";
 import { bytesOf } from "./folder-stream";
 import { inThread } from "./in-thread";
@@ -20,7 +21,7 @@ export async function archiveOf(account: string): Promise<Failure | AsyncGenerat
   if (own === null) return fail("not_found");
   if (isFailure(own)) return own;
   const timelines = await timelinesIn(account);
-  const classes = await classesTaught(account);
+  const classes = await classesTaught(db(), account);
   const head: ArchiveHead = {
     fastigo: ARCHIVE_NAME,
     format: ARCHIVE_FORMAT,

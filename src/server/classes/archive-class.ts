@@ -3,13 +3,6 @@ import { type ArchivedClass, type ArchivedRow, CLASS_FORMAT, CLASS_NAME } from "
 import { db, type Sql } from "../db/pool";
 import { CLASS_TABLES, type ClassTable, type Kind, TABLE_NAMES } from "./class-tables";
 
-/** The classes a person teaches and may take away, in the order they came to them. */
-export async function classesTaught(teacher: string): Promise<{ id: string; name: string }[]> {
-  return db()<{ id: string; name: string }[]>`
-    select c.id, c.name from class c join class_teacher t on t.class_id = c.id and t.account_id = ${teacher}
-    where teaches(c.id, ${teacher}) and c.closed_at is null order by t.joined_at, c.id`;
-}
-
 /**
  * A class with its students, assignments, works, what was handed in and its marks, as `classes/N/class.json` holds it; null where the
  * person does not teach it. Addresses and ways to sign in are not in it: students come back with new slips.

@@ -16,7 +16,7 @@ import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-data
 import { findRight } from "../timelines/access";
 import { purgeSubmission, purgeTimeline } from "../timelines/purge";
 import { findTimeline } from "../timelines/queries";
-import { classArchive, classesTaught } from "./archive-class";
+import { classArchive } from "./archive-class";
 import { addClassmate, beginAssignment } from "./begin";
 import { findClass, membersOf } from "./class";
 import { showInGallery } from "./gallery";
@@ -32,6 +32,7 @@ import { reply } from "./replies";
 import { restoreClass } from "./restore-class";
 import { slipsAnew } from "./roster";
 import { setAside } from "./set-aside";
+import { classesTaught } from "./reach";
 import { ownWork, submit } from "./submit";
 
 withTestDatabase("class_back");
@@ -227,7 +228,7 @@ async function emptied(): Promise<string> {
 describe("a class out of an archive", () => {
   it("is the same on a server that knew nothing of it: receipts, marks and names; its students have accounts of their own", async () => {
     const { s, archived, drafts, files } = await takenAway();
-    expect(await classesTaught(s.teacher.id)).toEqual([{ id: s.klass, name: "History 8B" }]);
+    expect(await classesTaught(db(), s.teacher.id)).toEqual([{ id: s.klass, name: "History 8B" }]);
     expect(await classArchive(s.klass, s.nia.id)).toBeNull();
     for (const [table, rows] of Object.entries(archived.rows))
       expect([table, rows.length > 0 || ["assignmentPicture", "markVoice"].includes(table)]).toEqual([table, true]);
