@@ -1,4 +1,4 @@
 import { spoken } from "../language/spoken";
 import * as en from "./en/steps";
 
-export const { FIELD, WORDS } = spoken("steps", en);
+export const { FIELD, VALUE, WORDS } = spoken("steps", en);

@@ -8,7 +8,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   showTheChart: "Das Schaubild zeigen",
   foldTheLedgerAway: "Das Journal einklappen",
   yourTimelines: "Deine Zeitleisten",
-  onceSaved: "Geschieht, sobald alles gespeichert ist, was du geschrieben hast, wenn dies offen bleibt. Noch einmal drücken, um es zu lassen.",
+  onceSaved:
+    "Geschieht, sobald alles gespeichert ist, was du geschrieben hast, wenn dies offen bleibt. Noch einmal drücken, um es zu lassen.",
   untitled: "Ohne Titel",
   openItAgain: "Noch einmal öffnen",
   openingTheTimeline: "Die Zeitleiste wird geöffnet …",

@@ -78,6 +78,19 @@ export const FIELD: Like<typeof En.FIELD> = {
   labelDates: "Daten auf Beschriftungen",
   labelTitles: "Titel auf Beschriftungen",
   labelSays: "was die Beschriftung sagt",
+  timesOn: "Tag der Uhrzeiten ohne Tag",
+  hemisphere: "wessen Jahreszeiten gemeint sind",
+  margins: "wie weit „etwa“ reicht",
+  paper: "Papier",
+  page: "Seite",
+  source: "Quelle",
+};
+
+export const VALUE: Like<typeof En.VALUE> = {
+  pictures: { large: "soweit Platz ist", small: "klein", none: "keine" },
+  labelWords: { room: "wo Platz ist", none: "nirgends" },
+  closeUp: { "": "wenn zu wenig Platz ist", open: "offen", closed: "geschlossen" },
+  dateOrder: { dmy: "Tag zuerst", mdy: "Monat zuerst" },
 };
 
 const UNITS: Readonly<Record<string, string>> = {
@@ -93,6 +106,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   untitled: "Ohne Titel",
   nothing: "nichts",
   noDate: "kein Datum",
+  spotAt: (across, down) => `${across} % nach rechts, ${down} % nach unten`,
+  points: (n) => (n === 1 ? "1 Punkt" : `${n} Punkte`),
+  ownMargins: "eigene",
+  moved: (what) => `verschob ${what} in der Reihenfolge`,
   byHand: "einem Platz von Hand",
   every: (step, unit) => `alle ${step} ${UNITS[unit] ?? unit}`,
   yes: "ja",
@@ -101,13 +118,13 @@ export const WORDS: Like<typeof En.WORDS> = {
   wroteInPage: { introduction: "schrieb in der Einleitung", closing: "schrieb auf der Schlussseite" },
   wroteIn: (event) => `schrieb in der Beschreibung von ${event}`,
   setTimeline: (field, was, now) => `setzte „${field}“ der Zeitleiste von ${was} auf ${now}`,
-  set: (field, of, was, now) => `setzte „${field}“ von ${of} von ${was} auf ${now}`,
+  set: (field, of, was, now) => `setzte „${field}“ (${of}) von ${was} auf ${now}`,
   did: {
     add: (what) => `fügte ${what} hinzu`,
     delete: (what) => `löschte ${what}`,
     restore: (what) => `holte ${what} zurück`,
   },
-  aCategory: "einer Kategorie",
+  aCategory: "eine Kategorie",
   category: (name) => `die Kategorie „${name}“`,
   source: (name) => `die Quelle ${name}`,
   cutPicture: "beschnitt oder drehte ein Bild",

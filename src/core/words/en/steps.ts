@@ -47,7 +47,19 @@ export const FIELD: Readonly<Record<string, string>> = {
   labelDates: "dates on labels",
   labelTitles: "titles on labels",
   labelSays: "what the label says",
+  timesOn: "day of times alone",
+  hemisphere: "whose seasons are meant",
+  margins: "how far “about” reaches",
+  dateStyle: "way dates are written",
 };
+
+/** Values of fields by the names people know them by, where they are not said elsewhere. */
+export const VALUE = {
+  pictures: { large: "as there is room", small: "small", none: "none" },
+  labelWords: { room: "where there is room", none: "nowhere" },
+  closeUp: { "": "when there is too little room", open: "open", closed: "closed" },
+  dateOrder: { dmy: "day first", mdy: "month first" },
+} as const;
 
 /** What somebody did, as the end of a sentence that begins with their name: "Nia added “The long night”". */
 export const WORDS = {
@@ -55,6 +67,10 @@ export const WORDS = {
   untitled: "Untitled",
   nothing: "nothing",
   noDate: "no date",
+  spotAt: (across: number, down: number) => `${across} % across, ${down} % down`,
+  points: (n: number) => (n === 1 ? "1 point" : `${n} points`),
+  ownMargins: "of one's own",
+  moved: (what: string) => `moved ${what} in the order`,
   byHand: "a place by hand",
   every: (step: number, unit: string) => `every ${step} ${unit}`,
   yes: "yes",

@@ -8,7 +8,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   showTheChart: "Mostrar el gráfico",
   foldTheLedgerAway: "Plegar el registro",
   yourTimelines: "Tus líneas de tiempo",
-  onceSaved: "Se hará en cuanto se haya guardado todo lo que has escrito, si esto sigue abierto. Pulsa otra vez para dejarlo.",
+  onceSaved:
+    "Se hará en cuanto se haya guardado todo lo que has escrito, si esto sigue abierto. Pulsa otra vez para dejarlo.",
   untitled: "Sin título",
   openItAgain: "Abrirla de nuevo",
   openingTheTimeline: "Abriendo la línea de tiempo …",

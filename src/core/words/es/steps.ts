@@ -77,6 +77,20 @@ export const FIELD: Like<typeof En.FIELD> = {
   labelDates: "fechas en las etiquetas",
   labelTitles: "títulos en las etiquetas",
   labelSays: "qué dice la etiqueta",
+  timesOn: "día de las horas sin día",
+  hemisphere: "de qué estaciones se trata",
+  margins: "hasta dónde llega «hacia»",
+  paper: "papel",
+  page: "página",
+  source: "fuente",
+  byline: "autoría",
+};
+
+export const VALUE: Like<typeof En.VALUE> = {
+  pictures: { large: "según el espacio", small: "pequeñas", none: "ninguna" },
+  labelWords: { room: "donde hay sitio", none: "en ninguna parte" },
+  closeUp: { "": "cuando falta sitio", open: "abierto", closed: "cerrado" },
+  dateOrder: { dmy: "primero el día", mdy: "primero el mes" },
 };
 
 const UNITS: Readonly<Record<string, string>> = {
@@ -92,6 +106,10 @@ export const WORDS: Like<typeof En.WORDS> = {
   untitled: "Sin título",
   nothing: "nada",
   noDate: "sin fecha",
+  spotAt: (across, down) => `${across} % a lo ancho, ${down} % a lo alto`,
+  points: (n) => (n === 1 ? "1 punto" : `${n} puntos`),
+  ownMargins: "propio",
+  moved: (what) => `movió ${what} en el orden`,
   byHand: "un lugar a mano",
   every: (step, unit) => `cada ${step} ${UNITS[unit] ?? unit}`,
   yes: "sí",

@@ -7,7 +7,7 @@ import { inRows } from "@/core/timeline/order";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/editor-history";
 import { Button } from "@/ui/controls/button";
-import { fieldName, isSpoken, value } from "./step-words";
+import { fieldName, isOrder, isSpoken, value } from "./step-words";
 import { WordsChanged } from "./words-changed";
 
 /** What is different between two moments: event by event, words within the text; each can be put back. */
@@ -149,7 +149,8 @@ function One({
   onPutBack: ((wish: PutBack) => void) | null;
 }) {
   const plain = (state: Uint8Array) => plainTextOf(blocksOf(state));
-  const words = (was: unknown, is: unknown) => `${value(was, before)} → ${value(is, after)}`;
+  const words = (field: string, was: unknown, is: unknown) =>
+    `${value(was, field, before)} → ${value(is, field, after)}`;
   let label: string;
   let shown: React.ReactNode = null;
   let wish: PutBack | null = null;
@@ -163,11 +164,11 @@ function One({
       break;
     case "timeline":
     case "event":
-      label = fieldName(d.field);
-      shown = WORDY.has(d.field) ? (
+      label = fieldName(isOrder(d.kind, d.field, d.before, d.after) ? "byHand" : d.field);
+      shown = isOrder(d.kind, d.field, d.before, d.after) ? null : WORDY.has(d.field) ? (
         <WordsChanged before={String(d.before)} after={String(d.after)} />
       ) : (
-        words(d.before, d.after)
+        words(d.field, d.before, d.after)
       );
       if (d.kind === "event") wish = { what: "field", id: d.id, field: d.field };
       break;
@@ -179,13 +180,14 @@ function One({
             ? WORDS.sourceNamed((after.sources.get(d.id) ?? before.sources.get(d.id))?.title.slice(0, 60) ?? "")
             : WORDS.entry[(after.items.get(d.id) ?? before.items.get(d.id))?.list ?? "source"];
       if (d.what === "changed") {
-        label = WORDS.changed(name, fieldName(d.field!));
-        // The names of files say nothing to anybody.
+        const order = isOrder(d.kind, d.field!, d.before, d.after);
+        label = WORDS.changed(name, fieldName(order ? "byHand" : d.field));
+        // The names of files, and keys of an order, say nothing to anybody.
         shown =
-          d.field === "media" ? null : WORDY.has(d.field!) ? (
+          order || d.field === "media" ? null : WORDY.has(d.field!) ? (
             <WordsChanged before={String(d.before)} after={String(d.after)} />
           ) : (
-            words(d.before, d.after)
+            words(d.field!, d.before, d.after)
           );
       } else {
         label = d.what === "added" ? WORDS.added(name) : WORDS.removed(name);

@@ -1,8 +1,17 @@
-import type { Op, Value } from "@/core/change/change";
+import type { Op } from "@/core/change/change";
+import { language } from "@/core/language/spoken";
 import { coordinatesText } from "@/core/places/coordinates";
-import type { Point } from "@/core/timeline/fields";
+import { readWhen } from "@/core/time/read/read-when";
+import { sameValue } from "@/core/text/same-value";
+import { isDated, type When } from "@/core/time/when";
+import { type Manner, whenLabel } from "@/core/time/write-when";
+import type { Focus, Marks, Point } from "@/core/timeline/fields";
 import type { Item, Timeline } from "@/core/timeline/timeline";
-import { FIELD, WORDS } from "@/core/words/steps";
+import { WORDS as ABOUT } from "@/core/words/editor-about";
+import { WORDS as CHART } from "@/core/words/editor-chart";
+import { WORDS as LOOK } from "@/core/words/looks";
+import { WORDS as SOURCES } from "@/core/words/sources";
+import { FIELD, VALUE, WORDS } from "@/core/words/steps";
 
 /** What one step replaced, as the history answers it. */
 export type StepWas = { value?: unknown; skipped?: string } | null;
@@ -26,9 +35,10 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
         ? WORDS.wroteInPage[op.of]
         : WORDS.wroteIn(eventName(op.of, t));
     case "set_timeline":
-      return WORDS.setTimeline(fieldName(op.field), value(was?.value), value(op.value)) + left;
+      return WORDS.setTimeline(fieldName(op.field), value(was?.value, op.field), value(op.value, op.field)) + left;
     case "set_event":
-      return WORDS.set(fieldName(op.field), eventName(op.id, t), value(was?.value, t), value(op.value, t)) + left;
+      if (isOrder("event", op.field, was?.value, op.value)) return WORDS.moved(eventName(op.id, t)) + left;
+      return setIn(op, eventName(op.id, t), was, t) + left;
     case "add_event":
       return WORDS.did.add(eventName(op.id, t));
     case "delete_event":
@@ -36,16 +46,15 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
     case "restore_event":
       return WORDS.did.restore(eventName(op.id, t));
     case "set_category":
-      return WORDS.set(fieldName(op.field), WORDS.aCategory, value(was?.value), value(op.value)) + left;
+      if (op.field === "place") return WORDS.moved(WORDS.category(t.categories.get(op.id)?.name ?? "")) + left;
+      return setIn(op, WORDS.aCategory, was, t) + left;
     case "set_source":
-      return (
-        WORDS.set(fieldName(op.field), WORDS.source(sourceName(op.id, t)), value(was?.value), value(op.value)) + left
-      );
+      return setIn(op, WORDS.source(sourceName(op.id, t)), was, t) + left;
     case "set_item": {
       const item = t.items.get(op.id);
       if (op.field === "media") return (item?.kind === "picture" ? WORDS.cutPicture : WORDS.otherStill) + left;
-      const of = WORDS.one[item?.list ?? "source"] ?? WORDS.one.item;
-      return WORDS.set(fieldName(op.field), of, value(was?.value, t), value(op.value, t)) + left;
+      const of = itemName(item);
+      return op.field === "place" ? WORDS.moved(of) + left : setIn(op, of, was, t) + left;
     }
     default: {
       const [verb, what] = op.kind.split("_") as ["add" | "delete" | "restore", string];
@@ -60,6 +69,17 @@ export function inWords(op: Op, was: StepWas, t: Timeline): string {
   }
 }
 
+const setIn = (op: { field: string; value: unknown }, of: string, was: StepWas, t: Timeline): string =>
+  WORDS.set(fieldName(op.field), of, value(was?.value, op.field, t), value(op.value, op.field, t));
+
+/** Whether a field says where something stands in an order; of a date: whether only its place among those without one is another. */
+export function isOrder(kind: string, field: string, was: unknown, now: unknown): boolean {
+  if (field === "place") return kind === "category" || kind === "item";
+  if (field !== "when") return field === "byHand";
+  const is = (v: unknown): v is When => typeof v === "object" && v !== null && "typed" in v;
+  return is(was) && is(now) && was.typed === now.typed && !isDated(now) && !sameValue(was.place, now.place);
+}
+
 const itemName = (item: Item | undefined): string => WORDS.one[item?.kind ?? item?.list ?? "item"] ?? WORDS.one.item;
 
 function eventName(id: string, t: Timeline): string {
@@ -70,26 +90,80 @@ function sourceName(id: string, t: Timeline): string {
   return WORDS.named(t.sources.get(id)?.title.slice(0, 60) || WORDS.untitled);
 }
 
-/** A value in words. */
-export function value(v: unknown, t?: Timeline): string {
+/** The names of values that are chosen from a list, by field. */
+function namesOf(field: string): Readonly<Record<string, string>> | undefined {
+  switch (field) {
+    case "scale":
+      return CHART.scales;
+    case "look":
+      return LOOK.names;
+    case "texture":
+      return LOOK.textures;
+    case "backFit":
+      return LOOK.fits;
+    case "lineWeight":
+      return LOOK.lineWeights;
+    case "loudness":
+      return LOOK.loudness;
+    case "labelDates":
+      return LOOK.labelDates;
+    case "labelTitles":
+      return LOOK.labelTitles;
+    case "coverPlace":
+      return ABOUT.coverPlaces;
+    case "hemisphere":
+      return { north: ABOUT.ofTheNorth, south: ABOUT.ofTheSouth };
+    case "sourceManner":
+      return SOURCES.manners;
+    case "kind":
+      return SOURCES.kinds;
+    case "pictures":
+    case "labelWords":
+    case "closeUp":
+    case "dateOrder":
+      return VALUE[field];
+    default:
+      return undefined;
+  }
+}
+
+/** A date with all that a manner of writing dates says otherwise. */
+const SAMPLE = "14 Nov 310 BC 22:10";
+
+/** The value of a field in words. `t`: where what it names by an id has its name. */
+export function value(v: unknown, field: string, t?: Timeline): string {
+  const chosen = typeof v === "string" || typeof v === "number" ? namesOf(field)?.[String(v)] : undefined;
+  if (chosen !== undefined) return WORDS.named(chosen);
   if (v === null || v === undefined || v === "") return WORDS.nothing;
-  if (Array.isArray(v)) return v.length === 0 ? WORDS.nothing : WORDS.named(v.join(", "));
-  if (
-    typeof v === "object" &&
-    !("typed" in v) &&
-    Object.values(v).every((x) => typeof x === "string") &&
-    !("kind" in v)
-  )
-    return Object.keys(v).length === 0 ? WORDS.nothing : WORDS.named(Object.values(v).join(", ").slice(0, 120));
-  if (typeof v === "object" && "along" in v) return WORDS.byHand;
-  if (typeof v === "object" && "lat" in v) return coordinatesText(v as Point);
-  if (typeof v === "object" && "kind" in v)
-    return v.kind === "list"
-      ? WORDS.named((v as { text?: string }).text ?? "")
-      : WORDS.every((v as { step?: number }).step ?? 1, (v as { unit?: string }).unit ?? "years");
-  if (typeof v === "object") return WORDS.named((v as { typed?: string }).typed || WORDS.noDate);
   if (typeof v === "boolean") return v ? WORDS.yes : WORDS.no;
+  if (Array.isArray(v)) {
+    if (v.length === 0) return WORDS.nothing;
+    if (field === "mapTies") return WORDS.points(v.length);
+    const parts = field === "labelSays" ? v.map((p: keyof typeof LOOK.parts) => LOOK.parts[p] ?? p) : v;
+    return WORDS.named(parts.join(", "));
+  }
+  if (typeof v === "object") return ofParts(v, field);
   const id = String(v).replace(/^~/, "");
   const named = t?.categories.get(id)?.name ?? t?.events.get(id)?.title ?? t?.sources.get(id)?.title;
-  return WORDS.named(named ?? String(v as Value));
+  return WORDS.named(named ?? String(v));
+}
+
+/** A value that has parts. */
+function ofParts(v: object, field: string): string {
+  if ("along" in v) return WORDS.byHand;
+  if ("lat" in v) return coordinatesText(v as Point);
+  if ("typed" in v) return WORDS.named((v as When).typed || WORDS.noDate);
+  if ("kind" in v) {
+    const marks = v as Marks;
+    return marks.kind === "list" ? WORDS.named(marks.text) : WORDS.every(marks.step, marks.unit);
+  }
+  if ("x" in v) {
+    const { x, y } = v as Focus;
+    return WORDS.spotAt(Math.round(x), Math.round(y));
+  }
+  if (Object.keys(v).length === 0) return WORDS.nothing;
+  if (field === "dateStyle")
+    return WORDS.named(whenLabel(readWhen(SAMPLE), { ...(v as Manner), language: language() }));
+  if (field === "margins") return WORDS.ownMargins;
+  return WORDS.named(Object.values(v).join(", ").slice(0, 120));
 }
