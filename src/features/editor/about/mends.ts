@@ -10,7 +10,7 @@ import { momentLabel, whenLabel, written, yearText } from "@/core/time/write-whe
 import type { Problem } from "@/core/timeline/problems";
 import { readOptionsOf, mannerOf } from "@/core/timeline/read-options";
 import { timesOnOps } from "@/core/change/reading-steps";
-import { wholesFor } from "@/core/timeline/parts";
+import { stretchOf, wholesFor } from "@/core/timeline/parts";
 import type { Timeline, TimelineEvent } from "@/core/timeline/timeline";
 
 /** Ways to mend a finding, each one change. */
@@ -29,18 +29,27 @@ export function mendsOf(p: Problem, t: Timeline): { words: string; ops: Op[] }[]
       const event = t.events.get(p.event);
       const { readAs } = t.period;
       if (!event || readAs.kind !== "span") return [];
+      const own = stretchOf(event.when);
+      const { present } = tongueOf(spokenOf(t));
       const ends =
         p.side === "before"
-          ? [yearOf(startDay(event.when), t), readAs.end ? inWords(readAs.end, t) : tongueOf(spokenOf(t)).present]
-          : [readAs.start ? inWords(readAs.start, t) : null, yearOf(endDay(event.when), t, true)];
-      if (!ends[0] || !ends[1])
+          ? [
+              own && Number.isFinite(own.from) ? yearOf(startDay(event.when), t) : null,
+              readAs.end ? inWords(readAs.end, t) : present,
+            ]
+          : [
+              readAs.start ? inWords(readAs.start, t) : null,
+              // What goes on has no year in which it ends.
+              own && Number.isFinite(own.to) ? yearOf(endDay(event.when), t, true) : present,
+            ];
+      const text = `${ends[0]} - ${ends[1]}`;
+      if (!ends[0] || !ends[1] || !covers(readWhen(text), event.when))
         return [
           {
             words: WORDS.workThePeriodOutFrom,
             ops: [{ kind: "set_timeline", field: "period", value: readWhen("") }],
           },
         ];
-      const text = `${ends[0]} - ${ends[1]}`;
       return [
         {
           words: WORDS.widenThePeriodTo(text),
@@ -96,9 +105,18 @@ function widen(whole: When, part: When, by: { early: number; late: number }, t: 
   const [first, last] = ends(part);
   const start = by.early > 0 ? first : from;
   const end = by.late > 0 ? last : to;
-  if (!start || !end) return null;
-  const when = readWhen(`${inWords(start, t)} - ${inWords(end, t)}`);
-  return when.readAs.kind === "span" ? when : null;
+  if (!start || (!end && by.late === 0)) return null;
+  const { present } = tongueOf(spokenOf(t));
+  // What goes on, or ended nobody knows when, is held by what goes on.
+  const ways = [...(end ? [inWords(end, t)] : []), ...(by.late > 0 ? [present] : [])];
+  const found = ways.map((w) => readWhen(`${inWords(start, t)} - ${w}`));
+  return found.find((w) => w.readAs.kind === "span" && covers(w, part)) ?? null;
+}
+
+/** Whether a stretch begins no later and ends no earlier than another. */
+function covers(when: When, other: When): boolean {
+  const [a, b] = [stretchOf(when), stretchOf(other)];
+  return a !== null && b !== null && a.from <= b.from && a.to >= b.to;
 }
 
 /** A date in words of the timeline's language, which are read back. */
