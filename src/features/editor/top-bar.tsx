@@ -3,6 +3,7 @@
 import { WORDS as COMMON } from "@/core/words/common";
 
 import { WORDS } from "@/core/words/editor";
+import { WORDS as LOCAL } from "@/core/words/editor-local";
 import Link from "next/link";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
@@ -16,11 +17,12 @@ export function TitleText() {
   return useEditorState((s) => s.timeline.title) || COMMON.untitled;
 }
 
-export const savingText = (saving: Saving): string =>
+/** `isLocal`: kept in this browser alone, which needs no network but room on its disk. */
+export const savingText = (saving: Saving, isLocal: boolean): string =>
   ({
     saved: WORDS.saved,
     saving: WORDS.saving,
-    offline: WORDS.notConnectedKeptOnThis,
+    offline: isLocal ? LOCAL.diskTakesNothing : WORDS.notConnectedKeptOnThis,
     signed_out: WORDS.signedOutKeptOnThis,
     right_lost: WORDS.youCanNoLongerEdit2,
   })[saving];
@@ -66,7 +68,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
           )}
         >
-          {savingText(saving)}
+          {savingText(saving, store.isLocal)}
           {saving === "saved" && !hearing ? (
             <span className="font-bold text-sun"> {WORDS.othersChangesComeEvery15}</span>
           ) : null}

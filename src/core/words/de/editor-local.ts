@@ -11,6 +11,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     "Deine Zeitleiste ist in einem anderen Tab dieses Browsers offen. Mach dort weiter, oder schließ ihn und versuch es noch einmal.",
   keptHereOnly:
     "Diese Zeitleiste ist nur in diesem Browser aufgehoben. Wer ihn nach dir benutzt, kann sie sehen, bis du sie entfernst.",
+  diskTakesNothing: "Nicht behalten – dieses Gerät nimmt nichts mehr",
   clearIt: "Entfernen",
   clearingRemovesIt: "Das entfernt die Zeitleiste endgültig aus diesem Browser: Es gibt keine andere Kopie von ihr.",
   leaveIt: "Lassen",

@@ -7,6 +7,7 @@ export const WORDS = {
     "This browser does not let Fastigo keep anything, so nothing could be written here. Sign up, or use another browser.",
   openInAnotherTab: "Your timeline is open in another tab of this browser. Go on there, or close it and try again.",
   keptHereOnly: "This timeline is kept in this browser only. Whoever uses it next can see it until you clear it.",
+  diskTakesNothing: "Not kept – this device takes nothing more",
   clearIt: "Clear it",
   clearingRemovesIt: "This removes the timeline from this browser, for good: there is no other copy of it.",
   leaveIt: "Leave it",

@@ -11,6 +11,7 @@ export const WORDS: Like<typeof En.WORDS> = {
     "Tu línea de tiempo está abierta en otra pestaña de este navegador. Sigue allí, o ciérrala e inténtalo de nuevo.",
   keptHereOnly:
     "Esta línea de tiempo se guarda solo en este navegador. Quien lo use después puede verla hasta que la borres.",
+  diskTakesNothing: "Sin guardar: este dispositivo no admite nada más",
   clearIt: "Borrarla",
   clearingRemovesIt: "Esto quita la línea de tiempo de este navegador, para siempre: no hay otra copia de ella.",
   leaveIt: "Dejarla",

@@ -44,7 +44,7 @@ export function Board({
           <TitleText />
         </h1>
         <span role="status" data-testid="saving" className="ms-auto text-[18px] whitespace-nowrap">
-          {savingText(saving)}
+          {savingText(saving, store.isLocal)}
         </span>
       </header>
       <Notices />

@@ -26,6 +26,8 @@ export class LocalTimeline {
   private timeline: Timeline;
   private seq: number;
   private readonly log: ConfirmedChange[] = [];
+  /** Changes are taken one after the other. */
+  private turn: Promise<unknown> = Promise.resolve();
 
   private constructor(snapshot: Snapshot | null) {
     this.timeline = snapshot ? fromSnapshot(snapshot) : { ...emptyTimeline(LOCAL), language: language() };
@@ -52,15 +54,24 @@ export class LocalTimeline {
     return title === "" && introduction.length + closing.length === 0 && [...events.values()].every((e) => e.deleted);
   }
 
-  async take(change: Change): Promise<{ seq: number; changes: ConfirmedChange[] }> {
+  /** Throws where the disk does not take it: then it is not taken, and may come again. */
+  take(change: Change): Promise<{ seq: number; changes: ConfirmedChange[] }> {
+    const done = this.turn.then(() => this.takeNext(change));
+    this.turn = done.catch(() => {});
+    return done;
+  }
+
+  private async takeNext(change: Change): Promise<{ seq: number; changes: ConfirmedChange[] }> {
     const known = this.log.find((c) => c.id === change.id);
     if (known) return { seq: known.seq, changes: this.after(change.base) };
-    this.timeline = apply(this.timeline, change.ops).timeline;
-    this.seq++;
-    this.log.push({ ...change, seq: this.seq, at: "" });
+    const timeline = apply(this.timeline, change.ops).timeline;
+    const seq = this.seq + 1;
+    await (await open()).put("timeline", JSON.stringify(toSnapshot(timeline, seq)), LOCAL);
+    this.timeline = timeline;
+    this.seq = seq;
+    this.log.push({ ...change, seq, at: "" });
     if (this.log.length > MOST_LOG) this.log.shift();
-    await (await open()).put("timeline", JSON.stringify(this.snapshot()), LOCAL);
-    return { seq: this.seq, changes: this.after(change.base) };
+    return { seq, changes: this.after(change.base) };
   }
 
   after(seq: number): ConfirmedChange[] {

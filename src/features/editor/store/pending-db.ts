@@ -72,7 +72,8 @@ export class PendingDb {
     const found = await db.getAllFromIndex("pending", "scope", this.scope);
     const taken: Change[] = [];
     for (const s of found.sort((a, b) => (a.key < b.key ? -1 : 1))) {
-      if (s.tab !== this.tab && (await isAlive(s.tab))) continue;
+      // What this tab has put there itself, before it asked or before it left and came back, is its own as it is.
+      if (s.tab === this.tab || (await isAlive(s.tab))) continue;
       const change = typeof s.change === "string" ? (JSON.parse(s.change) as Change) : s.change;
       await this.put(change);
       await db.delete("pending", s.key);

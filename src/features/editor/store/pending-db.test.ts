@@ -1,0 +1,134 @@
+import "fake-indexeddb/auto";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Change } from "@/core/change/change";
+import { PendingDb } from "./pending-db";
+
+/** Locks as a browser holds them for its tabs (Web Locks API): one holder each, until it lets go or its tab is gone. */
+class Locks {
+  private readonly held = new Set<string>();
+
+  readonly request = async (name: string, ...more: unknown[]) => {
+    const options = (more.length > 1 ? more[0] : {}) as { ifAvailable?: boolean };
+    const run = more.at(-1) as (lock: object | null) => unknown;
+    if (this.held.has(name)) {
+      if (options.ifAvailable) return run(null);
+      throw new Error(`nobody waits for ${name} here`);
+    }
+    if (options.ifAvailable) return run({ name });
+    this.held.add(name);
+    await run({ name });
+    this.held.delete(name);
+  };
+
+  /** As when a tab crashes. */
+  drop(tab: string): void {
+    this.held.delete(`fastigo-tab-${tab}`);
+  }
+}
+
+let locks: Locks;
+let n = 0;
+let timeline: string;
+beforeEach(() => {
+  locks = new Locks();
+  timeline = `t${n++}`;
+  vi.stubGlobal("navigator", { locks });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const change = (id: string, steps = 1): Change => ({
+  id,
+  author: "nia",
+  base: 0,
+  ops: Array.from({ length: steps }, (_, i) => ({ kind: "add_event", id: `${id}${i}`, fields: { title: id } })),
+});
+const tab = (name: string, account = "nia", of = timeline) => new PendingDb(account, of, name);
+const ids = (changes: readonly Change[]) => changes.map((c) => c.id);
+
+describe("what has not reached the server", () => {
+  it("is taken over, in its order, by the next tab of the same person and timeline when its own is gone", async () => {
+    const one = tab("one");
+    expect(await one.takeOver()).toEqual([]);
+    for (const id of ["a", "b", "c"]) await one.put(change(id));
+    await one.remove("b");
+    await one.put({ ...change("a"), base: 7 });
+    // As long as its tab lives it is nobody else's.
+    expect(await tab("two").takeOver()).toEqual([]);
+    locks.drop("one");
+    for (const other of [tab("three", "obi"), tab("four", "nia", `${timeline}x`)])
+      expect(await other.takeOver()).toEqual([]);
+    const heir = tab("five");
+    const taken = await heir.takeOver();
+    expect(ids(taken)).toEqual(["a", "c"]);
+    expect(taken[0]).toMatchObject({ base: 7, ops: change("a").ops });
+    // It is theirs now: once, and not lost with them either.
+    expect(await tab("six").takeOver()).toEqual([]);
+    await heir.remove("a");
+    locks.drop("five");
+    expect(ids(await tab("seven").takeOver())).toEqual(["c"]);
+  });
+
+  it("is left to the next tab when one leaves", async () => {
+    const one = tab("one");
+    await one.takeOver();
+    await one.put(change("a"));
+    one.leave();
+    await Promise.resolve();
+    expect(ids(await tab("two").takeOver())).toEqual(["a"]);
+  });
+
+  it("stays on the disk when its own tab asks what was left, as when it comes back out of the browser's memory", async () => {
+    const one = tab("one");
+    await one.takeOver();
+    await one.put(change("a"));
+    await one.put(change("b"));
+    one.leave();
+    await Promise.resolve();
+    await one.takeOver();
+    await one.put(change("c"));
+    locks.drop("one");
+    expect(ids(await tab("two").takeOver())).toEqual(["a", "b", "c"]);
+  });
+
+  it("that was written before the disk had answered is kept too", async () => {
+    const one = tab("one");
+    const asked = one.takeOver();
+    await one.put(change("a"));
+    await asked;
+    locks.drop("one");
+    expect(ids(await tab("two").takeOver())).toEqual(["a"]);
+  });
+
+  it("is kept whole however many steps it has", async () => {
+    const one = tab("one");
+    await one.put(change("many", 4_000));
+    await one.put(change("few", 2));
+    const [many, few] = await tab("two").takeOver();
+    expect([many!.ops.length, few!.ops.length]).toEqual([4_000, 2]);
+    expect(many).toEqual(change("many", 4_000));
+  });
+
+  it("is found where a browser has no locks: then no other tab is taken to live", async () => {
+    vi.stubGlobal("navigator", {});
+    await tab("one").put(change("a"));
+    expect(ids(await tab("two").takeOver())).toEqual(["a"]);
+  });
+});
+
+describe("what the server refused", () => {
+  it("waits with its sentence and its words until somebody has dealt with it, in any tab", async () => {
+    const one = tab("one");
+    await one.put(change("a"));
+    await one.put(change("b"));
+    await one.refuse(change("a"), "That is too long.");
+    expect(await tab("two").setAside()).toEqual([
+      { key: `nia/${timeline}/a`, sentence: "That is too long.", change: change("a") },
+    ]);
+    expect(await tab("two", "obi").setAside()).toEqual([]);
+    // It is sent no more.
+    expect(ids(await tab("three").takeOver())).toEqual(["b"]);
+    const [aside] = await one.setAside();
+    await tab("four").forget(aside!.key);
+    expect(await one.setAside()).toEqual([]);
+  });
+});
