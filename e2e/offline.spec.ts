@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium, expect, type Page } from "@playwright/test";
+import { chromium, expect, type Page, type Route } from "@playwright/test";
 import { test } from "./harness/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "../scripts/lib/chromium.mjs";
 import { row } from "./harness/ledger";
@@ -162,6 +162,36 @@ test("signing out with unsent work says so, and saves it as a file before it goe
     await expect(back.getByRole("status")).toContainText("1 change is on the server now.");
   }
   await back.getByRole("link", { name: "Open it" }).click();
+  await expect(row(page, "Timber bridge")).toHaveCount(1);
+});
+
+test("what somebody has not sent is not shown to whoever uses the device next, and waits for its author", async ({
+  browser,
+}) => {
+  const { page, email } = await newPerson(browser, "Nia");
+  const address = await newTimeline(page, "Crossings");
+  const held = (route: Route) => (route.request().method() === "POST" ? route.abort() : route.continue());
+  await page.route("**/api/timelines/*/changes", held);
+  await writeLines(page, ["1744 Timber bridge"]);
+  await expect(page.getByTestId("saving")).toContainText("kept on this device");
+  await page.goto("/help");
+  // Her session ends; somebody else signs in on the same device, and out again.
+  await page.request.delete("/api/session");
+  const other = await page.request.post("/api/account", {
+    data: { displayName: "Obi", email: newEmail("Obi"), password: PASSWORD },
+  });
+  expect(other.status()).toBe(200);
+  await page.goto("/account");
+  await page.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByRole("link", { name: "Begin now, without an account" })).toBeVisible();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  // What she wrote is still there for her, and is sent.
+  await page.unroute("**/api/timelines/*/changes", held);
+  await page.request.post("/api/session", { data: { name: email, password: PASSWORD } });
+  await page.goto(address);
+  await expect(row(page, "Timber bridge")).toHaveCount(1);
+  await saved(page);
+  await page.reload();
   await expect(row(page, "Timber bridge")).toHaveCount(1);
 });
 

@@ -87,18 +87,21 @@ const openPending = () =>
     },
   });
 
-/** What has not been sent yet, by timeline. */
-export async function findUnsent(): Promise<{ by: Unsent[]; text: string }> {
+/** Whether something that waits here is of an account: others who use this device are not shown it, and it waits on for its author. */
+const isOf = (account: string, scope: string) => scope.startsWith(`${account}/`);
+
+/** What an account has not sent yet, by timeline. */
+export async function findUnsent(account: string): Promise<{ by: Unsent[]; text: string }> {
   const db = await openPending().catch(() => null);
   if (!db) return { by: [], text: "" };
   const all = (await db.getAll("pending")) as { scope: string; change: unknown }[];
   db.close();
+  const own = all.filter((a) => isOf(account, a.scope));
   const counts = new Map<string, number>();
-  for (const { scope } of all) {
-    const timeline = scope.split("/")[1] ?? "";
-    if (timeline !== "local") counts.set(timeline, (counts.get(timeline) ?? 0) + 1);
+  for (const { scope } of own) {
+    const timeline = scope.slice(account.length + 1);
+    counts.set(timeline, (counts.get(timeline) ?? 0) + 1);
   }
-  const own = all.filter((a) => !a.scope.endsWith("/local"));
   return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: JSON.stringify(own, null, 1) };
 }
 
@@ -112,7 +115,7 @@ export async function sendUnsent(account: string): Promise<void> {
   const all = (await db.getAll("pending")) as { key: string; scope: string; change: Change | string }[];
   const stuck = new Set<string>();
   for (const { key, scope, change } of all.sort((a, b) => (a.key < b.key ? -1 : 1))) {
-    if (!scope.startsWith(`${account}/`) || stuck.has(scope)) continue;
+    if (!isOf(account, scope) || stuck.has(scope)) continue;
     const { id, base, ops } = typeof change === "string" ? (JSON.parse(change) as Change) : change;
     const path = `/api/timelines/${scope.slice(account.length + 1)}/changes`;
     const answer = await askServer("POST", path, { id, base, ops }, PATIENCE_MS);
@@ -178,10 +181,9 @@ function readUnsent(text: string): { timeline: string; change: Change }[] | null
   }
 }
 
-/** Throws away what has not been sent; it was saved as a file before. */
-export async function forgetUnsent(): Promise<void> {
+/** Throws away what an account has not sent; it was saved as a file before. */
+export async function forgetUnsent(account: string): Promise<void> {
   const db = await openPending();
-  for (const key of await db.getAllKeys("pending"))
-    if (!String(key).includes("/local/")) await db.delete("pending", key);
+  for (const key of await db.getAllKeys("pending")) if (isOf(account, String(key))) await db.delete("pending", key);
   db.close();
 }

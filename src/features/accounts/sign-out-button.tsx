@@ -20,7 +20,7 @@ export function SignOutButton({ account }: { account: string }) {
   };
   const ask = async () => {
     await sendUnsent(account).catch(() => {});
-    const found = await findUnsent().catch(() => ({ by: [], text: "" }));
+    const found = await findUnsent(account).catch(() => ({ by: [], text: "" }));
     if (found.by.length === 0) return leave();
     setUnsent(found);
   };
@@ -30,7 +30,7 @@ export function SignOutButton({ account }: { account: string }) {
     link.href = url;
     link.download = LOCAL.unsentFile;
     link.click();
-    await forgetUnsent();
+    await forgetUnsent(account);
     await leave();
   };
   const count = unsent?.by.reduce((sum, u) => sum + u.changes, 0) ?? 0;
