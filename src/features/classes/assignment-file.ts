@@ -3,9 +3,10 @@ import { type Block, isId } from "@/core/text/description";
 import { paragraphsOf } from "@/core/text/formatted";
 import { blocksIn } from "@/core/text/write-description";
 import { listOf, recordOf, textOf } from "@/core/text/loose";
+import { fitsSchema } from "@/core/text/fits-schema";
+import { MOST_REQUIREMENTS, REQUIREMENT_SCHEMA } from "@/core/check/requirement-schema";
 import type { Requirement } from "@/core/check/requirements";
 import { rubricFrom } from "@/core/classes/rubric";
-import { REQUIREMENT_NAMES } from "@/core/words/class-work";
 import type { MakerPicture } from "./maker-picture";
 import { type MakerOptions, USUAL_OPTIONS } from "./maker-choices";
 
@@ -51,8 +52,8 @@ export function assignmentFrom(file: unknown): AssignmentValues | null {
     due: "",
     total: typeof a.total === "number" && a.total >= 1 && a.total <= 1_000 ? Math.round(a.total) : 20,
     requirements: list(a.requirements)
-      .filter((r) => typeof r.kind === "string" && r.kind in REQUIREMENT_NAMES)
-      .slice(0, 40) as unknown as Requirement[],
+      .filter((r) => fitsSchema(REQUIREMENT_SCHEMA, r))
+      .slice(0, MOST_REQUIREMENTS) as unknown as Requirement[],
     given: list(a.given)
       .slice(0, 100)
       .map((g) => ({ title: textOf(g.title, 300), typed: textOf(g.typed, 500), locked: g.locked === true })),

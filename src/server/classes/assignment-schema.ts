@@ -2,44 +2,13 @@ import "server-only";
 import type { ValidateFunction } from "ajv";
 import { ajv } from "../http/route";
 import { MOST_INSTRUCTION_PICTURES, MOST_LETTERS, MOST_PICTURE_DATA } from "@/core/classes/instructions";
-import { MEDIA_SORTS, type RequirementKind } from "@/core/check/requirements";
+import { MOST_REQUIREMENTS, REQUIREMENT_SCHEMA } from "@/core/check/requirement-schema";
 import { RUBRIC_SCHEMA } from "@/core/classes/rubric";
 import { maybe, object } from "@/core/text/schema";
 import { WHEN_SCHEMA } from "@/core/time/when-schema";
 import type { AssignmentInput } from "./assignment";
 
-const some = { type: "integer", minimum: 0, maximum: 1_000 };
-const asked = (kinds: RequirementKind[], more: Record<string, object>, optional: string[] = []) =>
-  object({ kind: { enum: kinds }, ...more, wished: { const: true } }, [...optional, "wished"]);
-const count = { type: "integer", minimum: 1, maximum: 10_000 };
-export const REQUIREMENTS_SCHEMA = {
-  type: "array",
-  maxItems: 40,
-  items: {
-    anyOf: [
-      asked(
-        ["events", "spans", "words_in_all", "introduction", "conclusion", "further", "close_up", "places", "parts"],
-        { count, most: count },
-        ["most"],
-      ),
-      asked(["media"], { count, of: { type: "array", minItems: 1, uniqueItems: true, items: { enum: MEDIA_SORTS } } }, [
-        "of",
-      ]),
-      asked(["sources"], { count }, ["count"]),
-      asked(["words"], { count, least: count }, ["count", "least"]),
-      asked(["around"], { event: { type: "string", maxLength: 300 }, before: some, after: some }),
-      asked(["structured", "beyond_encyclopedias", "credits", "given", "voice_each", "voice_whole"], {}),
-      asked(["categories"], {
-        names: {
-          type: "array",
-          minItems: 1,
-          maxItems: 20,
-          items: { type: "string", minLength: 1, maxLength: 60 },
-        },
-      }),
-    ],
-  },
-};
+export const REQUIREMENTS_SCHEMA = { type: "array", maxItems: MOST_REQUIREMENTS, items: REQUIREMENT_SCHEMA };
 export const TEXTS_SCHEMA = {
   type: "array",
   maxItems: 12,
