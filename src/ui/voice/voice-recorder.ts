@@ -51,12 +51,15 @@ export class VoiceRecorder {
   /** Begins to record; or why it cannot be: refused by whoever is asked, no microphone, or not by this browser. */
   static async begin(hearing: Hearing): Promise<VoiceRecorder | "refused" | "none" | "cannot"> {
     if (!navigator.mediaDevices || typeof MediaRecorder === "undefined") return "cannot";
+    let stream: MediaStream | null = null;
     try {
-      const stream = await navigator.mediaDevices.getUserMedia({
+      stream = await navigator.mediaDevices.getUserMedia({
         audio: { echoCancellation: true, noiseSuppression: true },
       });
       return new VoiceRecorder(stream, FORMS.find((f) => MediaRecorder.isTypeSupported(f)) ?? null, hearing);
     } catch (error) {
+      // It was given and cannot be recorded: it is not left on.
+      for (const t of stream?.getTracks() ?? []) t.stop();
       const name = error instanceof DOMException ? error.name : "";
       if (name === "NotFoundError" || name === "NotReadableError" || name === "OverconstrainedError") return "none";
       return name === "NotAllowedError" || name === "SecurityError" ? "refused" : "cannot";
