@@ -10,7 +10,6 @@ import { between } from "@/core/timeline/place";
 import type { Visibility } from "@/core/timeline/visibility";
 import { db } from "../db/pool";
 import { isFailure } from "../http/failure";
-import { deliver, lettersOf, readAddresses, sendLetters } from "../mail/outgoing";
 import { makePerson, makeTimeline, withTestDatabase } from "../testing/test-database";
 import { takeChange } from "../timelines/take-change";
 import { findTimeline } from "../timelines/queries";
@@ -319,63 +318,5 @@ describe("what is reported", () => {
     expect(await reportedPages()).toMatchObject({ waiting: [], hidden: [{ timeline: t }] });
     must(await decide(t, ward.id, false));
     expect((await at(address)).state).toBe("open");
-  });
-});
-
-describe("mail", () => {
-  it.each<[string, string[] | null]>([
-    ["a@b.example", ["a@b.example"]],
-    ["a@b.example, c@d.example; a@b.example", ["a@b.example", "c@d.example"]],
-    ["", null],
-    ["nobody", null],
-    ["a@b.example\r\nBcc: x@y.example", null],
-    ["a@b.example\nx", null],
-    ["Ann <a@b.example>", null],
-    ["a@b", null],
-    [Array.from({ length: 21 }, (_, i) => `p${i}@b.example`).join(","), null],
-  ])("addresses in %j", (typed, read) => expect(readAddresses(typed)).toEqual(read));
-
-  it("stands in the mailbox of whoever had it sent where no server is set", async () => {
-    const nia = await makePerson();
-    const letter = { account: nia.id, to: "obi@hollinbank.example", subject: "A\r\nBcc: x", body: "Look." };
-    await sendLetters([letter]);
-    const [kept] = await lettersOf(nia.id);
-    expect(kept).toMatchObject({ recipient: letter.to, subject: "A Bcc: x", sentAt: null });
-    await deliver(kept!.id);
-    expect((await lettersOf(nia.id))[0]!.sentAt).toBeNull();
-  });
-
-  it("is sent by the server that is set, to nobody else, and answers go to whoever had it sent", async () => {
-    const { SMTPServer } = await import("smtp-server");
-    const came: { to: string[]; text: string }[] = [];
-    const server = new SMTPServer({
-      disabledCommands: ["AUTH", "STARTTLS"],
-      onData(stream, session, done) {
-        const parts: Buffer[] = [];
-        stream.on("data", (d: Buffer) => parts.push(d));
-        stream.on("end", () => {
-          came.push({ to: session.envelope.rcptTo.map((r) => r.address), text: Buffer.concat(parts).toString() });
-          done();
-        });
-      },
-    });
-    await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
-    const { port } = server.server.address() as { port: number };
-    process.env.SMTP_URL = `smtp://127.0.0.1:${port}`;
-    try {
-      const nia = await makePerson();
-      await sendLetters([{ account: nia.id, to: "obi@hollinbank.example", subject: "Crossings", body: "Look here." }]);
-      const [kept] = await lettersOf(nia.id);
-      await deliver(kept!.id);
-      await deliver(kept!.id);
-      expect(came).toHaveLength(1);
-      expect(came[0]!.to).toEqual(["obi@hollinbank.example"]);
-      expect(came[0]!.text).toContain(`Reply-To: ${nia.email}`);
-      expect(came[0]!.text).toContain("Look here.");
-      expect((await lettersOf(nia.id))[0]!.sentAt).not.toBeNull();
-    } finally {
-      delete process.env.SMTP_URL;
-      await new Promise<void>((resolve) => server.close(() => resolve()));
-    }
   });
 });
