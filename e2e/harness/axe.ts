@@ -19,12 +19,13 @@ interface Looked {
 
 /**
  * Says that axe finds nothing on a page as it stands, and else what and where; it is read once a page, not once a look.
- * `without`: what stands in it of other pages; `rules`: those that do not hold here.
+ * `without`: what stands in it of other pages; `rules`: those that do not hold here; `only`: where what stands there was looked at by all
+ * of them, and only some may have changed since.
  */
 export async function nothingFound(
   page: Page,
   what: string,
-  { without, rules = [] }: { without?: string; rules?: readonly string[] } = {},
+  { without, rules = [], only }: { without?: string; rules?: readonly string[]; only?: readonly string[] } = {},
 ): Promise<void> {
   if (!(await page.evaluate(() => (window as Looked).axe !== undefined))) await page.evaluate(SOURCE);
   const found = await page.evaluate(
@@ -35,7 +36,14 @@ export async function nothingFound(
       );
       return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
     },
-    [without, { ...OPTIONS, rules: Object.fromEntries(rules.map((r) => [r, { enabled: false }])) }] as const,
+    [
+      without,
+      {
+        ...OPTIONS,
+        ...(only ? { runOnly: { type: "rule" as const, values: [...only] } } : {}),
+        rules: Object.fromEntries(rules.map((r) => [r, { enabled: false }])),
+      },
+    ] as const,
   );
   expect({ [what]: found }).toEqual({ [what]: [] });
 }
