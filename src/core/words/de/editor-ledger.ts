@@ -64,6 +64,8 @@ export const WORDS: Like<typeof En.WORDS> = {
     "Die Zeilen sind sortiert. Geh zurück zur Ordnung der Zeit (Alt-T), um Ereignisse darin zu verschieben.",
   textTooLong: (column, has, most) =>
     `${column} fasst ${most} Zeichen; das hat ${has}. Es steht noch hier: Kürze es, oder setz den Rest in die Beschreibung.`,
+  noRoomForTag: (n) =>
+    `Bei ${n === 1 ? "1 Ereignis" : `${n} Ereignissen`} ist kein Platz dafür: Ein Ereignis hat höchstens 30 Schlagwörter von höchstens 40 Buchstaben. Die anderen haben es.`,
   notAValue: (column, text) =>
     ({
       partOf: `Kein Ereignis, von dem es ein Teil sein könnte, heißt „${text}“. Wähle eines aus der Liste, oder Escape.`,

@@ -60,6 +60,8 @@ export const WORDS = {
   sortedSoOrderStays: "The rows are sorted. Go back to the order of time (Alt-T) to move events in it.",
   textTooLong: (column: string, has: string, most: string) =>
     `${column} holds ${most} characters; this has ${has}. It is still here: shorten it, or put the rest into the description.`,
+  noRoomForTag: (n: number) =>
+    `${n === 1 ? "1 event has" : `${n} events have`} no room for it: an event has at most 30 tags of at most 40 letters. The others have it.`,
   notAValue: (column: string, text: string) =>
     ({
       partOf: `No event that it could be part of is called “${text}”. Choose one from the list, or Escape.`,

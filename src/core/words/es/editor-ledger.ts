@@ -63,6 +63,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   sortedSoOrderStays: "Las filas están ordenadas. Vuelve al orden del tiempo (Alt-T) para mover eventos en él.",
   textTooLong: (column, has, most) =>
     `En ${column} caben ${most} caracteres; esto tiene ${has}. Sigue aquí: acórtalo, o pon el resto en la descripción.`,
+  noRoomForTag: (n) =>
+    `En ${n === 1 ? "1 evento" : `${n} eventos`} no cabe: un evento tiene como mucho 30 etiquetas de hasta 40 letras. Los demás la tienen.`,
   notAValue: (column, text) =>
     ({
       partOf: `Ningún evento del que pueda ser parte se llama «${text}». Elige uno de la lista, o Escape.`,

@@ -4,29 +4,38 @@ import { copyEvents } from "@/core/change/copy-events";
 import { type Shift, shifted } from "@/core/time/shift";
 import { readOptionsOf } from "@/core/timeline/read-options";
 import { wouldLoop } from "@/core/timeline/parts";
+import { WORDS } from "@/core/words/editor-ledger";
+import { readTags } from "@/core/ledger/read-cell";
 import type { TimelineStore } from "./timeline-store";
 
 /** What may be set of several events at once. */
 export type ManyField = "category" | "partOf" | "emphasis" | "sign" | "done" | "addTag" | "takeTag";
 
-/** Sets one thing of several events: one change, one undo. Gives a sentence where it cannot be. */
+/**
+ * Sets one thing of several events: one change, one undo. Chapters between them have none of it. Gives a sentence where it cannot be, or
+ * not for all of them.
+ */
 export function setMany(store: TimelineStore, ids: readonly string[], field: ManyField, value: Value): string | null {
   const { events } = store.getState().timeline;
+  let full = 0;
   const ops = ids.flatMap((id): Op[] => {
     const e = events.get(id);
-    if (!e || e.deleted) return [];
-    if (field === "addTag" || field === "takeTag") {
-      const tag = String(value);
-      const others = e.tags.filter((t) => t.toLowerCase() !== tag.toLowerCase());
-      const has = others.length < e.tags.length;
-      if (has === (field === "addTag")) return [];
-      return [{ kind: "set_event", id, field: "tags", value: field === "addTag" ? [...e.tags, tag] : others }];
+    if (!e || e.deleted || e.chapter) return [];
+    if (field === "takeTag") {
+      const others = e.tags.filter((t) => t.toLowerCase() !== String(value).toLowerCase());
+      return others.length === e.tags.length ? [] : [{ kind: "set_event", id, field: "tags", value: others }];
+    }
+    if (field === "addTag") {
+      const { tags, rest } = readTags([...e.tags, String(value)].join(","));
+      if (rest) full++;
+      return tags.length > e.tags.length ? [{ kind: "set_event", id, field: "tags", value: tags }] : [];
     }
     // What would be part of itself is left out, as it is from the choices of one event.
     if (field === "partOf" && value !== null && (value === id || wouldLoop(events, id, String(value)))) return [];
     return [{ kind: "set_event", id, field, value }];
   });
-  return ops.length === 0 ? null : store.edit(ops);
+  const problem = ops.length === 0 ? null : store.edit(ops);
+  return problem ?? (full > 0 ? WORDS.noRoomForTag(full) : null);
 }
 
 /** Moves the dates of several events by an amount of time: one change. Gives how many were moved, stayed, and have none to move. */
