@@ -90,49 +90,32 @@ function sourceName(id: string, t: Timeline): string {
   return WORDS.named(t.sources.get(id)?.title.slice(0, 60) || WORDS.untitled);
 }
 
-/** The names of values that are chosen from a list, by field. */
-function namesOf(field: string): Readonly<Record<string, string>> | undefined {
-  switch (field) {
-    case "scale":
-      return CHART.scales;
-    case "look":
-      return LOOK.names;
-    case "texture":
-      return LOOK.textures;
-    case "backFit":
-      return LOOK.fits;
-    case "lineWeight":
-      return LOOK.lineWeights;
-    case "loudness":
-      return LOOK.loudness;
-    case "labelDates":
-      return LOOK.labelDates;
-    case "labelTitles":
-      return LOOK.labelTitles;
-    case "coverPlace":
-      return ABOUT.coverPlaces;
-    case "hemisphere":
-      return { north: ABOUT.ofTheNorth, south: ABOUT.ofTheSouth };
-    case "sourceManner":
-      return SOURCES.manners;
-    case "kind":
-      return SOURCES.kinds;
-    case "pictures":
-    case "labelWords":
-    case "closeUp":
-    case "dateOrder":
-      return VALUE[field];
-    default:
-      return undefined;
-  }
-}
+/** The names of values that are chosen from a list, by field, in the language of the moment. */
+const names = (): Readonly<Record<string, Readonly<Record<string, string>>>> => ({
+  pictures: VALUE.pictures,
+  labelWords: VALUE.labelWords,
+  closeUp: VALUE.closeUp,
+  dateOrder: VALUE.dateOrder,
+  scale: CHART.scales,
+  look: LOOK.names,
+  texture: LOOK.textures,
+  backFit: LOOK.fits,
+  lineWeight: LOOK.lineWeights,
+  loudness: LOOK.loudness,
+  labelDates: LOOK.labelDates,
+  labelTitles: LOOK.labelTitles,
+  coverPlace: ABOUT.coverPlaces,
+  hemisphere: { north: ABOUT.ofTheNorth, south: ABOUT.ofTheSouth },
+  sourceManner: SOURCES.manners,
+  kind: SOURCES.kinds,
+});
 
 /** A date with all that a manner of writing dates says otherwise. */
 const SAMPLE = "14 Nov 310 BC 22:10";
 
 /** The value of a field in words. `t`: where what it names by an id has its name. */
 export function value(v: unknown, field: string, t?: Timeline): string {
-  const chosen = typeof v === "string" || typeof v === "number" ? namesOf(field)?.[String(v)] : undefined;
+  const chosen = typeof v === "string" || typeof v === "number" ? names()[field]?.[String(v)] : undefined;
   if (chosen !== undefined) return WORDS.named(chosen);
   if (v === null || v === undefined || v === "") return WORDS.nothing;
   if (typeof v === "boolean") return v ? WORDS.yes : WORDS.no;
