@@ -13,10 +13,7 @@ export async function worksFor(sql: Sql, timeline: string, teacher: string): Pro
 
 /** Those who teach or assist in the class a timeline is made for; nobody where it is made for none. */
 export async function watchersOf(sql: Sql, timeline: string): Promise<string[]> {
-  const rows = await sql<{ id: string }[]>`
-    select k.account_id as id from group_work g join assignment a on a.id = g.assignment_id
-    join class_teacher k on k.class_id = a.class_id where g.timeline_id = ${timeline}`;
-  return rows.map((r) => r.id);
+  return (await sql<{ accountId: string }[]>`${watchersSince(sql, timeline)}`).map((r) => r.accountId);
 }
 
 /** The same, and since when each is; for a query around it: `account_id`, `joined_at`. */

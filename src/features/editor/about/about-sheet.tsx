@@ -6,7 +6,6 @@ import { ColourField } from "../look/colour-field";
 import { WORDS } from "@/core/words/editor-about";
 import { isDated } from "@/core/time/when";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-
 import { orderOf } from "@/core/timeline/order";
 import { BegunWith } from "@/ui/begun-with";
 import { isOfMedia, problems } from "@/core/timeline/problems";
