@@ -8,6 +8,8 @@ type Schema = {
   enum?: unknown[];
   const?: unknown;
   anyOf?: Schema[];
+  /** As anyOf: each has a kind of its own. */
+  byKind?: Schema[];
   properties?: Record<string, Schema>;
   required?: string[];
   items?: Schema;
@@ -74,7 +76,8 @@ const ODD: unknown[] = [
 function fitting(schema: Schema, c: Chance): unknown {
   if ("const" in schema) return schema.const;
   if (schema.enum) return c.of(schema.enum);
-  if (schema.anyOf) return fitting(c.of(schema.anyOf), c);
+  const oneOf = schema.anyOf ?? schema.byKind;
+  if (oneOf) return fitting(c.of(oneOf), c);
   const type = Array.isArray(schema.type) ? c.of(schema.type) : schema.type;
   switch (type) {
     case "object": {

@@ -9,6 +9,7 @@ import {
   mkdirSync,
   readdirSync,
   readFileSync,
+  rmSync,
   statSync,
   writeFileSync,
 } from "node:fs";
@@ -257,7 +258,9 @@ const inLanguage = (language) => ({
 /** Bundles what the server's threads do, into dist. */
 export async function bundleForThreads() {
   await bundle("src/app/front.ts", "front");
-  return bundle("src/threads/work.ts", "work");
+  // What threads do is read part by part: each part is a file, and what several share is one too.
+  rmSync(join(ROOT, "dist", "work"), { recursive: true, force: true });
+  return bundle("src/threads/work.ts", "work", { splitting: true, chunkNames: "work/[name]-[hash]" });
 }
 
 /** Bundles what does jobs in a process of its own. */
@@ -266,13 +269,14 @@ export function bundleForJobs() {
 }
 
 /** Bundles a TypeScript entry for Node; returns the bundle's path. */
-export async function bundle(entry, name) {
+export async function bundle(entry, name, more = {}) {
   const { build } = await import("esbuild");
   mkdirSync(join(ROOT, "dist"), { recursive: true });
-  const outfile = join(ROOT, "dist", `${name}.mjs`);
+  const outdir = join(ROOT, "dist");
   await build({
-    entryPoints: [join(ROOT, entry)],
-    outfile,
+    entryPoints: { [name]: join(ROOT, entry) },
+    outdir,
+    outExtension: { ".js": ".mjs" },
     bundle: true,
     platform: "node",
     format: "esm",
@@ -280,8 +284,9 @@ export async function bundle(entry, name) {
     packages: "external",
     alias: { "@": join(ROOT, "src"), "server-only": join(ROOT, "scripts", "lib", "empty.mjs") },
     logLevel: "error",
+    ...more,
   });
-  return outfile;
+  return join(outdir, `${name}.mjs`);
 }
 
 export function hasProgram(path) {

@@ -1,49 +1,42 @@
 // What threads do: everything that takes as long as a document is large. Each reads what it needs from the database itself,
 // so that the process that answers people passes on finished texts only.
+// What a deed is made with is read when the first of its kind is asked for: a thread begins at once, and whoever waits until a change is
+// saved does not wait for what draws and makes files.
 import "server-only";
-import { WORDS as LACKS } from "@/core/words/checks";
 import { gzipSync } from "node:zlib";
-import { drawThumbnail } from "@/core/chart/draw/draw-thumbnail";
-import { toSvg } from "@/core/chart/draw/to-svg";
 import type { ArchivedChange } from "@/core/change/history-there";
 import type { Change } from "@/core/change/change";
-import { type Check, checkRequirements, type Requirement } from "@/core/check/requirements";
-import { toFrozen } from "@/core/formats/frozen";
+import type { Check, Requirement } from "@/core/check/requirements";
 import { toSnapshot } from "@/core/formats/snapshot";
-import { exportOf } from "@/server/accounts/account";
 import type { DeskSubmission } from "@/features/marking/desk-submission";
-import { type NamedShares, whoDidWhat } from "@/server/classes/shares";
-import { findCloseWording } from "@/server/classes/close-wording";
-import { findSubmission } from "@/server/classes/open-submission";
-import { submit as submitNow } from "@/server/classes/submit";
+import type { restoreClass as restoreClassNow } from "@/server/classes/restore-class";
+import type { NamedShares } from "@/server/classes/shares";
 import { db } from "@/server/db/pool";
 import type { Failure } from "@/server/http/failure";
-import { makeFrozenCopy as makeFrozenCopyNow } from "@/server/timelines/frozen-copy";
-import { findVersion, type StoredPage, storePage } from "@/server/publishing/versions";
-import { publish as publishNow, type Wishes } from "@/server/publishing/publish";
+import type { Wishes } from "@/server/publishing/publish";
+import type { StoredPage } from "@/server/publishing/versions";
 import { findTimeline } from "@/server/timelines/queries";
-import { stateAt } from "@/server/timelines/past";
-import { restoreClass as restoreClassNow } from "@/server/classes/restore-class";
-import { restoreHistory as restoreNow } from "@/server/timelines/restore-history";
-import { takeChange as takeChangeNow, type Taken } from "@/server/timelines/take-change";
-import { deskSubmission, drawingsOf } from "./desk-submission";
-import { makePage, type PageOptions } from "./make-page";
+import type { Taken } from "@/server/timelines/take-change";
+import type * as archives from "./archive-timeline";
+import type * as files from "./make-files";
+import type { PageOptions } from "./make-page";
 
 /** A thread is called with one list of what a deed takes. */
 export async function takeChange([timeline, change, known]: [string, Change, number]): Promise<Failure | Taken> {
-  return takeChangeNow(timeline, change, known);
+  const take = await import("@/server/timelines/take-change");
+  return take.takeChange(timeline, change, known);
 }
 
 export async function publish([timeline, by, wishes, fresh]: [string, string, Wishes, boolean]) {
-  return publishNow(timeline, by, wishes, fresh);
+  return (await import("@/server/publishing/publish")).publish(timeline, by, wishes, fresh);
 }
 
 export async function submit([timeline, by]: [string, string]) {
-  return submitNow(timeline, by);
+  return (await import("@/server/classes/submit")).submit(timeline, by);
 }
 
 export async function makeFrozenCopy([timeline, by]: [string, string]) {
-  return makeFrozenCopyNow(timeline, by);
+  return (await import("@/server/timelines/frozen-copy")).makeFrozenCopy(timeline, by);
 }
 
 /** As large as a card shows it, px. */
@@ -55,6 +48,10 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
   if (!found) return { svg: null };
   let svg: string | null = null;
   try {
+    const [{ drawThumbnail }, { toSvg }] = await Promise.all([
+      import("@/core/chart/draw/draw-thumbnail"),
+      import("@/core/chart/draw/to-svg"),
+    ]);
     const { items } = found.timeline;
     svg = toSvg(drawThumbnail(found.timeline, THUMBNAIL), {
       pictureUrl: (item, size) => {
@@ -76,33 +73,41 @@ export async function thumbnail([id, build]: [string, string]): Promise<{ svg: s
 
 /** The drawings of a submission, alone and beside another, made once; null when it is not there. */
 export async function drawSubmission([id]: [string]): Promise<true | null> {
+  const { findSubmission } = await import("@/server/classes/open-submission");
   const found = await findSubmission(id);
   if (!found) return null;
+  const { drawingsOf } = await import("./desk-submission");
   await drawingsOf(id, found.frozen);
   return true;
 }
 
 /** Who did what in a timeline; null when it is gone. */
 export async function whoDid([timeline]: [string]): Promise<NamedShares | null> {
-  return whoDidWhat(timeline);
+  return (await import("@/server/classes/shares")).whoDidWhat(timeline);
 }
 
 /** Looks for close wording among the works of an assignment; null when there is none of that name. */
 export async function wordingOf([assignment]: [string]): Promise<{ found: number } | null> {
+  const { findCloseWording } = await import("@/server/classes/close-wording");
   const found = await findCloseWording(assignment);
   return found === null ? null : { found };
 }
 
 /** A submission for its marking; null when it is not there. */
 export async function submission([id]: [string]): Promise<DeskSubmission | null> {
+  const { findSubmission } = await import("@/server/classes/open-submission");
   const found = await findSubmission(id);
-  return found && deskSubmission(found);
+  return found && (await import("./desk-submission")).deskSubmission(found);
 }
 
 /** The state of requirements, stored by the number of the last change; null when the timeline is gone. */
 export async function checks([id, requirements]: [string, Requirement[]]): Promise<{ checks: Check[] } | null> {
   const found = await findTimeline(id);
   if (!found) return null;
+  const [{ checkRequirements }, { WORDS: LACKS }] = await Promise.all([
+    import("@/core/check/requirements"),
+    import("@/core/words/checks"),
+  ]);
   const made = checkRequirements(found.timeline, requirements, LACKS);
   await db()`
     insert into check_result (timeline_id, seq, requirements, checks)
@@ -112,10 +117,15 @@ export async function checks([id, requirements]: [string, Requirement[]]): Promi
   return { checks: made };
 }
 
+const pages = () => import("./make-page");
+const frozenForm = () => import("@/core/formats/frozen");
+
 /** The draft as its reader will see it; null when it is gone. */
 export async function draftPage([id, options, build]: [string, PageOptions, string]): Promise<StoredPage | null> {
   const found = await findTimeline(id);
-  return found && makePage({ ...options, frozen: toFrozen(found.timeline) }, build);
+  return (
+    found && (await pages()).makePage({ ...options, frozen: (await frozenForm()).toFrozen(found.timeline) }, build)
+  );
 }
 
 /** The page of a version, made and stored under a name. */
@@ -125,25 +135,28 @@ export async function versionPage([version, name, options, build]: [
   PageOptions,
   string,
 ]): Promise<StoredPage | null> {
+  const { findVersion, storePage } = await import("@/server/publishing/versions");
   const found = await findVersion(version);
-  return found && storePage(version, name, await makePage({ ...options, frozen: found.frozen }, build));
+  if (!found) return null;
+  const page = await (await pages()).makePage({ ...options, frozen: found.frozen }, build);
+  return storePage(version, name, page);
 }
 
 /** The changes of an archive, made once more in an empty timeline. */
 export async function restoreHistory([timeline, by, changes]: [string, string, ArchivedChange[]]): Promise<
   Failure | { seq: number }
 > {
-  return restoreNow(timeline, by, changes);
+  return (await import("@/server/timelines/restore-history")).restoreHistory(timeline, by, changes);
 }
 
 /** A class of an archive, made once more of the works that were brought back before. */
 export async function restoreClass([by, archived, works, own]: Parameters<typeof restoreClassNow>) {
-  return restoreClassNow(by, archived, works, own);
+  return (await import("@/server/classes/restore-class")).restoreClass(by, archived, works, own);
 }
 
 /** Everything of a person, as JSON; null when there is no such account. */
 export async function everything([account]: [string]): Promise<string | null> {
-  return exportOf(account);
+  return (await import("@/server/accounts/account")).exportOf(account);
 }
 
 /** A timeline as JSON, packed with gzip for the editor; null when it is gone. */
@@ -154,15 +167,27 @@ export async function snapshot([id]: [string]): Promise<Uint8Array | null> {
 
 /** A timeline as it was after a change, packed as the editor takes it; null when there is no such moment. */
 export async function past([id, seq]: [string, number]): Promise<Uint8Array | null> {
+  const { stateAt } = await import("@/server/timelines/past");
   const found = await stateAt(db(), id, seq);
   return found && gzipSync(JSON.stringify(toSnapshot(found.timeline, found.seq)), { level: 1 });
 }
 
 /** Keeps the states of the past that should be kept. */
 export async function keepPast([id, seq]: [string, number]): Promise<true> {
-  await stateAt(db(), id, seq);
+  await (await import("@/server/timelines/past")).stateAt(db(), id, seq);
   return true;
 }
 
-export { folderParts, guide, linkPicture, makePaper, makePicture, planPaper, textSheets } from "./make-files";
-export { accountPart, archiveClass, archiveTimeline } from "./archive-timeline";
+const makeFiles = () => import("./make-files");
+export const folderParts: typeof files.folderParts = async (of) => (await makeFiles()).folderParts(of);
+export const guide: typeof files.guide = async (of) => (await makeFiles()).guide(of);
+export const linkPicture: typeof files.linkPicture = async (of) => (await makeFiles()).linkPicture(of);
+export const makePaper: typeof files.makePaper = async (of) => (await makeFiles()).makePaper(of);
+export const makePicture: typeof files.makePicture = async (of) => (await makeFiles()).makePicture(of);
+export const planPaper: typeof files.planPaper = async (of) => (await makeFiles()).planPaper(of);
+export const textSheets: typeof files.textSheets = async (of) => (await makeFiles()).textSheets(of);
+
+const toArchive = () => import("./archive-timeline");
+export const accountPart: typeof archives.accountPart = async (of) => (await toArchive()).accountPart(of);
+export const archiveClass: typeof archives.archiveClass = async (of) => (await toArchive()).archiveClass(of);
+export const archiveTimeline: typeof archives.archiveTimeline = async (of) => (await toArchive()).archiveTimeline(of);

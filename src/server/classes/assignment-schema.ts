@@ -1,6 +1,5 @@
 import "server-only";
-import type { ValidateFunction } from "ajv";
-import { ajv } from "../http/route";
+import { shape } from "../http/shape";
 import { MOST_INSTRUCTION_PICTURES, MOST_LETTERS, MOST_PICTURE_DATA } from "@/core/classes/instructions";
 import { MOST_REQUIREMENTS, REQUIREMENT_SCHEMA } from "@/core/check/requirement-schema";
 import { RUBRIC_SCHEMA } from "@/core/classes/rubric";
@@ -15,7 +14,7 @@ export const TEXTS_SCHEMA = {
   items: object({ title: { type: "string", maxLength: 200 }, text: { type: "string", maxLength: 20_000 } }),
 };
 /** An assignment as its teacher sets it. */
-export const readAssignment = ajv.compile(
+export const readAssignment = shape<AssignmentInput>(
   object(
     {
       class: { type: "string", maxLength: 40 },
@@ -64,7 +63,7 @@ export const readAssignment = ajv.compile(
     },
     ["options", "pictures"],
   ),
-) as unknown as ValidateFunction<AssignmentInput>;
+);
 
 /** All its pictures may come with it. */
 export const MOST_ASSIGNMENT = 200_000 + MOST_INSTRUCTION_PICTURES * MOST_PICTURE_DATA;

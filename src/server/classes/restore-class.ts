@@ -10,7 +10,7 @@ import { blocksIn } from "@/core/text/write-description";
 import { readDisplayName } from "../accounts/sign-up";
 import { db, type Tx } from "../db/pool";
 import { type Failure, fail, isFailure, Refused, refusal } from "../http/failure";
-import { ajv } from "../http/route";
+import { shape } from "../http/shape";
 import { addJob } from "../jobs/queue";
 import { rightsChanged } from "../live/notify";
 import { kindOf } from "../media/kinds";
@@ -30,7 +30,7 @@ import {
 import { isGroupWork } from "./reach";
 import { enrol } from "./roster";
 
-const isContent = ajv.compile(CONTENT_SCHEMA);
+const isContent = shape(CONTENT_SCHEMA);
 const hashOf = (...parts: string[]) => parts.reduce((h, p) => h.update(p), createHash("sha256")).digest("hex");
 
 /**

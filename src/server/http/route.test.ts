@@ -1,10 +1,10 @@
-import type { ValidateFunction } from "ajv";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { openSession } from "../accounts/sessions";
 import { db } from "../db/pool";
 import { makePerson, withTestDatabase } from "../testing/test-database";
 import { fail, Refused } from "./failure";
-import { ajv, memberRoute, openRoute } from "./route";
+import { memberRoute, openRoute } from "./route";
+import { shape } from "./shape";
 
 withTestDatabase("route");
 afterEach(() => {
@@ -13,12 +13,12 @@ afterEach(() => {
 });
 
 const ADDRESS = "http://fastigo.example/api/x";
-const readWord = ajv.compile({
+const readWord = shape<{ word: string }>({
   type: "object",
   properties: { word: { type: "string", maxLength: 20 } },
   required: ["word"],
   additionalProperties: false,
-}) as ValidateFunction<{ word: string }>;
+});
 
 type Route = ReturnType<typeof openRoute>;
 async function ask(route: Route, init: RequestInit & { at?: string; params?: Record<string, string> } = {}) {

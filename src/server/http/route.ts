@@ -1,14 +1,12 @@
 import "server-only";
 import { WORDS as COMMON } from "@/core/words/common";
-import { Ajv, type JSONSchemaType, type ValidateFunction } from "ajv";
 import { isClean } from "@/core/text/clean";
 import { findUser, type User } from "../accounts/sessions";
 import { type Failure, fail, isFailure, Refused, sentenceOf, statusOf } from "./failure";
 import { isOwnOrigin } from "./origin";
 import { plainPage } from "./plain-page";
 import { readJson } from "./read-body";
-
-export const ajv = new Ajv({ allErrors: false, strict: true, allowUnionTypes: true });
+import type { Shape } from "./shape";
 
 interface Given<Body> {
   request: Request;
@@ -19,7 +17,7 @@ type Answer = Response | Failure | Record<string, unknown>;
 
 interface Options<Body> {
   /** The checked shape of a JSON body. */
-  body?: ValidateFunction<Body>;
+  body?: Shape<Body>;
   /** The most bytes a JSON body may have. */
   mostBody?: number;
   /** It answers people with a page: when something fails, that is a page too. */
@@ -91,9 +89,7 @@ function route<Body, Who extends object>(
         const read = await readJson(request, options.mostBody ?? MOST_BODY);
         if (isFailure(read)) return refuse(read);
         if (!options.body(read.value))
-          return refuse(
-            fail("invalid", process.env.NODE_ENV === "production" ? undefined : JSON.stringify(options.body.errors)),
-          );
+          return refuse(fail("invalid", process.env.NODE_ENV === "production" ? undefined : options.body.lacks("it")));
         body = read.value;
       }
       const answer = await run({ request, params, body, ...asker });
@@ -133,15 +129,4 @@ function failurePage(f: Failure): Response {
   const status = statusOf(f);
   const title = status === 404 ? COMMON.nothingHere : status >= 500 ? COMMON.notNow : COMMON.didNotWork;
   return plainPage(status, title, sentenceOf(f));
-}
-
-/** A schema for a body made of strings alone. */
-export function stringsOf<K extends string>(...names: K[]): ValidateFunction<Record<K, string>> {
-  const schema = {
-    type: "object",
-    properties: Object.fromEntries(names.map((n) => [n, { type: "string", maxLength: 100_000 }])),
-    required: names,
-    additionalProperties: false,
-  };
-  return ajv.compile(schema as unknown as JSONSchemaType<Record<K, string>>);
 }

@@ -1,16 +1,17 @@
 // Where REDIS_URL is set, who is where goes from process to process by Redis, so that the database is not asked for what nobody keeps.
 // What has to be kept in step with the database goes by its own notices. Where Redis does not answer, the database carries this too.
 import "server-only";
-import { createClient } from "redis";
 
 const CHANNEL = "fastigo here";
 const CONNECT_MS = 2_000;
 /** Between two tries to come back, ms: longer each time. */
 const backAfter = (tries: number) => Math.min(10_000, 250 * 2 ** Math.min(tries, 6));
 
-type Client = ReturnType<typeof open>;
+type Client = Awaited<ReturnType<typeof open>>;
 
-function open(url: string) {
+/** Its package is read where there is a Redis alone: a third of a second of each process and thread that begins. */
+async function open(url: string) {
+  const { createClient } = await import("redis");
   const client = createClient({
     url,
     // What cannot be told now is told in another way: nothing waits here.
@@ -39,19 +40,19 @@ const hostOf = (url: string) => {
   }
 };
 
-const holder = globalThis as { fastigoRedis?: { url: string; client: Client } };
+const holder = globalThis as { fastigoRedis?: { url: string; client: Promise<Client> } };
 
 /** Tells every process; false where Redis is not set, or does not answer now. */
 export async function tellByRedis(payload: string): Promise<boolean> {
   const url = process.env.REDIS_URL;
   if (!url) return false;
   if (holder.fastigoRedis?.url !== url) {
-    holder.fastigoRedis?.client.destroy();
+    endRedis();
     holder.fastigoRedis = { url, client: open(url) };
   }
-  const { client } = holder.fastigoRedis;
-  if (!client.isReady) return false;
   try {
+    const client = await holder.fastigoRedis!.client;
+    if (!client.isReady) return false;
     await client.publish(CHANNEL, payload);
     return true;
   } catch {
@@ -63,15 +64,16 @@ export async function tellByRedis(payload: string): Promise<boolean> {
 export function listenToRedis(take: (payload: string) => void): { end: () => void } | null {
   const url = process.env.REDIS_URL;
   if (!url) return null;
-  const client = open(url);
-  // Subscribing waits for the connection, and is done again with each new one.
-  const subscribe = () => void client.subscribe(CHANNEL, take).catch(() => {});
-  client.once("ready", subscribe);
-  return { end: () => client.destroy() };
+  const opened = open(url).then((client) => {
+    // Subscribing waits for the connection, and is done again with each new one.
+    client.once("ready", () => void client.subscribe(CHANNEL, take).catch(() => {}));
+    return client;
+  });
+  return { end: () => void opened.then((client) => client.destroy()) };
 }
 
 /** Ends what tells, so that the process can. */
 export function endRedis(): void {
-  holder.fastigoRedis?.client.destroy();
+  void holder.fastigoRedis?.client.then((client) => client.destroy());
   delete holder.fastigoRedis;
 }

@@ -1,8 +1,8 @@
 // Which learning platforms are trusted: LTI_PLATFORMS, a JSON list of what each platform shows its administrator when a tool is registered.
 // `npm start` on this machine alone knows the stand-in that `npm run platform-demo` serves.
 import "server-only";
-import { Ajv } from "ajv";
 import { object } from "@/core/text/schema";
+import { shape } from "../http/shape";
 
 export interface Platform {
   /** What people call it. */
@@ -18,7 +18,7 @@ export interface Platform {
 }
 
 const line = { type: "string", minLength: 1, maxLength: 500 };
-const isList = new Ajv({ strict: true }).compile({
+const isList = shape<Platform[]>({
   type: "array",
   maxItems: 50,
   items: object({
@@ -38,7 +38,7 @@ export function platforms(): Platform[] {
   if (text.trim() === "") return [];
   try {
     const read: unknown = JSON.parse(text);
-    if (isList(read)) return read as Platform[];
+    if (isList(read)) return read;
   } catch {}
   console.error("LTI_PLATFORMS is not a JSON list of platforms, so none is known. The README shows how it looks.");
   return [];

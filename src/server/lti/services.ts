@@ -1,10 +1,10 @@
 // What a platform does for a tool: names and roles (LTI NRPS 2.0) and grades (LTI AGS 2.0), with tokens by RFC 7523.
 import "server-only";
-import { Ajv } from "ajv";
 import { addStudent, lockClass } from "../classes/enter-class";
 import { assignmentsHandedIn, markBackOf } from "../classes/marks-back";
 import { db } from "../db/pool";
 import { type Failure, fail } from "../http/failure";
+import { shape } from "../http/shape";
 import { addJob } from "../jobs/queue";
 import { sign } from "./keys";
 import { makeAccount } from "./launch";
@@ -50,7 +50,7 @@ async function tokenFor(platform: Platform, scope: string): Promise<string> {
   return token;
 }
 
-const isMembers = new Ajv({ strict: true }).compile({
+const isMembers = shape<Members>({
   type: "object",
   required: ["members"],
   properties: {
@@ -100,7 +100,7 @@ export async function bringMembers(
       },
     });
     if (!isMembers(answer)) throw new NoAnswer("no members");
-    ({ members } = answer as unknown as Members);
+    ({ members } = answer);
   } catch (error) {
     console.error(error);
     return fail("platform_silent");

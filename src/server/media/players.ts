@@ -1,11 +1,11 @@
 import "server-only";
 import { readFileSync } from "node:fs";
-import Ajv from "ajv";
 import { type PlayerSite, urlOf } from "@/core/outside/players";
 import { object } from "@/core/text/schema";
+import { shape } from "../http/shape";
 
 const ADDRESS = { type: "string", pattern: "^https?://[^\\s/@]+(/\\S*)?$", maxLength: 2_000 };
-const LIST = {
+const isList = shape<Partial<PlayerSite>[]>({
   type: "array",
   maxItems: 200,
   items: object(
@@ -20,7 +20,7 @@ const LIST = {
     },
     ["oembed", "plays", "begin", "end"],
   ),
-};
+});
 
 let known: readonly PlayerSite[] | null = null;
 
@@ -33,12 +33,9 @@ export function playerSites(): readonly PlayerSite[] {
 function fromFile(path: string | undefined): PlayerSite[] {
   if (!path) return [];
   try {
-    const list = JSON.parse(readFileSync(path, "utf8"));
-    const ajv = new Ajv();
-    if (!ajv.validate(LIST, list)) throw new Error(ajv.errorsText(ajv.errors, { dataVar: "the list" }));
-    return (list as Partial<PlayerSite>[]).map(
-      (s) => ({ oembed: "", plays: "video", begin: "", end: "", ...s }) as PlayerSite,
-    );
+    const list: unknown = JSON.parse(readFileSync(path, "utf8"));
+    if (!isList(list)) throw new Error(isList.lacks("the list"));
+    return list.map((s) => ({ oembed: "", plays: "video", begin: "", end: "", ...s }) as PlayerSite);
   } catch (error) {
     console.error(
       `The list of players in ${path} cannot be read, so no player of another site is shown: ${(error as Error).message}`,

@@ -1,7 +1,7 @@
 // Which schools' own accounts are trusted: SIGN_ON, a JSON list. `npm start` on this machine alone knows the stand-in that
 // `npm run school-demo` serves.
 import "server-only";
-import { Ajv } from "ajv";
+import { shape } from "../http/shape";
 
 export interface Provider {
   /** What people call it: stands on the button. */
@@ -22,7 +22,7 @@ export interface Provider {
 }
 
 const line = { type: "string", minLength: 1, maxLength: 500 };
-const isList = new Ajv({ strict: true }).compile({
+const isList = shape<Provider[]>({
   type: "array",
   maxItems: 20,
   items: {
@@ -60,8 +60,8 @@ export function providers(): Provider[] {
   try {
     const read: unknown = JSON.parse(text);
     if (isList(read)) {
-      for (const p of read as Provider[]) if (p.classes) new RegExp(p.classes.pattern, "u");
-      return read as Provider[];
+      for (const p of read) if (p.classes) new RegExp(p.classes.pattern, "u");
+      return read;
     }
   } catch {}
   console.error("SIGN_ON is not a JSON list of providers, so none is known. The README shows how it looks.");

@@ -1,12 +1,11 @@
 import "server-only";
-import type { ValidateFunction } from "ajv";
 import type { Change, Op } from "@/core/change/change";
 import type { ArchivedChange } from "@/core/change/history-there";
 import { MOST_OPS, MOST_UPDATE } from "@/core/change/limits";
 import { object } from "@/core/text/schema";
 import { type Field, TABLES } from "@/core/timeline/fields";
 import { MOST_SEQ } from "../http/read-body";
-import { ajv } from "../http/route";
+import { shape } from "../http/shape";
 
 const id = { type: "string", pattern: "^[A-Za-z0-9_-]{1,40}$" };
 
@@ -18,7 +17,8 @@ function settable(fields: Record<string, Field<unknown>>): object {
 }
 
 const opSchema = {
-  anyOf: [
+  type: "object",
+  byKind: [
     ...Object.entries<Record<string, Field<unknown>>>(TABLES).flatMap(([table, fields]) => [
       ...Object.entries(fields)
         .filter(([, f]) => !f.fixed && !f.serverOnly)
@@ -54,7 +54,7 @@ export const MOST_HISTORY = 30_000_000;
 const MOST_CHANGES = 20_000;
 
 /** A history as an archive holds it, with the files of where it is brought back to. */
-export const readHistory = ajv.compile(
+export const readHistory = shape<{ changes: ArchivedChange[] }>(
   object({
     changes: {
       type: "array",
@@ -67,13 +67,13 @@ export const readHistory = ajv.compile(
       }),
     },
   }),
-) as ValidateFunction<{ changes: ArchivedChange[] }>;
+);
 
 /**
  * A change as a browser sends it: the author is whoever is signed in. `known` is the number up to which it has everything by now,
  * which is later than `base` for what was written offline.
  */
-export const readChange = ajv.compile(
+export const readChange = shape<Omit<Change, "author"> & { ops: Op[]; known?: number }>(
   object(
     {
       id,
@@ -83,4 +83,4 @@ export const readChange = ajv.compile(
     },
     ["known"],
   ),
-) as ValidateFunction<Omit<Change, "author"> & { ops: Op[]; known?: number }>;
+);

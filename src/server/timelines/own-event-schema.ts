@@ -1,7 +1,6 @@
 import "server-only";
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
-import { ajv } from "../http/route";
+import { shape } from "../http/shape";
 import type { GivenEvent } from "./own-events";
 
 const SAID = object({
@@ -12,14 +11,14 @@ const SAID = object({
 });
 
 /** What somebody suggests: of an event, or "" for a new one. */
-export const readSuggestion = ajv.compile(
+export const readSuggestion = shape<{ event: string; was: GivenEvent; given: GivenEvent; why: string }>(
   object({
     event: { type: "string", maxLength: 40 },
     was: SAID,
     given: SAID,
     why: { type: "string", maxLength: 1_000 },
   }),
-) as unknown as ValidateFunction<{ event: string; was: GivenEvent; given: GivenEvent; why: string }>;
+);
 
 /** What somebody says of an event of theirs. */
-export const readGivenEvent = ajv.compile(SAID) as unknown as ValidateFunction<GivenEvent>;
+export const readGivenEvent = shape<GivenEvent>(SAID);

@@ -1,4 +1,3 @@
-import type { ValidateFunction } from "ajv";
 import { askToLeave, changeAccount } from "@/server/accounts/account";
 import { sendAddressLetter } from "@/server/accounts/mail-keys";
 import { browserOf, withCookies } from "@/server/accounts/sessions";
@@ -6,7 +5,8 @@ import { signUp } from "@/server/accounts/sign-up";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { ajv, memberRoute, openRoute, stringsOf } from "@/server/http/route";
+import { memberRoute, openRoute } from "@/server/http/route";
+import { shape, stringsOf } from "@/server/http/shape";
 
 export const POST = openRoute({ body: stringsOf("displayName", "email", "password") }, async ({ request, body }) => {
   if (!(await mayTryFrom("sign_up", request))) return fail("too_often");
@@ -18,12 +18,12 @@ export const POST = openRoute({ body: stringsOf("displayName", "email", "passwor
 });
 
 const text = { type: "string", maxLength: 1_000 };
-const readChange = ajv.compile({
+const readChange = shape<{ displayName?: string; email?: string; password?: string }>({
   type: "object",
   properties: { displayName: text, email: text, password: text },
   additionalProperties: false,
   minProperties: 1,
-}) as ValidateFunction<{ displayName?: string; email?: string; password?: string }>;
+});
 
 /** Another display name or e-mail address. */
 export const PATCH = memberRoute({ body: readChange }, async ({ user, body }) => {

@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { createClass } from "@/server/classes/class";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { object } from "@/core/text/schema";
 
-const readClass = ajv.compile(
+const readClass = shape<{ name: string; zone?: string }>(
   object({ name: { type: "string", maxLength: 1_000 }, zone: { type: "string", maxLength: 60 } }, ["zone"]),
-) as unknown as ValidateFunction<{ name: string; zone?: string }>;
+);
 
 export const POST = memberRoute({ body: readClass }, async ({ user, body }) => {
   const made = await createClass(user.id, body.name, body.zone);

@@ -1,5 +1,6 @@
 import { keepComment, keptComments } from "@/server/classes/kept-comments";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** The comments one uses again, the most used first. */
 export const GET = memberRoute({}, async ({ user }) => ({ comments: await keptComments(user.id) }));

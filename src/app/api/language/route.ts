@@ -1,16 +1,16 @@
-import type { ValidateFunction } from "ajv";
 import { isLanguage, LANGUAGES, type Language } from "@/core/language/spoken";
 import { findUser, languageCookie } from "@/server/accounts/sessions";
 import { chooseLanguage } from "@/server/language/of-account";
 import { fail } from "@/server/http/failure";
-import { ajv, openRoute } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readChoice = ajv.compile({
+const readChoice = shape<{ language: string }>({
   type: "object",
   properties: { language: { type: "string", maxLength: 20 } },
   required: ["language"],
   additionalProperties: false,
-}) as ValidateFunction<{ language: string }>;
+});
 
 /** The language somebody wants to be spoken to in: kept in the browser, and with the account of whoever is signed in. */
 export const PUT = openRoute({ body: readChoice }, async ({ request, body }) => {

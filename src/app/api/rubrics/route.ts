@@ -1,10 +1,10 @@
-import type { ValidateFunction } from "ajv";
 import { RUBRIC_SCHEMA, type Rubric } from "@/core/classes/rubric";
 import { object } from "@/core/text/schema";
 import { keepRubric, rubricsOf } from "@/server/classes/rubrics";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readRubric = ajv.compile(object({ rubric: RUBRIC_SCHEMA })) as unknown as ValidateFunction<{ rubric: Rubric }>;
+const readRubric = shape<{ rubric: Rubric }>(object({ rubric: RUBRIC_SCHEMA }));
 
 /** The rubrics one has kept. */
 export const GET = memberRoute({}, async ({ user }) => ({ rubrics: await rubricsOf(user.id) }));

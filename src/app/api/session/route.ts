@@ -1,20 +1,20 @@
-import type { ValidateFunction } from "ajv";
 import { browserOf, closeSession, knownAccount, withCookies } from "@/server/accounts/sessions";
 import { signIn } from "@/server/accounts/sign-in";
 import { mayTryFrom, succeeded } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
 import { endAddress } from "@/server/sign-on/sign-on";
-import { ajv, openRoute } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
 const text = { type: "string", maxLength: 1_000 };
 /** `code`: the two-step code of those who have one. */
-const readSignIn = ajv.compile({
+const readSignIn = shape<{ name: string; password: string; code?: string }>({
   type: "object",
   properties: { name: text, password: text, code: { type: "string", maxLength: 40 } },
   required: ["name", "password"],
   additionalProperties: false,
-}) as ValidateFunction<{ name: string; password: string; code?: string }>;
+});
 
 export const POST = openRoute({ body: readSignIn }, async ({ request, body }) => {
   const known = await knownAccount(request);

@@ -1,4 +1,5 @@
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { createTimeline } from "@/server/timelines/create";
 import { titlesOf } from "@/server/timelines/queries";
 

@@ -2,7 +2,8 @@ import { proveAddress, sendAddressLetter } from "@/server/accounts/mail-keys";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { isReal } from "@/server/mail/outgoing";
 
 /** Sends a letter to one's own address that asks whether it is right. */

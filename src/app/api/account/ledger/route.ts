@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { COLUMNS_SCHEMA, type LedgerColumns } from "@/core/ledger/columns";
 import { setLedgerColumns } from "@/server/accounts/account";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readColumns = ajv.compile(COLUMNS_SCHEMA) as ValidateFunction<LedgerColumns>;
+const readColumns = shape<LedgerColumns>(COLUMNS_SCHEMA);
 
 /** How a person likes the ledger. */
 export const PUT = memberRoute({ body: readColumns }, async ({ user, body }) => {

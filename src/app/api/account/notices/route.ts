@@ -1,6 +1,6 @@
-import type { ValidateFunction } from "ajv";
 import { chooseNotices, dismissNotices, NOTICE_KINDS, type NoticeKind } from "@/server/accounts/notices";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
 /** The notices have been read. */
 export const DELETE = memberRoute({}, async ({ user }) => {
@@ -8,12 +8,12 @@ export const DELETE = memberRoute({}, async ({ user }) => {
   return { read: true };
 });
 
-const readChoice = ajv.compile({
+const readChoice = shape<{ kind: NoticeKind; here: boolean; byMail: boolean }>({
   type: "object",
   properties: { kind: { enum: [...NOTICE_KINDS] }, here: { type: "boolean" }, byMail: { type: "boolean" } },
   required: ["kind", "here", "byMail"],
   additionalProperties: false,
-}) as ValidateFunction<{ kind: NoticeKind; here: boolean; byMail: boolean }>;
+});
 
 /** How one kind of notice is told from now on. */
 export const PUT = memberRoute({ body: readChoice }, async ({ user, body }) => {

@@ -1,7 +1,8 @@
 import { changePassword } from "@/server/accounts/account";
 import { browserOf, isFresh, withCookies } from "@/server/accounts/sessions";
 import { isFailure } from "@/server/http/failure";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** Another password: every other session ends. */
 export const PUT = memberRoute({ body: stringsOf("password", "next") }, async ({ request, user, body }) => {

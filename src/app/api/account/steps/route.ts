@@ -1,6 +1,7 @@
 import { beginSteps, confirmSteps, endSteps } from "@/server/accounts/steps";
 import { isFailure } from "@/server/http/failure";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 const kept = (value: object) => Response.json(value, { headers: { "Cache-Control": "no-store" } });
 

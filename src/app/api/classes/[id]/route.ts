@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { alterClass, type ClassChange } from "@/server/classes/class";
 import { setSchool } from "@/server/classes/school";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readAlter = ajv.compile({
+const readAlter = shape<ClassChange & { school?: string | null }>({
   type: "object",
   properties: {
     code: { enum: ["renew", "close"] },
@@ -17,7 +17,7 @@ const readAlter = ajv.compile({
     school: { anyOf: [{ type: "null" }, { type: "string", maxLength: 40 }] },
   },
   additionalProperties: false,
-}) as ValidateFunction<ClassChange & { school?: string | null }>;
+});
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body: { school, ...body } }) => {
   if (school !== undefined) return setSchool(params.id!, user.id, school);

@@ -2,7 +2,8 @@ import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { mayTryFrom, succeeded } from "@/server/accounts/tried";
 import { joinNew } from "@/server/classes/join-class";
 import { fail, isFailure } from "@/server/http/failure";
-import { openRoute, stringsOf } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** A new student, by the class's code. */
 export const POST = openRoute({ body: stringsOf("code", "displayName", "password") }, async ({ request, body }) => {

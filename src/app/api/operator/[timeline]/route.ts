@@ -1,13 +1,13 @@
-import type { ValidateFunction } from "ajv";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { decide } from "@/server/publishing/reports";
 
-const readDecision = ajv.compile({
+const readDecision = shape<{ hide: boolean }>({
   type: "object",
   properties: { hide: { type: "boolean" } },
   required: ["hide"],
   additionalProperties: false,
-}) as ValidateFunction<{ hide: boolean }>;
+});
 
 /** Hides a published page or shows it again, by somebody who keeps this site. */
 export const PUT = memberRoute({ body: readDecision }, async ({ params, user, body }) => {

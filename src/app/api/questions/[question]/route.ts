@@ -1,5 +1,6 @@
 import { answer } from "@/server/classes/questions";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** Answers a question of a group. */
 export const PUT = memberRoute({ body: stringsOf("text") }, async ({ user, params, body }) => {

@@ -1,14 +1,14 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { review } from "@/server/classes/peers";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readReview = ajv.compile(
+const readReview = shape<{ levels: (number | null)[]; comment: string }>(
   object({
     levels: { type: "array", maxItems: 12, items: maybe({ type: "integer", minimum: 0, maximum: 7 }) },
     comment: { type: "string", maxLength: 4_000 },
   }),
-) as unknown as ValidateFunction<{ levels: (number | null)[]; comment: string }>;
+);
 
 /** What one thinks of a work one was given to read. */
 export const PUT = memberRoute({ body: readReview }, async ({ user, params, body }) => {

@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import type { Visibility } from "@/core/timeline/visibility";
 import { alterSchool, endSchool } from "@/server/classes/school";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readAlter = ajv.compile({
+const readAlter = shape<{ name?: string; publishLimit?: Visibility; signOnProvider?: string | null }>({
   type: "object",
   properties: {
     name: { type: "string", maxLength: 1_000 },
@@ -11,7 +11,7 @@ const readAlter = ajv.compile({
     signOnProvider: { anyOf: [{ type: "null" }, { type: "string", maxLength: 1_100 }] },
   },
   additionalProperties: false,
-}) as ValidateFunction<{ name?: string; publishLimit?: Visibility; signOnProvider?: string | null }>;
+});
 
 export const PATCH = memberRoute({ body: readAlter }, async ({ user, params, body }) =>
   alterSchool(params.id!, user.id, body),

@@ -2,7 +2,8 @@ import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { mayTryFrom, succeeded } from "@/server/accounts/tried";
 import { useOneTimeCode as takeOneTimeCode } from "@/server/classes/join-class";
 import { fail, isFailure } from "@/server/http/failure";
-import { openRoute, stringsOf } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** A new password for a one-time code. */
 export const POST = openRoute({ body: stringsOf("name", "code", "password") }, async ({ request, body }) => {

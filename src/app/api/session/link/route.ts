@@ -2,7 +2,8 @@ import { sendSignInLink } from "@/server/accounts/mail-keys";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { openRoute, stringsOf } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { isReal } from "@/server/mail/outgoing";
 
 /** Sends a link that signs in. `to`: where it leads afterwards, a path. */

@@ -1,17 +1,17 @@
-import type { ValidateFunction } from "ajv";
 import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
-import { ajv, openRoute } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { endClaim, proveClaim } from "@/server/sign-on/sign-on";
 import { heldCookie, heldIn } from "../sign-on-cookie";
 
 /** With a password the account that has the address is one's own; without, one of one's own is made. */
-const readAnswer = ajv.compile({
+const readAnswer = shape<{ password?: string; code?: string }>({
   type: "object",
   properties: { password: { type: "string", maxLength: 1_000 }, code: { type: "string", maxLength: 40 } },
   additionalProperties: false,
-}) as ValidateFunction<{ password?: string; code?: string }>;
+});
 
 /** Says whether the account that has somebody's address already is theirs. */
 export const POST = openRoute({ body: readAnswer }, async ({ request, body }) => {

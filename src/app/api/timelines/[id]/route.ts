@@ -1,8 +1,8 @@
-import type { ValidateFunction } from "ajv";
 import { db } from "@/server/db/pool";
 import { fail, isFailure } from "@/server/http/failure";
 import { packedResponse } from "@/server/http/packed";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { requireRight } from "@/server/timelines/access";
 import { setDeleted } from "@/server/timelines/create";
 import { inThread } from "@/threads/in-thread";
@@ -24,12 +24,12 @@ export const GET = memberRoute({}, async ({ user, params }) => {
   return packedResponse(packed);
 });
 
-const readDeleted = ajv.compile({
+const readDeleted = shape<{ deleted: boolean }>({
   type: "object",
   properties: { deleted: { type: "boolean" } },
   required: ["deleted"],
   additionalProperties: false,
-}) as ValidateFunction<{ deleted: boolean }>;
+});
 
 export const PATCH = memberRoute({ body: readDeleted }, async ({ user, params, body }) => {
   const done = await setDeleted(params.id!, user.id, body.deleted);

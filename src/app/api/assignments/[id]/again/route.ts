@@ -1,5 +1,6 @@
 import { useAgain } from "@/server/classes/year";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** Sets it once more, in this class or another. */
 export const POST = memberRoute({ body: stringsOf("class") }, async ({ user, params, body }) => {

@@ -1,14 +1,14 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { extend } from "@/server/classes/groups";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readExtension = ajv.compile(
+const readExtension = shape<{ accounts: string[]; dueAt: string | null }>(
   object({
     accounts: { type: "array", minItems: 1, maxItems: 60, items: { type: "string", maxLength: 40 } },
     dueAt: maybe({ type: "string", maxLength: 40 }),
   }),
-) as unknown as ValidateFunction<{ accounts: string[]; dueAt: string | null }>;
+);
 
 /** More time for some; null takes it back. */
 export const PUT = memberRoute({ body: readExtension }, async ({ user, params, body }) => {

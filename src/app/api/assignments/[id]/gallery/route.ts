@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { showInGallery } from "@/server/classes/gallery";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readShown = ajv.compile(
+const readShown = shape<{ submissions: string[] }>(
   object({ submissions: { type: "array", maxItems: 200, items: { type: "string", maxLength: 40 } } }),
-) as unknown as ValidateFunction<{ submissions: string[] }>;
+);
 
 /** Chooses what is shown to the class. */
 export const PUT = memberRoute({ body: readShown }, async ({ user, params, body }) => {

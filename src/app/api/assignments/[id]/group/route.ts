@@ -1,5 +1,6 @@
 import { beginAssignment } from "@/server/classes/begin";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** Begins with a timeline that is made. */
 export const POST = memberRoute({}, async ({ user, params }) => {

@@ -1,12 +1,12 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { makeGroups } from "@/server/classes/groups";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
 const id = { type: "string", maxLength: 40 };
-const readGroups = ajv.compile(
+const readGroups = shape<{ groups: string[][] }>(
   object({ groups: { type: "array", maxItems: 200, items: { type: "array", maxItems: 60, items: id } } }),
-) as unknown as ValidateFunction<{ groups: string[][] }>;
+);
 
 /** Makes groups of those who have not begun. */
 export const POST = memberRoute({ body: readGroups }, async ({ user, params, body }) => {

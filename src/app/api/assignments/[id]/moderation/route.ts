@@ -1,12 +1,10 @@
 import { randomInt } from "node:crypto";
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { drawSample } from "@/server/classes/moderation";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readCount = ajv.compile(
-  object({ count: { type: "integer", minimum: 1, maximum: 100 } }),
-) as unknown as ValidateFunction<{ count: number }>;
+const readCount = shape<{ count: number }>(object({ count: { type: "integer", minimum: 1, maximum: 100 } }));
 
 /** Draws the works that a second teacher marks too. */
 export const POST = memberRoute({ body: readCount }, async ({ user, params, body }) => {

@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { instantFor } from "@/server/classes/assignment";
 import { holdUntil, returnAll } from "@/server/classes/marking";
 import { fail } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
 /** Gives back all that has points. */
 export const POST = memberRoute({}, async ({ user, params }) => {
@@ -11,9 +11,9 @@ export const POST = memberRoute({}, async ({ user, params }) => {
   return "failed" in done ? done : { returned: done.returned };
 });
 
-const readHold = ajv.compile(object({ at: maybe({ type: "string", maxLength: 40 }) })) as unknown as ValidateFunction<{
+const readHold = shape<{
   at: string | null;
-}>;
+}>(object({ at: maybe({ type: "string", maxLength: 40 }) }));
 
 /** Holds what is given back until a day and time of the class; null: nothing is held. */
 export const PUT = memberRoute({ body: readHold }, async ({ user, params, body }) => {

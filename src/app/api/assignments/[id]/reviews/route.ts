@@ -1,12 +1,12 @@
 import { randomInt } from "node:crypto";
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { beginReviews } from "@/server/classes/peers";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readWish = ajv.compile(
+const readWish = shape<{ count: number; blind: boolean }>(
   object({ count: { type: "integer", minimum: 1, maximum: 10 }, blind: { type: "boolean" } }),
-) as unknown as ValidateFunction<{ count: number; blind: boolean }>;
+);
 
 /** Lets everybody who handed in read work of others, drawn by lot. */
 export const POST = memberRoute({ body: readWish }, async ({ user, params, body }) => {

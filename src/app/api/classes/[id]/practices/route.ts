@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { givePractice, type PracticeChoice } from "@/server/classes/practice";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readChoice = ajv.compile(
+const readChoice = shape<PracticeChoice>(
   object(
     {
       timeline: { type: "string", maxLength: 40 },
@@ -14,7 +14,7 @@ const readChoice = ajv.compile(
     },
     ["dueAt"],
   ),
-) as unknown as ValidateFunction<PracticeChoice>;
+);
 
 /** Gives a practice to the class. */
 export const POST = memberRoute({ body: readChoice }, async ({ user, params, body }) =>

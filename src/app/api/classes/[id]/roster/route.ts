@@ -1,10 +1,10 @@
-import type { ValidateFunction } from "ajv";
 import type { RosterEntry } from "@/core/classes/roster";
 import { object } from "@/core/text/schema";
 import { addRoster, slipsAnew } from "@/server/classes/roster";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readRoster = ajv.compile(
+const readRoster = shape<{ entries: RosterEntry[] }>(
   object({
     entries: {
       type: "array",
@@ -19,7 +19,7 @@ const readRoster = ajv.compile(
       ),
     },
   }),
-) as unknown as ValidateFunction<{ entries: RosterEntry[] }>;
+);
 
 /** Makes an account for everybody of a list; their codes are in the answer, and nowhere else. */
 export const POST = memberRoute({ body: readRoster, mostBody: 2_000_000 }, async ({ user, params, body }) => {

@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { addTeacher } from "@/server/classes/people";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readTeacher = ajv.compile(
+const readTeacher = shape<{ email: string; role: "teacher" | "assistant" }>(
   object({ email: { type: "string", maxLength: 300 }, role: { enum: ["teacher", "assistant"] } }),
-) as unknown as ValidateFunction<{ email: string; role: "teacher" | "assistant" }>;
+);
 
 /** Takes a colleague into the class. */
 export const POST = memberRoute({ body: readTeacher }, async ({ user, params, body }) => {

@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { archiveClass, nextYear } from "@/server/classes/year";
-import { ajv, memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape, stringsOf } from "@/server/http/shape";
 
-const readOver = ajv.compile(object({ over: { type: "boolean" } })) as unknown as ValidateFunction<{ over: boolean }>;
+const readOver = shape<{ over: boolean }>(object({ over: { type: "boolean" } }));
 
 /** Ends the year of a class, or takes that back. */
 export const PUT = memberRoute({ body: readOver }, async ({ user, params, body }) => {

@@ -1,12 +1,12 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { isFailure } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { decideSaid } from "@/server/timelines/said-reports";
 
-const readDecision = ajv.compile(object({ remove: { type: "boolean" } })) as unknown as ValidateFunction<{
+const readDecision = shape<{
   remove: boolean;
-}>;
+}>(object({ remove: { type: "boolean" } }));
 
 /** Takes away what was reported, or leaves it, by somebody who keeps this site. */
 export const PUT = memberRoute({ body: readDecision }, async ({ params, user, body }) => {

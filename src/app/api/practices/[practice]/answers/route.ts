@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { checkPractice } from "@/server/classes/practice";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readOrder = ajv.compile(
+const readOrder = shape<{ placed: string[] }>(
   object({ placed: { type: "array", maxItems: 200, items: { type: "string", maxLength: 60 } } }),
-) as ValidateFunction<{ placed: string[] }>;
+);
 
 /** Checks an order and tells the dates. */
 export const POST = memberRoute({ body: readOrder }, async ({ user, params, body }) =>

@@ -1,6 +1,7 @@
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { copyPublishedInto } from "@/server/publishing/copy-published";
 import { seenAt } from "../../../../published-page";
 

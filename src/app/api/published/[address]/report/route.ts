@@ -1,16 +1,16 @@
-import type { ValidateFunction } from "ajv";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail } from "@/server/http/failure";
-import { ajv, openRoute } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { REASONS, type Reason, reportPage } from "@/server/publishing/reports";
 import { seenAt } from "../../../../published-page";
 
-const readReport = ajv.compile({
+const readReport = shape<{ reason: Reason; words: string }>({
   type: "object",
   properties: { reason: { enum: [...REASONS] }, words: { type: "string", maxLength: 2_000 } },
   required: ["reason", "words"],
   additionalProperties: false,
-}) as ValidateFunction<{ reason: Reason; words: string }>;
+});
 
 /** Tells those who keep this site what is wrong with a page; by whoever sees it, signed in or not. */
 export const POST = openRoute({ body: readReport }, async ({ request, params, body }) => {

@@ -1,17 +1,17 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { addSchoolTeacher, type SchoolRole, withdrawInvitation } from "@/server/classes/school";
 import { fail } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readTeacher = ajv.compile(
+const readTeacher = shape<{ email: string; role: SchoolRole }>(
   object({ email: { type: "string", maxLength: 1_000 }, role: { enum: ["administrator", "teacher"] } }),
-) as unknown as ValidateFunction<{ email: string; role: SchoolRole }>;
-const readEmail = ajv.compile(object({ email: { type: "string", maxLength: 1_000 } })) as unknown as ValidateFunction<{
+);
+const readEmail = shape<{
   email: string;
-}>;
+}>(object({ email: { type: "string", maxLength: 1_000 } }));
 
 export const POST = memberRoute({ body: readTeacher }, async ({ request, user, params, body }) => {
   // It may write to somebody.

@@ -1,16 +1,16 @@
-import type { ValidateFunction } from "ajv";
 import { signInByLink } from "@/server/accounts/mail-keys";
 import { browserOf, withCookies } from "@/server/accounts/sessions";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { fail, isFailure } from "@/server/http/failure";
-import { ajv, openRoute } from "@/server/http/route";
+import { openRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readOpening = ajv.compile({
+const readOpening = shape<{ key: string; code?: string }>({
   type: "object",
   properties: { key: { type: "string", maxLength: 100 }, code: { type: "string", maxLength: 40 } },
   required: ["key"],
   additionalProperties: false,
-}) as ValidateFunction<{ key: string; code?: string }>;
+});
 
 /** Signs in by a link from a letter. */
 export const POST = openRoute({ body: readOpening }, async ({ request, body }) => {

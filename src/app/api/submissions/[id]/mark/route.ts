@@ -1,9 +1,9 @@
-import type { ValidateFunction } from "ajv";
 import { type MarkInput, saveMark } from "@/server/classes/marking";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { maybe, object } from "@/core/text/schema";
 
-const readMark = ajv.compile(
+const readMark = shape<MarkInput>(
   object(
     {
       points: { anyOf: [{ type: "number" }, { type: "null" }] },
@@ -19,7 +19,7 @@ const readMark = ajv.compile(
     },
     ["levels", "base", "reason"],
   ),
-) as unknown as ValidateFunction<MarkInput>;
+);
 
 export const PUT = memberRoute({ body: readMark, mostBody: 1_000_000 }, async ({ user, params, body }) => {
   const done = await saveMark(params.id!, user.id, body);

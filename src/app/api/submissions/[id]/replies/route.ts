@@ -1,5 +1,6 @@
 import { reply } from "@/server/classes/replies";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** Answers to a mark that came back. */
 export const POST = memberRoute({ body: stringsOf("text") }, async ({ user, params, body }) => {

@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { returnWork } from "@/server/classes/marking";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { object } from "@/core/text/schema";
 
-const readReturn = ajv.compile(object({ toImprove: { type: "boolean" } })) as unknown as ValidateFunction<{
+const readReturn = shape<{
   toImprove: boolean;
-}>;
+}>(object({ toImprove: { type: "boolean" } }));
 
 /** Returned for good. */
 export const POST = memberRoute({}, async ({ user, params }) => {

@@ -1,15 +1,15 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { giveSecond } from "@/server/classes/moderation";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readSecond = ajv.compile(
+const readSecond = shape<{ points: number; levels: (number | null)[]; comment: string }>(
   object({
     points: { type: "number" },
     levels: { type: "array", maxItems: 12, items: maybe({ type: "integer", minimum: 0, maximum: 7 }) },
     comment: { type: "string", maxLength: 4_000 },
   }),
-) as unknown as ValidateFunction<{ points: number; levels: (number | null)[]; comment: string }>;
+);
 
 /** What a second teacher gives a work of the sample. */
 export const PUT = memberRoute({ body: readSecond }, async ({ user, params, body }) => {

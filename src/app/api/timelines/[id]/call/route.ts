@@ -1,16 +1,16 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { fail } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { callOf, closeCall, openCall } from "@/server/timelines/calls";
 
-const readCall = ajv.compile(
+const readCall = shape<{ words: string; closesAt: string | null; renew: boolean }>(
   object({
     words: { type: "string", maxLength: 2_000 },
     closesAt: maybe({ type: "string", maxLength: 40 }),
     renew: { type: "boolean" },
   }),
-) as unknown as ValidateFunction<{ words: string; closesAt: string | null; renew: boolean }>;
+);
 
 /** What others are asked to send in, and how many events wait. */
 export const GET = memberRoute({}, async ({ user, params }) => {

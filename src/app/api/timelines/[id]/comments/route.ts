@@ -1,6 +1,6 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import {
   COMMENT_FIELDS,
   type CommentField,
@@ -10,7 +10,13 @@ import {
   MOST_WORDS,
 } from "@/server/timelines/comments";
 
-const readComment = ajv.compile({
+const readComment = shape<{
+  event: string;
+  field?: CommentField;
+  words: string;
+  thread: string | null;
+  text: string;
+}>({
   ...object({
     event: { type: "string", maxLength: 40 },
     field: { enum: [...COMMENT_FIELDS] },
@@ -19,13 +25,7 @@ const readComment = ajv.compile({
     text: { type: "string", maxLength: MOST_COMMENT },
   }),
   required: ["event", "words", "thread", "text"],
-}) as unknown as ValidateFunction<{
-  event: string;
-  field?: CommentField;
-  words: string;
-  thread: string | null;
-  text: string;
-}>;
+});
 
 /** All that was said about it; from then on it is read. */
 export const GET = memberRoute({}, async ({ user, params }) => commentsOf(params.id!, user.id));

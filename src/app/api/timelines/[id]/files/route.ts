@@ -1,20 +1,20 @@
-import type { ValidateFunction } from "ajv";
 import { MADE_SCHEMA } from "@/core/paper/read-wishes";
 import { type PaperWishes, USUAL_WISHES } from "@/core/paper/sheets";
 import { db } from "@/server/db/pool";
 import { beginFile, findFile, setJob } from "@/server/files/made-files";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import type { MadeKind } from "@/server/jobs/kinds";
 import { addJob } from "@/server/jobs/queue";
 import { requireRight } from "@/server/timelines/access";
 import { titleOf } from "@/server/timelines/queries";
 import type { PictureWishes } from "@/paper/picture";
 
-const readMade = ajv.compile(MADE_SCHEMA) as ValidateFunction<{
+const readMade = shape<{
   kind: MadeKind;
   paper?: PaperWishes | null;
   picture?: PictureWishes | null;
-}>;
+}>(MADE_SCHEMA);
 
 const FILES: Record<MadeKind, [ending: string, type: string]> = {
   pdf: [".pdf", "application/pdf"],

@@ -1,6 +1,7 @@
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { requireRight } from "@/server/timelines/access";
 import { putIntoFolder } from "@/server/timelines/queries";
 

@@ -1,12 +1,12 @@
-import type { ValidateFunction } from "ajv";
 import { PLACES, type Where } from "@/core/presence/present";
 import { maybe, object } from "@/core/text/schema";
 import { db } from "@/server/db/pool";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { isHere } from "@/server/live/notify";
 import { requireRight } from "@/server/timelines/access";
 
-const readHere = ajv.compile(
+const readHere = shape<{ tab: string; n: number; where: Where | null }>(
   object({
     tab: { type: "string", minLength: 1, maxLength: 24 },
     n: { type: "integer", minimum: 0, maximum: 1_000_000_000 },
@@ -21,7 +21,7 @@ const readHere = ajv.compile(
       required: ["at", "event", "field", "follows"],
     }),
   }),
-) as unknown as ValidateFunction<{ tab: string; n: number; where: Where | null }>;
+);
 
 /** Says to those who have it open where in it one is; null: one's page is closed. Nothing of it is stored. */
 export const POST = memberRoute({ body: readHere, mostBody: 1_000 }, async ({ user, params, body }) => {

@@ -1,19 +1,19 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { INVITED_AS, type InvitedAs } from "@/core/timeline/roles";
 import { fail } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { closeInvitation, openInvitation } from "@/server/timelines/invite";
 
-const readLink = ajv.compile(
+const readLink = shape<{ renew: boolean; role?: InvitedAs; endsAt?: string | null }>(
   object(
     { renew: { type: "boolean" }, role: { enum: [...INVITED_AS] }, endsAt: maybe({ type: "string", maxLength: 40 }) },
     ["role", "endsAt"],
   ),
-) as unknown as ValidateFunction<{ renew: boolean; role?: InvitedAs; endsAt?: string | null }>;
-const readToken = ajv.compile(object({ token: { type: "string", maxLength: 40 } })) as unknown as ValidateFunction<{
+);
+const readToken = shape<{
   token: string;
-}>;
+}>(object({ token: { type: "string", maxLength: 40 } }));
 
 /** The link for a role, made where there is none; `endsAt`: until when it is good, an instant as ISO 8601. */
 export const POST = memberRoute({ body: readLink }, async ({ user, params, body }) => {

@@ -1,4 +1,5 @@
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { takeAgain } from "@/server/timelines/copy-into";
 
 /** Something that was uploaded into another timeline of mine is used in this one; its bytes are not stored again. */

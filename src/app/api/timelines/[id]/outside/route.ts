@@ -1,5 +1,6 @@
 import { db } from "@/server/db/pool";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { findOutside } from "@/server/media/outside";
 import { requireRight } from "@/server/timelines/access";
 

@@ -1,4 +1,3 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { invitationLetter } from "@/core/words/letters";
 import { findAccount } from "@/server/accounts/account";
@@ -7,14 +6,15 @@ import { db } from "@/server/db/pool";
 import { INVITED_AS, type InvitedAs } from "@/core/timeline/roles";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { isReal, readAddresses, sendLetters } from "@/server/mail/outgoing";
 import { requireRight } from "@/server/timelines/access";
 import { invitePeople, peopleOf } from "@/server/timelines/invite";
 
-const readInvited = ajv.compile(
+const readInvited = shape<{ to: string; role: InvitedAs }>(
   object({ to: { type: "string", maxLength: 6_000 }, role: { enum: [...INVITED_AS] } }),
-) as unknown as ValidateFunction<{ to: string; role: InvitedAs }>;
+);
 
 /** Who may see it; to its owner also what is open to come in by. */
 export const GET = memberRoute({}, async ({ user, params }) => {

@@ -1,6 +1,7 @@
 import { db } from "@/server/db/pool";
 import { isFailure } from "@/server/http/failure";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { fetchPicture } from "@/server/media/fetch-picture";
 import { allowedHosts } from "@/server/media/guarded-get";
 import { makePicture } from "@/server/media/make-media";

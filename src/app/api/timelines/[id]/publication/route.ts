@@ -1,8 +1,8 @@
-import type { ValidateFunction } from "ajv";
 import { readSites } from "@/core/published/sites";
 import { type Visibility, REACH } from "@/core/timeline/visibility";
 import { fail } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { takeBack } from "@/server/publishing/publish";
 import { findPublished } from "@/server/publishing/published";
 import { inThread } from "@/threads/in-thread";
@@ -16,7 +16,18 @@ const moment = {
     { type: "string", pattern: "^(20|21)\\d\\d-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d{1,3})?)?Z$" },
   ],
 };
-const readPublish = ajv.compile({
+const readPublish = shape<{
+  visibility: Visibility;
+  fresh: boolean;
+  class?: string;
+  school?: string;
+  zone?: string;
+  password?: string;
+  opensAt?: string | null;
+  closesAt?: string | null;
+  copies?: boolean;
+  embedSites?: string[];
+}>({
   type: "object",
   properties: {
     visibility: { enum: [...REACH] },
@@ -32,18 +43,7 @@ const readPublish = ajv.compile({
   },
   required: ["visibility", "fresh"],
   additionalProperties: false,
-}) as ValidateFunction<{
-  visibility: Visibility;
-  fresh: boolean;
-  class?: string;
-  school?: string;
-  zone?: string;
-  password?: string;
-  opensAt?: string | null;
-  closesAt?: string | null;
-  copies?: boolean;
-  embedSites?: string[];
-}>;
+});
 
 export const PUT = memberRoute({ body: readPublish }, async ({ user, params, body }) => {
   const { class: klass, fresh, embedSites, ...rest } = body;

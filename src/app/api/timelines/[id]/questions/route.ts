@@ -1,5 +1,6 @@
 import { ask } from "@/server/classes/questions";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** A group is stuck, and asks. */
 export const POST = memberRoute({ body: stringsOf("event", "text") }, async ({ user, params, body }) => {

@@ -1,14 +1,14 @@
-import type { ValidateFunction } from "ajv";
 import { maybe, object } from "@/core/text/schema";
 import { setAside } from "@/server/classes/set-aside";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readAside = ajv.compile(
+const readAside = shape<{ finding: string; reason: string | null }>(
   object({
     finding: { type: "string", minLength: 1, maxLength: 200 },
     reason: maybe({ type: "string", maxLength: 500 }),
   }),
-) as unknown as ValidateFunction<{ finding: string; reason: string | null }>;
+);
 
 /** Sets a finding of the ready check aside with a reason, or takes that back. */
 export const PUT = memberRoute({ body: readAside }, async ({ user, params, body }) => {

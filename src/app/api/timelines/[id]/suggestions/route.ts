@@ -1,15 +1,15 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { readSuggestion } from "@/server/timelines/own-event-schema";
 import { decideSuggestions, suggest, suggestionsOf } from "@/server/timelines/suggestions";
 
-const readDecision = ajv.compile(
+const readDecision = shape<{ ids: string[]; accept: boolean }>(
   object({
     ids: { type: "array", minItems: 1, maxItems: 500, items: { type: "string", maxLength: 40 } },
     accept: { type: "boolean" },
   }),
-) as unknown as ValidateFunction<{ ids: string[]; accept: boolean }>;
+);
 
 /** What waits to be accepted; `event`: how that one stands now. */
 export const GET = memberRoute({}, async ({ request, user, params }) =>

@@ -1,5 +1,6 @@
 import { noteMember, removeMember } from "@/server/classes/class";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 
 /** What tells a student from another of the same name. */
 export const PATCH = memberRoute({ body: stringsOf("note") }, async ({ user, params, body }) => {

@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { leaveSchool, type SchoolRole, setSchoolRole } from "@/server/classes/school";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readRole = ajv.compile(object({ role: { enum: ["administrator", "teacher"] } })) as unknown as ValidateFunction<{
+const readRole = shape<{
   role: SchoolRole;
-}>;
+}>(object({ role: { enum: ["administrator", "teacher"] } }));
 
 export const PUT = memberRoute({ body: readRole }, async ({ user, params, body }) =>
   setSchoolRole(params.id!, user.id, params.account!, body.role),

@@ -1,17 +1,17 @@
-import type { ValidateFunction } from "ajv";
 import { overrideGiven } from "@/server/classes/marking";
 import type { GivenOverride } from "@/server/classes/overrides";
 import { fail } from "@/server/http/failure";
 import { wholeNumber } from "@/server/http/read-body";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { object } from "@/core/text/schema";
 
-const readOverride = ajv.compile(
+const readOverride = shape<GivenOverride>(
   object({
     result: { enum: ["right", "less_exact", "wrong", "no_date"] },
     reason: { type: "string", maxLength: 500 },
   }),
-) as unknown as ValidateFunction<GivenOverride>;
+);
 
 /** What counts of a given date instead of what was worked out. */
 export const PUT = memberRoute({ body: readOverride }, async ({ user, params, body }) => {

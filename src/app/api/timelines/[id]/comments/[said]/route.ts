@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { alterComment, deleteComment, MOST_COMMENT, resolveThread } from "@/server/timelines/comments";
 
-const readAltered = ajv.compile({
+const readAltered = shape<{ text: string } | { resolved: boolean }>({
   anyOf: [object({ text: { type: "string", maxLength: MOST_COMMENT } }), object({ resolved: { type: "boolean" } })],
-}) as unknown as ValidateFunction<{ text: string } | { resolved: boolean }>;
+});
 
 /** One's own words otherwise, or a thread that is done with, or open again. */
 export const PATCH = memberRoute({ body: readAltered }, async ({ user, params, body }) =>

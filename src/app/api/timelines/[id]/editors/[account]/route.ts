@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { type Person, removeEditor, setRole } from "@/server/timelines/invite";
 
-const readRole = ajv.compile(
+const readRole = shape<{ role: Person["role"] }>(
   object({ role: { enum: ["reader", "commenter", "editor", "owner"] } }),
-) as unknown as ValidateFunction<{ role: Person["role"] }>;
+);
 
 /** Makes somebody something else in it; "owner" passes it on. */
 export const PUT = memberRoute({ body: readRole }, async ({ user, params, body }) =>

@@ -1,13 +1,13 @@
-import type { ValidateFunction } from "ajv";
 import { PAPER_SCHEMA } from "@/core/paper/read-wishes";
 import type { PaperWishes } from "@/core/paper/sheets";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { requireRight } from "@/server/timelines/access";
 import { inThread } from "@/threads/in-thread";
 
-const readPaperWishes = ajv.compile(PAPER_SCHEMA) as unknown as ValidateFunction<PaperWishes>;
+const readPaperWishes = shape<PaperWishes>(PAPER_SCHEMA);
 const LIMIT_MS = 30_000;
 
 /** What is to be said before the timeline is printed so: what has no room, which pictures are coarse, how many sheets it takes. */

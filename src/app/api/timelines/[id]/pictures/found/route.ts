@@ -1,7 +1,8 @@
 import { db } from "@/server/db/pool";
 import { fail, isFailure } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { makePicture } from "@/server/media/make-media";
 import { pictureSearch } from "@/server/media/picture-search";
 import { requireRight } from "@/server/timelines/access";

@@ -1,22 +1,22 @@
-import type { ValidateFunction } from "ajv";
 import { letterAbout } from "@/core/words/letters";
 import { findAccount } from "@/server/accounts/account";
 import { mayTryFrom } from "@/server/accounts/tried";
 import { db } from "@/server/db/pool";
 import { fail } from "@/server/http/failure";
 import { ownAddress } from "@/server/http/origin";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { isReal, readAddresses, sendLetters } from "@/server/mail/outgoing";
 import { publicationOf } from "@/server/publishing/publish";
 import { titleOf } from "@/server/timelines/queries";
 import { requireRight } from "@/server/timelines/access";
 
-const readMail = ajv.compile({
+const readMail = shape<{ to: string; words: string }>({
   type: "object",
   properties: { to: { type: "string", maxLength: 6_000 }, words: { type: "string", maxLength: 2_000 } },
   required: ["to", "words"],
   additionalProperties: false,
-}) as ValidateFunction<{ to: string; words: string }>;
+});
 
 /** Sends the link to a published page by mail, in the name of its owner, who can be answered. */
 export const POST = memberRoute({ body: readMail }, async ({ request, user, params, body }) => {

@@ -1,4 +1,5 @@
-import { memberRoute, stringsOf } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { stringsOf } from "@/server/http/shape";
 import { chooseWord } from "@/server/publishing/short-link";
 
 const readWord = stringsOf("word");

@@ -1,11 +1,11 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 import { decideSent } from "@/server/timelines/calls";
 
-const readDecision = ajv.compile(object({ accept: { type: "boolean" } })) as unknown as ValidateFunction<{
+const readDecision = shape<{
   accept: boolean;
-}>;
+}>(object({ accept: { type: "boolean" } }));
 
 /** Takes it into the timeline, or leaves it out. */
 export const PUT = memberRoute({ body: readDecision }, async ({ user, params, body }) =>

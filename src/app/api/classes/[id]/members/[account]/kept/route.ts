@@ -1,12 +1,12 @@
-import type { ValidateFunction } from "ajv";
 import { object } from "@/core/text/schema";
 import { forgetPupil, keptOfPupil } from "@/server/classes/pupil";
 import { isFailure } from "@/server/http/failure";
-import { ajv, memberRoute } from "@/server/http/route";
+import { memberRoute } from "@/server/http/route";
+import { shape } from "@/server/http/shape";
 
-const readForget = ajv.compile(object({ account: { type: "boolean" } })) as unknown as ValidateFunction<{
+const readForget = shape<{
   account: boolean;
-}>;
+}>(object({ account: { type: "boolean" } }));
 
 /** All a class keeps of a student, as a file for whoever asks for it: the student, their parents, the school. */
 export const GET = memberRoute({}, async ({ user, params }) => {
