@@ -4,6 +4,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { create, type Font } from "fontkit";
 import { type Heading, shippedType } from "@/core/text/families";
+import { unpackWoff } from "./woff";
 
 export interface Cut {
   family: Heading;
@@ -30,7 +31,7 @@ function fileOf({ family, weight, italic }: Cut, set: (typeof SETS)[number]): Ty
   let read: TypeFile | null = null;
   try {
     const root = process.env.FASTIGO_ROOT ?? process.cwd();
-    const bytes = readFileSync(join(root, "node_modules", "@fontsource", file, "files", `${key}.woff`));
+    const bytes = unpackWoff(readFileSync(join(root, "node_modules", "@fontsource", file, "files", `${key}.woff`)));
     read = { key, bytes, font: create(bytes) as Font };
   } catch {
     // Not every family has italics.
