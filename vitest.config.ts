@@ -38,7 +38,7 @@ export default defineConfig({
           name: "server",
           ...together,
           globalSetup: ["./src/server/testing/template.ts"],
-          include: ["src/server/**/*.test.ts"],
+          include: ["src/server/**/*.test.ts", "src/threads/**/*.test.ts"],
           testTimeout: 180_000,
           hookTimeout: 180_000,
         },

@@ -149,11 +149,14 @@ export async function folderParts([of, scorm]: [Of, boolean]): Promise<{
   const frozen = await frozenOf(of);
   if (!frozen) return null;
   const shown = new Map(frozen.items.flatMap((i) => (i.media ? [[i.media, i.kind ?? "picture"] as const] : [])));
+  const moves = new Set(frozen.items.flatMap((i) => (i.media && i.moving ? [i.media] : [])));
   const media: FolderMedia[] = [];
   const endings: Record<string, string> = {};
   for (const [id, kind] of shown) {
     const sizes: FolderMedia["sizes"] = [];
     for (const size of FOLDER_SIZES[kind] ?? FOLDER_SIZES.picture!) {
+      // Of what stands still the page asks for no moving one.
+      if (size === "moving" && !moves.has(id)) continue;
       const blob = await ("version" in of
         ? findFrozenFile(of.version, id, size)
         : findDraftFile(of.timeline, id, size));

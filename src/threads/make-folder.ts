@@ -58,8 +58,14 @@ export async function folderEntries(frozen: Frozen, around: FolderAround): Promi
   const style = styleOf(timelineFromFrozen(frozen));
   for (const name of new Set(["hyperlegible", style.family, style.heading] as const)) {
     const { file } = shippedType(name);
-    for (const set of ["latin", "latin-ext"]) {
-      const type = `${file}-${set}-wght-normal.woff2`;
+    // The house has letters that lean, for Western Europe.
+    const cuts = [
+      "latin-wght-normal",
+      "latin-ext-wght-normal",
+      ...(name === "hyperlegible" ? ["latin-wght-italic"] : []),
+    ];
+    for (const cut of cuts) {
+      const type = `${file}-${cut}.woff2`;
       entries.push([`fonts/${type}`, read("public", "fonts", type)]);
     }
     entries.push([`fonts/LICENSE-${file}.txt`, read("public", "fonts", `LICENSE-${file}.txt`)]);

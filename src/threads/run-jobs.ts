@@ -25,9 +25,9 @@ import { inThread } from "./in-thread";
 import type { PageOptions } from "./make-page";
 
 const BUILD = process.env.FASTIGO_BUILD ?? "unknown";
-/** A page of 20,000 events, drawn for four widths, on a busy machine. */
 /** For all works of an assignment together. */
 const WORDING_MS = 120_000;
+/** A page of 20,000 events, drawn for four widths, on a busy machine. */
 const PAGE_MS = 45_000;
 const DRAWING_MS = 15_000;
 /** Thumbnails made in one go of what nobody has looked at yet. */

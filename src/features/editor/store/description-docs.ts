@@ -57,9 +57,7 @@ export class DescriptionDocs {
     if (!open) return [];
     const steps = way === "undo" ? open.undo.undoStack : open.undo.redoStack;
     if (steps.length === 0) return [];
-    // With what was deleted in it, which is put back from there.
-    const copy = new Y.Doc({ gc: false });
-    Y.applyUpdate(copy, Y.encodeStateAsUpdate(open.doc));
+    const copy = copyOf(open.doc);
     const undo = new Y.UndoManager(copy.getXmlFragment(FRAGMENT));
     if (way === "undo") undo.undoStack = [...steps];
     else undo.redoStack = [...steps];
@@ -86,4 +84,21 @@ export class DescriptionDocs {
       if (open) Y.applyUpdate(open.doc, fromBase64(op.update), this);
     }
   }
+}
+
+/** A copy with what was deleted in it, which is put back from there; and with what was put back already, and where: updates do not say that. */
+function copyOf(doc: Y.Doc): Y.Doc {
+  const copy = new Y.Doc({ gc: false });
+  Y.applyUpdate(copy, Y.encodeStateAsUpdate(doc));
+  copy.transact((tr) => {
+    for (const structs of doc.store.clients.values())
+      for (const item of structs) {
+        if (!(item instanceof Y.Item) || item.redone === null) continue;
+        // In the copy it may be part of a longer one.
+        const first = Y.getItemCleanStart(tr, item.id);
+        Y.getItemCleanEnd(tr, copy.store, item.lastId);
+        first.redone = item.redone;
+      }
+  });
+  return copy;
 }
