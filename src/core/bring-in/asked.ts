@@ -68,7 +68,8 @@ export class BringInDesk {
 
   private async read({ source, options, dates }: Extract<Asked, { kind: "read" }>): Promise<ReadAnswer> {
     try {
-      this.looked = null;
+      // Of what was brought in before nothing is looked at any more, whatever becomes of this.
+      this.found = this.looked = null;
       this.found =
         "bytes" in source
           ? await readFile(source.name, source.bytes, { ...options, dates })
