@@ -1,6 +1,6 @@
 // The type that drawings on paper are set in: static files of the families that ship with Fastigo, for a library that knows no variable
 // weights. A family has two files a weight, for two sets of letters; a text is taken apart into stretches of one file each.
-import { readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { create, type Font } from "fontkit";
 import { type Heading, shippedType } from "@/core/text/families";
@@ -28,13 +28,13 @@ function fileOf({ family, weight, italic }: Cut, set: (typeof SETS)[number]): Ty
   const key = `${file}-${set}-${weight}-${italic ? "italic" : "normal"}`;
   const known = files.get(key);
   if (known !== undefined) return known;
+  const root = process.env.FASTIGO_ROOT ?? process.cwd();
+  const path = join(root, "node_modules", "@fontsource", file, "files", `${key}.woff`);
   let read: TypeFile | null = null;
-  try {
-    const root = process.env.FASTIGO_ROOT ?? process.cwd();
-    const bytes = unpackWoff(readFileSync(join(root, "node_modules", "@fontsource", file, "files", `${key}.woff`)));
+  // Not every family has italics.
+  if (existsSync(path)) {
+    const bytes = unpackWoff(readFileSync(path));
     read = { key, bytes, font: create(bytes) as Font };
-  } catch {
-    // Not every family has italics.
   }
   files.set(key, read);
   return read;

@@ -23,8 +23,7 @@ import type { PageOptions } from "./make-page";
 
 /** A thread is called with one list of what a deed takes. */
 export async function takeChange([timeline, change, known]: [string, Change, number]): Promise<Failure | Taken> {
-  const take = await import("@/server/timelines/take-change");
-  return take.takeChange(timeline, change, known);
+  return (await import("@/server/timelines/take-change")).takeChange(timeline, change, known);
 }
 
 export async function publish([timeline, by, wishes, fresh]: [string, string, Wishes, boolean]) {
@@ -117,15 +116,12 @@ export async function checks([id, requirements]: [string, Requirement[]]): Promi
   return { checks: made };
 }
 
-const pages = () => import("./make-page");
-const frozenForm = () => import("@/core/formats/frozen");
-
 /** The draft as its reader will see it; null when it is gone. */
 export async function draftPage([id, options, build]: [string, PageOptions, string]): Promise<StoredPage | null> {
   const found = await findTimeline(id);
-  return (
-    found && (await pages()).makePage({ ...options, frozen: (await frozenForm()).toFrozen(found.timeline) }, build)
-  );
+  if (!found) return null;
+  const [{ makePage }, { toFrozen }] = await Promise.all([import("./make-page"), import("@/core/formats/frozen")]);
+  return makePage({ ...options, frozen: toFrozen(found.timeline) }, build);
 }
 
 /** The page of a version, made and stored under a name. */
@@ -138,8 +134,8 @@ export async function versionPage([version, name, options, build]: [
   const { findVersion, storePage } = await import("@/server/publishing/versions");
   const found = await findVersion(version);
   if (!found) return null;
-  const page = await (await pages()).makePage({ ...options, frozen: found.frozen }, build);
-  return storePage(version, name, page);
+  const { makePage } = await import("./make-page");
+  return storePage(version, name, await makePage({ ...options, frozen: found.frozen }, build));
 }
 
 /** The changes of an archive, made once more in an empty timeline. */
