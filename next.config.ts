@@ -14,7 +14,17 @@ const config: NextConfig = {
     "@aws-sdk/client-s3",
   ],
   // A server that was just started, or comes back, answers two seconds sooner; each route is read when it is first asked for.
-  experimental: { preloadEntriesOnStart: false },
+  experimental: {
+    preloadEntriesOnStart: false,
+    // Few large scripts instead of many small ones: the editor asks for 14 instead of 32. Who comes to it by sign-in and home loads as
+    // many bytes; other pages load some again that they would have had.
+    turbopackChunking: {
+      requestCost: 1_000_000,
+      minChunkSize: 200_000,
+      maxMergeChunkSize: 2_000_000,
+      maxChunkCountPerGroup: 10,
+    },
+  },
   turbopack: {
     // What reads sources could look them up elsewhere; here nothing is fetched.
     resolveAlias: { "node-fetch": "./src/core/sources/no-fetch.ts", "sync-fetch": "./src/core/sources/no-fetch.ts" },

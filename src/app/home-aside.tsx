@@ -1,6 +1,6 @@
 import { WORDS as COMMON } from "@/core/words/common";
 import { WORDS } from "@/core/words/pages";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { lateText } from "@/core/words/late";
 import type { ClassCard } from "@/server/classes/class";
 import type { StudentWork, TeacherWork } from "@/server/classes/home";
@@ -31,18 +31,18 @@ export function HomeAside({
     >
       {teaching.length > 0 ? <h2 className="mb-2 text-[20px]">{WORDS.waitingForYou}</h2> : null}
       {classes.some((c) => c.role !== "student" && !c.archived) ? (
-        <Link href="/teaching" className={`${buttonLook("plain", "small")} mb-3`}>
+        <PageLink href="/teaching" className={`${buttonLook("plain", "small")} mb-3`}>
           {WORDS.myClassesToday}
-        </Link>
+        </PageLink>
       ) : null}
       {teaching.map((t) => (
         <Card key={t.assignment} colour="border-s-sun">
-          <Link
+          <PageLink
             href={`/assignments/${t.assignment}${t.first ? `?s=${t.first}` : ""}`}
             className="font-head text-[16px] font-[650] underline"
           >
             {t.title}
-          </Link>
+          </PageLink>
           <p className="text-[14px]">{t.className}</p>
           <p className="text-[14px]">
             {[
@@ -74,9 +74,9 @@ export function HomeAside({
       ))}
       {due.map((w) => (
         <Card key={w.assignment} colour="border-s-sun">
-          <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
+          <PageLink href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
-          </Link>
+          </PageLink>
           <p className="text-[14px]">
             {w.className} · <ZonedTime at={w.dueAt.toISOString()} zone={w.zone} />
           </p>
@@ -97,9 +97,9 @@ export function HomeAside({
       {waiting.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.submitted}</h2> : null}
       {waiting.map((w) => (
         <Card key={w.assignment} colour="border-s-verdigris-light">
-          <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
+          <PageLink href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
-          </Link>
+          </PageLink>
           <p className="text-[14px]">
             {w.className} · <ZonedTime at={w.submittedAt!.toISOString()} zone={w.zone} />
           </p>
@@ -108,9 +108,9 @@ export function HomeAside({
       {returned.length > 0 ? <h2 className="mt-5 mb-2 text-[20px]">{WORDS.returned}</h2> : null}
       {returned.map((w) => (
         <Card key={w.assignment} colour="border-s-verdigris">
-          <Link href={link(w)} className="font-head text-[16px] font-[650] underline">
+          <PageLink href={link(w)} className="font-head text-[16px] font-[650] underline">
             {w.title}
-          </Link>
+          </PageLink>
           <p className="text-[14px]">
             {w.points === null ? WORDS.noPointsYet : WORDS.of2(w.points, w.total)}
             {w.comment ? ` · ${COMMON.named(w.comment)}` : ""}
@@ -121,9 +121,9 @@ export function HomeAside({
       <ul>
         {classes.map((c) => (
           <li key={c.id} className="py-0.5">
-            <Link href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
+            <PageLink href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
               {c.name}
-            </Link>
+            </PageLink>
             <span className="ms-2 text-[14px] text-quiet">
               {c.role === "student" ? WORDS.student : `${c.members} ${c.members === 1 ? "student" : "students"}`}
               {c.role === "assistant" ? WORDS.assisting : ""}

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/together";
 import type { invitationsFor, Visited } from "@/server/timelines/invite";
 import { buttonLook } from "@/ui/controls/button";
@@ -18,9 +18,9 @@ export function Invitations({ of }: { of: Awaited<ReturnType<typeof invitationsF
             <span className="me-auto">
               <strong>{i.title || WORDS.untitled}</strong>: {i.by}, {WORDS.may[i.role]}
             </span>
-            <Link href={`/join/${i.token}`} className={buttonLook("plain", "small")}>
+            <PageLink href={`/join/${i.token}`} className={buttonLook("plain", "small")}>
               {WORDS.come}
-            </Link>
+            </PageLink>
           </li>
         ))}
       </ul>
@@ -37,9 +37,9 @@ export function SharedWithYou({ of }: { of: readonly Visited[] }) {
       <ul className="divide-y divide-line border-y border-line">
         {of.map((t) => (
           <li key={t.id} className="flex flex-wrap items-baseline gap-x-3 py-2">
-            <Link href={`/timelines/${t.id}`} className="text-[16px] font-bold text-verdigris underline">
+            <PageLink href={`/timelines/${t.id}`} className="text-[16px] font-bold text-verdigris underline">
               {t.title || WORDS.untitled}
-            </Link>
+            </PageLink>
             <span className="text-[14px] text-quiet">
               {WORDS.ownedBy(t.owner)} · {WORDS.may[t.role]}
             </span>

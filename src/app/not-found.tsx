@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/pages";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { buttonLook } from "@/ui/controls/button";
 import { PlainBar } from "@/ui/plain-bar";
 
@@ -10,9 +10,9 @@ export default function NotFound() {
       <main className="mx-auto max-w-[560px] px-5 py-12">
         <h1 className="text-[26px]">{WORDS.thereIsNothingHereThat}</h1>
         <p className="mt-3">{WORDS.theAddressMayBeMistyped2}</p>
-        <Link href="/" className={`${buttonLook("main")} mt-6`}>
+        <PageLink href="/" className={`${buttonLook("main")} mt-6`}>
           {WORDS.goToTheStart}
-        </Link>
+        </PageLink>
       </main>
     </>
   );

@@ -2,7 +2,7 @@ import { inAlphabet } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/pages";
 import { WORDS as CALLS } from "@/core/words/calls";
 import { WORDS as TOGETHER } from "@/core/words/together";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { Suspense } from "react";
 import { AccountNotices } from "@/features/accounts/account-notices";
 import { BringInFile } from "@/features/home/bring-in-file";
@@ -72,22 +72,22 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
         <main className="min-w-0 flex-1 px-[26px] py-6 max-sm:px-4">
           <h1 className="text-[23px]">{WORDS.yourTimelines}</h1>
           <div className="mt-3 mb-6 flex flex-wrap gap-2">
-            <Link href="/new" className={buttonLook("main")}>
+            <PageLink href="/new" className={buttonLook("main")}>
               {WORDS.newTimeline}
-            </Link>
+            </PageLink>
             <BringInFile />
-            <Link href="/join-class" className={buttonLook("plain")}>
+            <PageLink href="/join-class" className={buttonLook("plain")}>
               {WORDS.joinAClass}
-            </Link>
-            <Link href="/classes" className={buttonLook("plain")}>
+            </PageLink>
+            <PageLink href="/classes" className={buttonLook("plain")}>
               {WORDS.newClass}
-            </Link>
-            <Link href="/published/mine" className={buttonLook("quiet")}>
+            </PageLink>
+            <PageLink href="/published/mine" className={buttonLook("quiet")}>
               {WORDS.publishedByMe}
-            </Link>
-            <Link href="/bin" className={buttonLook("quiet")}>
+            </PageLink>
+            <PageLink href="/bin" className={buttonLook("quiet")}>
               {WORDS.bin}
-            </Link>
+            </PageLink>
           </div>
           <Invitations of={invitations} />
           {looking ? <FindTimelines find={find} sort={sort} folder={folder} folders={folders} /> : null}
@@ -97,9 +97,9 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
               <p>{WORDS.nothingHereYetANew}</p>
               <p className="mt-2">
                 {WORDS.toSeeAFinishedOne}{" "}
-                <Link href="/published" className="font-bold text-verdigris underline">
+                <PageLink href="/published" className="font-bold text-verdigris underline">
                   {WORDS.othersHavePublished}
-                </Link>
+                </PageLink>
                 .
               </p>
             </div>
@@ -117,12 +117,12 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
                   <div className="flex items-start gap-2 px-3 pt-2.5 pb-3">
                     <div className="min-w-0 flex-1">
                       <h2 className="text-[16px]">
-                        <Link
+                        <PageLink
                           href={`/timelines/${card.id}`}
                           className="rounded after:absolute after:inset-0 after:content-['']"
                         >
                           {card.title || WORDS.untitled}
-                        </Link>
+                        </PageLink>
                       </h2>
                       <p className="mt-0.5 text-[14px]">
                         {card.events} {card.events === 1 ? WORDS.event : WORDS.events}
@@ -141,12 +141,12 @@ async function YourTimelines({ id, find, sort, folder }: { id: string; find: str
                       ) : null}
                       {card.sentIn > 0 ? (
                         <p className="relative z-[1] mt-0.5 text-[14px]">
-                          <Link
+                          <PageLink
                             href={`/timelines/${card.id}/sent`}
                             className="inline-block min-h-6 font-bold text-copper-dark underline"
                           >
                             {CALLS.waiting(card.sentIn)}
-                          </Link>
+                          </PageLink>
                         </p>
                       ) : null}
                       <StateOf card={card} />
@@ -209,26 +209,26 @@ async function FrontPage() {
   return (
     <>
       <PlainBar>
-        <Link href="/sign-in" className={buttonLook("dark")}>
+        <PageLink href="/sign-in" className={buttonLook("dark")}>
           {WORDS.signIn}
-        </Link>
+        </PageLink>
       </PlainBar>
       <main className="mx-auto max-w-[1240px] px-5 py-10 max-sm:py-6">
         <h1 className="text-[38px] leading-[1.1] max-sm:text-[29px]">{WORDS.putWhatHappenedInOrder}</h1>
         <p className="mt-4 max-w-[620px] text-[18px]">{WORDS.writeEventsOneALine}</p>
         <div className="mt-6 flex flex-wrap gap-3">
-          <Link href="/try" className={buttonLook("sun")}>
+          <PageLink href="/try" className={buttonLook("sun")}>
             {WORDS.beginNow}
-          </Link>
-          <Link href="/sign-up" className={buttonLook("plain")}>
+          </PageLink>
+          <PageLink href="/sign-up" className={buttonLook("plain")}>
             {WORDS.signUp}
-          </Link>
-          <Link href="/sign-in" className={buttonLook("plain")}>
+          </PageLink>
+          <PageLink href="/sign-in" className={buttonLook("plain")}>
             {WORDS.signIn}
-          </Link>
-          <Link href="/join-class" className={buttonLook("plain")}>
+          </PageLink>
+          <PageLink href="/join-class" className={buttonLook("plain")}>
             {WORDS.joinAClass}
-          </Link>
+          </PageLink>
         </div>
         {live ? (
           <section aria-label={WORDS.oneOfThem} className="mt-9">
@@ -245,20 +245,20 @@ async function FrontPage() {
           <ListOf listed={listed} heading={WORDS.publishedForEverybody} />
           {listed.length > 0 ? (
             <p className="mt-3">
-              <Link href="/published" className="text-verdigris underline">
+              <PageLink href="/published" className="text-verdigris underline">
                 {WORDS.searchAll}
-              </Link>
+              </PageLink>
             </p>
           ) : null}
         </div>
       </main>
       <footer className="mx-auto max-w-[1240px] px-5 pb-8 text-[14px] text-quiet">
-        <Link href="/help" className="me-4 underline">
+        <PageLink href="/help" className="me-4 underline">
           {WORDS.help}
-        </Link>
-        <Link href="/licences" className="underline">
+        </PageLink>
+        <PageLink href="/licences" className="underline">
           {WORDS.licences}
-        </Link>
+        </PageLink>
       </footer>
     </>
   );

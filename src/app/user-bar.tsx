@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/pages";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { TakeAlong } from "@/features/editor/local/take-along";
 import { SignOutButton } from "@/features/accounts/sign-out-button";
 import { findPageUser } from "@/server/http/page-user";
@@ -11,15 +11,15 @@ export async function UserBar() {
   return (
     <>
       <PlainBar crowded={user !== null}>
-        <Link href="/help" className="rounded-md px-1 underline">
+        <PageLink href="/help" className="rounded-md px-1 underline">
           {WORDS.help}
-        </Link>
+        </PageLink>
         {user ? (
           <>
-            <Link href="/account" className="rounded-md px-1 underline">
+            <PageLink href="/account" className="rounded-md px-1 underline">
               <span className="sr-only">{WORDS.yourAccount2} </span>
               {user.displayName}
-            </Link>
+            </PageLink>
             <SignOutButton account={user.id} />
           </>
         ) : null}

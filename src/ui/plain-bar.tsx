@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/controls";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import type { ReactNode } from "react";
 import { classes } from "./classes";
 import { LanguageChoice } from "./language-choice";
@@ -9,12 +9,12 @@ import { Logo } from "./logo";
 export function PlainBar({ children, crowded = false }: { children?: ReactNode; crowded?: boolean }) {
   return (
     <header className="flex h-14 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
-      <Link href="/" className="flex items-center gap-3.5 rounded-md">
+      <PageLink href="/" className="flex items-center gap-3.5 rounded-md">
         <Logo />
         <span className={classes("font-head text-[20px] font-[650]", crowded && "max-[430px]:sr-only")}>
           {WORDS.fastigo}
         </span>
-      </Link>
+      </PageLink>
       <div className="ms-auto flex items-center gap-3 max-sm:gap-1.5">
         <LanguageChoice dark />
         {children}

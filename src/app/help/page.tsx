@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { GUIDE, WORDS } from "@/core/words/guide";
 import { findTasks } from "./find-tasks";
 import { Button } from "@/ui/controls/button";
@@ -35,9 +35,9 @@ export default async function HelpPage({
           {shown.map((t) => (
             <li key={t.id} className="rounded-lg border border-line p-3.5">
               <h2 className="text-[17px]">
-                <Link href={`/help/${t.id}`} className="text-verdigris underline">
+                <PageLink href={`/help/${t.id}`} className="text-verdigris underline">
                   {t.title}
-                </Link>
+                </PageLink>
               </h2>
               <p className="mt-1 line-clamp-2 text-[14px] text-quiet">{t.steps[0]}</p>
             </li>

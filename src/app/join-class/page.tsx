@@ -1,5 +1,5 @@
 import { WORDS } from "@/core/words/pages";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { JoinClassForm } from "@/features/classes/class-forms";
 import { findPageUser } from "@/server/http/page-user";
 import { UserBar } from "../user-bar";
@@ -18,9 +18,9 @@ export default async function JoinClassPage({ searchParams }: { searchParams: Pr
         {user ? null : (
           <p className="mt-4 text-[14px]">
             {WORDS.youHaveJoinedBefore}{" "}
-            <Link href="/sign-in" className="font-bold text-verdigris underline">
+            <PageLink href="/sign-in" className="font-bold text-verdigris underline">
               {WORDS.signIn}
-            </Link>{" "}
+            </PageLink>{" "}
             {WORDS.withYourSignInName}
           </p>
         )}

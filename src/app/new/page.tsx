@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/pages";
 import { STARTING_POINTS, WORDS as BEGIN } from "@/core/words/starting-points";
 import { NewForm } from "@/features/home/new-form";
@@ -31,9 +31,9 @@ export default async function NewPage() {
                 </div>
                 <div className="px-3 pt-2.5 pb-3">
                   <h3 className="text-[16px]">
-                    <Link href={`/new/${p.id}`} className="rounded after:absolute after:inset-0 after:content-['']">
+                    <PageLink href={`/new/${p.id}`} className="rounded after:absolute after:inset-0 after:content-['']">
                       {p.title}
-                    </Link>
+                    </PageLink>
                   </h3>
                   <p className="mt-0.5 text-[14px]">{p.what}</p>
                 </div>

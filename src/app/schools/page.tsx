@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/schools";
 import { NameForm } from "@/features/classes/name-form";
 import { schoolsOf } from "@/server/classes/school";
@@ -22,9 +22,9 @@ export default async function SchoolsPage() {
             <ul className="mb-8 divide-y divide-line border-y border-line">
               {mine.map((s) => (
                 <li key={s.id} className="py-2">
-                  <Link href={`/schools/${s.id}`} className="font-bold text-verdigris underline">
+                  <PageLink href={`/schools/${s.id}`} className="font-bold text-verdigris underline">
                     {s.name}
-                  </Link>{" "}
+                  </PageLink>{" "}
                   <span className="text-[14px] text-quiet">{WORDS.role[s.role]}</span>
                 </li>
               ))}

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { language } from "@/core/language/spoken";
 import { searchShelf } from "@/core/shelf/search";
 import { SHELF } from "@/core/shelf/shelf";
@@ -29,9 +29,9 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
             {WORDS.search}
           </button>
           {words ? (
-            <Link href="/shelf" className={buttonLook("plain")}>
+            <PageLink href="/shelf" className={buttonLook("plain")}>
               {WORDS.all}
-            </Link>
+            </PageLink>
           ) : null}
         </form>
         {found.length === 0 ? <p className="mt-6">{WORDS.none(words)}</p> : null}

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import type { ReactNode } from "react";
 import { lateText } from "@/core/words/late";
 import { standingText, WORDS } from "@/core/words/teaching";
@@ -33,18 +33,18 @@ export default async function TeachingPage() {
           ))}
         </div>
         <p className="mt-6 flex flex-wrap gap-3">
-          <Link href="/classes" className={buttonLook("plain")}>
+          <PageLink href="/classes" className={buttonLook("plain")}>
             {WORDS.newClass}
-          </Link>
+          </PageLink>
           {schools.map((s) => (
-            <Link key={s.id} href={`/schools/${s.id}`} className={buttonLook("plain")}>
+            <PageLink key={s.id} href={`/schools/${s.id}`} className={buttonLook("plain")}>
               {s.name}
-            </Link>
+            </PageLink>
           ))}
           {schools.length === 0 ? (
-            <Link href="/schools" className={buttonLook("quiet")}>
+            <PageLink href="/schools" className={buttonLook("quiet")}>
               {WORDS.newSchool}
-            </Link>
+            </PageLink>
           ) : null}
         </p>
       </main>
@@ -64,9 +64,9 @@ function ClassGlance({ of: c }: { of: ClassAtAGlance }) {
   return (
     <section aria-label={WORDS.table(c.name)} className="overflow-hidden rounded-lg border border-line">
       <h2 className="flex flex-wrap items-baseline gap-x-3 bg-panel px-4 py-2.5 text-[20px]">
-        <Link href={`/classes/${c.id}`} className="text-verdigris underline">
+        <PageLink href={`/classes/${c.id}`} className="text-verdigris underline">
           {c.name}
-        </Link>
+        </PageLink>
         <span className="font-sans text-[14px] font-normal text-quiet">{WORDS.students(c.members)}</span>
       </h2>
       {quiet ? (
@@ -107,9 +107,9 @@ function Column({
       <ul className="mt-1 flex flex-col gap-1.5 text-[14px]">
         {entries.slice(0, MOST_SHOWN).map((e) => (
           <li key={`${e.assignment} ${e.names}`}>
-            <Link href={e.href} className="font-bold text-verdigris underline">
+            <PageLink href={e.href} className="font-bold text-verdigris underline">
               {e.names}
-            </Link>
+            </PageLink>
             <span className="block text-[13px] text-quiet">
               {e.title}
               {e.more ? ` · ${e.more}` : ""}
@@ -118,9 +118,9 @@ function Column({
         ))}
         {entries.length > MOST_SHOWN ? (
           <li>
-            <Link href={`/classes/${desk}`} className="text-verdigris underline">
+            <PageLink href={`/classes/${desk}`} className="text-verdigris underline">
               {WORDS.more(entries.length - MOST_SHOWN)}
-            </Link>
+            </PageLink>
           </li>
         ) : null}
       </ul>

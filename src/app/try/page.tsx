@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS as LOCAL } from "@/core/words/editor-local";
 import { WORDS } from "@/core/words/pages";
 import { findPageUser } from "@/server/http/page-user";
@@ -15,9 +15,9 @@ export default async function TryPage() {
       <UserBar />
       <main className="mx-auto max-w-[560px] px-5 py-10">
         <p>{LOCAL.youAreSignedIn}</p>
-        <Link href="/" className="mt-3 inline-block font-bold text-verdigris underline">
+        <PageLink href="/" className="mt-3 inline-block font-bold text-verdigris underline">
           {LOCAL.toYourTimelines}
-        </Link>
+        </PageLink>
       </main>
     </>
   );

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useState } from "react";
 import { WORDS } from "@/core/words/accounts";
 import { askServer } from "@/ui/ask-server";
@@ -54,9 +54,9 @@ export function AskForLink({ to }: { to: string }) {
       </Button>
       {form.outcome && !form.outcome.ok ? <Said outcome={form.outcome} /> : null}
       <p className="text-[14px]">
-        <Link className="font-bold text-verdigris underline" href={`/sign-in?to=${encodeURIComponent(to)}`}>
+        <PageLink className="font-bold text-verdigris underline" href={`/sign-in?to=${encodeURIComponent(to)}`}>
           {WORDS.withThePassword}
-        </Link>
+        </PageLink>
       </p>
     </form>
   );
@@ -100,9 +100,9 @@ export function ProveAddress({ link }: { link: string }) {
         </Button>
       )}
       {done ? <Said outcome={form.outcome} /> : <Problem text={form.outcome?.sentence ?? null} />}
-      <Link className="font-bold text-verdigris underline" href="/account">
+      <PageLink className="font-bold text-verdigris underline" href="/account">
         {WORDS.toYourAccount}
-      </Link>
+      </PageLink>
     </form>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/accounts";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { askServer } from "@/ui/ask-server";
@@ -123,30 +123,30 @@ export function SignForm({ mode, to }: { mode: "up" | "in"; to: string }) {
       {mode === "in" ? (
         <p className="text-[14px]">
           {WORDS.forgot}
-          <Link
+          <PageLink
             className="font-bold text-verdigris underline"
             href={`/sign-in/link${to === "/" ? "" : `?to=${encodeURIComponent(to)}`}`}
           >
             {WORDS.sendMeALink}
-          </Link>
+          </PageLink>
         </p>
       ) : null}
       {mode === "in" ? (
         <p className="text-[14px]">
           {WORDS.yourTeacherGaveYouA}{" "}
-          <Link className="font-bold text-verdigris underline" href="/sign-in/code">
+          <PageLink className="font-bold text-verdigris underline" href="/sign-in/code">
             {WORDS.setANewPassword}
-          </Link>
+          </PageLink>
         </p>
       ) : null}
       <p className="text-[14px]">
         {mode === "up" ? WORDS.youHaveAnAccount : WORDS.newHere}
-        <Link
+        <PageLink
           className="font-bold text-verdigris underline"
           href={`${mode === "up" ? "/sign-in" : "/sign-up"}?to=${encodeURIComponent(to)}`}
         >
           {mode === "up" ? WORDS.signIn : WORDS.signUp}
-        </Link>
+        </PageLink>
       </p>
     </form>
   );

@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/editor";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useEffect, useState } from "react";
 import type { Snapshot } from "@/core/formats/snapshot";
 import { Button } from "@/ui/controls/button";
@@ -32,9 +32,9 @@ export function EditorLoader({ timeline, title, ...props }: LoaderProps) {
   return (
     <div className="flex h-dvh flex-col">
       <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white">
-        <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
+        <PageLink href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
           <Logo />
-        </Link>
+        </PageLink>
         <h1 className="truncate font-head text-[19px] font-[650]">{title || WORDS.untitled}</h1>
       </header>
       <div className="h-9 shrink-0 border-b border-line bg-panel" />

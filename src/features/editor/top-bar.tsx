@@ -4,7 +4,7 @@ import { WORDS as COMMON } from "@/core/words/common";
 
 import { WORDS } from "@/core/words/editor";
 import { WORDS as LOCAL } from "@/core/words/editor-local";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { classes } from "@/ui/classes";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Logo } from "@/ui/logo";
@@ -45,9 +45,9 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
         : COMMON.published;
   return (
     <header className="flex h-14 shrink-0 items-center gap-3 bg-slate px-[18px] text-white max-sm:gap-2 max-sm:px-3">
-      <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
+      <PageLink href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
         <Logo />
-      </Link>
+      </PageLink>
       <div className="min-w-0">
         <button
           type="button"

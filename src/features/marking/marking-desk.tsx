@@ -1,7 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/marking";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type Check, requirementKey } from "@/core/check/requirements";
@@ -162,20 +162,20 @@ export function MarkingDesk({
             )}
           </span>
           <span className="ms-auto flex flex-wrap items-center gap-2">
-            <Link href={`/assignments/${assignment}/figures`} className={buttonLook("quiet", "small")}>
+            <PageLink href={`/assignments/${assignment}/figures`} className={buttonLook("quiet", "small")}>
               {WORDS.figures}
-            </Link>
+            </PageLink>
             {mayMark && idle ? <LotsDialog assignment={assignment} people={idle} /> : null}
             {gallery.length > 0 ? (
-              <Link href={`/assignments/${assignment}/gallery`} className={buttonLook("quiet", "small")}>
+              <PageLink href={`/assignments/${assignment}/gallery`} className={buttonLook("quiet", "small")}>
                 {PEERS.gallery}
-              </Link>
+              </PageLink>
             ) : null}
             {mayMark ? <PeersDialog assignment={assignment} /> : null}
             {mayMark ? (
-              <Link href={`/assignments/${assignment}/moderation`} className={buttonLook("quiet", "small")}>
+              <PageLink href={`/assignments/${assignment}/moderation`} className={buttonLook("quiet", "small")}>
                 {MODERATION.moderation}
-              </Link>
+              </PageLink>
             ) : null}
             {mayMark ? <HoldMarks assignment={assignment} until={heldUntil} zone={zone} /> : null}
             {mayMark ? (
@@ -249,14 +249,14 @@ export function MarkingDesk({
                 >
                   <td className="py-2 pe-3 font-bold">
                     {r.submission ? (
-                      <Link
+                      <PageLink
                         href={path(r.submission)}
                         scroll={false}
                         className="text-verdigris underline"
                         aria-current={r.submission === open?.id ? "true" : undefined}
                       >
                         {r.members.join(", ")}
-                      </Link>
+                      </PageLink>
                     ) : (
                       r.members.join(", ")
                     )}
@@ -271,12 +271,12 @@ export function MarkingDesk({
                       </a>
                     ) : null}
                     {r.questions > 0 && r.timeline ? (
-                      <Link
+                      <PageLink
                         href={`/assignments/${assignment}/questions/${r.timeline}`}
                         className="block w-fit text-[13px] text-copper-dark underline"
                       >
                         {WORDS.stuck(r.questions)}
-                      </Link>
+                      </PageLink>
                     ) : null}
                     {r.checked ? null : (
                       <span className="block text-[13px] font-normal text-copper-dark">

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useEffect, useRef, useState } from "react";
 import { colourOf, initialsOf } from "@/core/presence/present";
 import { WORDS as PRESENCE } from "@/core/words/presence";
@@ -127,9 +127,9 @@ export function GuestView({
       <main className="mx-auto max-w-[520px] px-5 py-10">
         <p role="alert">{WORDS.withdrawn}</p>
         <p className="mt-4">
-          <Link href="/" className="font-bold text-verdigris underline">
+          <PageLink href="/" className="font-bold text-verdigris underline">
             {WORDS.toYourTimelines}
-          </Link>
+          </PageLink>
         </p>
       </main>
     );

@@ -1,7 +1,7 @@
 import { WORDS } from "@/core/words/pages";
 import { WORKS_SHOWN } from "@/core/words/peers";
 import { WORDS as PEOPLE } from "@/core/words/people";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { whenLabel } from "@/core/time/write-when";
 import { AssignmentCard } from "@/features/classes/assignment-form";
@@ -59,30 +59,30 @@ export default async function AssignmentPage({
   const asStudent = role === "student" || as === "student";
   const bar = (
     <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-3.5 gap-y-1.5 bg-slate px-[18px] py-1.5 text-white max-sm:px-3">
-      <Link href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
+      <PageLink href="/" aria-label={WORDS.yourTimelines} className="rounded-md">
         <Logo />
-      </Link>
+      </PageLink>
       <div className="min-w-0 flex-1 max-sm:basis-[70%]">
         <h1 className="truncate text-[19px]">{assignment.title}</h1>
         <p className="text-[13px] text-[#c5d3d3]">
-          <Link href={`/classes/${assignment.classId}`} className="underline">
+          <PageLink href={`/classes/${assignment.classId}`} className="underline">
             {assignment.className}
-          </Link>{" "}
+          </PageLink>{" "}
           {WORDS.due} <ZonedTime at={assignment.dueAt.toISOString()} zone={assignment.zone} />{" "}
           {WORDS.points(assignment.total)}
         </p>
       </div>
       {role === "teacher" ? (
         <span className="ms-auto flex gap-2">
-          <Link href={`/assignments/${id}/edit`} className={buttonLook("dark")}>
+          <PageLink href={`/assignments/${id}/edit`} className={buttonLook("dark")}>
             {WORDS.edit}
-          </Link>
-          <Link
+          </PageLink>
+          <PageLink
             href={asStudent ? `/assignments/${id}` : `/assignments/${id}?as=student`}
             className={buttonLook("dark")}
           >
             {asStudent ? WORDS.backToTheGroups : WORDS.asAStudentSeesIt}
-          </Link>
+          </PageLink>
         </span>
       ) : null}
     </header>
@@ -100,9 +100,9 @@ export default async function AssignmentPage({
           </a>
           <div className="mt-6">
             {role !== "student" ? null : own ? (
-              <Link href={`/timelines/${own}`} className={buttonLook("main")}>
+              <PageLink href={`/timelines/${own}`} className={buttonLook("main")}>
                 {WORDS.openYourTimeline}
-              </Link>
+              </PageLink>
             ) : assignment.over ? (
               <p>{PEOPLE.yearOver}</p>
             ) : assignment.options.grouping === "teacher" ? (
@@ -134,9 +134,9 @@ export default async function AssignmentPage({
           ) : null}
           {(await galleryFor(id, user.id)).length > 0 ? (
             <p className="mt-4">
-              <Link href={`/assignments/${id}/gallery`} className="font-bold text-verdigris underline">
+              <PageLink href={`/assignments/${id}/gallery`} className="font-bold text-verdigris underline">
                 {PEERS.galleryLink}
-              </Link>
+              </PageLink>
             </p>
           ) : null}
           {role === "student" ? (

@@ -3,7 +3,7 @@ import { WORDS } from "@/core/words/pages";
 import { WORDS as PRIVACY } from "@/core/words/privacy";
 import { WORDS as PEOPLE } from "@/core/words/people";
 import { zonedText } from "@/core/time/zoned";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { PlatformButton } from "@/features/classes/platform-button";
 import { courseOf } from "@/server/lti/services";
@@ -44,9 +44,9 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
           <h1 className="text-[26px]">{found.name}</h1>
           {found.school ? (
             <p>
-              <Link href={`/schools/${found.school.id}`} className="text-verdigris underline">
+              <PageLink href={`/schools/${found.school.id}`} className="text-verdigris underline">
                 {found.school.name}
-              </Link>
+              </PageLink>
             </p>
           ) : null}
           {found.archivedAt ? <p className="font-bold">{PEOPLE.yearOver}</p> : null}
@@ -57,15 +57,15 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
             <p className="text-quiet">{WORDS.withWhatYouHandIn(found.teacher, found.retentionMonths)}</p>
           ) : null}
           <p>
-            <Link href={`/classes/${id}/privacy`} className="text-[14px] text-verdigris underline">
+            <PageLink href={`/classes/${id}/privacy`} className="text-[14px] text-verdigris underline">
               {PRIVACY.link}
-            </Link>
+            </PageLink>
           </p>
           <h2 className="mt-5 mb-2 text-[18px]">{WORDS.assignments}</h2>
           {role === "teacher" && found.archivedAt === null ? (
-            <Link href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
+            <PageLink href={`/classes/${id}/new-assignment`} className={`${buttonLook("main")} mb-3`}>
               {WORDS.newAssignment}
-            </Link>
+            </PageLink>
           ) : null}
           {assignments.length === 0 ? <p className="text-quiet">{WORDS.noneYet}</p> : null}
           <ul className="divide-y divide-line border-y border-line">
@@ -73,9 +73,9 @@ export default async function ClassPage({ params }: { params: Promise<{ id: stri
               const work = own.find((w) => w.assignment === a.id);
               return (
                 <li key={a.id} className="py-2.5">
-                  <Link href={`/assignments/${a.id}`} className="text-[16px] font-bold text-verdigris underline">
+                  <PageLink href={`/assignments/${a.id}`} className="text-[16px] font-bold text-verdigris underline">
                     {a.title}
-                  </Link>
+                  </PageLink>
                   <span className="ms-3 text-[14px] text-quiet">
                     {WORDS.due2} <ZonedTime at={a.dueAt.toISOString()} zone={a.zone} />
                     {work ? ` · ${standOf(work)}` : ""}

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { GUIDE, WORDS } from "@/core/words/guide";
 import { UserBar } from "../../user-bar";
@@ -18,9 +18,9 @@ export default async function TaskPage({ params }: { params: Promise<{ task: str
       <UserBar />
       <main className="mx-auto max-w-[880px] px-5 pb-12">
         <p className="mt-6">
-          <Link href="/help" className="text-verdigris underline">
+          <PageLink href="/help" className="text-verdigris underline">
             {WORDS.all}
-          </Link>
+          </PageLink>
         </p>
         <h1 className="mt-2 text-[26px]">{task.title}</h1>
         <ol className="mt-3 list-decimal ps-6 text-[17px]">
@@ -44,9 +44,9 @@ export default async function TaskPage({ params }: { params: Promise<{ task: str
             <ul>
               {task.links.map((l) => (
                 <li key={l.to} className="py-0.5">
-                  <Link href={l.to} className="text-verdigris underline">
+                  <PageLink href={l.to} className="text-verdigris underline">
                     {l.text}
-                  </Link>
+                  </PageLink>
                 </li>
               ))}
             </ul>

@@ -1,6 +1,6 @@
 import { WORDS } from "@/core/words/pages";
 import { WORDS as TOGETHER } from "@/core/words/together";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { buttonLook } from "@/ui/controls/button";
 import { OpenTimelineButton } from "@/ui/open-timeline-button";
 import { findPageUser } from "@/server/http/page-user";
@@ -37,12 +37,12 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
               <>
                 <p className="mb-3">{TOGETHER.signInFirst}</p>
                 <p className="flex gap-2">
-                  <Link href={`/sign-in?${back}`} className={buttonLook("main")}>
+                  <PageLink href={`/sign-in?${back}`} className={buttonLook("main")}>
                     {TOGETHER.signIn}
-                  </Link>
-                  <Link href={`/sign-up?${back}`} className={buttonLook("plain")}>
+                  </PageLink>
+                  <PageLink href={`/sign-up?${back}`} className={buttonLook("plain")}>
                     {TOGETHER.signUp}
-                  </Link>
+                  </PageLink>
                 </p>
               </>
             )}

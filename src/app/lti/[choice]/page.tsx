@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/platform";
 import { requirePageUser } from "@/server/http/page-user";
@@ -23,9 +23,9 @@ export default async function ChoosePage({ params }: { params: Promise<{ choice:
         {found.assignments.length === 0 ? (
           <>
             <p className="mt-4">{WORDS.none}</p>
-            <Link href={`/classes/${found.classId}/new-assignment`} className={`${buttonLook("main")} mt-3`}>
+            <PageLink href={`/classes/${found.classId}/new-assignment`} className={`${buttonLook("main")} mt-3`}>
               {WORDS.newAssignment}
-            </Link>
+            </PageLink>
           </>
         ) : (
           <form method="post" action={`/api/lti/choices/${choice}`} className="mt-4 flex flex-col items-start gap-2">

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { pointTimeline, startingPoint } from "@/core/starting-points/starting-points";
 import { whenLabel } from "@/core/time/write-when";
@@ -23,9 +23,9 @@ export default async function PointPage({ params }: { params: Promise<{ point: s
     <>
       <UserBar />
       <main className="mx-auto max-w-[1240px] px-5 py-8">
-        <Link href="/new" className="text-[14px] text-verdigris underline">
+        <PageLink href="/new" className="text-[14px] text-verdigris underline">
           {WORDS.backToNew}
-        </Link>
+        </PageLink>
         <div className="mt-2 mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
           <div className="min-w-0 flex-1">
             <h1 className="text-[26px]">{point.title}</h1>

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { zonedText } from "@/core/time/zoned";
 import { WORDS } from "@/core/words/published-pages";
 import { TakeBack } from "@/features/publishing/take-back";
@@ -37,9 +37,9 @@ export default async function PublishedByMe() {
                   <p className="text-[14px] text-quiet">
                     {WORDS.publishedOn(zonedText(p.publishedAt, p.zone))}{" "}
                     {p.later > 0 ? (
-                      <Link href={`/timelines/${p.timeline}`} className="underline">
+                      <PageLink href={`/timelines/${p.timeline}`} className="underline">
                         {WORDS.laterChanges(p.later)}
-                      </Link>
+                      </PageLink>
                     ) : null}
                   </p>
                 </div>

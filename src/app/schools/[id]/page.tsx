@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/schools";
 import { SchoolDesk, TakeOutClass } from "@/features/classes/school-forms";
@@ -40,9 +40,9 @@ export default async function SchoolPage({ params }: { params: Promise<{ id: str
               <ul className="divide-y divide-line border-y border-line empty:hidden">
                 {classes.map((c) => (
                   <li key={c.id} className="flex flex-wrap items-center gap-x-3 py-2">
-                    <Link href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
+                    <PageLink href={`/classes/${c.id}`} className="font-bold text-verdigris underline">
                       {c.name}
-                    </Link>
+                    </PageLink>
                     <span className="text-[14px] text-quiet">{WORDS.classLine(c.teacher, c.members)}</span>
                     {administers ? <TakeOutClass id={c.id} name={c.name} /> : null}
                   </li>

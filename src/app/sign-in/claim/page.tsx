@@ -1,5 +1,5 @@
 import { cookies } from "next/headers";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/accounts";
 import { ClaimForm } from "@/features/accounts/claim-form";
 import { claimOf } from "@/server/sign-on/sign-on";
@@ -16,9 +16,9 @@ export default async function ClaimPage() {
     return (
       <NarrowPage title={WORDS.claimOver}>
         <p className="mb-4">{WORDS.claimOverMore}</p>
-        <Link className="font-bold text-verdigris underline" href="/sign-in">
+        <PageLink className="font-bold text-verdigris underline" href="/sign-in">
           {WORDS.toSignIn}
-        </Link>
+        </PageLink>
       </NarrowPage>
     );
   return (

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useState, useSyncExternalStore } from "react";
 import { FORMATS } from "@/core/formats/formats";
 import { toFrozen } from "@/core/formats/frozen";
@@ -64,9 +64,9 @@ export function LocalBar({ print }: { print: (timeline: Timeline) => Promise<voi
           {WORDS.clearIt}
         </Button>
         {waits ? null : (
-          <Link href="/sign-up" className={buttonLook("main", "small")}>
+          <PageLink href="/sign-up" className={buttonLook("main", "small")}>
             {WORDS.signUpToKeepIt}
-          </Link>
+          </PageLink>
         )}
         {/* A page of its own, so that this one lets go of what it holds. */}
         {waits && online ? (

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/editor-local";
 import { buttonLook } from "@/ui/controls/button";
 import { useEditor } from "../store/editor-context";
@@ -13,15 +13,15 @@ export function LocalShare({ open, onOpenChange }: { open: boolean; onOpenChange
     <Modal title={WORDS.share} open={open} onOpenChange={onOpenChange}>
       <p>{waits ? WORDS.needsTheNetwork : WORDS.needsAnAccount}</p>
       <p className="mt-4 flex flex-wrap gap-2" hidden={waits}>
-        <Link href="/sign-up" className={buttonLook("main")}>
+        <PageLink href="/sign-up" className={buttonLook("main")}>
           {WORDS.signUp}
-        </Link>
-        <Link href="/sign-in" className={buttonLook("plain")}>
+        </PageLink>
+        <PageLink href="/sign-in" className={buttonLook("plain")}>
           {WORDS.signIn}
-        </Link>
-        <Link href="/join-class" className={buttonLook("plain")}>
+        </PageLink>
+        <PageLink href="/join-class" className={buttonLook("plain")}>
           {WORDS.joinAClass}
-        </Link>
+        </PageLink>
       </p>
     </Modal>
   );

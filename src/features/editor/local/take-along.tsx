@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { copyTimeline } from "@/core/change/copy-events";
@@ -43,9 +43,9 @@ export function TakeAlong() {
     <div role="status" className="border-b border-line bg-sun-wash px-[18px] py-2">
       {problem ? WORDS.notTakenAlong(problem) : WORDS.takenAlong(done!.title)}{" "}
       {done ? (
-        <Link href={`/timelines/${done.id}`} className="font-bold underline">
+        <PageLink href={`/timelines/${done.id}`} className="font-bold underline">
           {WORDS.openIt}
-        </Link>
+        </PageLink>
       ) : null}
     </div>
   );

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useEffect, useState } from "react";
 import type { Timeline } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/editor-local";
@@ -60,9 +60,9 @@ export function TryEditor({
             <Button kind="main" onClick={() => window.location.reload()}>
               {WORDS.tryAgain}
             </Button>
-            <Link href="/sign-up" className="self-center font-bold text-verdigris underline">
+            <PageLink href="/sign-up" className="self-center font-bold text-verdigris underline">
               {WORDS.signUp}
-            </Link>
+            </PageLink>
           </p>
         </main>
       </>

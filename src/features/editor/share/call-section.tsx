@@ -1,7 +1,7 @@
 "use client";
 
 import { locale } from "@/core/language/spoken";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { useCallback, useEffect, useState } from "react";
 import { WORDS } from "@/core/words/calls";
 import { askServer } from "@/ui/ask-server";
@@ -70,9 +70,9 @@ export function CallSection({ owner }: { owner: boolean }) {
       {waiting > 0 ? (
         <p className="mb-2">
           <strong>{WORDS.waiting(waiting)}</strong> ·{" "}
-          <Link href={`/timelines/${store.timelineId}/sent`} className="font-bold text-verdigris underline">
+          <PageLink href={`/timelines/${store.timelineId}/sent`} className="font-bold text-verdigris underline">
             {WORDS.lookAtThem}
-          </Link>
+          </PageLink>
         </p>
       ) : null}
       {call ? (

@@ -1,5 +1,5 @@
 import { WORDS as COMMON } from "@/core/words/common";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { requirementKey } from "@/core/check/requirements";
 import { spreadOf } from "@/core/classes/figures";
@@ -47,9 +47,9 @@ export default async function FiguresPage({ params }: { params: Promise<{ id: st
       <UserBar />
       <main className="mx-auto max-w-[920px] px-5 py-7">
         <p>
-          <Link href={`/assignments/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/assignments/${id}`} className="font-bold text-verdigris underline">
             {WORDS.back}
-          </Link>
+          </PageLink>
         </p>
         <h1 className="mb-5 text-[26px]">{WORDS.figuresOf(a.title)}</h1>
         <Figure title={WORDS.spread}>

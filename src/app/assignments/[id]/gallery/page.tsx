@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/peers";
 import { findAssignment } from "@/server/classes/assignment";
@@ -38,19 +38,19 @@ export default async function GalleryPage({
       <UserBar />
       <main className="mx-auto max-w-[1180px] px-5 py-7">
         <p>
-          <Link href={`/assignments/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/assignments/${id}`} className="font-bold text-verdigris underline">
             {a.title}
-          </Link>
+          </PageLink>
         </p>
         <div className="mb-4 flex flex-wrap items-baseline gap-3">
           <h1 className="text-[26px]">{WORDS.gallery}</h1>
           {shown.length > 1 ? (
-            <Link
+            <PageLink
               href={one ? `/assignments/${id}/gallery` : to(0)}
               className={`${buttonLook("plain", "small")} ms-auto`}
             >
               {one ? WORDS.allTogether : WORDS.oneByOne}
-            </Link>
+            </PageLink>
           ) : null}
         </div>
         {shown.length === 0 ? <p>{WORDS.nothingShown}</p> : null}
@@ -62,14 +62,14 @@ export default async function GalleryPage({
               <Open submission={one.submission} />
               <span className="ms-auto flex gap-2">
                 {at > 0 ? (
-                  <Link href={to(at - 1)} className={buttonLook("plain")}>
+                  <PageLink href={to(at - 1)} className={buttonLook("plain")}>
                     {WORDS.previous}
-                  </Link>
+                  </PageLink>
                 ) : null}
                 {at < shown.length - 1 ? (
-                  <Link href={to(at + 1)} className={buttonLook("main")}>
+                  <PageLink href={to(at + 1)} className={buttonLook("main")}>
                     {WORDS.next}
-                  </Link>
+                  </PageLink>
                 ) : null}
               </span>
             </div>
@@ -81,9 +81,9 @@ export default async function GalleryPage({
                 <Drawing svg={drawings[s.submission]} />
                 <div className="flex flex-wrap items-center gap-2 px-3 pb-3">
                   <h2 className="text-[16px]">
-                    <Link href={to(k)} className="text-verdigris underline">
+                    <PageLink href={to(k)} className="text-verdigris underline">
                       {s.names || WORDS.work(k + 1)}
-                    </Link>
+                    </PageLink>
                   </h2>
                   <Open submission={s.submission} />
                 </div>

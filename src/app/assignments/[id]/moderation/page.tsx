@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { differenceText, WORDS } from "@/core/words/moderation";
 import { DrawSample } from "@/features/marking/second-mark";
@@ -24,9 +24,9 @@ export default async function ModerationPage({ params }: { params: Promise<{ id:
       <UserBar />
       <main className="mx-auto max-w-[820px] px-5 py-7">
         <p>
-          <Link href={`/assignments/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/assignments/${id}`} className="font-bold text-verdigris underline">
             {a.title}
-          </Link>
+          </PageLink>
         </p>
         <h1 className="text-[26px]">{WORDS.moderation}</h1>
         <p className="mt-1 text-quiet">{WORDS.help}</p>
@@ -55,9 +55,9 @@ export default async function ModerationPage({ params }: { params: Promise<{ id:
               {rows.map((r) => (
                 <tr key={r.submission} className="border-b border-line">
                   <td className="py-2 pe-3 font-bold">
-                    <Link href={`/assignments/${id}?s=${r.submission}`} className="text-verdigris underline">
+                    <PageLink href={`/assignments/${id}?s=${r.submission}`} className="text-verdigris underline">
                       {r.names}
-                    </Link>
+                    </PageLink>
                   </td>
                   <td className="py-2 pe-3">
                     {r.own?.asked ? WORDS.afterYours : r.first === null ? "–" : `${r.first}, ${r.firstBy}`}

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/privacy";
 import { NoticeForm } from "@/features/classes/notice-form";
@@ -43,9 +43,9 @@ export default async function PrivacyPage({ params }: { params: Promise<{ id: st
           </section>
         ) : null}
         <p className="mt-6 print:hidden">
-          <Link href={`/classes/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/classes/${id}`} className="font-bold text-verdigris underline">
             {WORDS.back}
-          </Link>
+          </PageLink>
         </p>
       </main>
     </>

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { WORDS } from "@/core/words/accounts";
 import { SignInByLink } from "@/features/accounts/link-forms";
 import { signInLinkOf } from "@/server/accounts/mail-keys";
@@ -21,9 +21,9 @@ export default async function SignInByLinkPage({
     return (
       <NarrowPage title={WORDS.linkOver}>
         <p className="mb-4">{WORDS.linkOverMore}</p>
-        <Link className="font-bold text-verdigris underline" href={`/sign-in/link?to=${encodeURIComponent(to)}`}>
+        <PageLink className="font-bold text-verdigris underline" href={`/sign-in/link?to=${encodeURIComponent(to)}`}>
           {WORDS.askAgain}
-        </Link>
+        </PageLink>
       </NarrowPage>
     );
   return (

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/calls";
 import { SentList } from "@/features/together/sent-list";
@@ -22,9 +22,9 @@ export default async function SentPage({ params }: { params: Promise<{ id: strin
       <UserBar />
       <main className="mx-auto max-w-[720px] px-5 py-7">
         <p>
-          <Link href={`/timelines/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/timelines/${id}`} className="font-bold text-verdigris underline">
             {(await titleOf(id)) || WORDS.untitled}
-          </Link>
+          </PageLink>
         </p>
         <h1 className="mb-4 text-[26px]">{WORDS.sentIn}</h1>
         <SentList timeline={id} waiting={waiting.map((w) => ({ ...w, at: w.at.toISOString() }))} />

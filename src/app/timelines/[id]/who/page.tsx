@@ -1,6 +1,6 @@
 import { WORDS as COMMON } from "@/core/words/common";
 import { locale } from "@/core/language/spoken";
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/figures";
 import { Bars, FigureTable } from "@/features/classes/bars";
@@ -43,9 +43,9 @@ export default async function WhoPage({ params }: { params: Promise<{ id: string
               {WORDS.asCsv}
             </a>
           ) : (
-            <Link href={`/timelines/${id}`} className={`${buttonLook("plain", "small")} ms-auto`}>
+            <PageLink href={`/timelines/${id}`} className={`${buttonLook("plain", "small")} ms-auto`}>
               {WORDS.backToTimeline}
-            </Link>
+            </PageLink>
           )}
         </div>
         <p className="mt-1 mb-5 max-w-[62ch] text-quiet">{teaches ? WORDS.whoHelp : WORDS.whoSelf}</p>

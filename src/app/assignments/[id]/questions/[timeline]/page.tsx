@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "@/ui/page-link";
 import { notFound } from "next/navigation";
 import { WORDS } from "@/core/words/pages";
 import { Questions } from "@/features/marking/talk";
@@ -32,9 +32,9 @@ export default async function QuestionsPage({ params }: { params: Promise<{ id: 
           <p className="mt-4">{WORDS.nothingAsked}</p>
         )}
         <p className="mt-6 flex flex-wrap gap-4">
-          <Link href={`/assignments/${id}`} className="font-bold text-verdigris underline">
+          <PageLink href={`/assignments/${id}`} className="font-bold text-verdigris underline">
             {WORDS.backToTheDesk}
-          </Link>
+          </PageLink>
           <a
             href={`/timelines/${timeline}/reader`}
             target="_blank"
