@@ -39,6 +39,11 @@ export class Outbox {
     this.sender = sender;
   }
 
+  /** Whether an answer is waited for. */
+  get isSending(): boolean {
+    return this.sending;
+  }
+
   /** Sends what there is; `now`: without waiting for the next try. */
   pump(now = false): void {
     if (now) this.stop();

@@ -22,6 +22,8 @@ import { UndoHistory, type Way } from "./undo-history";
 const POLL_MS = 15_000;
 /** How long keystrokes in one field are gathered into one change before it is sent, ms. */
 const GATHER_MS = 350;
+/** What is heard of while something of one's own is on its way is most often that itself: its answer is waited for so long, ms. */
+const ANSWER_MS = 500;
 /** Only a stream that stays away for so long is worth a word, ms. */
 const QUIET_MS = 4_000;
 /** A change of more steps is long. */
@@ -50,6 +52,9 @@ export class TimelineStore {
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; stop: () => void } | null = null;
   private stopPolling: (() => void) | null = null;
+  /** The highest number that was heard of. */
+  private heard = 0;
+  private stopAwaiting: (() => void) | null = null;
   /** How often something about the timeline was answered beside the asking for what is new. */
   private told = 0;
   /** The last sentence about something that was done here. */
@@ -74,8 +79,10 @@ export class TimelineStore {
       known: () => this.replica.seq,
       confirmed: async (change, answer) => {
         this.take(answer.changes);
-        // Where something in between is missing here, the rest is asked for.
+        // Where something in between is missing here, the rest is asked for; and where others were at work, who they are.
         if (this.replica.seq < answer.seq) await this.catching.ask();
+        else if (answer.changes.some((c) => c.author !== this.account)) void this.catching.ask();
+        else this.isAnswered();
         if (answer.seq <= this.replica.seq) await this.known(change);
       },
       renamed: (change, to) => this.rename(change, to),
@@ -127,7 +134,7 @@ export class TimelineStore {
       else if (m.timeline === this.timelineId) {
         if (m.kind === "right_lost") this.set({ saving: "right_lost" });
         else if (m.kind === "work") void this.catching.ask();
-        else if (m.kind === "changed" && m.seq > this.replica.seq) void this.catching.ask();
+        else if (m.kind === "changed") this.hear(m.seq);
       }
     });
     // What happened between the timeline's reading and now was heard by nobody here.
@@ -140,6 +147,8 @@ export class TimelineStore {
       stopLive();
       this.stopPolling?.();
       this.stopPolling = null;
+      this.stopAwaiting?.();
+      this.stopAwaiting = null;
       this.catching.stop();
       this.outbox.stop();
       // Whoever opens the timeline next, here or in another tab, takes up what is not sent.
@@ -176,6 +185,21 @@ export class TimelineStore {
     return () => this.listeners.delete(listener);
   };
   getState = (): EditorState => this.state;
+
+  /** A change of that number is heard of. */
+  private hear(seq: number): void {
+    this.heard = Math.max(this.heard, seq);
+    if (seq <= this.replica.seq) return;
+    if (this.outbox.isSending) this.stopAwaiting ??= this.ports.after(ANSWER_MS, () => this.isAnswered());
+    else void this.catching.ask();
+  }
+
+  /** Asks for what was heard of and has not come with an answer. */
+  private isAnswered(): void {
+    this.stopAwaiting?.();
+    this.stopAwaiting = null;
+    if (this.heard > this.replica.seq) void this.catching.ask();
+  }
 
   private setHearing(hearing: boolean): void {
     if (hearing) {

@@ -62,7 +62,7 @@ class Time {
 }
 
 export type Path = "send" | "catch_up" | "whole";
-export type Fault = "none" | "lost" | "answer_lost" | "proxy" | "broken" | "refused" | "signed_out";
+export type Fault = "none" | "never" | "lost" | "answer_lost" | "proxy" | "broken" | "refused" | "signed_out";
 const no = <T>(failed: string, status: number): Answer<T> => ({ ok: false, failed, status, sentence: `${failed}.` });
 
 /** A server as Fastigo's is: one number a change, the same id again gets its first answer. */
@@ -182,6 +182,8 @@ export class World {
       const fault = this.fault(path);
       await new Promise<void>((resolve) => this.time.after(ms, resolve));
       switch (fault) {
+        case "never":
+          return new Promise(() => {});
         case "lost":
           return no("no_answer", 0);
         case "proxy":
