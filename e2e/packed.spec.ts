@@ -10,11 +10,14 @@ test("all that a page loads comes packed, to be kept for good and read at once, 
   request,
 }) => {
   const seen: string[] = [];
+  const type = new Set<string | undefined>();
   page.on("response", (r) => {
+    if (r.url().includes("/fonts/")) type.add(r.headers()["cache-control"]);
     if (/\/_next\/static\/.+\.(js|css)$/.test(r.url())) seen.push(r.url());
   });
   await page.goto(`${serverUrl()}/sign-in`, { waitUntil: "networkidle" });
   expect(seen.length).toBeGreaterThan(5);
+  expect([...type]).toEqual(["public, max-age=604800"]);
   for (const [accepts, encoding] of [
     ["gzip, br", "br"],
     ["gzip", "gzip"],

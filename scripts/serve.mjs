@@ -5,7 +5,7 @@ import { createServer } from "node:http";
 import { join } from "node:path";
 import next from "next";
 import { ROOT } from "./lib/machine.mjs";
-import { givePacked, readPacked } from "./lib/packed.mjs";
+import { givePacked, readFonts, readPacked } from "./lib/packed.mjs";
 import { say } from "./lib/say.mjs";
 
 /** More than that share one PostgreSQL badly. */
@@ -104,7 +104,7 @@ async function serve() {
     response.writeHead(answer.status, answer.headers);
     response.end(answer.body ?? undefined);
   };
-  const packed = readPacked(join(ROOT, ".next", "static"));
+  const packed = new Map([...readPacked(join(ROOT, ".next", "static")), ...readFonts(join(ROOT, "public", "fonts"))]);
   /** Everything that comes of a request is said in the language of whoever asks. */
   const spokenTo = (request, response) =>
     globalThis.fastigoSpeaks.run(languageOf(request), () => front(request, response));

@@ -1,5 +1,5 @@
-// What pages load of the build: packed once, when it is built, and kept in memory where it is served. A page has sixty of these files;
-// asking the framework for each, which looks for it on the disk and packs it anew, costs a server more than the page itself.
+// What pages load of the build, and their type: packed once, when it is built, and kept in memory where it is served. A page has many of
+// these files; asking the framework for each, which looks for it on the disk and packs it anew, costs a server more than the page itself.
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { promisify } from "node:util";
@@ -46,15 +46,38 @@ export function readPacked(folder) {
   return packed;
 }
 
+const FONTS_AT = "/fonts/";
+/** A browser keeps type for so long, seconds, without asking whether it is another by now: a week. */
+const FONT_AGE = 604_800;
+
+/** Reads the files of type in a folder, which are packed in themselves. */
+export function readFonts(folder) {
+  const found = new Map();
+  for (const name of names(folder))
+    if (name.endsWith(".woff2"))
+      found.set(FONTS_AT + name, { type: "font/woff2", whole: readFileSync(join(folder, name)) });
+  return found;
+}
+
 /** Whether a browser takes what is packed that way: named, and not refused by a weight of nothing. */
 const takes = (accepts, name) =>
   accepts.split(",").some((part) => new RegExp(`^\\s*${name}\\s*(;(?!\\s*q=0(\\.0*)?\\s*$)|$)`).test(part));
 
-/** Gives a file that was packed; false: it is none, or is asked for otherwise, and the framework answers. */
+/** Gives a file that was packed, or is type; false: it is none, or is asked for otherwise, and the framework answers. */
 export function givePacked(packed, request, response) {
   if (request.method !== "GET" || request.headers.range || request.headers["if-none-match"]) return false;
   const file = packed.get(request.url);
   if (!file) return false;
+  if (file.whole) {
+    response.writeHead(200, {
+      "Content-Type": file.type,
+      "Content-Length": file.whole.length,
+      "Cache-Control": `public, max-age=${FONT_AGE}`,
+      "X-Content-Type-Options": "nosniff",
+    });
+    response.end(file.whole);
+    return true;
+  }
   const accepts = String(request.headers["accept-encoding"] ?? "");
   const k = WAYS.findIndex((way) => takes(accepts, way.name));
   if (k < 0) return false;

@@ -5,7 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { brotliDecompressSync, gunzipSync } from "node:zlib";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { givePacked, readPacked, packFiles } from "./packed.mjs";
+import { givePacked, packFiles, readFonts, readPacked } from "./packed.mjs";
 
 const SCRIPT = 'console.log("The rope ferry of the Ambrel, 洪水");\n'.repeat(200);
 let folder: string;
@@ -20,7 +20,10 @@ beforeAll(async () => {
   // Of a build before: gone with the file it was made of.
   writeFileSync(join(folder, "chunks", "old.js.br"), "old");
   await packFiles(folder);
-  const packed = readPacked(folder);
+  mkdirSync(join(folder, "fonts"));
+  writeFileSync(join(folder, "fonts", "ridge.woff2"), "letters");
+  writeFileSync(join(folder, "fonts", "LICENSE-ridge.txt"), "SIL Open Font License");
+  const packed = new Map([...readPacked(folder), ...readFonts(join(folder, "fonts"))]);
   server = createServer((asked, answer) => {
     if (givePacked(packed, asked, answer)) return;
     answer.writeHead(299);
@@ -35,7 +38,13 @@ afterAll(async () => {
 
 /** What is answered, as it comes over the line. */
 const ask = (path: string, headers: Record<string, string> = {}, method = "GET") =>
-  new Promise<{ status: number; encoding: string | undefined; type: string | undefined; bytes: Buffer }>((done) => {
+  new Promise<{
+    status: number;
+    encoding: string | undefined;
+    type: string | undefined;
+    kept: string | undefined;
+    bytes: Buffer;
+  }>((done) => {
     const { port } = server.address() as AddressInfo;
     request({ host: "127.0.0.1", port, path, method, headers }, (answer) => {
       const parts: Buffer[] = [];
@@ -45,6 +54,7 @@ const ask = (path: string, headers: Record<string, string> = {}, method = "GET")
           status: answer.statusCode!,
           encoding: answer.headers["content-encoding"],
           type: answer.headers["content-type"],
+          kept: answer.headers["cache-control"],
           bytes: Buffer.concat(parts),
         }),
       );
@@ -87,6 +97,19 @@ describe("what pages load", () => {
     ] as const)
       expect([path, (await ask(path, headers, method)).status]).toEqual([path, 299]);
     expect((await ask("/_next/static/chunks/none.css", br)).type).toBe("text/css; charset=UTF-8");
+  });
+
+  it("is type as it stands, kept for a week without being asked for again", async () => {
+    const answer = await ask("/fonts/ridge.woff2", { "accept-encoding": "br" });
+    expect(answer).toMatchObject({
+      status: 200,
+      type: "font/woff2",
+      encoding: undefined,
+      kept: "public, max-age=604800",
+    });
+    expect(answer.bytes.toString()).toBe("letters");
+    expect((await ask("/fonts/ridge.woff2", { range: "bytes=0-1" })).status).toBe(299);
+    expect((await ask("/fonts/LICENSE-ridge.txt")).status).toBe(299);
   });
 
   it("is packed anew with each build, and nothing stays of the one before", async () => {
