@@ -62,6 +62,14 @@ describe("jobs", () => {
     expect(left).toEqual({ jobs: 0, queued: 0 });
   });
 
+  it("of one lane follow each other at once, without the queue being asked again", async () => {
+    running = await beginRunner(works({}), false, 10 * LIMIT_MS);
+    const all = Array.from({ length: 12 }, (_, i) =>
+      doneJob("thumbnail", `t${i}`, { timeline: `t${i}` }, { lane: "nia", limitMs: LIMIT_MS / 2 }),
+    );
+    expect(await Promise.all(all)).toEqual(all.map(() => null));
+  });
+
   it("about the same are one while it waits, told what was said last; what runs already does not hold up the next", async () => {
     const [first, second] = [
       await addJob(db(), "thumbnail", "t", { timeline: "earlier" }),

@@ -51,8 +51,11 @@ export interface Running {
   stop(): Promise<void>;
 }
 
-/** Does jobs in this process until it is stopped. Any number of processes, on any number of machines, share the work. */
-export async function beginRunner(works: Works, regular = true): Promise<Running> {
+/**
+ * Does jobs in this process until it is stopped. Any number of processes, on any number of machines, share the work. `pollMs`: how
+ * often it asks for what it was not told of.
+ */
+export async function beginRunner(works: Works, regular = true, pollMs = POLL_MS): Promise<Running> {
   const stops = new Map<number, AbortController>();
   const ears = await db().listen("fastigo_job", (payload) => {
     const { job, stop } = JSON.parse(payload) as { job: number; stop?: true };
@@ -85,7 +88,7 @@ export async function beginRunner(works: Works, regular = true): Promise<Running
       connectionString: process.env.DATABASE_URL!,
       concurrency: AT_ONCE,
       maxPoolSize: AT_ONCE + 1,
-      pollInterval: POLL_MS,
+      pollInterval: pollMs,
       noHandleSignals: true,
       taskList,
       events,

@@ -163,53 +163,6 @@ describe("an editor's traffic", () => {
   });
 });
 
-describe("what is heard of while something of one's own is on its way", () => {
-  function opened() {
-    const w = new World();
-    const asked: Path[] = [];
-    const { store } = w.open("nia", new Disk());
-    return { w, store, asked, listen: (fault: (path: Path) => Fault) => (w.fault = (p) => (asked.push(p), fault(p))) };
-  }
-
-  it("is not asked for where it was that", async () => {
-    const { w, store, asked, listen } = opened();
-    await w.time.pass(100);
-    listen(() => "none");
-    for (const id of ["a", "b", "c"]) {
-      store.edit([add(id)]);
-      await w.time.pass(1_000);
-    }
-    expect(asked).toEqual(["send", "send", "send"]);
-    expect(store.getState().saving).toBe("saved");
-  });
-
-  it("is asked for at once where others were at work too: who they are is not in an answer", async () => {
-    const { w, store, asked, listen } = opened();
-    await w.time.pass(100);
-    listen(() => "none");
-    store.edit([add("a", "Flood")]);
-    w.server.take({ id: "theirs", base: 0, ops: [add("b", "Bridge")] }, "obi");
-    w.tell();
-    await w.time.pass(100);
-    expect(asked).toEqual(["send", "catch_up"]);
-    expect(titles(store.getState().timeline)).toEqual(["Bridge", "Flood"]);
-  });
-
-  it("is asked for after half a second where no answer comes", async () => {
-    const { w, store, asked, listen } = opened();
-    await w.time.pass(100);
-    listen((path) => (path === "send" ? "never" : "none"));
-    store.edit([add("a", "Flood")]);
-    w.server.take({ id: "theirs", base: 0, ops: [add("b", "Bridge")] }, "obi");
-    w.tell();
-    await w.time.pass(450);
-    expect(asked).toEqual(["send"]);
-    await w.time.pass(100);
-    expect(asked).toEqual(["send", "catch_up"]);
-    expect(titles(store.getState().timeline)).toEqual(["Bridge", "Flood"]);
-  });
-});
-
 describe("an editor far behind", () => {
   const DESCRIBED = "The ferryman's hut, and what is left of it.";
   /** A world in which nia's tab has missed `n` changes of obi's. */
