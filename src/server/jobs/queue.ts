@@ -77,16 +77,23 @@ export async function doneJob<K extends Kind>(
   input: Inputs[K],
   how: How & { limitMs: number },
 ): Promise<Failure | null> {
+  await hearing();
   const id = await addJob(db(), kind, about, input, { ...how, soon: true });
   const end = Date.now() + how.limitMs;
   for (;;) {
-    const state = await findJob(id);
-    if (!state || state.state === "stopped") return fail("job_stopped");
-    if (state.state === "done") return null;
-    if (state.state === "failed") return fail(asCode(state.failed));
-    const left = end - Date.now();
-    if (left <= 0) return fail("busy");
-    await ended(id, Math.min(left, ASK_AGAIN_MS));
+    // What ends while it is being asked for is heard of all the same.
+    const ear = earFor(id);
+    try {
+      const state = await findJob(id);
+      if (!state || state.state === "stopped") return fail("job_stopped");
+      if (state.state === "done") return null;
+      if (state.state === "failed") return fail(asCode(state.failed));
+      const left = end - Date.now();
+      if (left <= 0) return fail("busy");
+      await ear.heard(Math.min(left, ASK_AGAIN_MS));
+    } finally {
+      ear.close();
+    }
   }
 }
 
@@ -95,14 +102,18 @@ function asCode(text: string | null): FailureCode {
 }
 
 interface Waiting {
+  /** Through which connections it is heard; another pool has ears of its own. */
+  pool: Sql | null;
   ears: Promise<unknown> | null;
   for: Map<number, Set<() => void>>;
 }
 const holder = globalThis as { fastigoJobsWaited?: Waiting };
-const waiting: Waiting = (holder.fastigoJobsWaited ??= { ears: null, for: new Map() });
+const waiting: Waiting = (holder.fastigoJobsWaited ??= { pool: null, ears: null, for: new Map() });
 
-/** Waits until a job is said to have ended, or for so long. */
-function ended(id: number, ms: number): Promise<void> {
+/** Hears from now on which jobs end. */
+async function hearing(): Promise<void> {
+  if (waiting.pool !== db()) waiting.ears = null;
+  waiting.pool = db();
   waiting.ears ??= db()
     .listen("fastigo_job", (payload) => {
       const { job, ended } = JSON.parse(payload) as { job: number; ended?: true };
@@ -111,16 +122,25 @@ function ended(id: number, ms: number): Promise<void> {
     .catch(() => {
       waiting.ears = null;
     });
-  return new Promise((resolve) => {
-    const wakes = waiting.for.get(id) ?? new Set();
-    waiting.for.set(id, wakes);
-    const wake = () => {
-      clearTimeout(timer);
+  await waiting.ears;
+}
+
+/** Hears of the end of one job; `heard` waits for it, or for so long. */
+function earFor(id: number): { heard: (ms: number) => Promise<void>; close: () => void } {
+  const wakes = waiting.for.get(id) ?? new Set();
+  waiting.for.set(id, wakes);
+  let wake!: () => void;
+  const told = new Promise<void>((resolve) => (wake = resolve));
+  wakes.add(wake);
+  return {
+    heard: async (ms) => {
+      let timer: ReturnType<typeof setTimeout>;
+      await Promise.race([told, new Promise((resolve) => (timer = setTimeout(resolve, ms)))]);
+      clearTimeout(timer!);
+    },
+    close: () => {
       wakes.delete(wake);
       if (wakes.size === 0) waiting.for.delete(id);
-      resolve();
-    };
-    const timer = setTimeout(wake, ms);
-    wakes.add(wake);
-  });
+    },
+  };
 }

@@ -91,10 +91,11 @@ export function SavedLooks() {
       {known ? (
         <SaveThis
           classes={known.classes}
-          onSaved={(name) => {
-            setSaid(WORDS.savedNow(name));
+          onSaved={async (name) => {
             setProblem(null);
-            void load();
+            // Nothing moves any more once that is said.
+            await load();
+            setSaid(WORDS.savedNow(name));
           }}
           onProblem={setProblem}
         />
@@ -134,7 +135,7 @@ function SaveThis({
   onProblem,
 }: {
   classes: Known["classes"];
-  onSaved: (name: string) => void;
+  onSaved: (name: string) => Promise<void>;
   onProblem: (sentence: string) => void;
 }) {
   const { store } = useEditor();
@@ -155,7 +156,7 @@ function SaveThis({
           return;
         }
         setName("");
-        onSaved(wanted);
+        await onSaved(wanted);
       }}
     >
       <label htmlFor={id} className="text-[13px] text-quiet">

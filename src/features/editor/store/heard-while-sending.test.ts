@@ -11,7 +11,13 @@ describe("what is heard of while something of one's own is on its way", () => {
     const w = new World();
     const asked: Path[] = [];
     const { store } = w.open("nia", new Disk());
-    return { w, store, asked, listen: (fault: (path: Path) => Fault) => (w.fault = (p) => (asked.push(p), fault(p))) };
+    const listen = (fault: (path: Path) => Fault) => {
+      w.fault = (path) => {
+        asked.push(path);
+        return fault(path);
+      };
+    };
+    return { w, store, asked, listen };
   }
 
   it("is not asked for where it was that", async () => {
