@@ -61,7 +61,7 @@ async function keepWhole(cache, path, later = false) {
     const fresh = await fetch(path, { credentials: "same-origin" });
     if (!fresh.ok || fresh.redirected) return;
     const html = snapshotOf(path) ? "" : await fresh.clone().text();
-    await cache.put(path, fresh);
+    await keep(cache, path, fresh);
     const seen = new Set(partsIn(html));
     for (const part of seen) {
       const kept = await cache.match(part);
@@ -119,8 +119,20 @@ self.addEventListener("fetch", (e) => {
   else if (pathname === "/" && request.mode === "navigate") e.respondWith(home(request));
 });
 
-/** A device that is full keeps nothing more, and shows what has come all the same. */
-const keep = (cache, path, response) => cache.put(path, response.clone()).catch(() => {});
+/**
+ * Keeps what has come, in the place of what was kept before: only once all of it is here, for the network may go in the middle. A device
+ * that is full keeps nothing more, and shows what has come all the same.
+ */
+async function keep(cache, path, response) {
+  try {
+    const { status, statusText, headers } = response;
+    const whole = new Response(await response.clone().blob(), { status, statusText, headers });
+    await cache.delete(path);
+    await cache.put(path, whole);
+  } catch {
+    // It stays as it was.
+  }
+}
 
 async function fromCacheFirst(request, path) {
   const cache = await caches.open(NAME);
@@ -138,10 +150,7 @@ async function fromNetworkFirst(request, path) {
     // Who is no longer let in finds nothing kept either.
     if (response.redirected || response.status === 401 || response.status === 403 || response.status === 404)
       await cache.delete(path);
-    else if (response.ok && response.status === 200) {
-      await cache.delete(path);
-      await keep(cache, path, response);
-    }
+    else if (response.ok && response.status === 200) await keep(cache, path, response);
     return response;
   });
   if (!kept) return asked;
