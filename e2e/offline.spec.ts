@@ -227,6 +227,27 @@ test("a new build replaces what an older one kept: the two do not mix", async ({
     await expect
       .poll(() => page.evaluate(async (at) => Boolean(await caches.match(`/api${new URL(at).pathname}`)), address))
       .toBe(true);
+    // The network goes in the middle of a newer copy: what was kept stays.
+    const cutOff = await page
+      .context()
+      .serviceWorkers()
+      .at(-1)!
+      .evaluate(
+        async (path) => {
+          const worker = globalThis as unknown as {
+            fetch: () => Promise<Response>;
+            fromNetworkFirst: (request: Request, path: string) => Promise<Response>;
+          };
+          const real = worker.fetch;
+          worker.fetch = async () =>
+            new Response(new ReadableStream({ pull: (body) => body.error(new Error("cut off")) }));
+          const { ok } = await worker.fromNetworkFirst(new Request(path), path);
+          worker.fetch = real;
+          return { ok, kept: Boolean(await caches.match(path)) };
+        },
+        `/api${new URL(address).pathname}`,
+      );
+    expect(cutOff).toEqual({ ok: true, kept: true });
     await server.kill();
     await page.goto(address);
     await expect(row(page, "Rope ferry")).toBeVisible();

@@ -127,7 +127,6 @@ async function keep(cache, path, response) {
   try {
     const { status, statusText, headers } = response;
     const whole = new Response(await response.clone().blob(), { status, statusText, headers });
-    await cache.delete(path);
     await cache.put(path, whole);
   } catch {
     // It stays as it was.

@@ -65,7 +65,7 @@ const takes = (accepts, name) =>
 
 /** Gives a file that was packed, or is type; false: it is none, or is asked for otherwise, and the framework answers. */
 export function givePacked(packed, request, response) {
-  if (request.method !== "GET" || request.headers.range || request.headers["if-none-match"]) return false;
+  if (request.method !== "GET" || request.headers.range) return false;
   const file = packed.get(request.url);
   if (!file) return false;
   if (file.whole) {
@@ -78,6 +78,7 @@ export function givePacked(packed, request, response) {
     response.end(file.whole);
     return true;
   }
+  if (request.headers["if-none-match"]) return false;
   const accepts = String(request.headers["accept-encoding"] ?? "");
   const k = WAYS.findIndex((way) => takes(accepts, way.name));
   if (k < 0) return false;

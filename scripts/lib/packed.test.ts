@@ -108,6 +108,8 @@ describe("what pages load", () => {
       kept: "public, max-age=604800",
     });
     expect(answer.bytes.toString()).toBe("letters");
+    // Who has it from when it was asked for each time gets it anew, and asks no more.
+    expect((await ask("/fonts/ridge.woff2", { "if-none-match": 'W/"1"' })).status).toBe(200);
     expect((await ask("/fonts/ridge.woff2", { range: "bytes=0-1" })).status).toBe(299);
     expect((await ask("/fonts/LICENSE-ridge.txt")).status).toBe(299);
   });
