@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
-import { type APIRequestContext, type APIResponse, expect, request as playwrightRequest } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { test } from "./harness/test";
 import sharp from "sharp";
 import { ACCESS, ACTORS, type Answer } from "./access-table";
 import { readWhen } from "../src/core/time/read/read-when";
 import { USUAL_WISHES } from "../src/core/paper/sheets";
-import { assignmentBody } from "./attack/actor";
+import { Actor, assignmentBody, type Reply, signUp } from "./attack/actor";
 import { newEmail, PASSWORD, serverUrl } from "./harness/people";
 import { silence } from "./harness/silence";
 
@@ -34,6 +34,9 @@ const emptyClass = {
   rows: {},
 };
 
+/** What is sent as it is. */
+const OCTETS = { "Content-Type": "application/octet-stream" };
+
 /** Every page and every method of every route below src/app. */
 function routeTree(folder = APP): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -55,28 +58,22 @@ test("every route and page stands in the access table, and nothing else does", (
   expect(routeTree().sort()).toEqual(Object.keys(ACCESS).sort());
 });
 
-async function person(name: string): Promise<APIRequestContext & { id: string; email: string }> {
-  const context = await playwrightRequest.newContext({ baseURL: serverUrl() });
-  const email = newEmail(name);
-  const made = await context.post("/api/account", { data: { displayName: name, email, password: PASSWORD } });
-  return Object.assign(context, { id: ((await made.json()) as { user: { id: string } }).user.id, email });
-}
+const person = (name: string) => signUp(serverUrl(), name);
+const anybody = () => new Actor(serverUrl());
 
 /** A second session of the same person; gives its id, as the account page shows it. */
-async function anotherSession(who: APIRequestContext): Promise<string> {
-  const { email } = (await (await who.get("/api/account/file?as=json")).json()).account as { email: string };
-  const other = await playwrightRequest.newContext({ baseURL: serverUrl() });
-  await other.post("/api/session", { data: { name: email, password: PASSWORD } });
-  const page = await (await who.get("/account")).text();
+async function anotherSession(who: Actor): Promise<string> {
+  const other = anybody();
+  await other.ask("POST", "/api/session", { name: who.email, password: PASSWORD });
+  const page = (await who.ask("GET", "/account")).text;
   const ids = [...page.matchAll(/([0-9a-f]{32})/g)].map((m) => m[1]!);
-  const own = await (await other.get("/account")).text();
+  const own = (await other.ask("GET", "/account")).text;
   expect(ids.length).toBeGreaterThan(1);
   return ids.find((id) => own.includes(id))!;
 }
 
-function answerOf(response: APIResponse): Answer | number {
-  const status = response.status();
-  if (status === 401 || (status >= 300 && status < 400 && /\/sign-in/.test(response.headers().location ?? "")))
+function answerOf({ status, headers }: Reply): Answer | number {
+  if (status === 401 || (status >= 300 && status < 400 && /\/sign-in/.test(headers.get("location") ?? "")))
     return "sign in";
   if (status === 404) return "nothing";
   if (status === 403) return "not yours";
@@ -98,10 +95,11 @@ test("each is answered as the table says, to everybody it could concern", async 
     commenter: await person("Commenter"),
   };
   const { editor, owner, classmate, teacher, otherTeacher, coTeacher, assistant, reader, commenter } = people;
-  const nobody = await playwrightRequest.newContext({ baseURL: serverUrl() });
-  const json = async <T>(response: APIResponse): Promise<T> => (await response.json()) as T;
-  const post = async <T>(who: APIRequestContext, path: string, data?: unknown): Promise<T> =>
-    json<T>(await who.post(path, data === undefined ? {} : { data }));
+  const nobody = anybody();
+  const ask = async <T>(who: Actor, method: string, path: string, data?: unknown): Promise<T> =>
+    (await who.ask(method, path, data)).json as T;
+  const post = <T>(who: Actor, path: string, data?: unknown): Promise<T> => ask<T>(who, "POST", path, data);
+  const get = <T>(who: Actor, path: string): Promise<T> => ask<T>(who, "GET", path);
   await post(otherTeacher, "/api/classes", { name: "Another class" });
   const colleague = await person("Colleague");
   const rubric = {
@@ -134,7 +132,7 @@ test("each is answered as the table says, to everybody it could concern", async 
   /** A class with everybody in it who is in one. */
   async function newClass() {
     const { id: klass } = await post<{ id: string }>(teacher, "/api/classes", { name: "History 8B" });
-    const page = await (await teacher.get(`/classes/${klass}`)).text();
+    const page = (await teacher.ask("GET", `/classes/${klass}`)).text;
     const code = page.match(/data-testid="join-code">([A-Z0-9]+)</)![1]!;
     for (const student of [owner, editor, classmate, reader, commenter])
       await post(student, "/api/classes/join-as-me", { code });
@@ -150,17 +148,17 @@ test("each is answered as the table says, to everybody it could concern", async 
     const { klass, code } = await (names("class") || names("join") || names("[account]") ? newClass() : common);
     const schoolWith = async () => {
       const { id: made } = await post<{ id: string }>(teacher, "/api/schools", { name: "Hollinbank School" });
-      await teacher.patch(`/api/classes/${klass}`, { data: { school: made } });
+      await teacher.ask("PATCH", `/api/classes/${klass}`, { school: made });
       await post(teacher, `/api/schools/${made}/teachers`, { email: colleague.email, role: "teacher" });
       await post(teacher, `/api/schools/${made}/teachers`, { email: "new@hollinbank.example", role: "teacher" });
       return made;
     };
     const joined = async () =>
-      post<{ user: { id: string } }>(
-        await playwrightRequest.newContext({ baseURL: serverUrl() }),
-        "/api/classes/join",
-        { code, displayName: "Pupil", password: PASSWORD },
-      );
+      post<{ user: { id: string } }>(anybody(), "/api/classes/join", {
+        code,
+        displayName: "Pupil",
+        password: PASSWORD,
+      });
     const pupil = names("[account]") ? (await joined()).user.id : "none";
     const illustrated = {
       ...assignmentBody(klass),
@@ -190,10 +188,7 @@ test("each is answered as the table says, to everybody it could concern", async 
         name: "a.png",
         size: own.length,
       });
-      await owner.put(`/api/timelines/${id}/uploads/${upload}/0`, {
-        data: own,
-        headers: { "Content-Type": "application/octet-stream" },
-      });
+      await owner.ask("PUT", `/api/timelines/${id}/uploads/${upload}/0`, own, OCTETS);
       return upload;
     };
     const illustrate = async () =>
@@ -209,11 +204,11 @@ test("each is answered as the table says, to everybody it could concern", async 
       ],
     });
     const publish = async () =>
-      json<{ publication: { address: string } }>(
-        await owner.put(`/api/timelines/${id}/publication`, {
-          data: { visibility: "link", fresh: true, copies: true },
-        }),
-      );
+      ask<{ publication: { address: string } }>(owner, "PUT", `/api/timelines/${id}/publication`, {
+        visibility: "link",
+        fresh: true,
+        copies: true,
+      });
     const address = names("[address]") || names("/publication/") ? (await publish()).publication.address : "none";
     const invite = () => post<{ token: string }>(owner, `/api/timelines/${id}/invitation`, { renew: false });
     const token = names("[token]") || names("/invitation") ? (await invite()).token : "none";
@@ -224,8 +219,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       await expect
         .poll(
           async () =>
-            (await json<{ file: { madeAt: string | null } }>(await owner.get(`/api/files/${begun.file.id}`))).file
-              .madeAt,
+            (await get<{ file: { madeAt: string | null } }>(owner, `/api/files/${begun.file.id}`)).file.madeAt,
         )
         .not.toBeNull();
       return begun.file.id;
@@ -234,8 +228,9 @@ test("each is answered as the table says, to everybody it could concern", async 
       await post(teacher, `/api/classes/${klass}/teachers`, { email: colleague.email, role: "teacher" });
     const asked = async () => {
       await post(owner, `/api/timelines/${id}/questions`, { event: "", text: "Where does it begin?" });
-      const { work } = await json<{ work: { questions: { id: number }[] } }>(
-        await owner.get(`/api/timelines/${id}/changes?after=0`),
+      const { work } = await get<{ work: { questions: { id: number }[] } }>(
+        owner,
+        `/api/timelines/${id}/changes?after=0`,
       );
       return String(work.questions[0]!.id);
     };
@@ -257,11 +252,10 @@ test("each is answered as the table says, to everybody it could concern", async 
     let submission = "";
     if (submitted) {
       await post(owner, `/api/timelines/${id}/submission`);
-      submission = (
-        await json<{ work: { submission: { id: string } } }>(await owner.get(`/api/timelines/${id}/changes?after=0`))
-      ).work.submission.id;
-      await teacher.put(`/api/submissions/${submission}/mark`, { data: { points: 10, comment: "", comments: [] } });
-      if (names("/voice")) await teacher.put(`/api/submissions/${submission}/voice`, { data: voice });
+      submission = (await get<{ work: { submission: { id: string } } }>(owner, `/api/timelines/${id}/changes?after=0`))
+        .work.submission.id;
+      await teacher.ask("PUT", `/api/submissions/${submission}/mark`, { points: 10, comment: "", comments: [] });
+      if (names("/voice")) await teacher.ask("PUT", `/api/submissions/${submission}/voice`, voice);
     }
     return {
       klass,
@@ -297,7 +291,7 @@ test("each is answered as the table says, to everybody it could concern", async 
     return known;
   };
   const wrong: string[] = [];
-  const ask = async (name: string, row: (typeof ACCESS)[string]) => {
+  const askAll = async (name: string, row: (typeof ACCESS)[string]) => {
     const [method, path] = name.split(" ") as [string, string];
     const alters = method !== "GET" && method !== "PAGE";
     const needsSubmission =
@@ -315,7 +309,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       actor: (typeof ACTORS)[number],
       s: Awaited<ReturnType<typeof setUp>>,
     ): Promise<{ got: Answer | number; altered: boolean }> => {
-      const who: APIRequestContext = actor === "nobody" ? nobody : people[actor];
+      const who = actor === "nobody" ? nobody : people[actor];
       const url = path
         .replace(
           "/api/timelines/[id]/editors/[account]",
@@ -360,8 +354,7 @@ test("each is answered as the table says, to everybody it could concern", async 
       if (name === "GET /api/live") {
         // A stream does not end: its head is enough.
         const stop = new AbortController();
-        const cookie = (await who.storageState()).cookies.map((c) => `${c.name}=${c.value}`).join("; ");
-        const response = await fetch(serverUrl() + url, { headers: { cookie }, signal: stop.signal });
+        const response = await fetch(serverUrl() + url, { headers: { cookie: who.cookie }, signal: stop.signal });
         stop.abort();
         return { got: response.status === 401 ? "sign in" : response.ok ? "yes" : response.status, altered: false };
       }
@@ -489,53 +482,41 @@ test("each is answered as the table says, to everybody it could concern", async 
       ].includes(name);
       // These alter or end an account: asked by somebody who is nobody else.
       const spent = /^(PATCH|DELETE|PUT) \/api\/account/.test(name) && actor !== "nobody";
-      const asking = spent
-        ? await person("Spent")
-        : own
-          ? await playwrightRequest.newContext({ baseURL: serverUrl() })
-          : who;
+      const asking = spent ? await person("Spent") : own ? anybody() : who;
       if (name === "POST /api/session")
-        await asking.post("/api/account", { data: { displayName: "S", email: oneTimeName, password: PASSWORD } });
+        await post(asking, "/api/account", { displayName: "S", email: oneTimeName, password: PASSWORD });
       const body = bodies[name];
       const target = name.endsWith("[session]")
         ? `/api/account/sessions/${spent ? await anotherSession(asking) : "none"}`
         : url;
-      const response = await asking.fetch(target, {
-        method: method === "PAGE" ? "GET" : method,
-        maxRedirects: 0,
-        ...(/\[piece\]$|still$/.test(path)
-          ? { data: png, headers: { "Content-Type": "application/octet-stream" } }
-          : body
-            ? { data: body }
-            : {}),
-      });
-      const altered = response.status() < 400 && altersThese;
-      let got = answerOf(response);
+      const reply = /\[piece\]$|still$/.test(path)
+        ? await asking.ask(method, target, png, OCTETS)
+        : await asking.ask(method === "PAGE" ? "GET" : method, target, body);
+      const altered = reply.status < 400 && altersThese;
+      let got = answerOf(reply);
       // A wrong one-time code is refused to everybody alike: the route itself is open.
-      if (name === "POST /api/session/code" && ((await response.json()) as { failed: string }).failed === "code_over")
-        got = "yes";
+      if (name === "POST /api/session/code" && reply.json.failed === "code_over") got = "yes";
       // Who has begun already may begin, but not twice.
-      if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && response.status() === 409) got = "yes";
+      if (/^(POST|PUT) \/api\/assignments\/\[id\]\/group$/.test(name) && reply.status === 409) got = "yes";
       // What has not come back cannot be answered yet: it is asked about by those who may.
-      if (/\/(replies|reviews|moderation)$/.test(path) && response.status() === 409) got = "yes";
+      if (/\/(replies|reviews|moderation)$/.test(path) && reply.status === 409) got = "yes";
       // What was written in has its own history: that is said to those who may.
-      if (name === "POST /api/timelines/[id]/history" && response.status() === 409) got = "yes";
+      if (name === "POST /api/timelines/[id]/history" && reply.status === 409) got = "yes";
       // Nobody reports their own words.
-      if (/\/reports$/.test(name) && response.status() === 409) got = "yes";
+      if (/\/reports$/.test(name) && reply.status === 409) got = "yes";
       // A sign-on that nobody has begun is over for everybody.
-      if (/^(GET \/api\/sign-on\/back|POST \/api\/sign-on\/claim)$/.test(name) && response.status() === 410)
-        got = "yes";
-      if (name === "POST /api/sign-on/out" && response.status() === 400) got = "yes";
+      if (/^(GET \/api\/sign-on\/back|POST \/api\/sign-on\/claim)$/.test(name) && reply.status === 410) got = "yes";
+      if (name === "POST /api/sign-on/out" && reply.status === 400) got = "yes";
       // A link that is over is over for everybody, and what was not begun cannot be ended.
-      if (/^POST \/api\/session\/link\/open$|^PUT \/api\/account\/address$/.test(name) && response.status() === 410)
+      if (/^POST \/api\/session\/link\/open$|^PUT \/api\/account\/address$/.test(name) && reply.status === 410)
         got = "yes";
-      if (name === "PUT /api/account/steps" && response.status() === 409) got = "yes";
+      if (name === "PUT /api/account/steps" && reply.status === 409) got = "yes";
       // A link that asks for nothing says so to everybody alike.
-      if (name === "POST /api/send/[token]" && response.status() === 410) got = "yes";
+      if (name === "POST /api/send/[token]" && reply.status === 410) got = "yes";
       // Whoever comes from no known platform is told so, whoever they are.
-      if (path.startsWith("/api/lti/") && response.status() === 400) got = "yes";
+      if (path.startsWith("/api/lti/") && reply.status === 400) got = "yes";
       // The media of the table is a picture, and only a video has a still: it is asked about by those who may.
-      if (path.endsWith("still") && response.status() === 415) got = "yes";
+      if (path.endsWith("still") && reply.status === 415) got = "yes";
       return { got, altered };
     };
     // Those who are refused are asked first: that alters nothing. Whoever may is asked where others did it before; only where
@@ -563,7 +544,7 @@ test("each is answered as the table says, to everybody it could concern", async 
   const left = Object.entries(ACCESS);
   await Promise.all(
     Array.from({ length: 4 }, async () => {
-      for (let next = left.shift(); next; next = left.shift()) await ask(...next);
+      for (let next = left.shift(); next; next = left.shift()) await askAll(...next);
     }),
   );
   expect(wrong).toEqual([]);
@@ -571,28 +552,21 @@ test("each is answered as the table says, to everybody it could concern", async 
 
 test("a request from another site is refused, whatever cookie comes with it", async () => {
   const nia = await person("Nia");
-  for (const origin of ["https://elsewhere.example", "null", "http://localhost:1"]) {
-    const response = await nia.post("/api/timelines", {
-      data: { title: "x", subject: "" },
-      headers: { Origin: origin },
-    });
-    expect([origin, response.status()]).toEqual([origin, 403]);
-  }
-  expect(
-    (
-      await nia.post("/api/timelines", { data: { title: "x", subject: "" }, headers: { Origin: serverUrl() } })
-    ).status(),
-  ).toBe(200);
+  const statusFrom = async (origin: string) =>
+    (await nia.ask("POST", "/api/timelines", { title: "x", subject: "" }, { Origin: origin })).status;
+  for (const origin of ["https://elsewhere.example", "null", "http://localhost:1"])
+    expect([origin, await statusFrom(origin)]).toEqual([origin, 403]);
+  expect(await statusFrom(serverUrl())).toBe(200);
 });
 
 test("what only its editors may see has no back door", async () => {
   const [nia, stranger] = [await person("Nia"), await person("Stranger")];
-  const { id } = (await (await nia.post("/api/timelines", { data: { title: "x", subject: "" } })).json()) as {
-    id: string;
-  };
-  const { publication } = (await (
-    await nia.put(`/api/timelines/${id}/publication`, { data: { visibility: "only_me", fresh: true } })
-  ).json()) as { publication: { address: string } };
-  expect((await stranger.get(`/t/${publication.address}`)).status()).toBe(404);
-  expect((await nia.get(`/t/${publication.address}`)).status()).toBe(200);
+  const id = await nia.timeline();
+  const { publication } = await nia.must<{ publication: { address: string } }>(
+    "PUT",
+    `/api/timelines/${id}/publication`,
+    { visibility: "only_me", fresh: true },
+  );
+  expect((await stranger.ask("GET", `/t/${publication.address}`)).status).toBe(404);
+  expect((await nia.ask("GET", `/t/${publication.address}`)).status).toBe(200);
 });

@@ -169,7 +169,8 @@ test("a change that fails again and again is set aside with its words, and the l
       body: JSON.stringify({ failed: "broken", sentence: "Something went wrong here, not with you." }),
     });
   });
-  await writeLines(page, ["1604 Cursed ferry", "1931 Last crossing"]);
+  await writeLines(page, ["1604 Cursed ferry"]);
+  await writeLines(page, ["1931 Last crossing"]);
   await expect(page.getByText("One change was not taken by the server and set aside")).toBeVisible({ timeout: 90_000 });
   await saved(page);
   await page.reload();

@@ -1,5 +1,5 @@
 import { ROUTES } from "./routes";
-import { flood, raw, school, signUp } from "./actor";
+import { asIs, flood, raw, school, signUp } from "./actor";
 import { type Attack, expectThat, memoryMb, severalAtOnce } from "./attack";
 
 /** What stands in paths and queries where an id or a number is meant. */
@@ -29,12 +29,9 @@ export const DOORS: Attack[] = [
       const wrong: string[] = [];
       const ask = async (first: string) => {
         asked++;
-        const line = await raw(
-          server.url,
-          `${first} HTTP/1.1\r\nHost: localhost\r\nCookie: ${nia.cookie}\r\nContent-Length: 2\r\nContent-Type: application/json\r\nConnection: close\r\n\r\n{}`,
-        );
-        const status = Number(line.split(" ")[1] ?? 0);
-        if (status === 0 || status >= 500) wrong.push(`${first}: ${line.slice(0, 40)}`);
+        const [method, path] = first.split(" ") as [string, string];
+        const status = await asIs(server.url, method, path, nia.cookie);
+        if (status === 0 || status >= 500) wrong.push(`${first}: ${status}`);
       };
       // Each of them once: where an address names one thing only, the second way of asking is the same for all that is odd.
       const asks = new Set<string>();

@@ -1,4 +1,5 @@
 import { type Browser, type BrowserContext, expect, type Page } from "@playwright/test";
+import { warmBrowser } from "./warm";
 
 export const PASSWORD = "over-the-ambrel";
 export const serverUrl = () => process.env.E2E_URL ?? "http://localhost:3000";
@@ -15,29 +16,18 @@ export interface Person {
   page: Page;
 }
 
-/** A browser of somebody's own, on a server. */
-async function ownBrowser(browser: Browser, url: string): Promise<BrowserContext> {
-  return browser.newContext({
-    baseURL: url,
-    viewport: { width: 1280, height: 800 },
-    reducedMotion: "reduce",
-    permissions: ["clipboard-read", "clipboard-write"],
-  });
-}
-
 /** A new person in a browser of their own, signed in. Journeys that are about signing up use the form. */
 export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
-  const context = await ownBrowser(browser, url);
+  const { context, page } = await warmBrowser(browser, url);
   const email = newEmail(name);
   const made = await context.request.post("/api/account", { data: { displayName: name, email, password: PASSWORD } });
   expect(made.status()).toBe(200);
-  return { name, email, context, page: await context.newPage() };
+  return { name, email, context, page };
 }
 
 /** The same, by the form. */
 export async function signUpByForm(browser: Browser, name: string): Promise<Person> {
-  const context = await ownBrowser(browser, serverUrl());
-  const page = await context.newPage();
+  const { context, page } = await warmBrowser(browser, serverUrl());
   const email = newEmail(name);
   await page.goto("/sign-up");
   await page.getByLabel("Display name").fill(name);
@@ -66,14 +56,12 @@ export async function newTimelineByForm(page: Page, title: string): Promise<stri
   return page.url();
 }
 
-/** Writes events in the ledger's line, one after the other. */
+/** Writes events in the ledger's line: a list, as it is pasted there, is one change. */
 export async function writeLines(page: Page, lines: string[]): Promise<void> {
   const line = page.getByTestId("next-event");
-  for (const text of lines) {
-    await line.fill(text);
-    await line.press("Enter");
-    await expect(line).toHaveValue("");
-  }
+  await line.fill(lines.join("\n"));
+  await line.press("Enter");
+  await expect(line).toHaveValue("");
 }
 
 /** A new person in the editor of a timeline of theirs with some events, written in its line. */

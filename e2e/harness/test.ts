@@ -1,4 +1,6 @@
 import { test as base } from "@playwright/test";
+import { serverUrl } from "./people";
+import { isFree, leave } from "./warm";
 
 /**
  * A journey that closes what it opened: a page that is left open goes on listening, drawing and asking, for as long as the run lasts, and
@@ -8,10 +10,7 @@ export const test = base.extend<{ closed: undefined }>({
   closed: [
     async ({ browser }, use) => {
       await use(undefined);
-      for (const context of browser.contexts()) {
-        for (const one of [...context.pages(), context]) await one.unrouteAll({ behavior: "ignoreErrors" });
-        await context.close();
-      }
+      for (const context of browser.contexts()) if (!isFree(context)) await leave(context, serverUrl());
     },
     { auto: true },
   ],
