@@ -2,7 +2,7 @@ import { cell, stand } from "./harness/ledger";
 import { readFileSync } from "node:fs";
 import { expect } from "@playwright/test";
 import { test } from "./harness/test";
-import { newPerson, newTimeline, PASSWORD, saved, writeLines } from "./harness/people";
+import { newPerson, newTimeline, PASSWORD, saved, writeLines, visitor } from "./harness/people";
 
 test("an account is looked after by its person: name, password, sessions, everything as a file, the end", async ({
   browser,
@@ -13,8 +13,7 @@ test("an account is looked after by its person: name, password, sessions, everyt
   await writeLines(page, ["14 Nov 1872 The flood"]);
   await saved(page);
   // The same person at another machine.
-  const other = await browser.newContext({ baseURL: new URL(page.url()).origin });
-  const elsewhere = await other.newPage();
+  const elsewhere = await visitor(browser);
   await elsewhere.goto("/sign-in");
   await elsewhere.getByLabel("E-mail or sign-in name").fill(nia.email);
   await elsewhere.getByLabel("Password").fill(PASSWORD);

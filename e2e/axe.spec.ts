@@ -3,11 +3,11 @@ import { expect } from "@playwright/test";
 import { nothingFound } from "./harness/axe";
 import { test } from "./harness/test";
 import { cell, stand, writeCell } from "./harness/ledger";
-import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { chartButton, newPerson, newTimeline, saved, writeLines, visitor } from "./harness/people";
 
 test("axe finds nothing on any screen, at laptop and phone size", async ({ browser }) => {
   test.setTimeout(900_000);
-  const anybody = await (await browser.newContext({ baseURL: process.env.E2E_URL! })).newPage();
+  const anybody = await visitor(browser);
   for (const path of [
     "/",
     "/sign-in",

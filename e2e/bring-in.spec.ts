@@ -3,7 +3,7 @@ import { fileURLToPath } from "node:url";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { cell, row } from "./harness/ledger";
-import { chartButton, invited, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { chartButton, invited, newPerson, newTimeline, saved, writeLines, visitor } from "./harness/people";
 
 test("a table with mixed dates is pasted, mended and brought in as one change, and taken out by one undo", async ({
   browser,
@@ -66,7 +66,7 @@ test("a table with mixed dates is pasted, mended and brought in as one change, a
   await dialog.getByLabel(/Anyone with the link/).check();
   await dialog.getByRole("button", { name: "Publish" }).click();
   const link = await dialog.getByLabel("Link to the published page").inputValue();
-  const nobody = await (await browser.newContext()).newPage();
+  const nobody = await visitor(browser);
   await nobody.goto(`${link}#chart`);
   await expect(nobody.getByRole("button", { name: /Winter relief fund, event 3 of 5/ })).toBeVisible();
   await expect(nobody.getByRole("button", { name: /Viaduct tested, event 4 of 5/ })).toBeVisible();

@@ -1,7 +1,7 @@
 import { type Browser, expect, type Locator, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { cell, stand } from "./harness/ledger";
-import { chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { chartButton, newPerson, newTimeline, saved, writeLines, visitor } from "./harness/people";
 
 const LINES = [
   "about 1604 Rope ferry #crossing",
@@ -171,6 +171,7 @@ test("an empty place is tapped: an event there with the date the zoom allows, or
   await expect(sheet).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(rows).toHaveCount(4);
+  await expect(chartButton(page, /event 3 of 3$/)).toBeVisible();
 
   // What was said of it without a title is not lost with it. (Beside the last tap: two on one spot are one gesture.)
   await page.mouse.click((ferry.x + bridge.x) / 2 + 70, box.y + box.height - 90);
@@ -302,9 +303,7 @@ test("a sign, lines, marks of one's own and the first view reach the reader, who
   await page.getByLabel(/Everybody/).check();
   await page.getByRole("button", { name: "Publish" }).click();
   const link = await page.getByLabel("Link to the published page").inputValue();
-  const nobody = await (
-    await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })
-  ).newPage();
+  const nobody = await visitor(browser);
   const failed: string[] = [];
   nobody.on("console", (m) => m.type() === "error" && failed.push(m.text()));
   await nobody.goto(`${link}#chart`);

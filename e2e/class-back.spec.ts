@@ -5,7 +5,7 @@ import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
 import { school } from "./attack/actor";
 import { browserOf } from "./harness/classes";
-import { chartButton, newPerson, saved, serverUrl, writeLines } from "./harness/people";
+import { chartButton, newPerson, saved, serverUrl, writeLines, visitor } from "./harness/people";
 import { openSheet } from "./harness/ledger";
 
 test("a class goes into the archive of its teacher and comes back: works, pictures, marks; a student comes in with a new slip", async ({
@@ -81,7 +81,7 @@ test("a class goes into the archive of its teacher and comes back: works, pictur
   await expect(reed.page.getByText(receipt.hash.slice(0, 8)).first()).toBeVisible();
 
   // The student comes in here with the new slip, and has work and mark.
-  const again = await (await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" })).newPage();
+  const again = await visitor(browser);
   await again.goto("/sign-in");
   await again.getByRole("link", { name: "Set a new password" }).click();
   await again.getByLabel("Sign-in name", { exact: true }).fill(slip.match(/nia-\d+/)![0]);

@@ -1,6 +1,7 @@
+import { warmBrowser } from "./harness/warm";
 import { type Browser, type BrowserContext, expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
-import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
+import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines, visitor } from "./harness/people";
 
 /** Everything a browser was sent, to be searched for what it must not know. */
 function recordAll(context: BrowserContext): { text: () => Promise<string> } {
@@ -17,13 +18,8 @@ async function joinClass(
   code: string,
   name: string,
 ): Promise<{ context: BrowserContext; page: Page; signInName: string; received: { text: () => Promise<string> } }> {
-  const context = await browser.newContext({
-    baseURL: serverUrl(),
-    viewport: { width: 1280, height: 800 },
-    reducedMotion: "reduce",
-  });
+  const { context, page } = await warmBrowser(browser, serverUrl());
   const received = recordAll(context);
-  const page = await context.newPage();
   await page.goto("/");
   await page.getByRole("link", { name: "Join a class" }).click();
   await page.getByLabel("Code of the class").fill(code);
@@ -256,7 +252,7 @@ test("a class, an assignment, three students, submitted, marked and returned", a
   const row = desk.getByRole("listitem").filter({ hasText: obi.signInName });
   await row.getByRole("button", { name: "Password lost" }).click();
   const oneTime = (await row.getByRole("status").innerText()).match(/code ([a-z0-9]{10})/)![1]!;
-  const again = await (await browser.newContext({ baseURL: serverUrl() })).newPage();
+  const again = await visitor(browser);
   await again.goto("/sign-in");
   await again.getByRole("link", { name: "Set a new password" }).click();
   await expect(again.getByRole("heading", { name: "New password" })).toBeVisible();
@@ -278,15 +274,14 @@ test("without a class: a frozen, dated copy by its own link and as a file, whate
   await nia.page.getByRole("button", { name: "Make a frozen copy" }).click();
   const copy = nia.page.getByTestId("frozen-copy");
   const link = await copy.getByLabel(/^Frozen/).inputValue();
-  const visitor = await browser.newContext();
-  const file = async () => (await visitor.request.get(`${link}/file`)).text();
+  const page = await visitor(browser);
+  const file = async () => (await page.request.get(`${link}/file`)).text();
   const before = await file();
   expect(before).toContain("Rope ferry");
   await nia.page.keyboard.press("Escape");
   await writeLines(nia.page, ["1931 Last crossing"]);
   await saved(nia.page);
   expect(await file()).toBe(before);
-  const page = await visitor.newPage();
   await page.goto(link);
   await expect(page.getByText(/^A frozen copy of/)).toBeVisible();
   await page.getByRole("link", { name: "Open the chart" }).first().click();
@@ -294,6 +289,6 @@ test("without a class: a frozen, dated copy by its own link and as a file, whate
   await nia.page.getByRole("button", { name: "Share" }).click();
   await copy.getByRole("button", { name: "Close the link" }).click();
   await expect(copy).toHaveCount(0);
-  expect((await visitor.request.get(link)).status()).toBe(410);
-  expect((await visitor.request.get(`${link}/file`)).status()).toBe(404);
+  expect((await page.request.get(link)).status()).toBe(410);
+  expect((await page.request.get(`${link}/file`)).status()).toBe(404);
 });

@@ -5,7 +5,7 @@ import { startForeignPage } from "../scripts/lib/foreign-page.mjs";
 import { embedCode } from "../src/core/published/embed-code";
 import { type Actor, signUp } from "./attack/actor";
 import { openSheet } from "./harness/ledger";
-import { newPerson, newTimeline, saved, serverUrl, startedWith, writeLines } from "./harness/people";
+import { newPerson, newTimeline, saved, serverUrl, startedWith, writeLines, visitor } from "./harness/people";
 
 const share = (page: Page) => page.getByRole("button", { name: "Share" }).click();
 const published = (page: Page) => page.getByRole("region", { name: "Publish" });
@@ -26,7 +26,7 @@ test("with a password, from a day on, taken back while it is open: a reader is t
   await page.getByRole("button", { name: "Publish", exact: true }).click();
   const link = await linkOf(page);
 
-  const reader = await (await browser.newContext()).newPage();
+  const reader = await visitor(browser);
   await reader.goto(link);
   await expect(reader.getByRole("heading", { name: "This timeline has a password" })).toBeVisible();
   await reader.getByLabel("Password").fill("short night flood");
@@ -103,7 +103,7 @@ test("who publishes while the last words are on their way publishes those too; a
   const link = await linkOf(page);
   await expect(waits).toBeHidden();
   expect(sent).toEqual(["PUT"]);
-  const reader = await (await browser.newContext()).newPage();
+  const reader = await visitor(browser);
   await reader.goto(`${link}#read`);
   await expect(reader.locator("#read")).toContainText("Stone bridge");
 });
@@ -132,7 +132,7 @@ test("what has changed since is shown before it is published; the link has a wor
   await page.getByLabel(/A word of your choice/).fill(`  ${word.toUpperCase()} !`);
   await page.getByRole("button", { name: "Use this word" }).click();
   await expect(page.getByLabel("Link to the published page")).toHaveValue(new RegExp(`/t/${word}$`));
-  const reader = await (await browser.newContext()).newPage();
+  const reader = await visitor(browser);
   for (const link of [first, await linkOf(page)]) {
     await reader.goto(link);
     await expect(reader.getByRole("heading", { name: "The flood" }).first()).toBeVisible();
@@ -265,7 +265,7 @@ test("in another site's page: where its author allows it, in every way, and no f
     { id: "reading", heading: "Reading", text: "", code: code("read", true) },
     { id: "practice", heading: "Practice", text: "", code: code("practice") },
   ]);
-  const reader = await (await browser.newContext()).newPage();
+  const reader = await visitor(browser);
   const frame = (id: string) => reader.frameLocator(`#${id} iframe`);
   const oembed = async () =>
     it.owner.ask("GET", `/oembed?url=${encodeURIComponent(it.page)}&maxwidth=500&maxheight=300`);

@@ -1,7 +1,7 @@
 import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { readWhen } from "../src/core/time/read/read-when";
-import { newPerson, serverUrl } from "./harness/people";
+import { newPerson, serverUrl, visitor } from "./harness/people";
 
 const EVENTS: [when: string, title: string, category: string, tags: string[]][] = [
   ["1604", "Rope ferry", "a", ["boats"]],
@@ -151,7 +151,7 @@ test("the chart is filtered by words, tag and key; the address leads others to w
   await expect(page).toHaveURL(/\?words=l&hide=a#chart$/);
   const address = page.url();
 
-  const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const other = await visitor(browser);
   await other.goto(address);
   const there = other.locator(".chart-live").getByRole("button", { name: /^\d{4}, / });
   await expect(there).toHaveCount(3);

@@ -1,3 +1,4 @@
+import { browserOf } from "./harness/classes";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { type Actor, school } from "./attack/actor";
@@ -16,11 +17,7 @@ async function desk(
     await p.must("POST", `/api/timelines/${timeline}/submission`);
     timelines.push(timeline);
   }
-  const context = await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" });
-  await context.addCookies(
-    s.teacher.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-  );
-  const page = await context.newPage();
+  const page = await browserOf(browser, s.teacher);
   await page.goto(`/assignments/${s.assignment}`);
   await page.getByRole("link", { name: "Nia" }).click();
   await expect(page.getByRole("complementary", { name: "Marking" })).toBeVisible();
@@ -148,11 +145,7 @@ test("a comment is spoken, with its words; the group hears it when the work come
   await marking.getByRole("button", { name: "Return this" }).click();
   await expect(marking.getByText(/^Returned/)).toBeVisible();
   expect((await nia.ask("GET", src)).status).toBe(200);
-  const context = await browser.newContext({ baseURL: serverUrl(), viewport: { width: 1280, height: 800 } });
-  await context.addCookies(
-    nia.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-  );
-  const own = await context.newPage();
+  const own = await browserOf(browser, nia);
   await own.goto(`/timelines/${timelines[0]}`);
   await own.getByRole("button", { name: /^Returned/ }).click();
   const heard = own.getByLabel("Spoken comment");

@@ -2,7 +2,7 @@ import { type Browser, expect, type Locator } from "@playwright/test";
 import { test } from "./harness/test";
 import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
-import { chartButton, newTimeline, saved, serverUrl, startedWith, writeLines } from "./harness/people";
+import { chartButton, newTimeline, saved, serverUrl, startedWith, writeLines, visitor } from "./harness/people";
 
 const started = (browser: Browser) => startedWith(browser, "The crossing", ["1872 Flood", "1931 Last ferry"]);
 
@@ -101,7 +101,7 @@ test("a picture is cut and turned: editor and readers see the part, the whole st
   await page.getByRole("button", { name: "Publish", exact: true }).click();
   const link = await page.getByLabel("Link to the published page").inputValue();
   await page.keyboard.press("Escape");
-  const reader = await (await browser.newContext()).newPage();
+  const reader = await visitor(browser);
   await reader.goto(`${link}#read`);
   const shown = reader.locator("#read figure img, .events figure img").first();
   const path = new URL((await shown.getAttribute("src"))!, link).href;

@@ -2,7 +2,7 @@ import { type Browser, expect } from "@playwright/test";
 import { test } from "./harness/test";
 import sharp from "sharp";
 import { openSheet, row } from "./harness/ledger";
-import { saved, startedWith } from "./harness/people";
+import { saved, startedWith, visitor } from "./harness/people";
 
 const started = (browser: Browser, lines: string[]) => startedWith(browser, "A journey", lines);
 
@@ -167,8 +167,7 @@ test("readers have the map too: a list without a script, a map over it with one,
   await plain.goto(link);
   await expect(plain.getByRole("region", { name: "Map" }).getByRole("listitem")).toHaveCount(3);
 
-  const context = await browser.newContext({ reducedMotion: "reduce" });
-  const reader = await context.newPage();
+  const reader = await visitor(browser);
   const faults: string[] = [];
   reader.on("console", (m) => m.type() === "error" && faults.push(m.text()));
   const asked: string[] = [];
@@ -295,7 +294,7 @@ test("a picture is the map of the timeline: events set on it, tied to the world 
   await page.getByRole("button", { name: "Share" }).click();
   await page.getByRole("radio", { name: /Anyone with the link/ }).check();
   await page.getByRole("button", { name: "Publish", exact: true }).click();
-  const reader = await (await browser.newContext({ reducedMotion: "reduce" })).newPage();
+  const reader = await visitor(browser);
   await reader.goto(`${await page.getByLabel("Link to the published page").inputValue()}#map`);
   const region = reader.getByRole("region", { name: "Map" });
   const shown = region.locator(".earth:not([hidden])");

@@ -1,6 +1,6 @@
 import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
-import { chartButton, saved, serverUrl, writeLines } from "./harness/people";
+import { chartButton, saved, serverUrl, writeLines, visitor } from "./harness/people";
 
 /** Opens a link of the course as one of its people: in a window of its own, of another site. */
 async function comeFrom(page: Page, line: string, name: string): Promise<Page> {
@@ -13,9 +13,9 @@ async function comeFrom(page: Page, line: string, name: string): Promise<Page> {
 test("from a learning platform of another site: the teacher opens the course, links an assignment, brings its people in, and points go back", async ({
   browser,
 }) => {
-  const teacher = await (await browser.newContext({ reducedMotion: "reduce" })).newPage();
+  const teacher = await visitor(browser);
   // A student cannot come before the teacher has opened it.
-  const early = await (await browser.newContext()).newPage();
+  const early = await visitor(browser);
   const refused = await comeFrom(early, "Fastigo", "Ada Byron");
   await expect(refused.getByText("Your teacher has to open this course in Fastigo once")).toBeVisible();
 
@@ -40,7 +40,7 @@ test("from a learning platform of another site: the teacher opens the course, li
   await choice.getByRole("button", { name: "Back to the school's platform" }).click();
   await expect(choice.getByRole("heading", { name: "Linked" })).toBeVisible();
 
-  const student = await (await browser.newContext({ reducedMotion: "reduce" })).newPage();
+  const student = await visitor(browser);
   const ada = await comeFrom(student, "Crossing project", "Ada Byron");
   await expect(ada.getByRole("heading", { name: "Crossing project" }).first()).toBeVisible();
   expect(new URL(ada.url()).origin).toBe(serverUrl());

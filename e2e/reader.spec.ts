@@ -1,7 +1,7 @@
 import { expect, type Browser, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import sharp from "sharp";
-import { newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { newPerson, newTimeline, saved, writeLines, visitor } from "./harness/people";
 
 const LINES = [
   "1604 Rope ferry licensed",
@@ -51,8 +51,7 @@ test.beforeAll(async ({ browser }) => {
 });
 
 /** Somebody who follows the link, on a laptop. */
-const laptop = async (browser: Browser) =>
-  (await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })).newPage();
+const laptop = (browser: Browser) => visitor(browser);
 const sheetOf = (page: Page) => page.locator("article.hung");
 const title = (page: Page) => sheetOf(page).getByRole("heading", { level: 2 });
 const event = (page: Page, name: RegExp) => page.locator(".chart-live").getByRole("button", { name }).first();

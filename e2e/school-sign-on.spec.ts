@@ -1,7 +1,8 @@
-import { type Browser, expect, type Page } from "@playwright/test";
+import { warmBrowser } from "./harness/warm";
+import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import postgres from "postgres";
-import { newPerson, newTimeline, PASSWORD, serverUrl } from "./harness/people";
+import { newPerson, newTimeline, PASSWORD, serverUrl, visitor } from "./harness/people";
 
 async function inDatabase<T>(ask: (sql: postgres.Sql) => Promise<T>): Promise<T> {
   const sql = postgres(process.env.E2E_DATABASE!, { max: 1 });
@@ -11,9 +12,6 @@ async function inDatabase<T>(ask: (sql: postgres.Sql) => Promise<T>): Promise<T>
     await sql.end();
   }
 }
-
-const visitor = async (browser: Browser) =>
-  (await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" })).newPage();
 
 /** Comes through the school's accounts as one of its people. */
 async function through(page: Page, name: string, at = "/sign-in"): Promise<void> {
@@ -82,8 +80,7 @@ test("from nothing to the class: the teacher comes first, then a pupil, and sign
 });
 
 test("signing out at the school signs out here, where a page stands open", async ({ browser }) => {
-  const context = await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" });
-  const here = await context.newPage();
+  const { context, page: here } = await warmBrowser(browser, serverUrl());
   await through(here, "Bo Reed");
   await expect(here.getByText("Bo R.").first()).toBeVisible();
   await newTimeline(here, "Weirs");

@@ -3,7 +3,7 @@ import { nothingFound } from "./harness/axe";
 import { test } from "./harness/test";
 import { readFile } from "node:fs/promises";
 import { classOf, shortAssignment } from "./harness/classes";
-import { chartButton, newPerson, type Person, saved, serverUrl, writeLines } from "./harness/people";
+import { chartButton, newPerson, type Person, saved, writeLines, visitor } from "./harness/people";
 
 const dialog = (page: Page, name: string) => page.getByRole("dialog", { name });
 
@@ -48,7 +48,7 @@ test("students come out of a list with slips, sign in with their code, and a col
   await expect(desk.getByText(`${signInName} · has not come in yet`)).toBeVisible();
 
   // Ada comes in the first time, and from then on by her password.
-  const ada = await (await browser.newContext({ baseURL: serverUrl() })).newPage();
+  const ada = await visitor(browser);
   await ada.goto("/sign-in");
   await ada.getByRole("link", { name: "Set a new password" }).click();
   await ada.getByLabel("Sign-in name", { exact: true }).fill(signInName);

@@ -1,7 +1,7 @@
 import { expect } from "@playwright/test";
 import { nothingFound } from "./harness/axe";
 import { test } from "./harness/test";
-import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
+import { newEmail, newPerson, newTimeline, PASSWORD, saved, writeLines, visitor } from "./harness/people";
 
 test("a school is made, its teachers come by e-mail and by letter, a class belongs to it, and what is published to it is seen by all of it", async ({
   browser,
@@ -30,7 +30,7 @@ test("a school is made, its teachers come by e-mail and by letter, a class belon
   await expect(desk.getByRole("region", { name: "Teachers" }).getByRole("listitem")).toHaveCount(3);
   await desk.goto("/mailbox");
   const letter = await desk.getByText(/\/schools\/join\//).innerText();
-  const fern = await (await browser.newContext({ baseURL: serverUrl() })).newPage();
+  const fern = await visitor(browser);
   await fern.goto(new URL(letter.match(/http\S+/)![0]).pathname);
   // Whoever has no account signs up, and comes back to the invitation.
   await fern.getByRole("link", { name: "Sign up" }).first().click();

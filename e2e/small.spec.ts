@@ -1,3 +1,4 @@
+import { browserOf } from "./harness/classes";
 import { cell } from "./harness/ledger";
 import { expect } from "@playwright/test";
 import { test } from "./harness/test";
@@ -76,11 +77,7 @@ test("the assignment form asks once which number is the day, and a date in the o
 }) => {
   const s = await school(serverUrl());
   const pageOf = async (who: Actor) => {
-    const context = await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" });
-    await context.addCookies(
-      who.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-    );
-    return context.newPage();
+    return browserOf(browser, who);
   };
   const page = await pageOf(s.teacher);
   await page.goto(`/classes/${s.klass}/new-assignment`);

@@ -3,7 +3,7 @@ import { test } from "./harness/test";
 import postgres from "postgres";
 import { classOf } from "./harness/classes";
 import { openSheet } from "./harness/ledger";
-import { newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
+import { newEmail, newPerson, newTimeline, PASSWORD, saved, writeLines, visitor } from "./harness/people";
 
 const together = (page: Page) => page.getByRole("dialog").getByRole("region", { name: "Work on it together" });
 const comments = (page: Page) => page.getByRole("complementary", { name: "Comments" });
@@ -36,7 +36,7 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
     .first()
     .innerText();
   await box.close();
-  const obi = await (await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" })).newPage();
+  const obi = await visitor(browser);
   await obi.goto(letter.match(/\/join\/[\w-]+/)![0]);
   await expect(obi.getByRole("heading", { name: "How the Ambrel was crossed" })).toBeVisible();
   await expect(obi.getByText("Nia invites you to this timeline. You may read and comment.")).toBeVisible();

@@ -2,15 +2,10 @@ import { readFileSync } from "node:fs";
 import { expect } from "@playwright/test";
 import { test } from "./harness/test";
 import { row } from "./harness/ledger";
-import { chartButton, newEmail, PASSWORD, serverUrl, writeLines } from "./harness/people";
+import { chartButton, newEmail, PASSWORD, serverUrl, writeLines, visitor } from "./harness/people";
 
 test("one tries it without an account, finds it again, signs up, and all of it is there", async ({ browser }) => {
-  const context = await browser.newContext({
-    baseURL: serverUrl(),
-    viewport: { width: 1280, height: 800 },
-    reducedMotion: "reduce",
-  });
-  const page = await context.newPage();
+  const page = await visitor(browser);
   const sent: string[] = [];
   page.on("request", (r) => {
     if (r.method() !== "GET" && r.url().includes("/api/")) sent.push(`${r.method()} ${r.url()}`);
@@ -40,7 +35,7 @@ test("one tries it without an account, finds it again, signs up, and all of it i
   await page.getByRole("button", { name: "Share" }).click();
   await expect(page.getByRole("dialog")).toContainText("need an account");
   // A second tab does not write over it.
-  const second = await context.newPage();
+  const second = await page.context().newPage();
   await second.goto("/try");
   await expect(second.getByText(/open in another tab of this browser/)).toBeVisible();
   await second.close();

@@ -2,7 +2,7 @@ import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { generateSync } from "otplib";
 import postgres from "postgres";
-import { newPerson, newTimeline, PASSWORD, serverUrl, signUpByForm } from "./harness/people";
+import { newPerson, newTimeline, PASSWORD, signUpByForm, visitor } from "./harness/people";
 
 /** Somebody who keeps the site, at their page of letters. */
 async function keeper(browser: Parameters<typeof newPerson>[0]): Promise<Page> {
@@ -19,9 +19,6 @@ async function linkTo(page: Page, email: string, subject: string): Promise<strin
   const letter = page.getByTestId("letter").filter({ hasText: email }).filter({ hasText: subject }).first();
   return (await letter.innerText()).match(/https?:\/\/[^/\s]+(\/\S+)/)![1]!;
 }
-
-const visitor = async (browser: Parameters<typeof newPerson>[0]) =>
-  (await browser.newContext({ baseURL: serverUrl(), reducedMotion: "reduce" })).newPage();
 
 test("who has forgotten the password signs in by a link from a letter, and their address is proven by it", async ({
   browser,

@@ -1,5 +1,6 @@
 import { type Browser, expect, type Page } from "@playwright/test";
 import type { Actor } from "../attack/actor";
+import { warmBrowser } from "./warm";
 import { newPerson, type Person, serverUrl } from "./people";
 
 /** A class by its teacher, with as many students who have accounts as there are names. */
@@ -42,13 +43,9 @@ export async function shortAssignment(ward: Person, klass: string, options: obje
 
 /** Somebody who is signed in already, in a browser of their own. */
 export async function browserOf(browser: Browser, actor: Actor): Promise<Page> {
-  const context = await browser.newContext({
-    baseURL: serverUrl(),
-    viewport: { width: 1280, height: 800 },
-    reducedMotion: "reduce",
-  });
+  const { context, page } = await warmBrowser(browser, serverUrl());
   await context.addCookies(
     actor.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
   );
-  return context.newPage();
+  return page;
 }

@@ -25,7 +25,11 @@ export async function newPerson(browser: Browser, name: string, url = serverUrl(
   return { name, email, context, page };
 }
 
-/** The same, by the form. */
+/** Somebody who is not signed in, in a browser of their own. */
+export const visitor = async (browser: Browser, url = serverUrl()): Promise<Page> =>
+  (await warmBrowser(browser, url)).page;
+
+/** A new person, by the form. */
 export async function signUpByForm(browser: Browser, name: string): Promise<Person> {
   const { context, page } = await warmBrowser(browser, serverUrl());
   const email = newEmail(name);
