@@ -39,9 +39,8 @@ function labelsOf(scene: Scene, upright = false): { rest: Shape[]; labels: Shape
 
 interface Case {
   name: string;
-  full: string;
-  forwards: string;
-  backwards: string;
+  /** The chart, and its words alone in two orders: as SVG. */
+  drawn: string[];
   width: number;
   height: number;
   boxes: { text: string; x: number; y: number; w: number; h: number }[];
@@ -83,13 +82,19 @@ function cased(name: string, chart: Chart, zoomedAt: number | null = null): Case
   const view = zoomedAt === null ? wholeView(g) : zoomed(g, wholeView(g), zoomedAt, 5);
   const { scene } = drawView(chart, view, "at rest", null);
   const { rest, labels } = labelsOf(scene, chart.laid.layout.upright);
-  const svg = (shapes: Shape[]) => toSvg({ ...scene, shapes }, { pictureUrl: () => null, ground: true, style: "FONT" });
-  // What the words look like with nothing but their own grounds: in two orders, so that one label over another shows.
+  const svg = (shapes: Shape[], prefix: string) =>
+    toSvg(
+      { ...scene, shapes: shapes.filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3")) },
+      { pictureUrl: () => null, ground: true, prefix },
+    );
   return {
     name,
-    full: svg(scene.shapes.filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
-    forwards: svg([...rest, ...labels.flat()].filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
-    backwards: svg([...rest, ...labels.reverse().flat()].filter((s) => !(s.kind === "area" && s.fill === "#F1F4F3"))),
+    // What the words look like with nothing but their own grounds: in two orders, so that one label over another shows.
+    drawn: [
+      svg(scene.shapes, "full"),
+      svg([...rest, ...labels.flat()], "forwards"),
+      svg([...rest, ...labels.reverse().flat()], "backwards"),
+    ],
     width: scene.width,
     height: scene.height,
     boxes: scene.shapes.flatMap((s) => {
@@ -121,32 +126,34 @@ test(`no word is struck through or covered in ${TIMELINES} seeded timelines, nor
       ...(await page.evaluate(async (list) => {
         const { font } = window as unknown as { font: string };
         const found: string[] = [];
-        const pixels = async (svg: string, w: number, h: number) => {
+        /** Drawings below each other in one picture, which reads the type once; how high each has room. */
+        const pixels = async (drawn: string[], width: number, room: number) => {
+          const below = drawn.map((d, k) => d.replace("<svg ", `<svg y="${k * room}" `)).join("");
+          const size = `width="${width}" height="${room * drawn.length}"`;
+          const all = `<svg xmlns="http://www.w3.org/2000/svg" ${size}><style>${font}</style>${below}</svg>`;
           const image = new Image();
-          image.src = URL.createObjectURL(new Blob([svg.replace("FONT", font)], { type: "image/svg+xml" }));
+          image.src = URL.createObjectURL(new Blob([all], { type: "image/svg+xml" }));
           await image.decode();
           const canvas = document.createElement("canvas");
-          canvas.width = w;
-          canvas.height = h;
+          canvas.width = width;
+          canvas.height = room * drawn.length;
           const ctx = canvas.getContext("2d", { willReadFrequently: true })!;
           ctx.drawImage(image, 0, 0);
           URL.revokeObjectURL(image.src);
           return ctx;
         };
         for (const c of list) {
-          const [full, ...alone] = await Promise.all(
-            [c.full, c.forwards, c.backwards].map((s) => pixels(s, c.width, c.height)),
-          );
+          const room = Math.ceil(c.height);
+          const seen = await pixels(c.drawn, c.width, room);
           for (const b of c.boxes) {
             const [x, y] = [Math.max(0, Math.ceil(b.x)), Math.max(0, Math.ceil(b.y))];
             const w = Math.min(Math.floor(b.x + b.w), c.width) - x;
             const h = Math.min(Math.floor(b.y + b.h), c.height) - y;
             if (w <= 1 || h <= 1) continue;
-            const is = full!.getImageData(x, y, w, h).data;
-            for (const other of alone) {
-              const should = other.getImageData(x, y, w, h).data;
+            const [is, ...alone] = c.drawn.map((_, k) => seen.getImageData(x, k * room + y, w, h).data);
+            for (const should of alone) {
               let worst = 0;
-              for (let k = 0; k < is.length; k++) worst = Math.max(worst, Math.abs(is[k]! - should[k]!));
+              for (let k = 0; k < should.length; k++) worst = Math.max(worst, Math.abs(is![k]! - should[k]!));
               if (worst > 12) {
                 found.push(`${c.name}: "${b.text}" at ${b.x.toFixed(0)}, ${b.y.toFixed(0)} differs by ${worst}`);
                 break;
