@@ -10,10 +10,11 @@ export class Alive {
   private readonly sql = postgres(process.env.DATABASE_URL!, { max: 1, onnotice: () => {} });
   private id: number | null = null;
   private looking: Promise<void> | null = null;
-  private readonly workers: readonly string[];
+  private readonly holders: readonly string[];
 
-  constructor(workers: readonly string[]) {
-    this.workers = workers;
+  /** `holders`: in which names this runner's jobs are locked; may grow. */
+  constructor(holders: readonly string[]) {
+    this.holders = holders;
   }
 
   /** One at a time: two that find the lock gone would both begin, and take each other for dead. */
@@ -34,7 +35,7 @@ export class Alive {
       await sql`delete from job_runner where id = ${other.id}`;
       await sql`select pg_advisory_unlock(${ALIVE}, ${other.id})`;
     }
-    // Of one that died before it could say which workers are its own.
+    // Of one that died before it could say in which names it locks.
     await sql`
       select graphile_worker.force_unlock_workers(array_agg(j.locked_by)) from graphile_worker.jobs j
       where j.locked_at < now() - interval '20 seconds' and not exists (select from job_runner r where j.locked_by = any(r.workers))
@@ -53,7 +54,7 @@ export class Alive {
     const { sql, id } = this;
     if (id === null) return null;
     const [there] = await sql`
-      update job_runner set workers = ${[...this.workers]} where id = ${id} and exists (
+      update job_runner set workers = ${[...this.holders]} where id = ${id} and exists (
         select from pg_locks where locktype = 'advisory' and pid = pg_backend_pid() and classid = ${ALIVE} and objid = ${id})
       returning id`;
     if (there) return id;
@@ -64,7 +65,7 @@ export class Alive {
   private async begin(): Promise<number> {
     // In one statement: nobody sees a runner without its lock, and takes it for dead.
     const [row] = await this.sql<{ id: number }[]>`
-      with made as (insert into job_runner (workers) values (${[...this.workers]}) returning id)
+      with made as (insert into job_runner (workers) values (${[...this.holders]}) returning id)
       select id, pg_advisory_lock(${ALIVE}, id) from made`;
     return row!.id;
   }

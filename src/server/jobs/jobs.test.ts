@@ -143,7 +143,7 @@ describe("jobs", () => {
 
   it("of a process that died half way are begun again at once by the next", async () => {
     const id = await addJob(db(), "submission_drawing", "s", { submission: "s" });
-    // As a process leaves it that was killed: its workers hold the job, and nobody holds its lock.
+    // As a process leaves it that was killed: the job is locked in its name, and nobody holds its own lock.
     await db()`insert into job_runner (workers) values (array['worker-of-the-dead'])`;
     await db()`update graphile_worker._private_jobs set locked_by = 'worker-of-the-dead', locked_at = now(), attempts = 1`;
     await db()`update job set state = 'running', done = 1, total = 2 where id = ${id}`;
@@ -160,7 +160,7 @@ describe("jobs", () => {
     expect(others).toHaveLength(0);
   });
 
-  it("are not taken from a process that lives", async () => {
+  it("are not taken from a process that lives, however long they take", async () => {
     const [began, go] = [gate(), gate()];
     let times = 0;
     const some = {
@@ -174,11 +174,34 @@ describe("jobs", () => {
     await begin(some);
     const done = wait("t");
     await began.passed;
+    await db()`update graphile_worker._private_jobs set locked_at = now() - interval '1 hour'`;
     const other = await beginRunner(works(some), false);
+    // What is asked for later is done by either, so that both have looked for work since.
+    const later = (about: string) => doneJob("addresses", about, { timeline: about }, { limitMs: LIMIT_MS });
+    const since = await Promise.all(["u", "v"].map(later));
     go.open();
+    expect(since).toEqual([null, null]);
     expect(await done).toBeNull();
     await other.stop();
     expect(times).toBe(1);
+  });
+
+  it("are locked in a name that their runner says is its own", async () => {
+    const [began, go] = [gate(), gate()];
+    await begin({
+      thumbnail: async () => {
+        began.open();
+        await go.passed;
+        return null;
+      },
+    });
+    const done = wait("t");
+    await began.passed;
+    const said =
+      await db()`select from graphile_worker._private_jobs j, job_runner r where j.locked_by = any(r.workers)`;
+    go.open();
+    expect(await done).toBeNull();
+    expect(said).toHaveLength(1);
   });
 
   it("go on after the connection that says a runner lives was cut, and no other is used up", async () => {

@@ -75,9 +75,10 @@ export async function beginRunner(works: Works, regular = true, pollMs = POLL_MS
       }
     };
   const events: WorkerEvents = new EventEmitter();
-  const workers: string[] = [];
-  events.on("worker:create", ({ worker }) => workers.push(worker.workerId));
-  const alive = new Alive(workers);
+  // Jobs are locked in the name of the pool, not of the worker that does them.
+  const holders: string[] = [];
+  events.on("pool:create", ({ workerPool }) => holders.push(workerPool.id));
+  const alive = new Alive(holders);
   const giveUp = async () => {
     await ears.unlisten().catch(() => {});
     await alive.end();
