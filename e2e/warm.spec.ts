@@ -3,7 +3,9 @@ import { newPerson, newTimeline, serverUrl, visitor } from "./harness/people";
 import { test } from "./harness/test";
 import { leave, warmBrowser } from "./harness/warm";
 
-test("whoever gets a browser that somebody left finds nothing of theirs in it", async ({ browser }) => {
+test("whoever gets a browser that somebody left finds nothing of theirs in it", async ({ browser: usual }) => {
+  // One in which nobody was before: the others are closed after some people.
+  const browser = await usual.browserType().launch();
   const { context, page } = await newPerson(browser, "Nia");
   await newTimeline(page, "Ferries");
   await page.evaluate(async () => {
@@ -40,6 +42,7 @@ test("whoever gets a browser that somebody left finds nothing of theirs in it", 
   await page.goto("/sign-in");
   expect(seen).toHaveLength(before);
   expect(await here()).toEqual({ local: 0, session: 0, name: "", caches: 0, databases: 0, workers: 0 });
+  await browser.close();
 });
 
 test("a browser that was altered for good is nobody's afterwards", async ({ browser }) => {
