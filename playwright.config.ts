@@ -8,8 +8,7 @@ export default defineConfig({
   timeout: 600_000,
   expect: { timeout: 90_000 },
   fullyParallel: false,
-  // Two cores; a journey that waits leaves its part of them to a third.
-  workers: Number(process.env.E2E_WORKERS ?? 3),
+  workers: Number(process.env.E2E_WORKERS ?? 2),
   // A journey of a browser on a shared machine is tried again, twice at most; what passes only then is named at the end of the run.
   retries: 2,
   forbidOnly: true,

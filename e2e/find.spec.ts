@@ -71,6 +71,7 @@ test("the line understands @place and +tag, shows what it understands, and takes
   const ferry = row(page, "The rope ferry was licensed to the Tolley family in 1604");
   await expect(ferry.locator("[data-col=words]")).toHaveText("14 words");
   await expect(ferry.locator("[data-col=when]")).toHaveText("1604");
+  await expect(chartButton(page, /event 3 of 3$/)).toBeVisible();
   await chartButton(page, /Timber bridge/).click();
   const sheet = page.getByRole("complementary", { name: /^Event/ });
   await expect(sheet.getByLabel("Place")).toHaveValue("East bank");

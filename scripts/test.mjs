@@ -1,6 +1,6 @@
 // npm test: everything, on a database cluster that is made for it and removed. Ends with one line that adds up all runners.
 // usage: npm test [-- unit|e2e [names of files]]
-import { spawn } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -15,24 +15,6 @@ const only = process.argv[2];
 const totals = { passed: 0, failed: 0, skipped: 0 };
 /** What failed, what passed only when it was tried again, and servers that ended by themselves: named at the end. */
 const named = { failed: [], again: [], falls: [] };
-
-/** Runs a command to its end without a word, and counts it as one test; what it said is said where it fails. */
-function check(name, command, args) {
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ["ignore", "pipe", "pipe"] });
-    let told = "";
-    for (const out of [child.stdout, child.stderr]) out.on("data", (d) => (told += d));
-    child.once("error", (error) => resolve(String(error)));
-    child.once("close", (code) => resolve(code === 0 ? null : told));
-  }).then((problem) => {
-    if (problem === null) totals.passed++;
-    else {
-      say(problem);
-      totals.failed++;
-      named.failed.push(name);
-    }
-  });
-}
 
 /** Runs a command to its end and gives its status. */
 function go(command, args, env) {
@@ -111,10 +93,21 @@ await run(async () => {
   try {
     const bin = (name) => join(ROOT, "node_modules", ".bin", name);
     if (only !== "e2e") {
-      const checked = Promise.all([
-        check("the types", bin("tsc"), ["--noEmit", "-p", "."]),
-        check("the rooms", process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"]),
-      ]);
+      say("Types ...");
+      const types = spawnSync(bin("tsc"), ["--noEmit", "-p", "."], { cwd: ROOT, encoding: "utf8" });
+      if (types.status === 0) totals.passed++;
+      else {
+        say(types.stdout);
+        totals.failed++;
+        named.failed.push("the types");
+      }
+      const rooms = spawnSync(process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"], { encoding: "utf8" });
+      if (rooms.status === 0) totals.passed++;
+      else {
+        say(rooms.stdout);
+        totals.failed++;
+        named.failed.push("the rooms");
+      }
       const file = join(reports, "vitest.json");
       const tested = go(
         bin("vitest"),
@@ -123,7 +116,6 @@ await run(async () => {
       );
       // The tests of the server wait for the database more than they compute: what the journeys need is built meanwhile.
       if (only !== "unit") await ensureBuilt().catch(() => {});
-      await checked;
       const status = await tested;
       count(file, status, (r) => ({
         passed: r.numPassedTests,

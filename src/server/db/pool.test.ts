@@ -7,13 +7,14 @@ withTestDatabase("pool");
 const open = (more = {}) =>
   postgres(process.env.DATABASE_URL!, { max: 1, connect_timeout: 5, backoff: () => 0.05, onnotice: () => {}, ...more });
 
-/** Ends the connections of a pool as PostgreSQL does when it is stopped, once one of them is at such a point. */
+/** Ends the connections of a pool as PostgreSQL does when it is stopped, once one of them is at such a point: not while it asks for types of its own. */
 async function end(name: string, when: "active" | "idle in transaction"): Promise<void> {
   const admin = open();
   const there = async () =>
     (
       await admin`
-        select pid from pg_stat_activity where application_name = ${name} and state = ${when} and query not ilike 'begin%'`
+        select pid from pg_stat_activity where application_name = ${name} and state = ${when} and query not ilike 'begin%'
+          and query not like '%pg_catalog.pg_type%'`
     ).length;
   await expect.poll(there, { timeout: 30_000 }).toBe(1);
   await admin`select pg_terminate_backend(pid, 10000) from pg_stat_activity where application_name = ${name}`;
