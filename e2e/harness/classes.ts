@@ -1,7 +1,7 @@
 import { type Browser, expect, type Page } from "@playwright/test";
 import type { Actor } from "../attack/actor";
-import { warmBrowser } from "./warm";
-import { newPerson, type Person, serverUrl } from "./people";
+import { newPerson, type Person, visitor } from "./people";
+import { signedIn } from "./signed-in";
 
 /** A class by its teacher, with as many students who have accounts as there are names. */
 export async function classOf(
@@ -43,9 +43,7 @@ export async function shortAssignment(ward: Person, klass: string, options: obje
 
 /** Somebody who is signed in already, in a browser of their own. */
 export async function browserOf(browser: Browser, actor: Actor): Promise<Page> {
-  const { context, page } = await warmBrowser(browser, serverUrl());
-  await context.addCookies(
-    actor.cookie.split("; ").map((c) => ({ name: c.split("=")[0]!, value: c.split("=")[1]!, url: serverUrl() })),
-  );
+  const page = await visitor(browser);
+  await signedIn(page, actor);
   return page;
 }

@@ -34,7 +34,7 @@ const used = new Map<BrowserContext, Kept>();
 /** Those that were changed in a way that cannot be taken back. */
 const altered = new WeakSet<BrowserContext>();
 
-/** Whoever asks for one of these gets what they ask for, and has the browser for themselves. */
+/** What cannot be taken back of a browser: whoever asks for it gets it, and is the last to have that browser. */
 function watch(thing: Page | BrowserContext, context: BrowserContext): void {
   const at = thing as unknown as Record<string, (...given: unknown[]) => unknown>;
   for (const name of [
@@ -91,13 +91,17 @@ export async function leave(context: BrowserContext, keepFor: string): Promise<v
     altered.has(context) ||
     kept.people >= MOST_PEOPLE ||
     kept.page.isClosed() ||
-    !(await emptied(kept).catch(() => false))
+    !(await empty(kept).then(
+      () => true,
+      () => false,
+    ))
   )
     return context.close();
   free.push(kept);
 }
 
-async function emptied({ url, context, page }: Kept): Promise<boolean> {
+/** Takes everything of a person out; fails where the page no longer answers. */
+async function empty({ url, context, page }: Kept): Promise<void> {
   for (const name of PAGE_EVENTS) {
     page.removeAllListeners(name);
     context.removeAllListeners(name);
@@ -114,7 +118,6 @@ async function emptied({ url, context, page }: Kept): Promise<boolean> {
   });
   await context.clearCookies();
   await sessions.get(page)!.send("Storage.clearDataForOrigin", { origin: url, storageTypes: STORED });
-  return true;
 }
 
 /** Whether a browser waits for whoever comes next, and so is nobody's. */

@@ -7,7 +7,10 @@ withTestDatabase("pool");
 const open = (more = {}) =>
   postgres(process.env.DATABASE_URL!, { max: 1, connect_timeout: 5, backoff: () => 0.05, onnotice: () => {}, ...more });
 
-/** Ends the connections of a pool as PostgreSQL does when it is stopped, once one of them is at such a point: not while it asks for types of its own. */
+/**
+ * Ends the connections of a pool as PostgreSQL does when it is stopped, once one of them is at such a point. What a connection asks for
+ * itself when it begins, the kinds of lists there are, is no such point.
+ */
 async function end(name: string, when: "active" | "idle in transaction"): Promise<void> {
   const admin = open();
   const there = async () =>
