@@ -105,8 +105,19 @@ test("the chart as a picture, saved and copied; as a drawing with its type insid
   await paper(page);
   const part = page.getByRole("region", { name: "Picture of the chart" });
   await part.getByLabel("Size").selectOption("3");
+  // A server that is away for a moment is asked again.
+  let lost = 0;
+  await page.route(
+    /\/api\/files\/[^/]+$/,
+    (route) => {
+      lost++;
+      return route.abort();
+    },
+    { times: 1 },
+  );
   await part.getByRole("button", { name: "Make the picture" }).click();
   await expect(part.getByRole("link", { name: "Download" })).toBeVisible();
+  expect(lost).toBe(1);
   await inFolder(async (folder) => {
     await download(page, "Picture of the chart", join(folder, "a.png"));
     const made = sharp(join(folder, "a.png"));

@@ -17,6 +17,8 @@ export interface MadeFile {
 }
 
 const ASK_MS = 400;
+/** How soon a server that does not answer is asked again. */
+const AGAIN_MS = 2_000;
 
 /** A file that is made on the server: begun, asked about until it is there, stopped. */
 export function useMadeFile() {
@@ -27,7 +29,12 @@ export function useMadeFile() {
   useEffect(() => () => clearTimeout(timer.current ?? undefined), []);
   const ask = useCallback(async (id: string) => {
     const answer = await askServer<{ file: MadeFile }>("GET", `/api/files/${id}`);
-    if (!answer.ok) return setProblem(answer.sentence);
+    if (!answer.ok) {
+      // It goes on being made, also by the server that comes back: it is asked about until somebody says how it is.
+      if (answer.failed === "no_answer") timer.current = setTimeout(() => void ask(id), AGAIN_MS);
+      else setProblem(answer.sentence);
+      return;
+    }
     const { file: now } = answer.value;
     setFile(now);
     const state = now.job?.state;
