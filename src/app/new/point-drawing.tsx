@@ -1,9 +1,7 @@
-import { drawChart } from "@/core/chart/draw/draw-chart";
-import { toSvg } from "@/core/chart/draw/to-svg";
-import { pointTimeline, type StartingPoint } from "@/core/starting-points/starting-points";
-import { WORDS } from "@/core/words/starting-points";
+import type { StartingPoint } from "@/core/starting-points/starting-points";
+import { pointSvg } from "./point-svg";
 
-/** The chart of a starting point, drawn as every chart is. */
+/** The chart of a starting point. */
 export function PointDrawing({
   point,
   width,
@@ -17,14 +15,11 @@ export function PointDrawing({
   upright?: boolean;
   className?: string;
 }) {
-  const scene = drawChart(pointTimeline(point), { width, height }, { upright, closeUps: "none" });
-  const svg = toSvg(scene, {
-    pictureUrl: () => null,
-    prefix: `${point.id}${width}`,
-    label: WORDS.chartOf(point.title),
-  });
-  // The SVG comes from our own painter, which escapes every text.
   return (
-    <div className={`[&>svg]:h-auto [&>svg]:w-full ${className ?? ""}`} dangerouslySetInnerHTML={{ __html: svg }} />
+    // The SVG comes from our own painter, which escapes every text.
+    <div
+      className={`[&>svg]:h-auto [&>svg]:w-full ${className ?? ""}`}
+      dangerouslySetInnerHTML={{ __html: pointSvg(point, width, height, upright) }}
+    />
   );
 }
