@@ -60,6 +60,8 @@ export class Actor {
       redirect: "manual",
       headers: {
         cookie: this.cookie,
+        // Packing and unpacking is not what is asked about.
+        "Accept-Encoding": "identity",
         ...(body === undefined || raw ? {} : { "Content-Type": "application/json" }),
         ...headers,
       },
@@ -74,9 +76,10 @@ export class Actor {
     const text = Buffer.from(bytes).toString();
     let json: Reply["json"] = {};
     try {
-      json = JSON.parse(text) as Reply["json"];
+      // Else a page, a file or a packed timeline.
+      if (/^\s*[[{]/.test(text)) json = JSON.parse(text) as Reply["json"];
     } catch {
-      // a page, or a packed timeline
+      // Began like it.
     }
     return { status: response.status, headers: response.headers, text, bytes, json };
   }
