@@ -14,6 +14,7 @@ interface Way {
   make: { link: string; title: string; press: string };
   lines: readonly [typed: string, title: string, shown: string][];
   saved: string;
+  sheet: { colour: string; chosen: string; noSign: string; find: string; typed: string; sign: string };
   share: { press: string; publish: string; link: string };
   read: { press: string; chart: string; long: string; later: string };
   choice: string;
@@ -38,6 +39,14 @@ const WAYS: readonly Way[] = [
       ["1840er Dampfmühle", "Dampfmühle", "1840er"],
     ],
     saved: "Gespeichert",
+    sheet: {
+      colour: "Farbe",
+      chosen: "Pflaume",
+      noSign: "kein Zeichen",
+      find: "Ein Zeichen finden",
+      typed: "schlüs",
+      sign: "Schlüssel",
+    },
     share: { press: "Teilen", publish: "Veröffentlichen", link: "Alle mit dem Link" },
     read: {
       press: "Lesen",
@@ -65,6 +74,14 @@ const WAYS: readonly Way[] = [
       ["siglo XVIII Libros de peaje", "Libros de peaje", "siglo XVIII"],
     ],
     saved: "Guardado",
+    sheet: {
+      colour: "Color",
+      chosen: "ciruela",
+      noSign: "sin signo",
+      find: "Buscar un signo",
+      typed: "llav",
+      sign: "llave",
+    },
     share: { press: "Compartir", publish: "Publicar", link: "Quien tenga el enlace" },
     read: { press: "Leer", chart: "Gráfico", long: "jueves, 14 de noviembre de 1872", later: "después" },
     choice: "Idioma",
@@ -99,6 +116,14 @@ for (const way of WAYS)
     // The drawing writes them too.
     const [, first, when] = way.lines[0]!;
     await expect(page.getByRole("button", { name: new RegExp(`^${when}, ${first},`) })).toBeVisible();
+
+    // What is chosen from a list has its names too, and is found by them.
+    await page.getByRole("button", { name: new RegExp(`^${when}, ${first},`) }).click();
+    await page.getByLabel(way.sheet.colour, { exact: true }).selectOption({ label: way.sheet.chosen });
+    await page.getByRole("button", { name: way.sheet.noSign, exact: true }).click();
+    await page.getByLabel(way.sheet.find).fill(way.sheet.typed);
+    await page.getByRole("radio", { name: way.sheet.sign, exact: true }).check();
+    await expect(page.getByTestId("saving")).toHaveText(way.saved);
 
     await page.getByRole("button", { name: share.press }).click();
     const dialog = page.getByRole("dialog");

@@ -133,12 +133,19 @@ export async function ensureBuilt() {
     return build;
   }
   say("Building (under a minute) ...");
+  const again = existsSync(stamp);
   await bundleForReaders();
   await bundleForThreads();
   const done = spawnSync(process.execPath, [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "build"], {
     cwd: ROOT,
     encoding: "utf8",
-    env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", FASTIGO_BUILD: build },
+    env: {
+      ...process.env,
+      NODE_ENV: "production",
+      NEXT_TELEMETRY_DISABLED: "1",
+      FASTIGO_BUILD: build,
+      FASTIGO_BUILDS_AGAIN: again ? "1" : "0",
+    },
   });
   if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
   const { readAtOnce } = await import("./at-once.mjs");

@@ -223,7 +223,9 @@ export function SettingsSheet({
                     onChange={(e) => change("pattern", e.target.value as Pattern)}
                   >
                     {PATTERNS.map((x) => (
-                      <option key={x}>{x}</option>
+                      <option key={x} value={x}>
+                        {LOOK.patterns[x]}
+                      </option>
                     ))}
                   </select>
                   <select

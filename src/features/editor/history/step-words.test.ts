@@ -73,6 +73,15 @@ const SET = Object.entries(TABLES).flatMap(([kind, fields]) =>
       values: CANDIDATES.filter((v) => fitsSchema(f.schema, v)),
     })),
 );
+interface Schema {
+  enum?: unknown[];
+  anyOf?: Schema[];
+}
+/** The texts a field may be set to where they are listed, but for the one that stands for none. */
+const chosen = (schema: Schema): string[] =>
+  [...(schema.enum ?? []), ...(schema.anyOf ?? []).flatMap(chosen)].filter(
+    (v): v is string => typeof v === "string" && v !== "",
+  );
 const NOT_WORDS = /undefined|\[object|NaN|null|\{|\}/;
 
 describe.each(LANGUAGES)("a step of the history, in %s", (language: Language) => {
@@ -88,6 +97,21 @@ describe.each(LANGUAGES)("a step of the history, in %s", (language: Language) =>
       if (language !== "en" && said === name) same.push(name);
     }
     expect(same).toEqual([]);
+  });
+
+  it("names every value that is chosen from a list by its name, never by the key under which it is kept", () => {
+    const keys: string[] = [];
+    for (const [kind, fields] of Object.entries(TABLES))
+      for (const [name, f] of Object.entries(fields as Record<string, Field<unknown>>)) {
+        if (f.serverOnly || f.fixed || !isSpoken(kind, name)) continue;
+        for (const v of chosen(f.schema as Schema)) {
+          const [text, english] = [say(() => value(v, name)), value(v, name)].map((said) =>
+            said.replace(/[“”„«»]/g, ""),
+          );
+          if (language === "en" ? /[a-z][A-Z]|_/.test(text!) : text === english) keys.push(`${name} ${v}`);
+        }
+      }
+    expect(keys).toEqual([]);
   });
 
   it("says what every field was and is, whatever it may hold", () => {

@@ -40,8 +40,10 @@ export function ColourField<T extends AnyColour | "">({
         }}
       >
         {none === undefined ? null : <option value="">{none}</option>}
-        {Object.keys(COLOURS).map((c) => (
-          <option key={c}>{c}</option>
+        {(Object.keys(COLOURS) as Colour[]).map((c) => (
+          <option key={c} value={c}>
+            {WORDS.colours[c]}
+          </option>
         ))}
         <option value={OWN}>{WORDS.ownColour}</option>
       </select>

@@ -1,6 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/editor-sheet";
+import { WORDS as LOOK } from "@/core/words/looks";
 import Collaboration from "@tiptap/extension-collaboration";
 import { EditorContent, useEditor as useTiptap, useEditorState as useTiptapState } from "@tiptap/react";
 import { ySyncPluginKey } from "@tiptap/y-tiptap";
@@ -278,9 +279,9 @@ export default function DescriptionField({ of, label, words }: { of: string; lab
             }}
           >
             <option value="">{WORDS.usualColour}</option>
-            {Object.keys(COLOURS).map((c) => (
-              <option key={c} value={c} style={{ color: COLOURS[c as Colour] }}>
-                {c}
+            {(Object.keys(COLOURS) as Colour[]).map((c) => (
+              <option key={c} value={c} style={{ color: COLOURS[c] }}>
+                {LOOK.colours[c]}
               </option>
             ))}
           </select>

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { SIGN_FIELD, SIGN_PATHS, SIGN_PEN } from "@/core/chart/style/sign-paths";
+import { language } from "@/core/language/spoken";
 import type { Sign } from "@/core/timeline/looks";
 import { SIGN_GROUPS, type SignGroup } from "@/core/timeline/sign-names";
 import { WORDS } from "@/core/words/editor-sheet";
@@ -32,7 +33,7 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
   const cell = (sign: Sign) => (
     <label
       key={sign}
-      title={sign || WORDS.none}
+      title={sign ? LOOK.signs[sign] : WORDS.none}
       className={classes(
         "relative flex size-9 cursor-pointer items-center justify-center rounded-md border has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
         value === sign ? "border-slate bg-sun-wash" : "border-edge bg-white hover:bg-verdigris-wash",
@@ -43,13 +44,16 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
         name={name}
         className="absolute inset-0 cursor-pointer opacity-0"
         checked={value === sign}
-        aria-label={sign || WORDS.noSign}
+        aria-label={sign ? LOOK.signs[sign] : WORDS.noSign}
         onChange={() => onChange(sign)}
       />
       {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">{WORDS.none}</span>}
     </label>
   );
-  const having = (signs: readonly Exclude<Sign, "">[]) => signs.filter((s) => s.includes(wanted.trim().toLowerCase()));
+  // By the name it has in the language spoken here, and by its own.
+  const asked = wanted.trim().toLocaleLowerCase(language());
+  const having = (signs: readonly Exclude<Sign, "">[]) =>
+    signs.filter((s) => LOOK.signs[s].toLocaleLowerCase(language()).includes(asked) || s.includes(asked));
   const groups = (Object.keys(SIGN_GROUPS) as SignGroup[])
     .map((group) => ({ group, signs: having(SIGN_GROUPS[group]) }))
     .filter((g) => g.signs.length > 0);
@@ -63,7 +67,7 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
           onClick={() => setOpen(true)}
         >
           {value ? <SignMark sign={value} /> : null}
-          {value || LOOK.noSign}
+          {value ? LOOK.signs[value] : LOOK.noSign}
         </button>
       </div>
     );
