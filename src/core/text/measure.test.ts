@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { cutToWidth, type Face, textWidth } from "./measure";
+import { cutToWidth, type Face, textWidth, wrap } from "./measure";
 import { titleFace } from "../looks/style";
 import { chartOf } from "../chart/frame/chart";
 import { seededTimeline } from "../testing/seeded-timeline";
@@ -27,6 +27,36 @@ describe("a text that is cut", () => {
         if (textWidth(text, FACE, size) <= most) expect(cut).toBe(text);
         else expect(cut).toBe(longestThatFits(text, size, most));
       }),
+      { numRuns: 500 },
+    );
+  });
+});
+
+describe("a text in lines", () => {
+  it("loses nothing but what is cut at the end, has lines that fit, and breaks none before it must", () => {
+    fc.assert(
+      fc.property(
+        texts,
+        fc.integer({ min: 30, max: 400 }),
+        fc.constantFrom(11, 13.5, 20),
+        fc.integer({ min: 1, max: 5 }),
+        (text, most, size, mostLines) => {
+          const lines = wrap(text, FACE, size, most, mostLines);
+          const words = text.split(/\s+/).filter(Boolean);
+          expect(lines.length).toBeLessThanOrEqual(mostLines);
+          for (const l of lines) expect(textWidth(l, FACE, size)).toBeLessThanOrEqual(most);
+          const bare = (t: string) => t.replaceAll(/\s/g, "");
+          const whole = bare(words.join(""));
+          const shown = bare(lines.join(""));
+          expect(shown === whole || whole.startsWith(shown.replace(/…$/, ""))).toBe(true);
+          // Whatever of the next line's first word had room would have stood on this one, but within a word that is wider than a line.
+          for (const [i, l] of lines.slice(0, -1).entries()) {
+            const next = lines[i + 1]!.split(" ")[0]!;
+            const word = words.find((w) => textWidth(w, FACE, size) > most && w.includes(next.replace(/…$/, "")));
+            if (!word && !next.endsWith("…")) expect(textWidth(`${l} ${next}`, FACE, size)).toBeGreaterThan(most);
+          }
+        },
+      ),
       { numRuns: 500 },
     );
   });

@@ -92,12 +92,17 @@ export function cutToWidth(text: string, face: Face, sizePx: number, mostPx: num
 export function wrap(text: string, face: Face, sizePx: number, mostPx: number, mostLines: number): string[] {
   const lines: string[] = [];
   const words = text.split(/\s+/).filter(Boolean);
+  const space = width(" ", face);
   let line = "";
+  // Widths are whole thousandths and nothing is kerned: what words take together is their sum.
+  let taken = 0;
   for (let i = 0; i < words.length; i++) {
     const word = words[i]!;
-    const longer = line ? `${line} ${word}` : word;
-    if (textWidth(longer, face, sizePx) <= mostPx) {
-      line = longer;
+    const alone = width(word, face);
+    const together = line ? taken + space + alone : alone;
+    if ((together * sizePx) / 1000 <= mostPx) {
+      line = line ? `${line} ${word}` : word;
+      taken = together;
       continue;
     }
     if (lines.length === mostLines - 1) {
@@ -106,11 +111,13 @@ export function wrap(text: string, face: Face, sizePx: number, mostPx: number, m
     }
     if (line) lines.push(line);
     line = word;
-    while (textWidth(line, face, sizePx) > mostPx && lines.length < mostLines - 1) {
+    taken = alone;
+    while ((taken * sizePx) / 1000 > mostPx && lines.length < mostLines - 1) {
       let n = [...line].length - 1;
       while (n > 1 && textWidth([...line].slice(0, n).join(""), face, sizePx) > mostPx) n--;
       lines.push([...line].slice(0, n).join(""));
       line = [...line].slice(n).join("");
+      taken = width(line, face);
     }
   }
   if (line) lines.push(cutToWidth(line, face, sizePx, mostPx));
