@@ -125,7 +125,7 @@ for (const way of WAYS)
     await page.getByRole("radio", { name: way.sheet.sign, exact: true }).check();
     await expect(page.getByTestId("saving")).toHaveText(way.saved);
 
-    await page.getByRole("button", { name: share.press }).click();
+    await page.getByRole("button", { name: share.press, exact: true }).click();
     const dialog = page.getByRole("dialog");
     await dialog.getByRole("radio", { name: new RegExp(`^${share.link}`) }).check();
     await dialog.getByRole("button", { name: share.publish, exact: true }).click();

@@ -20,6 +20,8 @@ const [host = "127.0.0.1", port = "3000"] = process.argv.slice(2);
 const METHODS = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
 const READING = new Set(["GET", "HEAD", "OPTIONS"]);
 const LONGEST_ADDRESS = 4_000;
+/** What readers' pages load, and what the interface says in other languages. */
+const PUBLIC = ["reader", "words"];
 /** A request that has not arrived after so long never will; pieces of files take their time on slow lines. */
 const REQUEST_MS = 120_000;
 
@@ -104,7 +106,12 @@ async function serve() {
     response.writeHead(answer.status, answer.headers);
     response.end(answer.body ?? undefined);
   };
-  const packed = new Map([...readPacked(join(ROOT, ".next", "static")), ...readFonts(join(ROOT, "public", "fonts"))]);
+  const ofBuild = process.env.FASTIGO_BUILD;
+  const packed = new Map([
+    ...readPacked(join(ROOT, ".next", "static")),
+    ...(ofBuild ? PUBLIC.flatMap((name) => [...readPacked(join(ROOT, "public", name), `/${name}/`, ofBuild)]) : []),
+    ...readFonts(join(ROOT, "public", "fonts")),
+  ]);
   /** Everything that comes of a request is said in the language of whoever asks. */
   const spokenTo = (request, response) =>
     globalThis.fastigoSpeaks.run(languageOf(request), () => front(request, response));

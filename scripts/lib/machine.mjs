@@ -110,6 +110,7 @@ export function nameOfBuild() {
     "postcss.config.mjs",
     "tsconfig.json",
     join("scripts", "lib", "at-once.mjs"),
+    join("scripts", "lib", "machine.mjs"),
     join("scripts", "lib", "packed.mjs"),
   ]).slice(0, 16);
 }
@@ -150,7 +151,8 @@ export async function ensureBuilt() {
   if (done.status !== 0) throw new Stop(`The build failed:\n${done.stdout}\n${done.stderr}`);
   const { readAtOnce } = await import("./at-once.mjs");
   readAtOnce(join(ROOT, ".next", "static"));
-  await packFiles(join(ROOT, ".next", "static"));
+  for (const folder of [join(ROOT, ".next", "static"), join(ROOT, "public", "reader"), join(ROOT, "public", "words")])
+    await packFiles(folder);
   writeFileSync(stamp, build);
   return build;
 }

@@ -33,15 +33,18 @@ export async function packFiles(folder) {
   }
 }
 
-/** Reads what was packed; empty where nothing was. */
-export function readPacked(folder) {
+/**
+ * Reads what was packed, by its address; empty where nothing was. `at`: where browsers find the folder. `build`: of files that are called
+ * the same in every build, which a page asks for with the build's name behind; one of another build, or of none, is not among them.
+ */
+export function readPacked(folder, at = AT, build = "") {
   const packed = new Map();
   if (!existsSync(folder)) return packed;
   for (const name of names(folder)) {
     const type = typeOf(name);
     const files = WAYS.map((way) => join(folder, `${name}.${way.ending}`));
     if (type && files.every((file) => existsSync(file)))
-      packed.set(AT + name, { type, bytes: files.map((file) => readFileSync(file)) });
+      packed.set(`${at}${name}${build && `?${build}`}`, { type, bytes: files.map((file) => readFileSync(file)) });
   }
   return packed;
 }

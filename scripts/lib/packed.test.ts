@@ -23,7 +23,11 @@ beforeAll(async () => {
   mkdirSync(join(folder, "fonts"));
   writeFileSync(join(folder, "fonts", "ridge.woff2"), "letters");
   writeFileSync(join(folder, "fonts", "LICENSE-ridge.txt"), "SIL Open Font License");
-  const packed = new Map([...readPacked(folder), ...readFonts(join(folder, "fonts"))]);
+  const packed = new Map([
+    ...readPacked(folder),
+    ...readPacked(join(folder, "chunks"), "/reader/", "b2"),
+    ...readFonts(join(folder, "fonts")),
+  ]);
   server = createServer((asked, answer) => {
     if (givePacked(packed, asked, answer)) return;
     answer.writeHead(299);
@@ -97,6 +101,15 @@ describe("what pages load", () => {
     ] as const)
       expect([path, (await ask(path, headers, method)).status]).toEqual([path, 299]);
     expect((await ask("/_next/static/chunks/none.css", br)).type).toBe("text/css; charset=UTF-8");
+  });
+
+  it("comes under its build's name where it is called the same in every build, and is kept for good only so", async () => {
+    const br = { "accept-encoding": "br" };
+    const answer = await ask("/reader/ferry.js?b2", br);
+    expect([answer.status, answer.encoding, answer.kept]).toEqual([200, "br", "public, max-age=31536000, immutable"]);
+    expect(brotliDecompressSync(answer.bytes).toString()).toBe(SCRIPT);
+    for (const path of ["/reader/ferry.js", "/reader/ferry.js?b1", "/reader/ferry.js?", "/reader/ferry.js?b2&x"])
+      expect([path, (await ask(path, br)).status]).toEqual([path, 299]);
   });
 
   it("is type as it stands, kept for a week without being asked for again", async () => {

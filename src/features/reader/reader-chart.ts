@@ -16,6 +16,9 @@ import { Opened } from "./reader-open";
 import { Pictures } from "./reader-pictures";
 import { mannerOf } from "@/core/timeline/read-options";
 
+/** Which build this script is of, as its address says: its worker is of the same. */
+const BUILD = /\?.*$/.exec((document.currentScript as HTMLScriptElement | null)?.src ?? "")?.[0] ?? "";
+
 /** The chart is as high as the window leaves room for above its buttons, within these, px. */
 const LEAST = 520;
 const MOST = 1_200;
@@ -215,7 +218,7 @@ function chartWorker(): Worker {
   const inPage = document.getElementById(WORKER_IN_PAGE)?.textContent;
   const address = inPage
     ? URL.createObjectURL(new Blob([inPage], { type: "text/javascript" }))
-    : "/reader/chart-worker.js";
+    : `/reader/chart-worker.js${BUILD}`;
   return new Worker(address, { type: "module" });
 }
 
