@@ -17,8 +17,22 @@ export default defineConfig({
       {
         resolve: { alias },
         test: {
+          name: "server",
+          ...together,
+          // First, because they leave room for what is built meanwhile.
+          sequence: { groupOrder: 0 },
+          globalSetup: ["./src/server/testing/template.ts"],
+          include: ["src/server/**/*.test.ts", "src/threads/**/*.test.ts"],
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
           name: "core",
           ...together,
+          sequence: { groupOrder: 1 },
           // Machines are shared: a slow one is no failure.
           testTimeout: 120_000,
           include: [
@@ -30,17 +44,6 @@ export default defineConfig({
             "src/app/**/*.test.ts",
             "scripts/**/*.test.ts",
           ],
-        },
-      },
-      {
-        resolve: { alias },
-        test: {
-          name: "server",
-          ...together,
-          globalSetup: ["./src/server/testing/template.ts"],
-          include: ["src/server/**/*.test.ts", "src/threads/**/*.test.ts"],
-          testTimeout: 180_000,
-          hookTimeout: 180_000,
         },
       },
     ],
