@@ -33,9 +33,10 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
   const cell = (sign: Sign) => (
     <label
       key={sign}
-      title={sign ? LOOK.signs[sign] : WORDS.none}
+      title={sign ? LOOK.signs[sign] : LOOK.noSign}
       className={classes(
-        "relative flex size-9 cursor-pointer items-center justify-center rounded-md border has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
+        "relative flex h-9 cursor-pointer items-center justify-center rounded-md border has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-slate",
+        sign ? "w-9" : "px-2",
         value === sign ? "border-slate bg-sun-wash" : "border-edge bg-white hover:bg-verdigris-wash",
       )}
     >
@@ -47,7 +48,7 @@ export function SignField({ value, name, onChange }: { value: Sign; name: string
         aria-label={sign ? LOOK.signs[sign] : WORDS.noSign}
         onChange={() => onChange(sign)}
       />
-      {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">{WORDS.none}</span>}
+      {sign ? <SignMark sign={sign} /> : <span className="text-[12px] text-quiet">{LOOK.noSign}</span>}
     </label>
   );
   // By the name it has in the language spoken here, and by its own.
