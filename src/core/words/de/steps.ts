@@ -91,14 +91,13 @@ export const VALUE: Like<typeof En.VALUE> = {
   labelWords: { room: "wo Platz ist", none: "nirgends" },
   closeUp: { "": "wenn zu wenig Platz ist", open: "offen", closed: "geschlossen" },
   dateOrder: { dmy: "Tag zuerst", mdy: "Monat zuerst" },
-};
-
-const UNITS: Readonly<Record<string, string>> = {
-  years: "Jahre",
-  months: "Monate",
-  days: "Tage",
-  hours: "Stunden",
-  minutes: "Minuten",
+  units: {
+    years: "Jahre",
+    months: "Monate",
+    days: "Tage",
+    hours: "Stunden",
+    minutes: "Minuten",
+  },
 };
 
 export const WORDS: Like<typeof En.WORDS> = {
@@ -111,7 +110,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   ownMargins: "eigene",
   moved: (what) => `verschob ${what} in der Reihenfolge`,
   byHand: "einem Platz von Hand",
-  every: (step, unit) => `alle ${step} ${UNITS[unit] ?? unit}`,
+  every: (step, unit) => `alle ${step} ${VALUE.units[unit]}`,
   yes: "ja",
   no: "nein",
   noEffect: " (ohne Wirkung: jemand anders hatte es zuerst geändert)",

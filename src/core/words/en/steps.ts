@@ -1,3 +1,7 @@
+import type { Marks } from "../../timeline/fields";
+
+type Unit = Extract<Marks, { kind: "step" }>["unit"];
+
 /** Fields by the names people know them by, where those differ. */
 export const FIELD: Readonly<Record<string, string>> = {
   shortTitle: "short title",
@@ -59,6 +63,13 @@ export const VALUE = {
   labelWords: { room: "where there is room", none: "nowhere" },
   closeUp: { "": "when there is too little room", open: "open", closed: "closed" },
   dateOrder: { dmy: "day first", mdy: "month first" },
+  units: {
+    years: "years",
+    months: "months",
+    days: "days",
+    hours: "hours",
+    minutes: "minutes",
+  } satisfies Record<Unit, string>,
 } as const;
 
 /** What somebody did, as the end of a sentence that begins with their name: "Nia added “The long night”". */
@@ -72,7 +83,7 @@ export const WORDS = {
   ownMargins: "of one's own",
   moved: (what: string) => `moved ${what} in the order`,
   byHand: "a place by hand",
-  every: (step: number, unit: string) => `every ${step} ${unit}`,
+  every: (step: number, unit: Unit) => `every ${step} ${VALUE.units[unit]}`,
   yes: "yes",
   no: "no",
   noEffect: " (had no effect: changed by someone else first)",

@@ -91,14 +91,13 @@ export const VALUE: Like<typeof En.VALUE> = {
   labelWords: { room: "donde hay sitio", none: "en ninguna parte" },
   closeUp: { "": "cuando falta sitio", open: "abierto", closed: "cerrado" },
   dateOrder: { dmy: "primero el día", mdy: "primero el mes" },
-};
-
-const UNITS: Readonly<Record<string, string>> = {
-  years: "años",
-  months: "meses",
-  days: "días",
-  hours: "horas",
-  minutes: "minutos",
+  units: {
+    years: "años",
+    months: "meses",
+    days: "días",
+    hours: "horas",
+    minutes: "minutos",
+  },
 };
 
 export const WORDS: Like<typeof En.WORDS> = {
@@ -111,7 +110,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   ownMargins: "propio",
   moved: (what) => `movió ${what} en el orden`,
   byHand: "un lugar a mano",
-  every: (step, unit) => `cada ${step} ${UNITS[unit] ?? unit}`,
+  every: (step, unit) => `cada ${step} ${VALUE.units[unit]}`,
   yes: "sí",
   no: "no",
   noEffect: " (sin efecto: otra persona lo cambió antes)",

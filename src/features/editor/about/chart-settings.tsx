@@ -1,6 +1,7 @@
 "use client";
 
 import { WORDS } from "@/core/words/editor-about";
+import { VALUE as UNIT } from "@/core/words/steps";
 import { useMemo } from "react";
 import { viewWords } from "@/core/chart/axis/view-words";
 import { mannerOf } from "@/core/timeline/read-options";
@@ -87,7 +88,9 @@ export function ChartSettings() {
                 onChange={(e) => setMarks({ ...marks, unit: e.target.value as (typeof UNITS)[number] })}
               >
                 {UNITS.map((u) => (
-                  <option key={u}>{u}</option>
+                  <option key={u} value={u}>
+                    {UNIT.units[u]}
+                  </option>
                 ))}
               </select>
             )}
