@@ -1,7 +1,7 @@
 import { type Browser, expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import { cell } from "./harness/ledger";
-import { newEmail, newPerson, newTimeline, PASSWORD, serverUrl, writeLines } from "./harness/people";
+import { allHere, newEmail, newPerson, newTimeline, PASSWORD, saved, serverUrl, writeLines } from "./harness/people";
 
 const browserOf = async (browser: Browser, locale: string, viewport = { width: 1_280, height: 800 }) =>
   (await browser.newContext({ baseURL: serverUrl(), locale, viewport })).newPage();
@@ -217,9 +217,10 @@ const unmirrored = (page: Page) =>
     for (let n = walk.nextNode(); n; n = walk.nextNode()) {
       const [text, at] = [n.textContent?.trim() ?? "", n.parentElement!];
       if (!/\p{L}{2}/u.test(text) || at.closest("script, style, noscript, svg, [lang]:not(html), [data-own]")) continue;
-      if (!at.checkVisibility()) continue;
+      // What may be chosen is seen once its field is opened.
+      if (!(at.closest("select") ?? at).checkVisibility()) continue;
       // One sentence may stand in several pieces.
-      const whole = at.closest("p, li, td, th, dd, button, a, label, h1, h2, h3, span")?.textContent ?? text;
+      const whole = at.closest("p, li, td, th, dd, button, a, label, h1, h2, h3, span, option")?.textContent ?? text;
       if (!/[⟦⟧]/.test(text) && !/[⟦⟧]/.test(whole)) found.add(text);
     }
     for (const name of ["aria-label", "title", "placeholder", "alt"])
@@ -284,6 +285,53 @@ test("in a mirror, from right to left and a third longer, nothing is cut off, an
       if (bar) expect.soft({ [at]: bar.x > viewport.width / 2 }).toEqual({ [at]: true });
     }
     await context.close();
+  }
+});
+
+test("in a mirror, all that opens in the editor says what is of the catalogue, what may be chosen too", async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const { page } = await newPerson(browser, "Nia");
+  await newTimeline(page, "Ambrel");
+  await writeLines(page, ["about 1604 Rope ferry #crossing", "1744 - 1783 Timber bridge #crossing", "1872 Flood !"]);
+  await saved(page);
+  await page.context().addCookies([{ name: "fastigo_language", value: "zz", url: serverUrl() }]);
+  await page.reload();
+  await expect(page.locator("html")).toHaveAttribute("dir", "rtl");
+  await allHere(page);
+  const press = (name: string) => page.getByRole("button", { name: new RegExp(`^⟦${name}(·|,)`) }).first();
+  // What was typed; and the drawing speaks the language of its timeline.
+  const OWN = /^(Nia|Ambrel|[Cc]rossing|Rope ferry|Timber bridge|Flood|about 1604|aria-label: .*, event \d of 3)$/;
+  // Names of languages, each in its own words too, and days come from the browser.
+  const languages = new Intl.DisplayNames("en", { type: "language" });
+  const alike = ["en", "en-GB", "en-US", "cy", "ga", "gd", "is", "la"].map((code) => languages.of(code));
+  const fromBrowser = (text: string) =>
+    alike.includes(text) || / – /.test(text) || /^\w{3}, \d+ \w{3} \d{4}$/.test(text);
+  const looked = async (what: string) => {
+    const left = (await unmirrored(page)).filter((text) => !OWN.test(text) && !fromBrowser(text));
+    expect.soft({ [what]: left }).toEqual({ [what]: [] });
+  };
+  await looked("the editor");
+  await page
+    .getByRole("button", { name: /Rope ferry, event 1/ })
+    .first()
+    .click();
+  await press("no sign").click();
+  await looked("an event");
+  await page.keyboard.press("Escape");
+  for (const name of ["About", "Look", "History"]) {
+    await press(name).click();
+    await expect(page.getByRole("complementary")).toBeVisible();
+    await looked(name);
+    await page.keyboard.press("Escape");
+  }
+  for (const name of ["Share", "Bring in", "Take out", "Columns", "Look at", "Keys", "On paper"]) {
+    await press(name).click();
+    await expect(page.getByRole("dialog").first()).toBeVisible();
+    await looked(name);
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("dialog")).toHaveCount(0);
   }
 });
 

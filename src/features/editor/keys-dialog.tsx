@@ -19,7 +19,7 @@ export function singleKeys(): boolean {
 
 const keys = (): [string, string][] => [
   ["N", WORDS.writeTheNextEvent],
-  ["Enter", WORDS.addTheLineInThe],
+  [WORDS.enterKey, WORDS.addTheLineInThe],
   [WORDS.arrowKeys, WORDS.onTheChartWalkThe],
   [WORDS.homeEnd, WORDS.onTheChartTheFirst],
   [WORDS.enterOnAnEvent, WORDS.openItsSheet],
@@ -38,9 +38,9 @@ const keys = (): [string, string][] => [
   [WORDS.altT, WORDS.inTheLedgerTime],
   [WORDS.altUpDown, WORDS.inTheLedgerMoveAn],
   [WORDS.altRightLeft, WORDS.inTheLedgerMakeIt],
-  ["Esc", WORDS.closeTheSheet],
+  [WORDS.escapeKey, WORDS.closeTheSheet],
   [WORDS.altBAltA, WORDS.insertBeforeInsertAfterThe],
-  ["Delete", WORDS.deleteTheSelectedEvent],
+  [WORDS.deleteKey, WORDS.deleteTheSelectedEvent],
   [WORDS.ctrlF, WORDS.findAndReplace],
   [WORDS.ctrlZCtrlShiftZ, WORDS.undoRedo],
   ["?", WORDS.thisList],
