@@ -18,7 +18,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
-    actionTimeout: 20_000,
+    actionTimeout: 90_000,
     trace: "off",
     contextOptions: { reducedMotion: "reduce" },
   },
