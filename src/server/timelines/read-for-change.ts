@@ -22,8 +22,6 @@ export interface ReadForChange {
  * limits are counted by. Records that are not named hold nothing else that is true. Null when the timeline is gone.
  */
 export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Promise<ReadForChange | null> {
-  const read = await readFields(tx, id);
-  if (!read) return null;
   const named = {
     event: new Set<string>(),
     category: new Set<string>(),
@@ -44,47 +42,48 @@ export async function readForChange(tx: Sql, id: string, ops: readonly Op[]): Pr
   );
   const ids = (table: keyof typeof named) => [...named[table]];
 
-  const events = new Map<string, TimelineEvent>();
-  if (whole)
-    for (const e of await tx<Pick<TimelineEvent, "id" | "partOf" | "deleted">[]>`
-      select id, part_of, deleted from event where timeline_id = ${id}`)
-      events.set(e.id, { ...emptyEvent(e.id), ...e });
-  if (named.event.size > 0)
-    for (const e of await tx<TimelineEvent[]>`
-      select ${tx.unsafe(EVENT_COLUMNS)} from event where timeline_id = ${id} and id = any(${ids("event")})`)
-      events.set(e.id, { ...e, description: new Uint8Array(e.description) });
-
-  const categories = await tx<Category[]>`
-    select ${tx.unsafe(CATEGORY_COLUMNS)} from category
-    where timeline_id = ${id} and (${counts("add_category", "restore_category")} or id = any(${ids("category")}))`;
   const lists = ops.flatMap((op) => (op.kind === "add_item" && op.fields.of ? [op.fields.of] : []));
-  const items =
-    named.item.size === 0
-      ? []
-      : await tx<Item[]>`
+  // None of them waits for another's answer.
+  const [read, parts, events, categories, items, sources, others] = await Promise.all([
+    readFields(tx, id),
+    whole
+      ? tx<Pick<TimelineEvent, "id" | "partOf" | "deleted">[]>`
+          select id, part_of, deleted from event where timeline_id = ${id}`
+      : [],
+    named.event.size > 0
+      ? tx<TimelineEvent[]>`
+          select ${tx.unsafe(EVENT_COLUMNS)} from event where timeline_id = ${id} and id = any(${ids("event")})`
+      : [],
+    tx<Category[]>`
+      select ${tx.unsafe(CATEGORY_COLUMNS)} from category
+      where timeline_id = ${id} and (${counts("add_category", "restore_category")} or id = any(${ids("category")}))`,
+    named.item.size > 0
+      ? tx<Item[]>`
           select ${tx.unsafe(ITEM_COLUMNS)} from item
           where timeline_id = ${id} and (id = any(${ids("item")})
             or (${counts("add_item", "restore_item")} and not deleted and "of" = any(${
               lists
-            } || array(select "of" from item where timeline_id = ${id} and id = any(${ids("item")})))))`;
-  const countsSources = counts("add_source", "restore_source");
-  const sources =
-    named.source.size === 0
-      ? []
-      : await tx<Source[]>`
+            } || array(select "of" from item where timeline_id = ${id} and id = any(${ids("item")})))))`
+      : [],
+    named.source.size > 0
+      ? tx<Source[]>`
           select ${tx.unsafe(SOURCE_COLUMNS)} from source
-          where timeline_id = ${id} and (${countsSources} or id = any(${ids("source")}))`;
-  let unread = 0;
-  if (!whole && counts("add_event")) {
-    const [row] = await tx<{ n: number }[]>`
-      select count(*)::int as n from event where timeline_id = ${id} and not deleted and id <> all(${ids("event")})`;
-    unread = row!.n;
-  }
+          where timeline_id = ${id} and (${counts("add_source", "restore_source")} or id = any(${ids("source")}))`
+      : [],
+    !whole && counts("add_event")
+      ? tx<{ n: number }[]>`
+          select count(*)::int as n from event where timeline_id = ${id} and not deleted and id <> all(${ids("event")})`
+      : [],
+  ]);
+  if (!read) return null;
   return {
-    unread,
+    unread: others[0]?.n ?? 0,
     timeline: {
       ...read.fields,
-      events,
+      events: new Map([
+        ...parts.map((e): [string, TimelineEvent] => [e.id, { ...emptyEvent(e.id), ...e }]),
+        ...events.map((e): [string, TimelineEvent] => [e.id, { ...e, description: new Uint8Array(e.description) }]),
+      ]),
       categories: new Map(categories.map((c) => [c.id, { ...c }])),
       items: new Map(items.map((i) => [i.id, { ...i }])),
       sources: new Map(sources.map((s) => [s.id, sourceOf(s)])),

@@ -57,13 +57,17 @@ export async function takeChangeIn(
   const digest = createHash("sha256")
     .update(JSON.stringify([change.author, change.base, change.ops]))
     .digest();
-  const [locked] = await tx<{ seq: number; logBytes: string }[]>`
+  // What does not depend on an answer is asked without waiting for it; each is answered in its turn, under the lock.
+  const locking = tx<{ seq: number; logBytes: string }[]>`
     select t.seq, t.log_bytes from timeline t
-    where t.id = ${timeline} and t.deleted_at is null for update of t`;
-  await requireRight(tx, timeline, change.author, right);
+    where t.id = ${timeline} and t.deleted_at is null for update of t`.execute();
+  const [[locked], , [known]] = await Promise.all([
+    locking,
+    requireRight(tx, timeline, change.author, right),
+    tx<{ seq: number; digest: Uint8Array }[]>`
+      select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`,
+  ]);
   if (!locked) throw new Refused(fail("not_found"));
-  const [known] = await tx<{ seq: number; digest: Uint8Array }[]>`
-    select seq, digest from change where timeline_id = ${timeline} and id = ${change.id}`;
   if (known) {
     if (Buffer.compare(known.digest, digest) !== 0) throw new Refused(fail("change_taken"));
     return { seq: known.seq };
@@ -78,11 +82,13 @@ export async function takeChangeIn(
   const log = [JSON.stringify(ops), JSON.stringify(was)] as const;
   const bytes = Number(locked.logBytes) + Buffer.byteLength(log[0]) + Buffer.byteLength(log[1]);
   if (bytes > MOST.logBytes.most) throw new Refused(fail("too_much", LIMIT_SENTENCES.logBytes));
-  await tx`update timeline set seq = ${seq}, log_bytes = ${bytes}, altered_at = now() where id = ${timeline}`;
-  await tx`
-    insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
-    values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(ops as never)}, ${tx.json(was as never)}, ${digest})`;
-  await tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`;
+  await Promise.all([
+    tx`update timeline set seq = ${seq}, log_bytes = ${bytes}, altered_at = now() where id = ${timeline}`,
+    tx`
+      insert into change (timeline_id, seq, id, author_id, base, ops, was, digest)
+      values (${timeline}, ${seq}, ${change.id}, ${change.author}, ${change.base}, ${tx.json(ops as never)}, ${tx.json(was as never)}, ${digest})`,
+    tx`select pg_notify('fastigo', ${JSON.stringify({ kind: "changed", timeline, seq })})`,
+  ]);
   return { seq };
 }
 
