@@ -164,6 +164,24 @@ describe("a change", () => {
     expect((await findTimeline(t))!.timeline.events.get("e1")).toMatchObject({ title: "Rope ferry", deleted: false });
   });
 
+  it("is taken once when it comes eight times at once, and each is told the same", async () => {
+    const nia = await makePerson();
+    const t = await makeTimeline(nia.id);
+    const one = change(nia.id, [add("e1")], 1);
+    const sent: ReturnType<typeof must>[] = [];
+    await db().begin(async (tx) => {
+      await tx`select from timeline where id = ${t} for update`;
+      sent.push(...Array.from({ length: 8 }, () => must(t, one)));
+      // All have asked and wait for their turn.
+      const waiting = () => db()<{ n: number }[]>`
+        select count(*)::int as n from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'`;
+      await expect.poll(async () => (await waiting())[0]!.n, { timeout: 20_000 }).toBe(8);
+    });
+    const taken = await Promise.all(sent);
+    expect(new Set(taken.map((d) => d.seq)).size).toBe(1);
+    expect((await changesAfter(db(), t, 0)).filter((c) => c.id === one.id)).toHaveLength(1);
+  });
+
   it("is numbered without gaps when thirty come at once", async () => {
     const nia = await makePerson();
     const t = await makeTimeline(nia.id);
