@@ -34,6 +34,11 @@ describe("the chart of a starting point, kept for the day", () => {
       speakIn(l, () => pointSvg(startingPoint("garden")!, 340, 150, false)),
     );
     expect(german).not.toBe(english);
+    // Its dates are written in the language its titles are.
+    const written = (svg: string | undefined) =>
+      [...svg!.matchAll(/autumn \d+|Herbst \d+|\b6\.? Jan\b/g)].map((m) => m[0]);
+    expect(new Set(written(english))).toEqual(new Set(["6 Jan", "autumn 2027"]));
+    expect(new Set(written(german))).toEqual(new Set(["6. Jan", "Herbst 2027"]));
   });
 
   it("is drawn again on another day", () => {

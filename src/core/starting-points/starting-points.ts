@@ -2,6 +2,7 @@ import { bringIn } from "../bring-in/bring-in";
 import { putTogether } from "../bring-in/put-together";
 import { apply } from "../change/apply";
 import type { Op } from "../change/change";
+import { language } from "../language/spoken";
 import { emptyTimeline, type Timeline, type TimelineEvent } from "../timeline/timeline";
 import { STARTING_POINTS as ENGLISH } from "../words/en/starting-points";
 import { STARTING_POINTS } from "../words/starting-points";
@@ -38,14 +39,14 @@ export function beginWith(point: StartingPoint, newId: () => string): Op[] {
   return step.value.ops;
 }
 
-/** A starting point as a timeline, to be looked at. */
+/** A starting point as a timeline, to be looked at: in the language spoken, as what is begun with it is. */
 export function pointTimeline(point: StartingPoint): Timeline {
   let made = 0;
   const t = apply(
     emptyTimeline(point.id),
     beginWith(point, () => `n${++made}`),
   ).timeline;
-  return { ...t, title: point.title, subject: point.subject };
+  return { ...t, title: point.title, subject: point.subject, language: language() };
 }
 
 /** Events that are examples still as they came: what somebody has written in is theirs. */
