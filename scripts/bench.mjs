@@ -15,7 +15,7 @@ import { benchProcesses } from "./lib/bench-processes.mjs";
 import { benchReader } from "./lib/bench-reader.mjs";
 import { freePort, startCluster } from "./lib/cluster.mjs";
 import { bundle, ensureBuilt, ensureDependencies, ROOT } from "./lib/machine.mjs";
-import { MEMORY } from "./lib/memory.mjs";
+import { MEMORY, YOUNG } from "./lib/memory.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
 
 const CONNECTIONS = 20;
@@ -87,7 +87,7 @@ await run(async () => {
     /** Serves the database with so many processes; the process that began them, and their address. */
     const serve = async (web) => {
       const port = await freePort();
-      const begun = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
+      const begun = spawn(process.execPath, [...YOUNG, join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
         cwd: ROOT,
         stdio: ["ignore", "ignore", "inherit"],
         env: {

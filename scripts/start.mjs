@@ -14,7 +14,7 @@ import {
   ROOT,
 } from "./lib/machine.mjs";
 import { startStandInPlayer } from "./lib/stand-in-player.mjs";
-import { MEMORY } from "./lib/memory.mjs";
+import { MEMORY, YOUNG } from "./lib/memory.mjs";
 import { demoPlatforms } from "./lib/platform-demo.mjs";
 import { demoSignOn } from "./lib/school-demo.mjs";
 import { run, say, Stop } from "./lib/say.mjs";
@@ -150,7 +150,7 @@ await run(async () => {
         process.execPath,
         dev
           ? [join(ROOT, "node_modules", "next", "dist", "bin", "next"), "dev", "-H", host, "-p", String(port)]
-          : [join(ROOT, "scripts", "serve.mjs"), host, String(port)],
+          : [...YOUNG, join(ROOT, "scripts", "serve.mjs"), host, String(port)],
         {
           cwd: ROOT,
           detached: true, // so that Ctrl-C reaches this process alone, which then ends the rest in order

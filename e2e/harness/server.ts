@@ -4,6 +4,7 @@ import { join } from "node:path";
 import postgres from "postgres";
 import { migrate } from "../../db/migrate.mjs";
 import { freePort } from "../../scripts/lib/cluster.mjs";
+import { YOUNG } from "../../scripts/lib/memory.mjs";
 
 const ROOT = join(import.meta.dirname, "..", "..");
 
@@ -37,7 +38,7 @@ export async function startServer(
   let child: ChildProcess | null = null;
 
   const begin = async (more: Record<string, string> = {}) => {
-    const running = spawn(process.execPath, [join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
+    const running = spawn(process.execPath, [...YOUNG, join(ROOT, "scripts", "serve.mjs"), "127.0.0.1", String(port)], {
       cwd: ROOT,
       stdio: ["ignore", "ignore", "inherit"],
       env: {
