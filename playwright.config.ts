@@ -8,8 +8,8 @@ export default defineConfig({
   timeout: 600_000,
   expect: { timeout: 90_000 },
   fullyParallel: false,
-  // One more than there are processors: a journey waits now and then, for the database or for a file that is made.
-  workers: Number(process.env.E2E_WORKERS ?? 3),
+  // Two for each of two processors: a journey waits now and then, for the database or for a file that is made.
+  workers: Number(process.env.E2E_WORKERS ?? 4),
   // A journey of a browser on a shared machine is tried again, twice at most; what passes only then is named at the end of the run.
   retries: 2,
   forbidOnly: true,

@@ -52,7 +52,13 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
   await expect(page.getByRole("heading", { name: "Rope ferry" })).toBeVisible();
 
   // Said about an event, with a name; the owner hears it in the editor and on the first page.
+  // The page beside goes to the event, and leaves the keyboard to whoever writes here.
+  await comments(obi).getByLabel("About", { exact: true }).focus();
+  await obi.evaluate(() => window.addEventListener("blur", () => (document.body.dataset.left = "yes")));
   await comments(obi).getByLabel("About", { exact: true }).selectOption({ label: "Rope ferry" });
+  await expect(page.locator("article.hung")).toContainText("Rope ferry");
+  await expect(comments(obi).getByLabel("About", { exact: true })).toBeFocused();
+  expect(await obi.evaluate(() => document.body.dataset.left)).toBeUndefined();
   await comments(obi).getByLabel("Of it").selectOption({ label: "its date" });
   await comments(obi).getByLabel("A new comment").fill("Where do you know it from, @Nia? And @Wren?");
   await comments(obi).getByRole("button", { name: "Send" }).click();

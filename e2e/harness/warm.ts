@@ -13,7 +13,7 @@ interface Kept {
 
 const SIZE = { width: 1280, height: 800 };
 /** What one browser is used for at most, so that none grows for as long as the run lasts. */
-const MOST_PEOPLE = 15;
+const MOST_PEOPLE = 40;
 /** What is kept by an origin; not what was read of scripts. */
 const STORED =
   "cookies,local_storage,indexeddb,service_workers,cache_storage,file_systems,shared_storage,storage_buckets";

@@ -11,6 +11,7 @@ import type { ReaderTimeline } from "./chart-data-element";
 import type { Pictures } from "./reader-pictures";
 import { stripCopy } from "./strip-copy";
 import { onSwipe } from "./swipe";
+import { takeFocus } from "./take-focus";
 
 /** Narrower than this the sheet takes the whole width, px. */
 const WIDE = 900;
@@ -82,7 +83,7 @@ export class Opened {
     if (was === null) this.from = { id, scroll: window.scrollY };
     this.fill(id);
     this.place();
-    if (!this.sheet.hidden) this.sheet.focus({ preventScroll: true });
+    if (!this.sheet.hidden) takeFocus(this.sheet);
     if (was === null) window.scrollTo(0, 0);
     this.sheet.scrollTop = 0;
     if (!this.wide) window.scrollTo(0, 0);
@@ -92,7 +93,7 @@ export class Opened {
   private show(): void {
     if (!this.sheet.hidden) return;
     this.sheet.hidden = false;
-    this.sheet.focus({ preventScroll: true });
+    takeFocus(this.sheet);
   }
 
   /** The room there is has changed. */

@@ -5,6 +5,7 @@
  */
 import { playOutside } from "./reader-outside";
 import { listenToAll } from "./reader-voices";
+import { takeFocus } from "./take-focus";
 
 const VIEWS = ["begin", "chart", "read", "index", "map"];
 /** What opens beside chart and read, where the window is as wide as this, px. */
@@ -115,7 +116,7 @@ document.addEventListener("DOMContentLoaded", () => {
 
   function goTo(event: HTMLElement): void {
     event.scrollIntoView();
-    event.focus({ preventScroll: true });
+    takeFocus(event);
     ledTo = event.classList.contains("event") ? { event, y: window.scrollY } : null;
   }
 

@@ -19,8 +19,6 @@ import { useReady } from "@/ui/use-ready";
 
 /** So many letters of the words a comment is about are kept. */
 const MOST_WORDS = 300;
-/** So long after an event was asked for the frame does not get the focus by itself. */
-const KEEP_FOCUS_MS = 2_000;
 const RIGHT_OF = { reader: "read", commenter: "comment", adder: "add" } as const;
 
 /** A timeline as its guests see it: its read view as it stands, and beside it what was said, for those who comment. */
@@ -94,33 +92,16 @@ export function GuestView({
   latestListen.current = listenToFrame;
   // It may have come before this page woke up: then nobody tells that it has.
   useEffect(() => latestListen.current(), []);
-  /** The frame takes the focus when it shows an event: whoever is writing here goes on writing here. */
-  const keepFocus = () => {
-    const field = document.activeElement;
-    let last = field instanceof HTMLElement ? field : null;
-    const stop = new AbortController();
-    const { signal } = stop;
-    document.addEventListener(
-      "focusin",
-      (e) => {
-        if (e.target instanceof HTMLElement && e.target !== frame.current) last = e.target;
-      },
-      { signal },
-    );
-    window.addEventListener(
-      "blur",
-      () => {
-        if (document.activeElement === frame.current) last?.focus({ preventScroll: true });
-      },
-      { signal },
-    );
-    setTimeout(() => stop.abort(), KEEP_FOCUS_MS);
-  };
+  /** The page in the frame goes to an event by its own script: an address the browser goes to itself would take the focus with it. */
   const show = (event: string) => {
     setAbout(event);
     setWords("");
-    keepFocus();
-    if (event !== "") frame.current?.contentWindow?.location.replace(`${reader}#e-${event}`);
+    const page = frame.current?.contentWindow;
+    if (event === "" || !page) return;
+    const address = `${reader}#e-${event}`;
+    if (!came) return page.location.replace(address);
+    page.history.replaceState(page.history.state, "", address);
+    page.dispatchEvent(new HashChangeEvent("hashchange"));
   };
   if (gone)
     return (
