@@ -93,6 +93,13 @@ describe("what has to be told from a picture", () => {
 });
 
 describe("a part of a picture", () => {
+  /** One picture that all parts are cut out of: none of them alters it. */
+  const large = async () => {
+    const of = await start();
+    return { of, whole: await uploaded(of, await quarters(3000, 2000)) };
+  };
+  let one: ReturnType<typeof large> | null = null;
+
   it.each([
     ["green, as it lies", { x: 50, y: 0, width: 50, height: 50, turn: 0 }, "010", [1500, 1000]],
     // Turned clockwise the blue quarter, below on the left, comes to the left above.
@@ -100,8 +107,8 @@ describe("a part of a picture", () => {
     ["white, upside down", { x: 0, y: 0, width: 50, height: 50, turn: 180 }, "111", [1500, 1000]],
     ["green, turned to the left", { x: 0, y: 0, width: 50, height: 50, turn: 270 }, "010", [1000, 1500]],
   ] as const)("is cut out of all the pixels there are: %s", async (_, cut, colour, [width, height]) => {
-    const of = await start();
-    const whole = await uploaded(of, await quarters(3000, 2000));
+    one ??= large();
+    const { of, whole } = await one;
     expect([whole.width, whole.height]).toEqual([3000, 2000]);
     expect((await given(of, whole.id, "full")).meta.width).toBe(3000);
     const part = await cutPicture(of.timeline, of.account, whole.id, cut);
