@@ -98,9 +98,11 @@ export function GuestView({
     setWords("");
     const page = frame.current?.contentWindow;
     if (event === "" || !page) return;
-    const address = `${reader}#e-${event}`;
-    if (!came) return page.location.replace(address);
-    page.history.replaceState(page.history.state, "", address);
+    // It may not have come yet, or have been led elsewhere, where only the browser leads back.
+    const isThere = frame.current?.contentDocument?.location.pathname === reader.split("?")[0];
+    if (!isThere) return page.location.replace(`${reader}#e-${event}`);
+    // What is asked of the page besides, as only some of its events, stays.
+    page.history.replaceState(page.history.state, "", `#e-${event}`);
     page.dispatchEvent(new HashChangeEvent("hashchange"));
   };
   if (gone)
