@@ -1,6 +1,6 @@
 // npm test: everything, on a database cluster that is made for it and removed. Ends with one line that adds up all runners.
 // usage: npm test [-- unit|e2e [names of files]]
-import { spawn, spawnSync } from "node:child_process";
+import { execFile, spawn } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -26,6 +26,15 @@ function go(command, args, env) {
     });
     child.once("error", () => resolve(1));
     child.once("exit", (code) => resolve(code ?? 1));
+  });
+}
+
+/** Runs a command to its end and gives its status and what it said. */
+function saidBy(command, args) {
+  return new Promise((resolve) => {
+    execFile(command, args, { cwd: ROOT, maxBuffer: 64 << 20 }, (error, out, err) =>
+      resolve({ status: error ? 1 : 0, said: out + err }),
+    );
   });
 }
 
@@ -93,29 +102,27 @@ await run(async () => {
   try {
     const bin = (name) => join(ROOT, "node_modules", ".bin", name);
     if (only !== "e2e") {
-      say("Types ...");
-      const types = spawnSync(bin("tsc"), ["--noEmit", "-p", "."], { cwd: ROOT, encoding: "utf8" });
-      if (types.status === 0) totals.passed++;
-      else {
-        say(types.stdout);
-        totals.failed++;
-        named.failed.push("the types");
-      }
-      const rooms = spawnSync(process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"], { encoding: "utf8" });
-      if (rooms.status === 0) totals.passed++;
-      else {
-        say(rooms.stdout);
-        totals.failed++;
-        named.failed.push("the rooms");
-      }
+      // Beside the tests of the server, which wait for the database more than they compute.
+      const looked = [
+        ["the types", bin("tsc"), ["--noEmit", "-p", "tsconfig.tests.json"]],
+        ["the rooms", process.execPath, [join(ROOT, "scripts", "house.mjs"), "--check"]],
+      ].map(async ([what, command, args]) => ({ what, ...(await saidBy(command, args)) }));
       const file = join(reports, "vitest.json");
       const tested = go(
         bin("vitest"),
         ["run", "--reporter=dot", "--reporter=json", `--outputFile.json=${file}`, ...process.argv.slice(3)],
         { TEST_CLUSTER: cluster.urlOf("{name}"), NODE_ENV: "test" },
       );
-      // The tests of the server wait for the database more than they compute: what the journeys need is built meanwhile.
+      // So is what the journeys need.
       if (only !== "unit") await ensureBuilt().catch(() => {});
+      for (const { what, status, said } of await Promise.all(looked)) {
+        if (status === 0) totals.passed++;
+        else {
+          say(said);
+          totals.failed++;
+          named.failed.push(what);
+        }
+      }
       const status = await tested;
       count(file, status, (r) => ({
         passed: r.numPassedTests,
