@@ -53,11 +53,20 @@ test("somebody is invited by letter, told by whom to what, comments, is answered
 
   // Said about an event, with a name; the owner hears it in the editor and on the first page.
   // The page beside goes to the event, and leaves the keyboard to whoever writes here.
-  await comments(obi).getByLabel("About", { exact: true }).focus();
+  // Wherever it was led, and with the words it was asked for.
+  const about = comments(obi).getByLabel("About", { exact: true });
+  const framed = obi.frames()[1]!;
+  await framed.evaluate(() => location.assign("/elsewhere"));
+  await expect.poll(() => framed.url()).not.toContain("/reader");
+  await about.focus();
   await obi.evaluate(() => window.addEventListener("blur", () => (document.body.dataset.left = "yes")));
-  await comments(obi).getByLabel("About", { exact: true }).selectOption({ label: "Rope ferry" });
+  await about.selectOption({ label: "The flood" });
+  await expect(page.locator("article.hung")).toContainText("The flood");
+  await framed.evaluate(() => history.replaceState(null, "", `${location.pathname}?framed&words=e${location.hash}`));
+  await about.selectOption({ label: "Rope ferry" });
   await expect(page.locator("article.hung")).toContainText("Rope ferry");
-  await expect(comments(obi).getByLabel("About", { exact: true })).toBeFocused();
+  expect(framed.url()).toContain("?framed&words=e#e-");
+  await expect(about).toBeFocused();
   expect(await obi.evaluate(() => document.body.dataset.left)).toBeUndefined();
   await comments(obi).getByLabel("Of it").selectOption({ label: "its date" });
   await comments(obi).getByLabel("A new comment").fill("Where do you know it from, @Nia? And @Wren?");

@@ -69,12 +69,30 @@ export function GuestView({
   }, [timeline, role]);
   const [came, setCame] = useState(false);
   const listened = useRef<Document | null>(null);
+  /** What the page in the frame goes to as soon as it is there. */
+  const wanted = useRef("");
+  /** The page goes to an event by its own script: an address the browser goes to itself would take the focus with it. */
+  const goTo = (event: string) => {
+    const page = frame.current?.contentWindow;
+    if (!page) return;
+    if (frame.current?.contentDocument?.location.pathname !== reader.split("?")[0]) {
+      wanted.current = event;
+      // It has not come yet, or was led elsewhere.
+      if (came) page.location.replace(reader);
+      return;
+    }
+    wanted.current = "";
+    // What is asked of the page besides, as only some of its events, stays.
+    page.history.replaceState(page.history.state, "", `#e-${event}`);
+    page.dispatchEvent(new HashChangeEvent("hashchange"));
+  };
   /** What is chosen of an event's words is what the next comment is about. */
   const listenToFrame = () => {
     const page = frame.current?.contentDocument;
     if (!page || page === listened.current || page.URL === "about:blank") return;
     listened.current = page;
     setCame(true);
+    if (wanted.current !== "") goTo(wanted.current);
     page.addEventListener("selectionchange", () => {
       const chosen = page.getSelection();
       const at = chosen?.anchorNode;
@@ -92,18 +110,10 @@ export function GuestView({
   latestListen.current = listenToFrame;
   // It may have come before this page woke up: then nobody tells that it has.
   useEffect(() => latestListen.current(), []);
-  /** The page in the frame goes to an event by its own script: an address the browser goes to itself would take the focus with it. */
   const show = (event: string) => {
     setAbout(event);
     setWords("");
-    const page = frame.current?.contentWindow;
-    if (event === "" || !page) return;
-    // It may not have come yet, or have been led elsewhere, where only the browser leads back.
-    const isThere = frame.current?.contentDocument?.location.pathname === reader.split("?")[0];
-    if (!isThere) return page.location.replace(`${reader}#e-${event}`);
-    // What is asked of the page besides, as only some of its events, stays.
-    page.history.replaceState(page.history.state, "", `#e-${event}`);
-    page.dispatchEvent(new HashChangeEvent("hashchange"));
+    if (event !== "") goTo(event);
   };
   if (gone)
     return (
