@@ -335,7 +335,10 @@ test("in a mirror, all that opens in the editor says what is of the catalogue, w
   }
 });
 
-/** Choices that are wider than the room their boxes have for them, beside the arrow. */
+/**
+ * Choices that are wider than the room their boxes have for them, beside the arrow. Where a language's own name follows the one it has
+ * here, that may be cut.
+ */
 function cutChoices(boxes: Element[]): string[] {
   const ARROW = 18;
   const type = document.createElement("canvas").getContext("2d")!;
@@ -343,7 +346,8 @@ function cutChoices(boxes: Element[]): string[] {
     const look = getComputedStyle(box);
     type.font = `${look.fontWeight} ${look.fontSize} ${look.fontFamily}`;
     const room = box.clientWidth - Number.parseFloat(look.paddingLeft) - Number.parseFloat(look.paddingRight) - ARROW;
-    return [...box.options].map((o) => o.text).filter((text) => type.measureText(text).width > room);
+    const said = [...box.options].map((o) => o.text.split(" – ")[0]!);
+    return said.filter((text) => type.measureText(text).width > room);
   });
 }
 
@@ -373,11 +377,11 @@ test("longer words find room: no page is wider than the screen in German or Span
           [`${at} in ${language} at ${viewport.width}`]: 0,
         });
       }
-      if (viewport.width < 1_000) continue;
       // What can be chosen is read whole in its box.
       await nia.page.getByRole("button", { name: about, exact: true }).click();
       await expect(nia.page.getByLabel(last)).toBeVisible();
-      expect(await nia.page.getByRole("complementary").locator("select").evaluateAll(cutChoices)).toEqual([]);
+      const choices = nia.page.getByRole("complementary").locator("select");
+      expect([viewport.width, await choices.evaluateAll(cutChoices)]).toEqual([viewport.width, []]);
     }
   }
 });

@@ -108,7 +108,7 @@ export const WORDS: Like<typeof En.WORDS> = {
   itIsKnown: "es bekannt ist",
   monthAndYear: "Monat und Jahr",
   writeTimesBy: "Uhrzeiten schreiben mit",
-  whatIsTypedFirst: "wie zuerst getippt",
+  whatIsTypedFirst: "dem zuerst Getippten",
   n24Hours2210: "24 Stunden: 22:10",
   amAndPm1010: "am und pm: 10:10 pm",
   beforeTheYear1: "Vor dem Jahr 1",

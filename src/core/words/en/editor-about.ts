@@ -125,7 +125,7 @@ export const WORDS = {
   thisIsNotADay: "This is not a day Fastigo can read. Try 14 Nov 1872.",
   timesAloneSuchAs5: "Times alone, such as 5:40",
   needTheirDay: "need their day",
-  areOnOneDayNot: "one day, not named",
+  areOnOneDayNot: "share a day, unnamed",
   areAllOnOneDay: "are all on one day:",
   theDayOfAllTimes: "The day of all times",
   n14Nov1872: "14 Nov 1872",

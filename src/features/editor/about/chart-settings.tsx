@@ -61,7 +61,7 @@ export function ChartSettings() {
         )}
       </Field>
       {marks?.kind === "step" ? (
-        <div className="grid grid-cols-2 gap-3">
+        <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
           <Field label={WORDS.aMarkEvery}>
             {(ids) => (
               <input
@@ -107,7 +107,7 @@ export function ChartSettings() {
           }
         />
       ) : null}
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Choice
           label={WORDS.picturesOnTheChart}
           value={pictures}

@@ -28,7 +28,7 @@ export function DateSettings() {
   return (
     <section aria-label={WORDS.dates} className="flex flex-col gap-3">
       <h3 className="font-sans text-[13px] font-normal text-quiet">{WORDS.datesWrittenLike(example)}</h3>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field label={WORDS.n03041872Means}>
           {(ids) => (
             <select
