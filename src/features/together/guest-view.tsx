@@ -71,17 +71,17 @@ export function GuestView({
   const listened = useRef<Document | null>(null);
   /** What the page in the frame goes to as soon as it is there. */
   const wanted = useRef("");
+  const isThere = () => frame.current?.contentDocument?.location.pathname === reader.split("?")[0];
   /** The page goes to an event by its own script: an address the browser goes to itself would take the focus with it. */
   const goTo = (event: string) => {
     const page = frame.current?.contentWindow;
     if (!page) return;
-    if (frame.current?.contentDocument?.location.pathname !== reader.split("?")[0]) {
+    if (!isThere()) {
       wanted.current = event;
       // It has not come yet, or was led elsewhere.
       if (came) page.location.replace(reader);
       return;
     }
-    wanted.current = "";
     // What is asked of the page besides, as only some of its events, stays.
     page.history.replaceState(page.history.state, "", `#e-${event}`);
     page.dispatchEvent(new HashChangeEvent("hashchange"));
@@ -92,7 +92,10 @@ export function GuestView({
     if (!page || page === listened.current || page.URL === "about:blank") return;
     listened.current = page;
     setCame(true);
-    if (wanted.current !== "") goTo(wanted.current);
+    // Asked once: where another page comes instead, as after the session has ended, it is not asked again and again.
+    const event = wanted.current;
+    wanted.current = "";
+    if (event !== "" && isThere()) goTo(event);
     page.addEventListener("selectionchange", () => {
       const chosen = page.getSelection();
       const at = chosen?.anchorNode;
