@@ -1,7 +1,7 @@
 import { expect } from "@playwright/test";
 import { test } from "./harness/test";
 import { startServer, type TestServer } from "./harness/server";
-import { allHere, chartButton, newPerson, newTimeline, saved, writeLines } from "./harness/people";
+import { allHere, chartButton, newPerson, newTimeline, otherBrowserOf, saved, writeLines } from "./harness/people";
 
 let server: TestServer;
 test.beforeAll(async () => {
@@ -37,8 +37,7 @@ test("the server is killed in the middle of typing: every word is there afterwar
   await saved(page);
 
   // As another browser of hers sees it.
-  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
-  const fresh = await other.newPage();
+  const fresh = await otherBrowserOf(browser, nia, server.url);
   await fresh.goto(page.url());
   await chartButton(fresh, /The long night flood of 1872/).click();
   await expect(fresh.getByRole("textbox", { name: "Description" })).toHaveText(TYPED);
@@ -71,8 +70,7 @@ test("the network is cut and the tab closed: the next tab sends what was typed",
   await expect(again.getByRole("textbox", { name: "Description" })).toHaveText("A farthing a head.");
 
   // And it has reached the server, not only this browser.
-  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
-  const fresh = await other.newPage();
+  const fresh = await otherBrowserOf(browser, nia, server.url);
   await fresh.goto(address);
   await expect(chartButton(fresh, /Last crossing/)).toBeVisible();
 });
@@ -196,8 +194,7 @@ test("left in the middle of a retry and opened again: what was written is shown,
   await expect(chartButton(page, /Rope ferry/)).toBeVisible();
   down = false;
   await saved(page);
-  const other = await browser.newContext({ baseURL: server.url, storageState: await nia.context.storageState() });
-  const fresh = await other.newPage();
+  const fresh = await otherBrowserOf(browser, nia, server.url);
   await fresh.goto(page.url());
   await expect(chartButton(fresh, /Rope ferry/)).toBeVisible();
 });

@@ -34,7 +34,7 @@ test("whoever gets a browser that somebody left finds nothing of theirs in it", 
   await context.newPage();
   await context.setOffline(true);
 
-  await leave(context, serverUrl());
+  await leave(context);
   const next = await warmBrowser(browser, serverUrl());
   expect(next.context).toBe(context);
   expect(context.pages()).toEqual([page]);
@@ -52,7 +52,7 @@ test("a browser that was altered for good is nobody's afterwards", async ({ brow
   await page.addInitScript(() => {
     window.name = "altered";
   });
-  await leave(page.context(), serverUrl());
+  await leave(page.context());
   expect(page.isClosed()).toBe(true);
   expect((await warmBrowser(browser, serverUrl())).context).not.toBe(page.context());
 });

@@ -2,11 +2,11 @@ import type { Locator, Page } from "@playwright/test";
 
 const exactly = (text: string) => new RegExp(`^${text.replaceAll(/[.*+?^${}()|[\]\\]/g, "\\$&")}$`);
 
-/** The row of an event in the ledger, by its title. */
+/** The row of an event in the ledger, by its title: found by how it is written, not by what each thing in the ledger is. */
 export const row = (page: Page, title: string): Locator =>
   page
     .getByTestId("ledger")
-    .getByRole("row")
+    .locator("[role=row]")
     .filter({ has: page.locator("[data-col=title]", { hasText: exactly(title) }) });
 
 /** One cell of it: `column` as the ledger calls it in its code ("when", "partOf"). */

@@ -29,6 +29,13 @@ export async function newPerson(browser: Browser, name: string, url = serverUrl(
 export const visitor = async (browser: Browser, url = serverUrl()): Promise<Page> =>
   (await warmBrowser(browser, url)).page;
 
+/** Another browser of somebody who is signed in. */
+export async function otherBrowserOf(browser: Browser, { context }: Person, url = serverUrl()): Promise<Page> {
+  const other = await warmBrowser(browser, url);
+  await other.context.addCookies(await context.cookies());
+  return other.page;
+}
+
 /** A new person, by the form. */
 export async function signUpByForm(browser: Browser, name: string): Promise<Person> {
   const { context, page } = await warmBrowser(browser, serverUrl());
@@ -100,5 +107,6 @@ export async function invited(
 export const allHere = (page: Page) => page.locator("main[data-all-here]").waitFor();
 export const saved = (page: Page) => expect(page.getByTestId("saving")).toHaveText("Saved");
 
+/** What of an event can be pressed on the chart, by its name. What holds it is found by how it is written, not among all there is. */
 export const chartButton = (page: Page, name: RegExp) =>
-  page.getByRole("group", { name: "Chart" }).getByRole("button", { name });
+  page.locator("[role=group][aria-label=Chart]").getByRole("button", { name });

@@ -1,5 +1,4 @@
 import { test as base } from "@playwright/test";
-import { serverUrl } from "./people";
 import { isFree, leave } from "./warm";
 
 /**
@@ -10,7 +9,7 @@ export const test = base.extend<{ closed: undefined }>({
   closed: [
     async ({ browser }, use) => {
       await use(undefined);
-      for (const context of browser.contexts()) if (!isFree(context)) await leave(context, serverUrl());
+      for (const context of browser.contexts()) if (!isFree(context)) await leave(context);
     },
     { auto: true },
   ],

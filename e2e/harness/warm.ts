@@ -81,13 +81,12 @@ export async function warmBrowser(browser: Browser, url: string): Promise<{ cont
 }
 
 /** Closes a browser, or takes everything of a person out of it and keeps it for the next. */
-export async function leave(context: BrowserContext, keepFor: string): Promise<void> {
+export async function leave(context: BrowserContext): Promise<void> {
   const kept = used.get(context);
   used.delete(context);
   for (const one of [...context.pages(), context]) await one.unrouteAll({ behavior: "ignoreErrors" });
   if (
     !kept ||
-    kept.url !== keepFor ||
     altered.has(context) ||
     kept.people >= MOST_PEOPLE ||
     kept.page.isClosed() ||
