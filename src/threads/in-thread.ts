@@ -13,6 +13,11 @@ type Result<K extends keyof Deeds> = Awaited<ReturnType<Deeds[K]>>;
 const THREADS = { changes: 2, reading: 2, drawings: 2 } as const;
 const MOST_WAITING = 400;
 const MOST_MEMORY_MB = 700;
+/**
+ * Of that, for what is thrown away at once. The process has much room for it from its start (`scripts/lib/memory.mjs`), because it answers
+ * everybody; six threads with as much each would take 200 MB of a school's machine and be none the quicker.
+ */
+const MOST_YOUNG_MB = 12;
 
 type Pools = Record<keyof typeof THREADS, { lane: Lane; pool: Piscina }>;
 const holder = globalThis as { fastigoThreads?: Pools };
@@ -31,7 +36,7 @@ function made(threads: number, least: number): Pools["changes"] {
     minThreads: least,
     maxThreads: threads,
     idleTimeout: 60_000,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB, maxYoungGenerationSizeMb: MOST_YOUNG_MB },
   });
   pool.on("error", (error) => console.error("A thread ended.", error));
   return { lane: new Lane(threads, MOST_WAITING), pool };
