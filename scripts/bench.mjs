@@ -306,12 +306,15 @@ await run(async () => {
     if (wanted("classes")) await benchClasses(report, base, cookie, ask, sql, (n) => core.seededEvents(n, 13));
     if (wanted("together")) await benchTogether(report, base, sql);
     if (wanted("processes")) {
-      const [two, other] = await serve(2);
+      const [pair, two] = await serve(2);
+      const apart = [await serve(1), await serve(1)];
       try {
-        await benchProcesses(report, [base, other], new URL(page).pathname, throughput, cookie);
+        const bases = { one: base, two, apart: apart.map(([, at]) => at) };
+        await benchProcesses(report, bases, new URL(page).pathname, cookie);
       } finally {
-        // Told to end, the first of them ends the others.
-        two.kill("SIGTERM");
+        // Told to end, the first of the pair ends the others.
+        pair.kill("SIGTERM");
+        for (const [begun] of apart) begun.kill("SIGTERM");
       }
     }
     await sql.end();
