@@ -1,8 +1,12 @@
 /**
  * For processes that re-encode pictures in several threads: glibc keeps what each thread has freed for itself, unless it is told to share
- * (mallopt(3), M_ARENA_MAX). A setting of one's own goes first.
+ * (mallopt(3), M_ARENA_MAX), and keeps ever larger pieces the more it sees of them (M_MMAP_THRESHOLD), unless it is told where large
+ * begins: what is larger goes back to the system when it is freed. A setting of one's own goes first.
  */
-export const MEMORY = { MALLOC_ARENA_MAX: process.env.MALLOC_ARENA_MAX ?? "2" };
+export const MEMORY = {
+  MALLOC_ARENA_MAX: process.env.MALLOC_ARENA_MAX ?? "2",
+  MALLOC_MMAP_THRESHOLD_: process.env.MALLOC_MMAP_THRESHOLD_ ?? "4194304",
+};
 
 /**
  * For processes that answer requests: each leaves much behind that is thrown away at once. V8 begins with room for little of it and makes
