@@ -36,7 +36,8 @@ function packedPages(urls, count) {
           const end = piece.indexOf("\r\n\r\n");
           const head = piece.toString("latin1", 0, end);
           const length = /^content-length: (\d+)/im.exec(head)?.[1];
-          if (!head.startsWith("HTTP/1.1 200") || !length) return reject(new Error(`${host}${pathname} answered: ${head}`));
+          if (!head.startsWith("HTTP/1.1 200") || !length)
+            return reject(new Error(`${host}${pathname} answered: ${head}`));
           left = Number(length) - (piece.length - end - 4);
         }
         if (left > 0) return;

@@ -60,10 +60,10 @@ function isPlain(s: Shape): s is Area {
   return s.kind === "area" && !s.pattern && !s.stroke && s.opacity === undefined;
 }
 
+/** One more outline of a path that is filled, which closes it. */
 function outline(ctx: CanvasRenderingContext2D, points: readonly number[]): void {
   ctx.moveTo(points[0]!, points[1]!);
   for (let i = 2; i < points.length; i += 2) ctx.lineTo(points[i]!, points[i + 1]!);
-  ctx.closePath();
 }
 
 function paint(ctx: CanvasRenderingContext2D, s: Shape, pictureOf: PictureOf, alpha: number): void {

@@ -13,8 +13,8 @@ import type { Lane } from "../frame/lanes";
 import { type Frame, groundOf, type Laid } from "../frame/layout";
 import { drawBands, drawRidge, drawRidgeWords, type Ridge, ridgeOf } from "./ridge";
 import { moveShapes, type Scene, type Shape } from "./scene";
-import { type Extra, rankX, type ShownLabel } from "../frame/shown";
-import { SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
+import { type Extra, rankX, type ShownLabel, type ShownRoof } from "../frame/shown";
+import { type ChartData, SPAN_KIND, UNDATED_KIND } from "../data/chart-data";
 import { targetsOf } from "./targets";
 import { type Ground, isWhole, readView, type View, wholeView, xOf } from "../axis/view";
 import type { Words } from "../data/words";
@@ -204,11 +204,8 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   const { laid, content } = part;
   const { data } = laid;
   const isSelected = (i: number) => selected !== null && data.ids[i] === selected;
-  const roofs =
-    content.roofs.length > CROWD
-      ? [...content.roofs].sort((a, b) => data.paint[a.i]! - data.paint[b.i]!)
-      : content.roofs;
-  for (const r of roofs) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
+  for (const some of content.roofs.length > CROWD ? byPaint(content.roofs, data) : [content.roofs])
+    for (const r of some) drawRoof(shapes, data, r, isSelected(r.i), content.ground.size);
   for (const r of content.roofs) drawOverLine(shapes, data, r, isSelected(r.i));
   // Lines to labels placed over the ridge run behind the titles of roofs.
   const over = (l: ShownLabel) => laid.layout.handY[l.rank]! < laid.layout.ridgeTop;
@@ -227,6 +224,13 @@ function drawPlumbs(shapes: Shape[], part: Part, selected: string | null, ground
   for (const b of bobs) if (!pictured.has(b.i)) drawBob(shapes, laid, b, isSelected(b.i), content.ground.size);
   // They hide what is near to them, so they come last, the loudest on top.
   for (const b of bobs) if (pictured.has(b.i)) drawPictureBob(shapes, laid, b, isSelected(b.i));
+}
+
+/** Those of a look together, each as they come: without a sort, which would cost as much as the rest of a frame's drawing. */
+function byPaint(roofs: readonly ShownRoof[], { looks, paint }: ChartData): ShownRoof[][] {
+  const groups = looks.map((): ShownRoof[] => []);
+  for (const r of roofs) groups[paint[r.i]!]!.push(r);
+  return groups;
 }
 
 /** Events without a date that stand together hang on one broken line. */

@@ -25,15 +25,23 @@ export function drawRoof(shapes: Shape[], data: ChartData, r: ShownRoof, selecte
     drawDone(shapes, data, r, selected, frameWidth);
     return;
   }
+  const plain = h < PATTERN_FROM && !hollow && !selected;
   const area = (points: number[], opacity?: number) =>
-    shapes.push({
-      kind: "area",
-      points,
-      fill: hollow ? data.style.paper : colour,
-      ...(hollow || h < PATTERN_FROM ? {} : patternOn(data.style, pattern)),
-      ...(hollow || selected ? { stroke: selected ? data.style.sun : colour, strokeWidth: selected ? 3 : 1.5 } : {}),
-      ...(opacity === undefined ? {} : { opacity }),
-    });
+    shapes.push(
+      // Of a crowd nearly all are like this.
+      plain && opacity === undefined
+        ? { kind: "area", points, fill: colour }
+        : {
+            kind: "area",
+            points,
+            fill: hollow ? data.style.paper : colour,
+            ...(hollow || h < PATTERN_FROM ? {} : patternOn(data.style, pattern)),
+            ...(hollow || selected
+              ? { stroke: selected ? data.style.sun : colour, strokeWidth: selected ? 3 : 1.5 }
+              : {}),
+            ...(opacity === undefined ? {} : { opacity }),
+          },
+    );
   // Far outside the frame nothing is to be seen, and huge numbers trouble some painters.
   const clip = (x: number) => Math.max(-2_000, Math.min(frameWidth + 2_000, x));
   const [x0, x1, top0, top1] = [clip(r.x0), clip(r.x1), clip(r.top0), clip(r.top1)];
