@@ -40,6 +40,7 @@ describe.each(charts())("the ridge of %s", (_, chart) => {
   const g = groundOf(chart.laid.axis, chart.laid.layout);
 
   it("has no two labels that meet, none that the frame cuts, and dates at both ends, at every zoom", () => {
+    const faults: string[] = [];
     for (const v of views(chart)) {
       const { ends, row } = ridgeOf(chart.laid, g, v, chart.words);
       const boxes = [
@@ -49,21 +50,21 @@ describe.each(charts())("the ridge of %s", (_, chart) => {
         ...ends,
       ].sort((a, b) => a.from - b.from);
       for (const [i, b] of boxes.entries()) {
-        if (i > 0) expect(b.from, `${boxes[i - 1]!.text} | ${b.text}`).toBeGreaterThanOrEqual(boxes[i - 1]!.to + 4);
-        if (chart.laid.axis.scale !== "even") {
-          expect(b.from).toBeGreaterThanOrEqual(0);
-          expect(b.to).toBeLessThanOrEqual(g.size);
-        }
-        expect(b.text).not.toMatch(/NaN|undefined|\b0 BC|AD 0\b/);
+        const free = i === 0 || b.from >= boxes[i - 1]!.to + 4;
+        const whole = chart.laid.axis.scale === "even" || (b.from >= 0 && b.to <= g.size);
+        if (!free || !whole || /NaN|undefined|\b0 BC|AD 0\b/.test(b.text))
+          faults.push(`${boxes[i - 1]?.text} | ${b.text} from ${b.from} to ${b.to} at ${v.scale}`);
       }
       if (chart.laid.axis.scale !== "even" && (isWhole(g, v) || row.unit)) expect(ends.length).toBeGreaterThan(0);
-      for (let i = 1; i < row.ticks.length; i++) expect(row.ticks[i]!.x).toBeGreaterThanOrEqual(row.ticks[i - 1]!.x);
+      for (let i = 1; i < row.ticks.length; i++)
+        if (!(row.ticks[i]!.x >= row.ticks[i - 1]!.x)) faults.push(`tick ${i} before the one before it at ${v.scale}`);
       for (const [i, l] of row.larger.entries())
         if (i > 0) {
           const before = row.larger[i - 1]!;
           expect(l.x).toBeGreaterThan(before.x + textWidth(before.text, tickFace("hyperlegible"), TICK_SIZE));
         }
     }
+    expect(faults).toEqual([]);
   });
 
   it("keeps its unit and its labels while the view moves along", () => {
@@ -81,7 +82,7 @@ describe.each(charts())("the ridge of %s", (_, chart) => {
       for (const t of a!.row.ticks) {
         const x = t.x - px;
         if (!t.text || x - t.width / 2 < left + 40 || x + t.width / 2 > right - 40) continue;
-        expect(there.has(t.text), `${t.text} went`).toBe(true);
+        if (!there.has(t.text)) throw new Error(`${t.text} went`);
       }
     }
   });
@@ -108,7 +109,7 @@ describe("marks", () => {
             : [at(1872, 10, 28), at(1873, 11, 16)];
       const coarse = marksWithin(NESTED[i - 1]!, from, to, 1e6)!;
       const fine = new Set(marksWithin(u, from, to, 1e7)!.map((m) => `${m.day} ${m.second}`));
-      for (const m of coarse) expect(fine.has(`${m.day} ${m.second}`)).toBe(true);
+      expect(coarse.filter((m) => !fine.has(`${m.day} ${m.second}`))).toEqual([]);
     }
   });
 
