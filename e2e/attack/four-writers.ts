@@ -110,7 +110,7 @@ export const FOUR_WRITERS: Attack[] = [
         await Promise.all(work);
         const sql = postgres(server.databaseUrl, { max: 1, onnotice: () => {} });
         const log = await sql<{ id: string; seq: number }[]>`
-          select id, seq from change where timeline_id = ${t} and id like 'w%' order by seq`;
+          select id, seq from change where timeline_id = ${t} and id ~ '^w[0-9]+n[0-9]+$' order by seq`;
         const [events] = await sql<{ n: number }[]>`
           select count(*)::int as n from event where timeline_id = ${t} and not deleted`;
         await sql.end();
