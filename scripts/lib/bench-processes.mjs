@@ -13,8 +13,8 @@ const CHANGES = 25;
 const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 
 /**
- * Pages a second that readers of some addresses get, packed as every browser asks for them. Over bare sockets: the server, its database and who asks share
- * the two cores, and Node's own client costs more than the server does and would be most of what is measured.
+ * Pages a second that readers of some addresses get, packed as every browser asks for them. Over bare sockets: the server, its database
+ * and who asks share the cores, and Node's own client costs as much as the server and would be much of what is measured.
  */
 function packedPages(urls, count) {
   return new Promise((resolve, reject) => {

@@ -81,7 +81,7 @@ describe.each(SETS)("zooming in on %s", (_, chart) => {
           const is = now.get(r);
           if (!is) {
             const left = x + (was.x - was.apex);
-            if (left < g.size && left + was.w > 0) faults.push(`label ${r} blinked at ${view.scale}`);
+            if (!(left >= g.size || left + was.w <= 0)) faults.push(`label ${r} blinked at ${view.scale}`);
             continue;
           }
           const moved = is.x - is.apex - (was.x - was.apex);
