@@ -11,8 +11,9 @@ const together = { isolate: false, setupFiles: ["./scripts/lib/put-back.ts"] };
 // "core" needs nothing; "server" needs the database that scripts/test.mjs starts.
 export default defineConfig({
   test: {
-    // Two at a time, on small machines too: tests of the server wait for the database more than they compute.
-    maxWorkers: 2,
+    // Three at a time, on two processors too: tests of the server wait for the database, and for a while of their own, as often as they
+    // compute.
+    maxWorkers: 3,
     projects: [
       {
         resolve: { alias },
