@@ -1,4 +1,4 @@
-// The bench of several processes behind one port: readers and editors of two, against those of one, in turn.
+// The bench of several processes behind one port: what the port costs readers, and that editors wait no longer than for one, in turn.
 import { connect } from "node:net";
 import { say } from "./say.mjs";
 

@@ -4,7 +4,12 @@ import { readWhen } from "../../time/read/read-when";
 import { emptyEvent, emptyItem, emptyTimeline, type Timeline, type TimelineEvent } from "../../timeline/timeline";
 import { textWidth } from "../../text/measure";
 import { placesAlong } from "../frame/places-along";
-import { drawChart } from "./draw-chart";
+import { wholeView } from "../axis/view";
+import { chartOf } from "../frame/chart";
+import { frameContent } from "../frame/frame";
+import { groundOf } from "../frame/layout";
+import { seededTimeline } from "../../testing/seeded-timeline";
+import { drawChart, drawView } from "./draw-chart";
 import type { Shape } from "./scene";
 import { toSvg } from "./to-svg";
 import { type Box, meet } from "../../testing/boxes";
@@ -245,5 +250,31 @@ describe("a picture in place of a bob", () => {
     expect(bobs).toHaveLength(2);
     const far = Math.abs(bobs[0]!.x - bobs[1]!.x);
     expect(far).toBeGreaterThan(26);
+  });
+});
+
+describe("a crowd of spans", () => {
+  it("has every roof once, those of one colour together", () => {
+    const chart = chartOf(seededTimeline(10_000, 5, "spread", "true", 0.1), { width: 1_280, height: 480 });
+    const view = wholeView(groundOf(chart.laid.axis, chart.laid.layout));
+    const { roofs } = frameContent(chart.laid, view, []);
+    expect(roofs.length).toBeGreaterThan(500);
+    const across = (r: { x0: number; top0: number; top1: number; x1: number }) =>
+      [r.x0, r.top0, r.top1, r.x1].join(" ");
+    const expected = roofs.map(across).sort();
+    const fills: string[] = [];
+    const drawn: string[] = [];
+    const wanted = new Set(expected);
+    for (const s of drawView(chart, view, [], null).scene.shapes) {
+      if (s.kind !== "area" || s.points.length !== 8) continue;
+      const [x0, , top0, , top1, , x1] = s.points as [number, number, number, number, number, number, number, number];
+      const key = across({ x0, top0, top1, x1 });
+      if (!wanted.has(key)) continue;
+      drawn.push(key);
+      if (fills.at(-1) !== s.fill) fills.push(s.fill);
+    }
+    expect(drawn.sort()).toEqual(expected);
+    expect(fills.length).toBeGreaterThan(2);
+    expect(new Set(fills).size).toBe(fills.length);
   });
 });
