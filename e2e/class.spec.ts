@@ -1,6 +1,7 @@
 import { warmBrowser } from "./harness/warm";
 import { type Browser, type BrowserContext, expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
+import { firstAnswerLate } from "./harness/late";
 import { chartButton, newPerson, newTimeline, saved, serverUrl, writeLines, visitor } from "./harness/people";
 
 /** Everything a browser was sent, to be searched for what it must not know. */
@@ -270,10 +271,14 @@ test("without a class: a frozen, dated copy by its own link and as a file, whate
   await newTimeline(nia.page, "Ferries");
   await writeLines(nia.page, ["1604 Rope ferry"]);
   await saved(nia.page);
+  // The first look at which copies there are is answered last, of a time when there was none.
+  const answer = await firstAnswerLate(nia.page, "**/frozen-copies");
   await nia.page.getByRole("button", { name: "Share" }).click();
   await nia.page.getByRole("button", { name: "Make a frozen copy" }).click();
   const copy = nia.page.getByTestId("frozen-copy");
   const link = await copy.getByLabel(/^Frozen/).inputValue();
+  await answer();
+  await expect(copy).toHaveCount(1, { timeout: 1_000 });
   const page = await visitor(browser);
   const file = async () => (await page.request.get(`${link}/file`)).text();
   const before = await file();

@@ -1,5 +1,6 @@
 import { expect, type Page } from "@playwright/test";
 import { nothingFound } from "./harness/axe";
+import { firstAnswerLate } from "./harness/late";
 import { test } from "./harness/test";
 import { readFile } from "node:fs/promises";
 import { classOf, shortAssignment } from "./harness/classes";
@@ -272,6 +273,7 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await expect(nia.page.getByText("Handed in: Crossing project").first()).toBeVisible();
 
   // Marked by keys, without the names.
+  const answer = await firstAnswerLate(desk, "**/api/kept-comments");
   await desk.goto("/teaching");
   await desk.getByRole("link", { name: "Work 1" }).click();
   const panel = desk.getByRole("complementary", { name: "Marking" });
@@ -289,6 +291,9 @@ test("an assignment with rubric, texts and groups by lot: set, asked about, look
   await panel.getByLabel("Comment on the whole").fill("Say where you know it from.");
   await panel.getByRole("button", { name: "Keep this comment" }).click();
   await expect(panel.getByText("Saved", { exact: true })).toBeVisible();
+  // Which are kept is answered only now, as it was when the desk was opened.
+  await expect(panel.getByLabel("Comments I use again")).toBeVisible();
+  await answer();
   await panel.getByLabel("Comments I use again").selectOption({ label: "Say where you know it from." });
   await expect(panel.getByLabel("Comment on the whole")).toHaveValue(/it from\.\nSay/);
   await expect(panel.getByText("Saved", { exact: true })).toBeVisible();

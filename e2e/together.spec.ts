@@ -2,6 +2,7 @@ import { expect, type Page } from "@playwright/test";
 import { test } from "./harness/test";
 import postgres from "postgres";
 import { classOf } from "./harness/classes";
+import { firstAnswerLate } from "./harness/late";
 import { openSheet } from "./harness/ledger";
 import { newEmail, newPerson, newTimeline, PASSWORD, saved, writeLines, visitor } from "./harness/people";
 
@@ -133,19 +134,7 @@ test("a link has a role and an end; somebody who reads comes to comment, to edit
   await writeLines(nia.page, ["1702 Salt tolls"]);
   await saved(nia.page);
   // The first look at who may do what is answered last.
-  let answerLate = () => {};
-  const late = new Promise<void>((resolve) => {
-    answerLate = resolve;
-  });
-  let looks = 0;
-  await nia.page.route("**/api/timelines/*/people", async (route) => {
-    looks += 1;
-    if (looks > 1) return route.continue();
-    const response = await route.fetch();
-    await late;
-    await route.fulfill({ response });
-  });
-  const answered = nia.page.waitForEvent("requestfinished", (r) => r.url().endsWith("/people"));
+  const answer = await firstAnswerLate(nia.page, "**/api/timelines/*/people");
   await nia.page.getByRole("button", { name: "Share" }).click();
   const share = together(nia.page);
   const link = share.getByRole("group", { name: "A link for whoever has it" });
@@ -159,9 +148,7 @@ test("a link has a role and an end; somebody who reads comes to comment, to edit
   await expect(field).toHaveValue(/\/join\//);
   await expect(link.getByText("Good until Wednesday, 1 January 2031")).toBeVisible();
   const path = new URL(await field.inputValue()).pathname;
-  answerLate();
-  await answered;
-  await nia.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  await answer();
   await expect(field).toHaveValue(/\/join\//, { timeout: 1_000 });
 
   await obi.page.goto(path);
@@ -372,24 +359,12 @@ test("at an exhibition somebody sends an event in by phone, without an account; 
   await writeLines(nia.page, ["1604 Rope ferry"]);
   await saved(nia.page);
   // What is typed while the first look is not answered yet stays.
-  let answerLate = () => {};
-  const late = new Promise<void>((resolve) => {
-    answerLate = resolve;
-  });
-  let looks = 0;
-  await nia.page.route("**/api/timelines/*/call", async (route) => {
-    looks += 1;
-    const response = await route.fetch();
-    if (looks === 1) await late;
-    await route.fulfill({ response });
-  });
-  const answered = nia.page.waitForEvent("requestfinished", (r) => r.url().endsWith("/call"));
+  const answer = await firstAnswerLate(nia.page, "**/api/timelines/*/call");
   await nia.page.getByRole("button", { name: "Share" }).click();
   const call = nia.page.getByRole("dialog").getByRole("region", { name: "Let others send events in" });
   await call.getByLabel("What you ask for").fill("What do you know of the ferry?");
   await call.getByLabel("Closes").fill("2001-01-01T10:00");
-  answerLate();
-  await answered;
+  await answer();
   await call.getByRole("button", { name: "Open it" }).click();
   await expect(call.getByText("are over already")).toBeVisible();
   await call.getByLabel("Closes").fill("2031-01-01T10:00");

@@ -1,7 +1,7 @@
 "use client";
 
 import { Plus, Trash2, X } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { type Criterion, MOST_CRITERIA, MOST_LEVELS, type Rubric, rubricFrom } from "@/core/classes/rubric";
 import { WORDS } from "@/core/words/setting";
 import { askServer } from "@/ui/ask-server";
@@ -10,6 +10,7 @@ import { Field, INPUT, SHORT_INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { readJson, saveJson } from "@/ui/save-file";
+import { useLatest } from "@/ui/use-latest";
 
 const freshCriterion = (name: string): Criterion => ({
   name,
@@ -30,22 +31,23 @@ export function RubricEditor({
   const [said, setSaid] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    void askServer<{ rubrics: { id: string; rubric: Rubric }[] }>("GET", "/api/rubrics").then((a) => {
-      if (a.ok) setKept(a.value.rubrics);
-    });
-  }, []);
+  const asked = useLatest();
+  const look = useCallback(async () => {
+    const isLast = asked();
+    const answer = await askServer<{ rubrics: { id: string; rubric: Rubric }[] }>("GET", "/api/rubrics");
+    if (answer.ok && isLast()) setKept(answer.value.rubrics);
+  }, [asked]);
+  useEffect(() => void look(), [look]);
   const take = async (chosen: File) => {
     const read = rubricFrom(await readJson(chosen));
     setProblem(read ? null : WORDS.noRubricFile);
     if (read) onChange(read);
   };
   const keep = async () => {
-    const answer = await askServer<{ id: string }>("POST", "/api/rubrics", { rubric });
+    const answer = await askServer("POST", "/api/rubrics", { rubric });
     setProblem(answer.ok ? null : answer.sentence);
     setSaid(answer.ok ? WORDS.rubricKept : null);
-    if (answer.ok && rubric)
-      setKept([...kept.filter((k) => k.id !== answer.value.id), { id: answer.value.id, rubric }]);
+    if (answer.ok) await look();
   };
   const ways = (
     <div className="mt-2 flex flex-wrap items-center gap-2">

@@ -1,11 +1,12 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { WORDS } from "@/core/words/marking";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
 import { SHORT_INPUT } from "@/ui/controls/field";
 import { Problem } from "@/ui/controls/problem";
+import { useLatest } from "@/ui/use-latest";
 
 interface Kept {
   id: number;
@@ -16,16 +17,22 @@ interface Kept {
 export function CommentBank({ text, onInsert }: { text: string; onInsert: (text: string) => void }) {
   const [kept, setKept] = useState<Kept[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => {
-    void askServer<{ comments: Kept[] }>("GET", "/api/kept-comments").then((a) => {
-      if (a.ok) setKept(a.value.comments);
-    });
-  }, []);
-  const take = (answer: Awaited<ReturnType<typeof askServer<{ comments: Kept[] }>>>) => {
-    setProblem(answer.ok ? null : answer.sentence);
-    if (answer.ok) setKept(answer.value.comments);
-  };
-  const keep = async (words: string) => take(await askServer("POST", "/api/kept-comments", { text: words }));
+  const asked = useLatest();
+  /** Whatever is asked, all that is kept is the answer. */
+  const ask = useCallback(
+    async (method: "GET" | "POST" | "DELETE", of = "", body?: object) => {
+      const isLast = asked();
+      const answer = await askServer<{ comments: Kept[] }>(method, `/api/kept-comments${of}`, body);
+      if (!answer.ok) setProblem(answer.sentence);
+      else if (isLast()) {
+        setProblem(null);
+        setKept(answer.value.comments);
+      }
+    },
+    [asked],
+  );
+  useEffect(() => void ask("GET"), [ask]);
+  const keep = (words: string) => ask("POST", "", { text: words });
   const plain = text.trim();
   return (
     <div className="mt-1 flex flex-wrap gap-1.5">
@@ -53,7 +60,7 @@ export function CommentBank({ text, onInsert }: { text: string; onInsert: (text:
             aria-label={WORDS.forgetComment}
             className={`${SHORT_INPUT} w-24`}
             value=""
-            onChange={async (e) => take(await askServer("DELETE", `/api/kept-comments/${e.target.value}`))}
+            onChange={(e) => void ask("DELETE", `/${e.target.value}`)}
           >
             <option value="">{WORDS.forgetComment}</option>
             {kept.map((k) => (

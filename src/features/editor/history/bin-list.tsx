@@ -6,6 +6,7 @@ import { COLLECTION } from "@/core/timeline/timeline";
 import { WORDS } from "@/core/words/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
+import { useLatest } from "@/ui/use-latest";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { momentText } from "./sitting-list";
 
@@ -28,11 +29,14 @@ export function BinList() {
   const timeline = useEditorState((s) => s.timeline);
   const [got, setGot] = useState<{ days: number; binned: Binned[] } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const asked = useLatest();
   // biome-ignore lint/correctness/useExhaustiveDependencies: read again when a change has been confirmed
   useEffect(() => {
     if (waiting > 0) return;
+    const isLast = asked();
     void askServer<{ days: number; binned: Binned[] }>("GET", `/api/timelines/${store.timelineId}/bin`).then(
       (answer) => {
+        if (!isLast()) return;
         if (answer.ok) setGot(answer.value);
         setProblem(answer.ok ? null : answer.sentence);
       },

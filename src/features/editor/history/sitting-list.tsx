@@ -7,6 +7,7 @@ import { type ChangeMark, type Deed, DEEDS, type Sitting, sittingsOf } from "@/c
 import { DEED_WORDS, WORDS } from "@/core/words/editor-history";
 import { askServer } from "@/ui/ask-server";
 import { Button } from "@/ui/controls/button";
+import { useLatest } from "@/ui/use-latest";
 import { useEditor, useEditorState } from "../store/editor-context";
 import { inWords, isSpoken, type StepWas } from "./step-words";
 
@@ -28,10 +29,13 @@ export function useMarks(event: string | null): {
   const waiting = useEditorState((s) => s.waiting);
   const [got, setGot] = useState<Answer | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const asked = useLatest();
   const load = useCallback(
     async (before?: number) => {
+      const isLast = asked();
       const query = new URLSearchParams({ ...(before ? { before: String(before) } : {}), ...(event ? { event } : {}) });
       const answer = await askServer<Answer>("GET", `/api/timelines/${store.timelineId}/sittings?${query}`);
+      if (!isLast()) return;
       if (!answer.ok) return setProblem(answer.sentence);
       setProblem(null);
       setGot((old) =>
@@ -44,7 +48,7 @@ export function useMarks(event: string | null): {
           : answer.value,
       );
     },
-    [store.timelineId, event],
+    [store.timelineId, event, asked],
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: read again when a change has been confirmed
   useEffect(() => {

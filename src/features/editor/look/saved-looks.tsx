@@ -8,6 +8,7 @@ import { INPUT } from "@/ui/controls/field";
 import { HiddenFile } from "@/ui/controls/hidden-file";
 import { Problem } from "@/ui/controls/problem";
 import { saveFile } from "@/ui/save-file";
+import { useLatest } from "@/ui/use-latest";
 import { useEditor } from "../store/editor-context";
 
 interface Saved {
@@ -32,12 +33,15 @@ export function SavedLooks() {
   const [problem, setProblem] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const isLocal = store.isLocal;
+  const asked = useLatest();
   const load = useCallback(async () => {
     if (isLocal) return;
+    const isLast = asked();
     const answer = await askServer<Known>("GET", "/api/looks");
+    if (!isLast()) return;
     if (answer.ok) setKnown(answer.value);
     else setProblem(answer.sentence);
-  }, [isLocal]);
+  }, [isLocal, asked]);
   useEffect(() => void load(), [load]);
   const wear = (look: LookFile) => {
     setProblem(null);

@@ -2,40 +2,51 @@
 
 import { locale } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/editor-share";
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Problem } from "@/ui/controls/problem";
+import { useLatest } from "@/ui/use-latest";
 import { OnceSaved } from "../once-saved";
 import { useEditor } from "../store/editor-context";
 import { CopyLine } from "./copy-line";
 
+interface Copy {
+  address: string;
+  createdAt: string;
+  hash: string;
+}
+
 /** Handing in without a class: a frozen, dated copy by its own link or as a file, independent of publishing. */
 export function FrozenCopies() {
   const { store } = useEditor();
-  const [copies, setCopies] = useState<{ address: string; createdAt: string; hash: string }[] | null>(null);
+  const [copies, setCopies] = useState<readonly Copy[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const path = `/api/timelines/${store.timelineId}/frozen-copies`;
-  useEffect(() => {
-    void askServer<{ copies: { address: string; createdAt: string; hash: string }[] }>("GET", path).then((a) => {
-      if (a.ok) setCopies(a.value.copies);
-    });
-  }, [path]);
+  const asked = useLatest();
+  const look = useCallback(async () => {
+    const isLast = asked();
+    const answer = await askServer<{ copies: Copy[] }>("GET", path);
+    if (!isLast()) return;
+    if (answer.ok) setCopies(answer.value.copies);
+    else setProblem(answer.sentence);
+  }, [path, asked]);
+  useEffect(() => void look(), [look]);
   return (
     <section aria-label={WORDS.handInAFrozenCopy} className="mt-5 border-t border-line pt-4">
       <h3 className="mb-1 text-[16px]">{WORDS.handInAFrozenCopy}</h3>
       <p className="mb-2 text-[14px] text-quiet">{WORDS.aDatedCopyThatNever}</p>
       <OnceSaved
         onPress={async () => {
-          const answer = await askServer<{ copy: { address: string; createdAt: string; hash: string } }>("POST", path);
+          const answer = await askServer("POST", path);
           setProblem(answer.ok ? null : answer.sentence);
-          if (answer.ok) setCopies([answer.value.copy, ...(copies ?? [])]);
+          if (answer.ok) await look();
         }}
       >
         {WORDS.makeAFrozenCopy}
       </OnceSaved>
       <Problem text={problem} className="mt-2" />
-      {(copies ?? []).map((c) => (
+      {copies.map((c) => (
         <div key={c.address} className="mt-2 border-t border-line pt-1" data-testid="frozen-copy">
           <CopyLine
             label={WORDS.frozenFingerprint(
@@ -57,7 +68,7 @@ export function FrozenCopies() {
               onClick={async () => {
                 const answer = await askServer("DELETE", `${path}/${c.address}`);
                 setProblem(answer.ok ? null : answer.sentence);
-                if (answer.ok) setCopies((copies ?? []).filter((x) => x.address !== c.address));
+                if (answer.ok) await look();
               }}
             >
               {WORDS.closeTheLink}
