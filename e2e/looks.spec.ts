@@ -241,6 +241,7 @@ test("axe finds nothing in any look", async ({ browser }) => {
   const { page } = await startedWith(browser, "How the Ambrel was crossed", [...LINES, "Fire!"]);
   await openLooks(page);
   const address = page.url().split(/[?#]/)[0]!;
+  await expect(chartButton(page, /Rope ferry/)).toBeVisible();
   await nothingFound(page, "the panel");
   const reader = await page.context().newPage();
   for (const [i, look] of LOOKS.entries()) {
