@@ -1,4 +1,5 @@
 import { defineConfig } from "vitest/config";
+import { YOUNG_IN_TESTS } from "./scripts/lib/memory.mjs";
 
 const alias = {
   "@": new URL("./src", import.meta.url).pathname,
@@ -14,6 +15,7 @@ export default defineConfig({
     // Three at a time, on two processors too: tests of the server wait for the database, and for a while of their own, as often as they
     // compute.
     maxWorkers: 3,
+    execArgv: YOUNG_IN_TESTS,
     projects: [
       {
         resolve: { alias },

@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { startCluster } from "./lib/cluster.mjs";
 import { ensureBuilt, ensureDependencies, ensurePackages, hasProgram, onPath, ROOT } from "./lib/machine.mjs";
+import { YOUNG_IN_TESTS } from "./lib/memory.mjs";
 import { run, say } from "./lib/say.mjs";
 
 // English in a mirror is spoken only where tests are done.
@@ -142,7 +143,9 @@ await run(async () => {
       const file = join(reports, "playwright.json");
       const falls = join(reports, "falls");
       writeFileSync(falls, "");
-      const status = await go(bin("playwright"), ["test", ...process.argv.slice(3)], {
+      // What it begins for the journeys is begun as it was.
+      const playwright = [...YOUNG_IN_TESTS, join(ROOT, "node_modules", "@playwright", "test", "cli.js"), "test"];
+      const status = await go(process.execPath, [...playwright, ...process.argv.slice(3)], {
         TEST_CLUSTER: cluster.urlOf("{name}"),
         FASTIGO_BUILD: build,
         PLAYWRIGHT_JSON_OUTPUT_NAME: file,

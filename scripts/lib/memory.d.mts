@@ -2,3 +2,4 @@
 export declare const YOUNG: readonly string[];
 /** The environment of processes that re-encode pictures. */
 export declare const MEMORY: Readonly<Record<string, string>>;
+export const YOUNG_IN_TESTS: string[];
