@@ -34,7 +34,8 @@ const may = () => INVITED_AS.map((r) => [r, WORDS.may[r]] as const);
 /** Who may see the timeline and what they may do in it, and inviting others. */
 export function Together({ owner }: { owner: boolean }) {
   const { store } = useEditor();
-  const [people, setPeople] = useState<readonly Person[]>([]);
+  // Those who edit are known: nothing below moves from under a press when the others are.
+  const [people, setPeople] = useState<readonly Person[]>(() => store.getState().editors);
   const [invitations, setInvitations] = useState<readonly Invitation[]>([]);
   const [passing, setPassing] = useState<Person | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
