@@ -137,6 +137,8 @@ test("a link has a role and an end; somebody who reads comes to comment, to edit
   const answer = await firstAnswerLate(nia.page, "**/api/timelines/*/people");
   await nia.page.getByRole("button", { name: "Share" }).click();
   const share = together(nia.page);
+  // Who edits is known before: the list does not push what is pressed away when it comes.
+  await expect(share.getByRole("listitem")).toHaveText(["Niaowner"]);
   const link = share.getByRole("group", { name: "A link for whoever has it" });
   await link.getByLabel("They may").selectOption("reader");
   await link.getByLabel("Good until").fill("2001-01-01T10:00");
