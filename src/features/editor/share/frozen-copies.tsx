@@ -38,9 +38,13 @@ export function FrozenCopies() {
       <p className="mb-2 text-[14px] text-quiet">{WORDS.aDatedCopyThatNever}</p>
       <OnceSaved
         onPress={async () => {
-          const answer = await askServer("POST", path);
+          const answer = await askServer<{ copy: Copy }>("POST", path);
           setProblem(answer.ok ? null : answer.sentence);
-          if (answer.ok) await look();
+          if (!answer.ok) return;
+          const { copy } = answer.value;
+          // It is there, also where all of them cannot be asked for.
+          setCopies((now) => [copy, ...now.filter((c) => c.address !== copy.address)]);
+          await look();
         }}
       >
         {WORDS.makeAFrozenCopy}
