@@ -20,7 +20,11 @@ export interface Person {
 export async function newPerson(browser: Browser, name: string, url = serverUrl()): Promise<Person> {
   const { context, page } = await warmBrowser(browser, url);
   const email = newEmail(name);
-  const made = await context.request.post("/api/account", { data: { displayName: name, email, password: PASSWORD } });
+  const made = await context.request.post("/api/account", {
+    data: { displayName: name, email, password: PASSWORD },
+    // A connection that a kept browser has not used for a minute may end just then.
+    maxRetries: 2,
+  });
   expect(made.status()).toBe(200);
   return { name, email, context, page };
 }
