@@ -60,7 +60,7 @@ export function FrozenCopies() {
             path={`/f/${c.address}`}
             open
           />
-          <div className="mt-1.5 flex gap-2">
+          <div className="mt-1.5 flex flex-wrap gap-2">
             <a className={buttonLook("plain", "small")} href={`/f/${c.address}/file?as=folder`}>
               {WORDS.downloadTheFolder}
             </a>
