@@ -279,6 +279,10 @@ test("without a class: a frozen, dated copy by its own link and as a file, whate
   const link = await copy.getByLabel(/^Frozen/).inputValue();
   await answer();
   await expect(copy).toHaveCount(1, { timeout: 1_000 });
+  // On a phone nothing of it stands beyond the dialog's edge.
+  await nia.page.setViewportSize({ width: 390, height: 844 });
+  expect(await copy.evaluate((e) => e.scrollWidth - e.clientWidth)).toBe(0);
+  await nia.page.setViewportSize({ width: 1280, height: 800 });
   const page = await visitor(browser);
   const file = async () => (await page.request.get(`${link}/file`)).text();
   const before = await file();
