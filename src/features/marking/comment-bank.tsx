@@ -58,7 +58,7 @@ export function CommentBank({ text, onInsert }: { text: string; onInsert: (text:
           </select>
           <select
             aria-label={WORDS.forgetComment}
-            className={`${SHORT_INPUT} w-24`}
+            className={`${SHORT_INPUT} w-40`}
             value=""
             onChange={(e) => void ask("DELETE", `/${e.target.value}`)}
           >
