@@ -1,11 +1,12 @@
 import { defineConfig } from "@playwright/test";
 import { CHROMIUM, CHROMIUM_ARGS } from "./scripts/lib/chromium.mjs";
+import { ONE_THREAD } from "./scripts/lib/memory.mjs";
 
 /**
  * V8 makes code quicker that runs for long, and starts anew with each page: a journey's pages are gone before that pays. Without it
  * their processes do a tenth less; what is measured (`npm run bench`) has it.
  */
-const SHORT_LIVED = "--js-flags=--no-maglev,--no-opt";
+const SHORT_LIVED = `--js-flags=--no-maglev,--no-opt,${ONE_THREAD}`;
 
 export default defineConfig({
   testDir: "e2e",

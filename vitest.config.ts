@@ -1,5 +1,6 @@
 import { defineConfig } from "vitest/config";
-import { YOUNG_IN_TESTS } from "./scripts/lib/memory.mjs";
+import { BaseSequencer, type TestSpecification } from "vitest/node";
+import { IN_TESTS } from "./scripts/lib/memory.mjs";
 
 const alias = {
   "@": new URL("./src", import.meta.url).pathname,
@@ -9,13 +10,24 @@ const alias = {
 /** Modules are loaded once for all files of a worker: what a file changes of the process is put back after it. */
 const together = { isolate: false, setupFiles: ["./scripts/lib/put-back.ts"] };
 
+/** What takes longest, which nothing else would be there to run beside at the end; a file's size says little of that. */
+const LONG = /\/(any-table|chart-data-element|fuzz-readers|jobs|out-and-in|paper|roles-by-lot|room)\.test\.ts$/;
+
+class LongFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const sorted = await super.sort(files);
+    return [...sorted.filter((f) => LONG.test(f.moduleId)), ...sorted.filter((f) => !LONG.test(f.moduleId))];
+  }
+}
+
 // "core" needs nothing; "server" needs the database that scripts/test.mjs starts.
 export default defineConfig({
   test: {
     // Three at a time, on two processors too: tests of the server wait for the database, and for a while of their own, as often as they
     // compute.
     maxWorkers: 3,
-    execArgv: YOUNG_IN_TESTS,
+    execArgv: IN_TESTS,
+    sequence: { sequencer: LongFirst },
     projects: [
       {
         resolve: { alias },
