@@ -6,6 +6,9 @@ import { firstAnswerLate } from "./harness/late";
 import { openSheet } from "./harness/ledger";
 import { newEmail, newPerson, newTimeline, PASSWORD, saved, writeLines, visitor } from "./harness/people";
 
+// Among the last of a run, and needing nothing of one another: nobody who works on them is left waiting for whoever has the longest.
+test.describe.configure({ mode: "parallel" });
+
 const together = (page: Page) => page.getByRole("dialog").getByRole("region", { name: "Work on it together" });
 const comments = (page: Page) => page.getByRole("complementary", { name: "Comments" });
 

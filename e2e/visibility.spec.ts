@@ -5,6 +5,9 @@ import sharp from "sharp";
 import { type Actor, school, signUp } from "./attack/actor";
 import { newPerson, newTimeline, saved, serverUrl, writeLines } from "./harness/people";
 
+// Among the last of a run, and needing nothing of one another: nobody who works on them is left waiting for whoever has the longest.
+test.describe.configure({ mode: "parallel" });
+
 type Visibility = "only_me" | "class" | "school" | "link" | "everybody";
 const REACH: Visibility[] = ["only_me", "class", "school", "link", "everybody"];
 const WHO = ["nobody", "stranger", "other teacher", "teacher", "schoolmate", "classmate", "editor", "owner"] as const;

@@ -4,6 +4,9 @@ import { generateSync } from "otplib";
 import postgres from "postgres";
 import { newPerson, newTimeline, PASSWORD, signUpByForm, visitor } from "./harness/people";
 
+// Among the last of a run, and needing nothing of one another: nobody who works on them is left waiting for whoever has the longest.
+test.describe.configure({ mode: "parallel" });
+
 /** Somebody who keeps the site, at their page of letters. */
 async function keeper(browser: Parameters<typeof newPerson>[0]): Promise<Page> {
   const { page, email } = await newPerson(browser, "Keeper");
