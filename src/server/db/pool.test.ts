@@ -1,3 +1,4 @@
+import { buffer } from "node:stream/consumers";
 import postgres from "postgres";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { withTestDatabase } from "../testing/test-database";
@@ -118,5 +119,33 @@ describe("a pool whose connection was lost", () => {
     await second;
     expect((await sql<{ n: number }[]>`select n from written order by n`).map((r) => r.n)).toEqual([2, 3]);
     expect(faults).toEqual([]);
+  });
+});
+
+describe("what is copied out", () => {
+  const copied = async (sql: postgres.Sql, length: number) =>
+    buffer(await sql.unsafe(`copy (select repeat('a', ${length})) to stdout`).readable());
+
+  it.each([3, 20_000, 2_000_000])("%i letters, and the connection answers the next question", async (length) => {
+    const sql = open();
+    for (let n = 0; n < 3; n++) {
+      expect((await copied(sql, length)).toString()).toBe(`${"a".repeat(length)}\n`);
+      expect((await sql`select ${n}::int as n`)[0]!.n).toBe(n);
+    }
+    await sql.end();
+  });
+
+  it("fails where the connection is lost meanwhile, and the next is done at once", async () => {
+    const sql = open({ connection: { application_name: "copied" } });
+    const lost = buffer(
+      await sql.unsafe("copy (select n, pg_sleep(n / 2 * 60) from generate_series(1, 3) n) to stdout").readable(),
+    ).then(
+      () => "done",
+      () => "failed",
+    );
+    await end("copied", "active");
+    expect(await lost).toBe("failed");
+    expect((await copied(sql, 3)).toString()).toBe("aaa\n");
+    await sql.end();
   });
 });

@@ -1,5 +1,6 @@
 import "server-only";
 import { Readable } from "node:stream";
+import { buffer } from "node:stream/consumers";
 import type { GetObjectCommandOutput, S3Client } from "@aws-sdk/client-s3";
 import { db, type Tx } from "../db/pool";
 
@@ -34,13 +35,22 @@ export function storeOf(name: StoreName): MediaStore {
   return name === "s3" ? s3Store() : DATABASE;
 }
 
+/** COPY's binary form (PostgreSQL, "COPY", File Formats): 19 bytes of header, then of a row its count of fields and the field's length. */
+const FIELD_LENGTH_AT = 21;
+const FIELD_AT = 25;
+
 /**
- * A piece of a file, or nothing where there is none. PostgreSQL gives bytes as text, and the driver reads all text as UTF-8: taken as it
- * comes, and in base64, a piece costs a fraction.
+ * A piece of a file, or nothing where there is none. What a query answers comes as text, and bytes in it as digits; what is copied out comes
+ * as it is, in half the time.
  */
 async function pieceOf(hash: string, n: number): Promise<Buffer | undefined> {
-  const [row] = await db()`select encode(bytes, 'base64') from blob_piece where hash = ${hash} and n = ${n}`.raw();
-  return row && Buffer.from((row[0] as Buffer).toString("latin1"), "base64");
+  // COPY takes no parameters: these two can hold nothing but digits.
+  if (!/^[0-9a-f]{64}$/.test(hash) || !Number.isSafeInteger(n)) throw new Error(`no piece is called ${hash}, ${n}`);
+  const rows = `select bytes from blob_piece where hash = '${hash}' and n = ${n}`;
+  const copied = await buffer(await db().unsafe(`copy (${rows}) to stdout (format binary)`).readable());
+  // Without a row there is nothing behind the header but the end's two bytes.
+  if (copied.length < FIELD_AT) return undefined;
+  return copied.subarray(FIELD_AT, FIELD_AT + copied.readInt32BE(FIELD_LENGTH_AT));
 }
 
 /** In PostgreSQL, a row a piece, so that a range of a video is read without the rest. */
@@ -78,7 +88,7 @@ const DATABASE: MediaStore = {
           }
           const start = Math.max(0, from - n * PIECE);
           const end = Math.min(bytes.length, to - n * PIECE);
-          controller.enqueue(new Uint8Array(bytes.subarray(start, end)));
+          controller.enqueue(bytes.subarray(start, end));
           n++;
         },
         async cancel() {
