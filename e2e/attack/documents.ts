@@ -95,7 +95,9 @@ export const DOCUMENTS: Attack[] = [
           partOf: i === 0 ? null : `e${i - 1}`,
         },
       }));
-      const sent = await nia.change(t, chain);
+      let sent = await nia.change(t, chain);
+      // A machine that others use too may have no time for that much: it says so, and is asked again.
+      for (let n = 0; n < 4 && sent.status === 503; n++) sent = await nia.change(t, chain);
       expectThat(sent.status === 413 && sent.json.sentence!.includes("20 deep"), `taken with ${sent.status}`);
       await seedEvents(sql, t, full ? 4_000 : 1_200, (i) => (i === 0 ? null : `s${i - 1}`));
       const begun = performance.now();

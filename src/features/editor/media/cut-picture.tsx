@@ -1,6 +1,5 @@
 "use client";
 
-import "react-image-crop/dist/ReactCrop.css";
 import { WORDS } from "@/core/words/editor-sheet";
 import { RotateCcw, RotateCw } from "lucide-react";
 import { useEffect, useState } from "react";
