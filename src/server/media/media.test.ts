@@ -134,6 +134,26 @@ describe("a file", () => {
     expect(response.headers.get("x-content-type-options")).toBe("nosniff");
     expect(response.headers.get("content-security-policy")).toContain("sandbox");
   });
+
+  it("is read by many at once, of whom some go in the middle, while others ask for something else", async () => {
+    const of = await start();
+    const bytes = webm(2 * PIECE + 100);
+    const done = await upload(of, bytes, "film.webm");
+    if (isFailure(done)) throw new Error(done.failed);
+    const blob = (await findDraftFile(of.timeline, done.media.id, "whole"))!;
+    const ask = () => blobResponse(new Request("http://localhost/"), blob, "");
+    const whole = async () => Buffer.from(await ask().arrayBuffer()).equals(bytes);
+    const left = async () => {
+      const reader = ask().body!.getReader();
+      const { done } = await reader.read();
+      await reader.cancel();
+      return !done;
+    };
+    const other = async () => (await db()<{ n: number }[]>`select 1 as n`)[0]!.n === 1;
+    const all = await Promise.all(Array.from({ length: 30 }, () => [whole(), left(), other()]).flat());
+    expect(all.filter((right) => !right)).toEqual([]);
+    expect(await whole()).toBe(true);
+  });
 });
 
 describe("the position in a phone's film", () => {

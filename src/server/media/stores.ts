@@ -47,7 +47,10 @@ async function pieceOf(hash: string, n: number): Promise<Buffer | undefined> {
   // COPY takes no parameters: these two can hold nothing but digits.
   if (!/^[0-9a-f]{64}$/.test(hash) || !Number.isSafeInteger(n)) throw new Error(`no piece is called ${hash}, ${n}`);
   const rows = `select bytes from blob_piece where hash = '${hash}' and n = ${n}`;
-  const copied = await buffer(await db().unsafe(`copy (${rows}) to stdout (format binary)`).readable());
+  // A connection that copies refuses whatever else is asked on it: in a transaction it is nobody else's.
+  const copied = await db().begin("read only", async (tx) =>
+    buffer(await tx.unsafe(`copy (${rows}) to stdout (format binary)`).readable()),
+  );
   // Without a row there is nothing behind the header but the end's two bytes.
   if (copied.length < FIELD_AT) return undefined;
   return copied.subarray(FIELD_AT, FIELD_AT + copied.readInt32BE(FIELD_LENGTH_AT));
