@@ -1,4 +1,5 @@
 import "fake-indexeddb/auto";
+import { openDB } from "idb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Change } from "@/core/change/change";
 import { PendingDb } from "./pending-db";
@@ -66,6 +67,44 @@ describe("what has not reached the server", () => {
     await heir.remove("a");
     locks.drop("five");
     expect(ids(await tab("seven").takeOver())).toEqual(["c"]);
+  });
+
+  it("of several tabs that are gone comes as it was written, whichever of them wrote it, also through a heir that is gone too", async () => {
+    const clock = vi.spyOn(Date, "now");
+    const write = async (by: PendingDb, id: string, at: number) => {
+      clock.mockReturnValue(at);
+      await by.put(change(id));
+    };
+    // By their names the later one comes first; a clock that is set back alters nothing within a tab.
+    const [zed, amy] = [tab("zed"), tab("amy")];
+    await write(zed, "a", 1_000);
+    await write(amy, "b", 2_000);
+    await write(zed, "c", 3_000);
+    await write(zed, "d", 500);
+    await write(amy, "e", 4_000);
+    clock.mockReturnValue(9_000);
+    expect(ids(await tab("kim").takeOver())).toEqual(["a", "b", "c", "d", "e"]);
+    await write(tab("ben"), "f", 8_000);
+    locks.drop("kim");
+    expect(ids(await tab("zoe").takeOver())).toEqual(["a", "b", "c", "d", "e", "f"]);
+    clock.mockRestore();
+  });
+
+  it("that an earlier version put there without a time comes before what has one", async () => {
+    const scope = `nia/${timeline}`;
+    await tab("amy").put(change("b"));
+    const db = await openDB("fastigo");
+    await db.put("pending", { key: `${scope}/zed/000000000`, scope, tab: "zed", change: change("a") });
+    db.close();
+    expect(ids(await tab("two").takeOver())).toEqual(["a", "b"]);
+  });
+
+  it("keeps its place under another number, and is there once", async () => {
+    const one = tab("one");
+    for (const id of ["a", "b", "c"]) await one.put(change(id));
+    await one.rename("a", { ...change("a"), id: "z" });
+    await one.remove("b");
+    expect(ids(await tab("two").takeOver())).toEqual(["z", "c"]);
   });
 
   it("is left to the next tab when one leaves", async () => {

@@ -6,6 +6,8 @@ interface Stored {
   key: string;
   scope: string;
   tab: string;
+  /** When it was begun, ms, never before another one of its tab; missing where an earlier version put it. */
+  at?: number;
   /** As JSON where it has very many steps. */
   change: Change | string;
 }
@@ -50,15 +52,16 @@ export class PendingDb {
   readonly scope: string;
   readonly tab: string;
   private number = 0;
+  private latest = 0;
   private release: (() => void) | null = null;
-  private keys = new Map<string, string>();
+  private readonly places = new Map<string, { key: string; at: number }>();
 
   constructor(account: string, timeline: string, tab: string) {
     this.scope = `${account}/${timeline}`;
     this.tab = tab;
   }
 
-  /** Changes left by tabs that are gone, oldest first; they belong to this tab from now on. */
+  /** Changes left by tabs that are gone, oldest first whichever tab made them; they belong to this tab from now on. */
   async takeOver(): Promise<Change[]> {
     const db = await open();
     if (navigator.locks)
@@ -71,11 +74,11 @@ export class PendingDb {
       );
     const found = await db.getAllFromIndex("pending", "scope", this.scope);
     const taken: Change[] = [];
-    for (const s of found.sort((a, b) => (a.key < b.key ? -1 : 1))) {
+    for (const s of found.sort((a, b) => (a.at ?? 0) - (b.at ?? 0) || (a.key < b.key ? -1 : 1))) {
       // What this tab has put there itself, before it asked or before it left and came back, is its own as it is.
       if (s.tab === this.tab || (await isAlive(s.tab))) continue;
       const change = typeof s.change === "string" ? (JSON.parse(s.change) as Change) : s.change;
-      await this.put(change);
+      await this.put(change, s.at ?? 0);
       await db.delete("pending", s.key);
       taken.push(change);
     }
@@ -99,25 +102,35 @@ export class PendingDb {
     await (await open()).delete("refused", key);
   }
 
-  /** Stores a change, or what it has become. Resolves when it is on the disk. */
-  async put(change: Change): Promise<void> {
-    let key = this.keys.get(change.id);
-    if (!key) {
-      key = `${this.scope}/${this.tab}/${String(this.number++).padStart(9, "0")}`;
-      this.keys.set(change.id, key);
+  /** Stores a change, or what it has become. Resolves when it is on the disk. `begun`: when it was, ms; else now. */
+  async put(change: Change, begun = Date.now()): Promise<void> {
+    let place = this.places.get(change.id);
+    if (!place) {
+      // A clock that is set back puts nothing before what was there.
+      this.latest = Math.max(this.latest, begun);
+      place = { key: `${this.scope}/${this.tab}/${String(this.number++).padStart(9, "0")}`, at: this.latest };
+      this.places.set(change.id, place);
     }
     const tx = (await open()).transaction("pending", "readwrite", { durability: "strict" });
     // Thousands of steps are copied much faster as text.
     const kept = change.ops.length > MANY_STEPS ? JSON.stringify(change) : change;
-    await tx.store.put({ key, scope: this.scope, tab: this.tab, change: kept });
+    await tx.store.put({ ...place, scope: this.scope, tab: this.tab, change: kept });
     await tx.done;
   }
 
+  /** Gives a change another number, in its place among the others. */
+  async rename(from: string, to: Change): Promise<void> {
+    const place = this.places.get(from);
+    this.places.delete(from);
+    if (place) this.places.set(to.id, place);
+    await this.put(to);
+  }
+
   async remove(id: string): Promise<void> {
-    const key = this.keys.get(id);
-    if (!key) return;
-    this.keys.delete(id);
-    await (await open()).delete("pending", key);
+    const place = this.places.get(id);
+    if (!place) return;
+    this.places.delete(id);
+    await (await open()).delete("pending", place.key);
   }
 
   async refuse(change: Change, sentence: string): Promise<void> {

@@ -31,6 +31,8 @@ export interface PendingChanges {
   takeOver(): Promise<Change[]>;
   /** Resolves when it is on the disk. */
   put(change: Change): Promise<void>;
+  /** Gives a change another number, in its place among the others. */
+  rename(from: string, to: Change): Promise<void>;
   remove(id: string): Promise<void>;
   /** Sets a change aside that the server will not take. */
   refuse(change: Change, sentence: string): Promise<void>;

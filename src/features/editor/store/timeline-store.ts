@@ -419,8 +419,7 @@ export class TimelineStore {
 
   private async rename(change: Change, to: Change): Promise<void> {
     this.replica = { ...this.replica, pending: this.replica.pending.map((p) => (p.id === change.id ? to : p)) };
-    await this.ports.pending.put(to).catch(() => {});
-    await this.ports.pending.remove(change.id).catch(() => {});
+    await this.ports.pending.rename(change.id, to).catch(() => {});
   }
 
   /** Puts a change aside that the server will not take: its author sees it, with its texts, and the later ones go on. */

@@ -108,6 +108,12 @@ export class Disk {
     };
     return {
       put,
+      rename: async (from, to) => {
+        const key = keys.get(from);
+        keys.delete(from);
+        if (key) keys.set(to.id, key);
+        await put(to);
+      },
       remove,
       takeOver: async () => {
         const taken: Change[] = [];
