@@ -1,5 +1,6 @@
 import { expect } from "@playwright/test";
 import { test } from "./harness/test";
+import { cell, row, writeCell } from "./harness/ledger";
 import { startServer, type TestServer } from "./harness/server";
 import { allHere, chartButton, newPerson, newTimeline, otherBrowserOf, saved, writeLines } from "./harness/people";
 
@@ -44,14 +45,33 @@ test("the server is killed in the middle of typing: every word is there afterwar
   await expect(chartButton(fresh, /Two boats out/)).toBeVisible();
 });
 
-test("the network is cut and the tab closed: the next tab sends what was typed", async ({ browser }) => {
+test("the network is cut and both tabs closed: the next one sends what was typed, as it was, whichever of them wrote it", async ({
+  browser,
+}) => {
   const nia = await newPerson(browser, "Nia", server.url);
   const { page } = nia;
   const address = await newTimeline(page, "Ferries");
-  await writeLines(page, ["1604 Rope ferry"]);
+  await writeLines(page, ["1604 Rope ferry", "1715 Chain ferry"]);
   await saved(page);
   await allHere(page);
+  const second = await nia.context.newPage();
+  await second.goto(address);
+  await allHere(second);
   await nia.context.setOffline(true);
+  // Each tab has the last word once.
+  await writeCell(cell(page, "title", "Rope ferry"), "Rope ferry, first tab");
+  await writeCell(cell(second, "title", "Rope ferry"), "Rope ferry, later");
+  // Enter has gone on to the next row, in either.
+  for (const [tab, text] of [
+    [second, "Chain ferry, second tab"],
+    [page, "Chain ferry, later"],
+  ] as const) {
+    await tab.keyboard.type(text);
+    await tab.keyboard.press("Enter");
+    await expect(row(tab, text)).toBeVisible();
+  }
+  await expect(second.getByTestId("saving")).toHaveText(/Not connected/);
+  await second.close();
   await writeLines(page, ["1931 Last crossing"]);
   await chartButton(page, /Rope ferry/).click();
   await page.getByRole("textbox", { name: "Description" }).click();
@@ -66,6 +86,7 @@ test("the network is cut and the tab closed: the next tab sends what was typed",
   await expect(chartButton(again, /Last crossing/)).toBeVisible();
   await expect(again.getByTestId("next-event")).toHaveValue("1958 half a li");
   await saved(again);
+  for (const title of ["Rope ferry, later", "Chain ferry, later"]) await expect(row(again, title)).toBeVisible();
   await chartButton(again, /Rope ferry/).click();
   await expect(again.getByRole("textbox", { name: "Description" })).toHaveText("A farthing a head.");
 
