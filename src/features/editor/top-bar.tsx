@@ -17,19 +17,20 @@ export function TitleText() {
   return useEditorState((s) => s.timeline.title) || COMMON.untitled;
 }
 
-/** `isLocal`: kept in this browser alone, which needs no network but room on its disk. */
-export const savingText = (saving: Saving, isLocal: boolean): string =>
+/** `isLocal`: kept in this browser alone, which needs no network but room on its disk; `isKept`: whether this device's disk takes anything. */
+export const savingText = (saving: Saving, isLocal: boolean, isKept: boolean): string =>
   ({
     saved: WORDS.saved,
     saving: WORDS.saving,
-    offline: isLocal ? LOCAL.diskTakesNothing : WORDS.notConnectedKeptOnThis,
-    signed_out: WORDS.signedOutKeptOnThis,
+    offline: isLocal ? LOCAL.diskTakesNothing : isKept ? WORDS.notConnectedKeptOnThis : WORDS.notConnectedInThisTab,
+    signed_out: isKept ? WORDS.signedOutKeptOnThis : WORDS.signedOutInThisTab,
     right_lost: WORDS.youCanNoLongerEdit2,
   })[saving];
 
 export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () => void }) {
   const { store } = useEditor();
   const saving = useEditorState((s) => s.saving);
+  const isKept = useEditorState((s) => s.isKept);
   const hearing = useEditorState((s) => s.hearing || s.editors.length < 2);
   const publication = useEditorState((s) => s.publication);
   const ready = useReady();
@@ -68,7 +69,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
             saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
           )}
         >
-          {savingText(saving, store.isLocal)}
+          {savingText(saving, store.isLocal, isKept)}
           {saving === "saved" && !hearing ? (
             <span className="font-bold text-sun"> {WORDS.othersChangesComeEvery15}</span>
           ) : null}

@@ -9,6 +9,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   someoneElseHasChangedThis: "Jemand anders hat das inzwischen geändert; es blieb, wie es dort steht.",
   thisBrowserDoesNotLet:
     "Dieser Browser lässt Fastigo nichts Ungespeichertes auf dem Gerät behalten. Alles wird trotzdem sofort gesendet; schließ die Seite nicht, solange dort steht, dass gespeichert wird.",
+  theDiskTakesNothing:
+    "Dieses Gerät nimmt nichts mehr auf: Vielleicht ist es voll, oder dieser Browser hebt nichts auf. Was du schreibst, ist nur in diesem Tab, bis es gesendet ist: Lass ihn offen oder schaffe Platz.",
   thisFileIsEmptyChoose: "Diese Datei ist leer. Wähle eine andere.",
   aPictureMayHaveAt: "Ein Bild darf höchstens 20 MB haben. Speichere es kleiner und füge es noch einmal hinzu.",
   aVideoOrSoundMay:

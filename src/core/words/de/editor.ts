@@ -92,6 +92,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   saving: "Speichert",
   notConnectedKeptOnThis: "Nicht verbunden – auf diesem Gerät aufgehoben",
   signedOutKeptOnThis: "Abgemeldet – auf diesem Gerät aufgehoben",
+  notConnectedInThisTab: "Nicht verbunden – nur in diesem Tab: lass ihn offen",
+  signedOutInThisTab: "Abgemeldet – nur in diesem Tab: lass ihn offen",
   youCanNoLongerEdit2: "Du kannst das nicht mehr bearbeiten",
   takenBack: "Zurückgenommen",
   change: "Änderung",

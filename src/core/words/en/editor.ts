@@ -87,6 +87,8 @@ export const WORDS = {
   saving: "Saving",
   notConnectedKeptOnThis: "Not connected – kept on this device",
   signedOutKeptOnThis: "Signed out – kept on this device",
+  notConnectedInThisTab: "Not connected – only in this tab: leave it open",
+  signedOutInThisTab: "Signed out – only in this tab: leave it open",
   youCanNoLongerEdit2: "You can no longer edit this",
   takenBack: "Taken back",
   change: "change",

@@ -9,6 +9,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   someoneElseHasChangedThis: "Otra persona lo ha cambiado entretanto; se dejó como está lo suyo.",
   thisBrowserDoesNotLet:
     "Este navegador no deja que Fastigo guarde en el dispositivo el trabajo sin guardar. Aun así todo se envía al momento; no cierres la página mientras diga que se está guardando.",
+  theDiskTakesNothing:
+    "Este dispositivo ya no admite nada: quizá esté lleno o este navegador no guarde nada. Lo que escribes está solo en esta pestaña hasta que se envíe: déjala abierta o haz sitio.",
   thisFileIsEmptyChoose: "Este archivo está vacío. Elige otro.",
   aPictureMayHaveAt: "Una imagen puede tener como mucho 20 MB. Guárdala más pequeña y añádela de nuevo.",
   aVideoOrSoundMay:

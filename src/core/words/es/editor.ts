@@ -91,6 +91,8 @@ export const WORDS: Like<typeof En.WORDS> = {
   saving: "Guardando",
   notConnectedKeptOnThis: "Sin conexión – guardado en este dispositivo",
   signedOutKeptOnThis: "Has salido – guardado en este dispositivo",
+  notConnectedInThisTab: "Sin conexión – solo en esta pestaña: déjala abierta",
+  signedOutInThisTab: "Has salido – solo en esta pestaña: déjala abierta",
   youCanNoLongerEdit2: "Ya no puedes editarla",
   takenBack: "Retirada",
   change: "cambio",

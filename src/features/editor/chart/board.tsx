@@ -36,6 +36,7 @@ export function Board({
   const canUndo = useEditorState((s) => s.canUndo);
   const canRedo = useEditorState((s) => s.canRedo);
   const saving = useEditorState((s) => s.saving);
+  const isKept = useEditorState((s) => s.isKept);
   const chosen = event && !event.deleted ? event : null;
   return (
     <div className="flex h-dvh flex-col overflow-hidden">
@@ -44,7 +45,7 @@ export function Board({
           <TitleText />
         </h1>
         <span role="status" data-testid="saving" className="ms-auto text-[18px] whitespace-nowrap">
-          {savingText(saving, store.isLocal)}
+          {savingText(saving, store.isLocal, isKept)}
         </span>
       </header>
       <Notices />

@@ -9,6 +9,8 @@ export type Saving = "saved" | "saving" | "offline" | "signed_out" | "right_lost
 export interface EditorState {
   timeline: Timeline;
   saving: Saving;
+  /** Whether this device's disk takes what waits for the server; else that is in this tab alone. */
+  isKept: boolean;
   /** Whether what others do is heard of at once; else it is asked for now and then. */
   hearing: boolean;
   /** How many changes the server has not confirmed. */

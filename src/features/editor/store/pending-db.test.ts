@@ -99,6 +99,23 @@ describe("what has not reached the server", () => {
     expect(ids(await tab("two").takeOver())).toEqual(["a", "b"]);
   });
 
+  it("is taken over from a disk that takes nothing more, and is gone from it once it is sent", async () => {
+    await tab("one").put(change("a"));
+    const put = vi.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+      throw new DOMException("No room.", "QuotaExceededError");
+    });
+    const heir = tab("two");
+    expect(ids(await heir.takeOver())).toEqual(["a"]);
+    await expect(heir.put(change("b"))).rejects.toThrow("No room.");
+    put.mockRestore();
+    locks.drop("two");
+    const next = tab("three");
+    expect(ids(await next.takeOver())).toEqual(["a"]);
+    await next.remove("a");
+    locks.drop("three");
+    expect(await tab("four").takeOver()).toEqual([]);
+  });
+
   it("keeps its place under another number, and is there once", async () => {
     const one = tab("one");
     for (const id of ["a", "b", "c"]) await one.put(change(id));

@@ -78,8 +78,14 @@ export class PendingDb {
       // What this tab has put there itself, before it asked or before it left and came back, is its own as it is.
       if (s.tab === this.tab || (await isAlive(s.tab))) continue;
       const change = typeof s.change === "string" ? (JSON.parse(s.change) as Change) : s.change;
-      await this.put(change, s.at ?? 0);
-      await db.delete("pending", s.key);
+      const at = s.at ?? 0;
+      try {
+        await this.put(change, at);
+        await db.delete("pending", s.key);
+      } catch {
+        // A disk that takes nothing more has it where it is.
+        this.places.set(change.id, { key: s.key, at });
+      }
       taken.push(change);
     }
     return taken;

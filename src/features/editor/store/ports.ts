@@ -56,6 +56,8 @@ export interface Ports {
   /** What is heard of others; gives the way to stop. */
   listen(onMessage: (m: LiveMessage) => void): () => void;
   pending: PendingChanges;
+  /** Editors that were left in this tab with something that is on no disk, by account and timeline. */
+  left: Map<string, { handOver(): Change[] }>;
   /** What can be undone, kept for as long as the tab is: read once, and written when the page goes. */
   kept: { read(): string | null; write(text: string): void };
   newId(): string;
@@ -64,9 +66,15 @@ export interface Ports {
   every(ms: number, run: () => void): () => void;
   /** The page is connected again, and is about to go; gives the way to stop. */
   watchPage(on: { online: () => void; hidden: () => void }): () => void;
+  /** Whether the browser asks before the page goes: as long as one of those that hold it does. */
+  holdPage(by: object, held: boolean): void;
 }
 
 const CATCH_UP_MS = 20_000;
+
+const left: Ports["left"] = new Map();
+const holding = new Set<object>();
+const askFirst = (e: BeforeUnloadEvent) => e.preventDefault();
 
 /** The outside of an editor in a browser. */
 export function browserPorts(account: string, timeline: string): Ports {
@@ -76,6 +84,7 @@ export function browserPorts(account: string, timeline: string): Ports {
     readWhole: () => askPacked(`/api/timelines/${timeline}`),
     listen: listenLive,
     pending: new PendingDb(account, timeline, nanoid(8)),
+    left,
     kept: {
       read: () => {
         try {
@@ -108,6 +117,13 @@ export function browserPorts(account: string, timeline: string): Ports {
         window.removeEventListener("online", online);
         window.removeEventListener("pagehide", hidden);
       };
+    },
+    // Only as long as something would be lost: a page that always asks is not kept in the browser's memory.
+    holdPage: (by, held) => {
+      if (held) holding.add(by);
+      else holding.delete(by);
+      if (holding.size > 0) window.addEventListener("beforeunload", askFirst);
+      else window.removeEventListener("beforeunload", askFirst);
     },
   };
 }

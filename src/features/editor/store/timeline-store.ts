@@ -13,6 +13,7 @@ import type { Timeline } from "@/core/timeline/timeline";
 import { CatchUp } from "./catch-up";
 import { type DescriptionDoc, DescriptionDocs } from "./description-docs";
 import { joinOps } from "./join-ops";
+import { Keeping } from "./keeping";
 import { Outbox } from "./outbox";
 import type { EditorState, Surroundings } from "./editor-state";
 import { browserPorts, type EditorPerson, type Ports, type Publication } from "./ports";
@@ -49,6 +50,7 @@ export class TimelineStore {
   private readonly docs: DescriptionDocs;
   private readonly outbox: Outbox;
   private readonly catching: CatchUp;
+  private readonly keeping: Keeping;
   /** The last pending change while keystrokes still join it. */
   private open: { id: string; group: string; before: Timeline; stop: () => void } | null = null;
   private stopPolling: (() => void) | null = null;
@@ -70,6 +72,12 @@ export class TimelineStore {
       (of, update) => this.record([{ kind: "describe", of, update }], `describe:${of}`, null),
       () => this.publish(),
     );
+    this.keeping = new Keeping(`${account}/${this.timelineId}`, this.ports, (isKept) => {
+      if (isKept === this.state.isKept) return;
+      if (!isKept) this.set({ isKept, notice: WORDS.theDiskTakesNothing });
+      // What was said is true no more.
+      else this.set({ isKept, notice: this.state.notice === WORDS.theDiskTakesNothing ? null : this.state.notice });
+    });
     this.outbox = new Outbox(this.ports, {
       next: () => {
         if (this.state.saving === "right_lost" || this.state.saving === "signed_out") return null;
@@ -108,6 +116,7 @@ export class TimelineStore {
     this.state = {
       timeline: this.replica.current,
       saving: "saved",
+      isKept: true,
       hearing: true,
       waiting: 0,
       canUndo: false,
@@ -152,14 +161,14 @@ export class TimelineStore {
       this.catching.stop();
       this.outbox.stop();
       // Whoever opens the timeline next, here or in another tab, takes up what is not sent.
-      this.ports.pending.leave();
+      this.keeping.leave();
     };
   }
 
   /** Puts what an earlier tab left unsent on top, and finds what was set aside. */
   private async takeUp(): Promise<void> {
     try {
-      const changes = await this.ports.pending.takeOver();
+      const changes = await this.keeping.takeOver();
       for (const c of changes) {
         if (this.replica.pending.some((p) => p.id === c.id)) continue;
         this.replica = edit(this.replica, c);
@@ -268,7 +277,7 @@ export class TimelineStore {
       if (done) this.history.didMore(invert(this.open.before, joined.ops));
       this.open.stop();
       this.open.stop = this.ports.after(GATHER_MS, () => this.seal());
-      this.keep(joined);
+      this.keeping.put(joined);
     } else {
       this.seal();
       const before = this.replica.current;
@@ -276,18 +285,14 @@ export class TimelineStore {
       this.replica = edit(this.replica, change, done?.timeline);
       if (done) this.history.did(done.inverse);
       if (group) this.open = { id: change.id, group, before, stop: this.ports.after(GATHER_MS, () => this.seal()) };
-      if (ops.length > MANY_STEPS) this.ports.after(0, () => this.keep(change));
-      else this.keep(change);
+      if (ops.length > MANY_STEPS) this.ports.after(0, () => this.keeping.put(change));
+      else this.keeping.put(change);
       if (!group && ops.length <= MANY_STEPS) this.outbox.pump();
     }
     // Making a large change, showing it and sending it are tasks of their own, so that no frame waits for all of them.
     const large = !group && ops.length > MANY_STEPS;
     this.publish(large);
     if (large) this.ports.after(SEND_MS, () => this.outbox.pump());
-  }
-
-  private keep(change: Change): void {
-    this.ports.pending.put(change).catch(() => {});
   }
 
   private online(): void {
@@ -400,7 +405,7 @@ export class TimelineStore {
     this.replica = replica;
     for (const c of changes) {
       if (c.seq > before.seq && c.seq <= replica.seq) this.docs.feed(c.ops);
-      if (c.author === this.account) void this.ports.pending.remove(c.id).catch(() => {});
+      if (c.author === this.account) void this.keeping.remove(c.id);
     }
     const mine = overlaps.filter((o) => o.earlierAuthor === this.account || o.laterAuthor === this.account);
     if (mine.length > 0)
@@ -413,18 +418,18 @@ export class TimelineStore {
   private async known(change: Change): Promise<void> {
     if (!this.replica.pending.some((p) => p.id === change.id)) return;
     this.replica = withdraw(this.replica, change.id);
-    await this.ports.pending.remove(change.id).catch(() => {});
+    await this.keeping.remove(change.id);
     this.publish();
   }
 
   private async rename(change: Change, to: Change): Promise<void> {
     this.replica = { ...this.replica, pending: this.replica.pending.map((p) => (p.id === change.id ? to : p)) };
-    await this.ports.pending.rename(change.id, to).catch(() => {});
+    await this.keeping.rename(change.id, to);
   }
 
   /** Puts a change aside that the server will not take: its author sees it, with its texts, and the later ones go on. */
   private async aside(change: Change, sentence: string): Promise<void> {
-    await this.ports.pending.refuse(change, sentence).catch(() => {});
+    await this.keeping.refuse(change, sentence);
     this.replica = withdraw(this.replica, change.id);
     const setAside = await this.ports.pending.setAside().catch(() => this.state.setAside);
     this.set({ notice: sentence, setAside });

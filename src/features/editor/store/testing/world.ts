@@ -91,12 +91,18 @@ export class Disk {
   pending = new Map<string, { tab: string; change: Change }>();
   aside: SetAside[] = [];
   tabs = new Set<string>();
+  /** Takes nothing more. */
+  isFull = false;
+  /** What is in a tab that is still open: who has it ask before it goes, and the editors that were left in it. */
+  readonly holding = new Set<object>();
+  readonly left: Ports["left"] = new Map();
   private n = 0;
 
   tab(name: string): PendingChanges {
     this.tabs.add(name);
     const keys = new Map<string, string>();
     const put = async (change: Change) => {
+      if (this.isFull) throw new DOMException("No room.", "QuotaExceededError");
       const key = keys.get(change.id) ?? `${String(this.n++).padStart(6, "0")}`;
       keys.set(change.id, key);
       this.pending.set(key, { tab: name, change });
@@ -119,8 +125,10 @@ export class Disk {
         const taken: Change[] = [];
         for (const [key, s] of [...this.pending].sort((a, b) => (a[0] < b[0] ? -1 : 1))) {
           if (s.tab !== name && this.tabs.has(s.tab)) continue;
-          this.pending.delete(key);
-          await put(s.change);
+          if (!this.isFull) {
+            this.pending.delete(key);
+            await put(s.change);
+          } else keys.set(s.change.id, key);
           taken.push(s.change);
         }
         return taken;
@@ -233,6 +241,7 @@ export class World {
         return () => this.ears.delete(hear);
       },
       pending: disk.tab(`tab${this.ids++}`),
+      left: disk.left,
       kept: {
         read: () => disk.undo,
         write: (text) => {
@@ -243,6 +252,10 @@ export class World {
       after: (ms, run) => this.time.after(ms, run),
       every: (ms, run) => this.time.every(ms, run),
       watchPage: () => () => {},
+      holdPage: (by, held) => {
+        if (held) disk.holding.add(by);
+        else disk.holding.delete(by);
+      },
     };
   }
 
