@@ -56,7 +56,7 @@ test("the server is killed in the middle of typing: every word is there afterwar
     Object.assign(window, { makeRoom: () => Object.assign(IDBObjectStore.prototype, { put }) });
   });
   await writeLines(page, ["15 Nov 1872 03:10 Bell rung"]);
-  await expect(saving).toHaveText("Not connected – only in this tab: leave it open");
+  await expect(saving).toHaveText("Not connected – only in this tab");
   await expect(page.getByText("This device takes nothing more")).toBeVisible();
   const asked = page.waitForEvent("dialog");
   await page.close({ runBeforeUnload: true });

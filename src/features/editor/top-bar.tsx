@@ -65,7 +65,7 @@ export function TopBar({ onShare, onTitle }: { onShare: () => void; onTitle: () 
           role="status"
           data-testid="saving"
           className={classes(
-            "text-[13px] max-sm:max-w-[84px] max-sm:text-[12px]",
+            "text-[13px] max-sm:max-w-[108px] max-sm:text-[12px] max-sm:leading-[13px]",
             saving === "saved" || saving === "saving" ? "text-[#c5d3d3]" : "font-bold text-sun",
           )}
         >
