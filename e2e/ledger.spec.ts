@@ -397,6 +397,11 @@ test("what can be done with a row is reached by keys, and the focus comes back",
   await menu.getByRole("menuitem", { name: "Duplicate" }).press("Enter");
   await expect(row(page, "Rope ferry")).toHaveCount(2);
   await expect(menu).toHaveCount(0);
+  // A window that becomes lower leaves the row in view, whole.
+  await stand(cell(page, "title", "Last ferry"));
+  await expect(row(page, "Last ferry")).toBeInViewport({ ratio: 1 });
+  await page.setViewportSize({ width: 1280, height: 680 });
+  await expect(row(page, "Last ferry")).toBeInViewport({ ratio: 1 });
 });
 
 test("ten thousand rows: true row numbers, and keys go through all of them", async ({ browser }) => {

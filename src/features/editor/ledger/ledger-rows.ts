@@ -1,5 +1,5 @@
 import { defaultRangeExtractor, type Range, useVirtualizer } from "@tanstack/react-virtual";
-import { type RefObject, useEffect, useMemo } from "react";
+import { type RefObject, useEffect, useMemo, useRef } from "react";
 import type { TimelineEvent } from "@/core/timeline/timeline";
 
 /** Up to so many rows are all there: found by the browser's own search, printed, reached by any assistive tool. */
@@ -51,6 +51,24 @@ export function useLedgerRows(
     if (long) virtual.scrollToIndex(at, { align: "auto" });
     else body.current?.querySelector(`[data-row="${selected}"]`)?.scrollIntoView({ block: "nearest" });
   }, [selected, long]);
+  const chosen = useRef(selected);
+  chosen.current = selected;
+  // A ledger that becomes lower (a sentence above it, the divider, a keyboard on the screen) goes on showing the row it showed.
+  useEffect(() => {
+    const box = body.current?.closest<HTMLElement>("[data-ledger-scroll]");
+    if (!box) return;
+    let height = box.clientHeight;
+    const watch = new ResizeObserver(() => {
+      const before = height;
+      height = box.clientHeight;
+      const row = chosen.current === null ? null : box.querySelector(`[data-row="${CSS.escape(chosen.current)}"]`);
+      if (!row || height >= before || pressed.current) return;
+      const from = row.getBoundingClientRect().top - box.getBoundingClientRect().top;
+      if (from >= 0 && from < before) row.scrollIntoView({ block: "nearest" });
+    });
+    watch.observe(box);
+    return () => watch.disconnect();
+  }, [body, pressed]);
   const indexOf = (e: TimelineEvent) => index.get(e.id)!;
   if (!long) return { shown: events, indexOf, measure: undefined };
   const shown: (TimelineEvent | number)[] = [];
