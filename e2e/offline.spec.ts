@@ -130,10 +130,19 @@ test("signing out with unsent work says so, and saves it as a file before it goe
   );
   await writeLines(page, ["1744 Timber bridge"]);
   await expect(page.getByTestId("saving")).toContainText("kept on this device");
-  await page.goto("/account");
+  // Then the disk takes nothing more: what is in the tab alone counts as well.
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException("There is no room.", "QuotaExceededError");
+    };
+  });
+  await writeLines(page, ["1783 Ice"]);
+  await expect(page.getByTestId("saving")).toHaveText("Not connected – only in this tab");
+  await page.getByRole("link", { name: "Your timelines" }).click();
+  await expect(page.getByRole("heading", { name: "Your timelines" })).toBeVisible();
   await page.getByRole("button", { name: "Sign out" }).click();
   const dialog = page.getByRole("dialog", { name: "Not everything has been sent" });
-  await expect(dialog).toContainText("1 change that was written on this device has not reached the server yet.");
+  await expect(dialog).toContainText("2 changes that were written on this device have not reached the server yet.");
   await dialog.getByRole("button", { name: "Stay signed in" }).click();
   await expect(dialog).toHaveCount(0);
   await page.getByRole("button", { name: "Sign out" }).click();
@@ -141,6 +150,7 @@ test("signing out with unsent work says so, and saves it as a file before it goe
   await dialog.getByRole("button", { name: "Save as a file and sign out" }).click();
   const text = readFileSync((await (await file).path())!, "utf8");
   expect(text).toContain("Timber bridge");
+  expect(text).toContain("Ice");
   await expect(page).toHaveURL(/\/$/);
   await expect(page.getByRole("link", { name: "Begin now, without an account" })).toBeVisible();
 
@@ -159,10 +169,10 @@ test("signing out with unsent work says so, and saves it as a file before it goe
   await expect(back.getByRole("status")).toContainText("This is no file of work that was not sent.");
   for (let i = 0; i < 2; i++) {
     await open(text);
-    await expect(back.getByRole("status")).toContainText("1 change is on the server now.");
+    await expect(back.getByRole("status")).toContainText("2 changes are on the server now.");
   }
   await back.getByRole("link", { name: "Open it" }).click();
-  await expect(row(page, "Timber bridge")).toHaveCount(1);
+  for (const title of ["Timber bridge", "Ice"]) await expect(row(page, title)).toHaveCount(1);
 });
 
 test("what somebody has not sent is not shown to whoever uses the device next, and waits for its author", async ({

@@ -2,11 +2,12 @@ import "fake-indexeddb/auto";
 import { IDBFactory } from "fake-indexeddb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Change } from "@/core/change/change";
-import { findUnsent, forgetUnsent, isOwnDevice, keepThisPage, returnUnsent, sendUnsent } from "./kept-here";
+import { findUnsent, forgetUnsent, isOwnDevice, keepThisPage, leftInTab, returnUnsent, sendUnsent } from "./kept-here";
 
 /** As an editor keeps what it has not sent: by account, timeline and tab, in order. */
 interface Row {
   key: string;
+  at?: number;
   scope: string;
   tab: string;
   change: Change | string;
@@ -70,6 +71,62 @@ describe("what was not sent when somebody signs out", () => {
     await sendUnsent("nia");
     expect((await indexedDB.databases()).map((d) => d.name)).not.toContain("fastigo");
     expect(sent).toEqual([]);
+  });
+
+  it("of several tabs is sent, and comes back out of a file, as it was written, whichever of them wrote it", async () => {
+    const of = (tab: string, n: number, at: number | undefined, id: string): Row => ({
+      ...row("nia", "t1", n, change(id)),
+      key: `nia/t1/${tab}/${String(n).padStart(9, "0")}`,
+      tab,
+      ...(at === undefined ? {} : { at }),
+    });
+    await keep(
+      of("zed", 0, 1_000, "b"),
+      of("amy", 0, 2_000, "c"),
+      of("zed", 1, 3_000, "d"),
+      of("ben", 0, undefined, "a"),
+    );
+    const { text } = await findUnsent("nia");
+    await sendUnsent("nia");
+    expect(ids()).toEqual(["a", "b", "c", "d"]);
+    sent = [];
+    await returnUnsent(text);
+    expect(ids()).toEqual(["a", "b", "c", "d"]);
+  });
+
+  it("is also what is in this tab alone, where the disk took nothing: as it is now, once, and of its author only", async () => {
+    const waiting = new Map([change("old"), change("new")].map((c) => [c.id, c]));
+    waiting.set("old", {
+      ...change("old"),
+      ops: [{ kind: "set_event", id: "e", field: "title", value: "older, and more" }],
+    });
+    leftInTab.set("nia/t1", {
+      waiting: () => [...waiting.values()],
+      handOver: () => {
+        const all = [...waiting.values()];
+        waiting.clear();
+        return all;
+      },
+      remove: async (id) => void waiting.delete(id),
+    });
+    try {
+      // On the disk is a shorter form of one of them.
+      await keep(row("nia", "t1", 0, change("old")));
+      expect((await findUnsent("obi")).by).toEqual([]);
+      expect((await findUnsent("nia")).by).toEqual([{ timeline: "t1", changes: 2 }]);
+      answer = (_, id) => (id === "new" ? no() : Response.json({ seq: 1, changes: [] }));
+      await sendUnsent("nia");
+      expect(ids()).toEqual(["old", "new"]);
+      expect(sent[0]!.body.ops).toEqual([{ kind: "set_event", id: "e", field: "title", value: "older, and more" }]);
+      const { by, text } = await findUnsent("nia");
+      expect(by).toEqual([{ timeline: "t1", changes: 1 }]);
+      await forgetUnsent("nia");
+      expect((await findUnsent("nia")).by).toEqual([]);
+      answer = () => Response.json({ seq: 1, changes: [] });
+      expect(await returnUnsent(text)).toMatchObject({ sent: 1, left: 0 });
+    } finally {
+      leftInTab.clear();
+    }
   });
 
   it("is sent first, oldest first; what the server would not take stays, with what comes after it", async () => {

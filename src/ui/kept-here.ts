@@ -1,4 +1,4 @@
-import { openDB } from "idb";
+import { type IDBPDatabase, openDB } from "idb";
 import type { Change } from "@/core/change/change";
 import { language } from "@/core/language/spoken";
 import { WORDS } from "@/core/words/editor-local";
@@ -87,22 +87,63 @@ const openPending = () =>
     },
   });
 
+/** What waits, in the order in which it was written, whichever tab wrote it; what has no time is from an earlier version. */
+export const asWritten = (a: { at?: number; key?: string }, b: { at?: number; key?: string }): number =>
+  (a.at ?? 0) - (b.at ?? 0) || ((a.key ?? "") < (b.key ?? "") ? -1 : 1);
+
+/** Of editors that were left in this tab: what waits and is on no disk. */
+export interface LeftInTab {
+  waiting(): readonly Change[];
+  /** Whoever asks has it from now on. */
+  handOver(): Change[];
+  /** The server has it, or it was thrown away. */
+  remove(id: string): Promise<void>;
+}
+/** By account and timeline, as what waits on the disk. */
+export const leftInTab = new Map<string, LeftInTab>();
+
+interface Waiting {
+  /** Null: it is in this tab alone. */
+  key: string | null;
+  scope: string;
+  at?: number;
+  change: Change;
+}
+
+/** Everything of an account that waits on this device or in this tab, oldest first, each as it is now. */
+async function waitingOf(account: string, db: IDBPDatabase | null): Promise<Waiting[]> {
+  const rows = db ? ((await db.getAll("pending")) as (Waiting & { key: string; change: Change | string })[]) : [];
+  const found = rows
+    .filter((r) => isOf(account, r.scope))
+    .sort(asWritten)
+    .map(
+      (r): Waiting => ({ ...r, change: typeof r.change === "string" ? (JSON.parse(r.change) as Change) : r.change }),
+    );
+  for (const [scope, left] of leftInTab) {
+    if (!isOf(account, scope)) continue;
+    for (const change of left.waiting()) {
+      const older = found.find((f) => f.scope === scope && f.change.id === change.id);
+      if (older) older.change = change;
+      else found.push({ key: null, scope, at: Date.now(), change });
+    }
+  }
+  return found;
+}
+
 /** Whether something that waits here is of an account: others who use this device are not shown it, and it waits on for its author. */
 const isOf = (account: string, scope: string) => scope.startsWith(`${account}/`);
 
 /** What an account has not sent yet, by timeline. */
 export async function findUnsent(account: string): Promise<{ by: Unsent[]; text: string }> {
   const db = await openPending().catch(() => null);
-  if (!db) return { by: [], text: "" };
-  const all = (await db.getAll("pending")) as { scope: string; change: unknown }[];
-  db.close();
-  const own = all.filter((a) => isOf(account, a.scope));
+  const own = await waitingOf(account, db);
+  db?.close();
   const counts = new Map<string, number>();
   for (const { scope } of own) {
     const timeline = scope.slice(account.length + 1);
     counts.set(timeline, (counts.get(timeline) ?? 0) + 1);
   }
-  return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: JSON.stringify(own, null, 1) };
+  return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: own.length === 0 ? "" : JSON.stringify(own, null, 1) };
 }
 
 /**
@@ -111,18 +152,20 @@ export async function findUnsent(account: string): Promise<{ by: Unsent[]; text:
  */
 export async function sendUnsent(account: string): Promise<void> {
   const db = await openPending().catch(() => null);
-  if (!db) return;
-  const all = (await db.getAll("pending")) as { key: string; scope: string; change: Change | string }[];
   const stuck = new Set<string>();
-  for (const { key, scope, change } of all.sort((a, b) => (a.key < b.key ? -1 : 1))) {
-    if (!isOf(account, scope) || stuck.has(scope)) continue;
-    const { id, base, ops } = typeof change === "string" ? (JSON.parse(change) as Change) : change;
+  for (const { key, scope, change } of await waitingOf(account, db)) {
+    if (stuck.has(scope)) continue;
+    const { id, base, ops } = change;
     const path = `/api/timelines/${scope.slice(account.length + 1)}/changes`;
     const answer = await askServer("POST", path, { id, base, ops }, PATIENCE_MS);
-    if (answer.ok) await db.delete("pending", key);
-    else stuck.add(scope);
+    if (!answer.ok) {
+      stuck.add(scope);
+      continue;
+    }
+    if (key !== null) await db?.delete("pending", key);
+    await leftInTab.get(scope)?.remove(id);
   }
-  db.close();
+  db?.close();
 }
 
 export interface Returned {
@@ -165,11 +208,11 @@ export async function returnUnsent(text: string): Promise<Returned | null> {
 
 function readUnsent(text: string): { timeline: string; change: Change }[] | null {
   try {
-    const rows = JSON.parse(text) as { key?: string; scope?: string; change?: Change | string }[];
+    const rows = JSON.parse(text) as { key?: string; at?: number; scope?: string; change?: Change | string }[];
     if (!Array.isArray(rows)) return null;
     return rows
       .map((r) => ({ ...r, change: typeof r.change === "string" ? (JSON.parse(r.change) as Change) : r.change }))
-      .sort((a, b) => ((a.key ?? "") < (b.key ?? "") ? -1 : 1))
+      .sort(asWritten)
       .map(({ scope, change }) => {
         const timeline = scope?.split("/")[1];
         if (!timeline || !/^[\w-]{1,40}$/.test(timeline) || !change || !Array.isArray(change.ops))
@@ -183,7 +226,9 @@ function readUnsent(text: string): { timeline: string; change: Change }[] | null
 
 /** Throws away what an account has not sent; it was saved as a file before. */
 export async function forgetUnsent(account: string): Promise<void> {
-  const db = await openPending();
-  for (const key of await db.getAllKeys("pending")) if (isOf(account, String(key))) await db.delete("pending", key);
-  db.close();
+  for (const [scope, left] of leftInTab) if (isOf(account, scope)) left.handOver();
+  const db = await openPending().catch(() => null);
+  for (const key of (await db?.getAllKeys("pending")) ?? [])
+    if (isOf(account, String(key))) await db?.delete("pending", key);
+  db?.close();
 }

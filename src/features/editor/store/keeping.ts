@@ -1,4 +1,5 @@
 import type { Change } from "@/core/change/change";
+import type { LeftInTab } from "@/ui/kept-here";
 import type { Ports } from "./ports";
 
 /** What the disk would not take is put there again after so long, ms. */
@@ -11,7 +12,7 @@ type Outside = Pick<Ports, "pending" | "left" | "after" | "holdPage">;
  * browser that keeps nothing). That is tried again until the disk or the server has it, also when the editor has been left for another
  * page of the application; until then the tab is not closed unasked.
  */
-export class Keeping {
+export class Keeping implements LeftInTab {
   private readonly scope: string;
   private readonly ports: Outside;
   private readonly told: (isKept: boolean) => void;
@@ -69,7 +70,12 @@ export class Keeping {
     this.ports.pending.leave();
   }
 
-  /** What is on no disk; it is another editor's from now on. */
+  /** What is on no disk. */
+  waiting(): readonly Change[] {
+    return [...this.missing.values()];
+  }
+
+  /** The same; it is another editor's from now on, or has been thrown away. */
   handOver(): Change[] {
     const all = [...this.missing.values()];
     for (const { id } of all) this.forget(id);

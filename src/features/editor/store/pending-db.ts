@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { Change } from "@/core/change/change";
+import { asWritten } from "@/ui/kept-here";
 
 interface Stored {
   /** account/timeline/tab/number: a tab's changes in their order. */
@@ -74,7 +75,7 @@ export class PendingDb {
       );
     const found = await db.getAllFromIndex("pending", "scope", this.scope);
     const taken: Change[] = [];
-    for (const s of found.sort((a, b) => (a.at ?? 0) - (b.at ?? 0) || (a.key < b.key ? -1 : 1))) {
+    for (const s of found.sort(asWritten)) {
       // What this tab has put there itself, before it asked or before it left and came back, is its own as it is.
       if (s.tab === this.tab || (await isAlive(s.tab))) continue;
       const change = typeof s.change === "string" ? (JSON.parse(s.change) as Change) : s.change;

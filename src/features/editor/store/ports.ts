@@ -4,6 +4,7 @@ import type { Snapshot } from "@/core/formats/snapshot";
 import type { Publication } from "@/core/published/publication";
 import type { OwnWork } from "@/core/check/own-work";
 import { type Answer, askPacked, askServer } from "@/ui/ask-server";
+import { type LeftInTab, leftInTab } from "@/ui/kept-here";
 import { type LiveMessage, listenLive } from "@/ui/live";
 import { PendingDb, type SetAside } from "./pending-db";
 
@@ -57,7 +58,7 @@ export interface Ports {
   listen(onMessage: (m: LiveMessage) => void): () => void;
   pending: PendingChanges;
   /** Editors that were left in this tab with something that is on no disk, by account and timeline. */
-  left: Map<string, { handOver(): Change[] }>;
+  left: Map<string, LeftInTab>;
   /** What can be undone, kept for as long as the tab is: read once, and written when the page goes. */
   kept: { read(): string | null; write(text: string): void };
   newId(): string;
@@ -72,7 +73,6 @@ export interface Ports {
 
 const CATCH_UP_MS = 20_000;
 
-const left: Ports["left"] = new Map();
 const holding = new Set<object>();
 const askFirst = (e: BeforeUnloadEvent) => e.preventDefault();
 
@@ -84,7 +84,7 @@ export function browserPorts(account: string, timeline: string): Ports {
     readWhole: () => askPacked(`/api/timelines/${timeline}`),
     listen: listenLive,
     pending: new PendingDb(account, timeline, nanoid(8)),
-    left,
+    left: leftInTab,
     kept: {
       read: () => {
         try {
