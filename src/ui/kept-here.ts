@@ -143,7 +143,10 @@ export async function findUnsent(account: string): Promise<{ by: Unsent[]; text:
     const timeline = scope.slice(account.length + 1);
     counts.set(timeline, (counts.get(timeline) ?? 0) + 1);
   }
-  return { by: [...counts].map(([timeline, changes]) => ({ timeline, changes })), text: own.length === 0 ? "" : JSON.stringify(own, null, 1) };
+  return {
+    by: [...counts].map(([timeline, changes]) => ({ timeline, changes })),
+    text: own.length === 0 ? "" : JSON.stringify(own, null, 1),
+  };
 }
 
 /**
