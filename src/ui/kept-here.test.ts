@@ -118,12 +118,15 @@ describe("what was not sent when somebody signs out", () => {
       await sendUnsent("nia");
       expect(ids()).toEqual(["old", "new"]);
       expect(sent[0]!.body.ops).toEqual([{ kind: "set_event", id: "e", field: "title", value: "older, and more" }]);
+      for (const id of ["later", "last"]) waiting.set(id, change(id));
       const { by, text } = await findUnsent("nia");
-      expect(by).toEqual([{ timeline: "t1", changes: 1 }]);
+      expect(by).toEqual([{ timeline: "t1", changes: 3 }]);
       await forgetUnsent("nia");
       expect((await findUnsent("nia")).by).toEqual([]);
       answer = () => Response.json({ seq: 1, changes: [] });
-      expect(await returnUnsent(text)).toMatchObject({ sent: 1, left: 0 });
+      sent = [];
+      expect(await returnUnsent(text)).toMatchObject({ sent: 3, left: 0 });
+      expect(ids()).toEqual(["new", "later", "last"]);
     } finally {
       leftInTab.clear();
     }

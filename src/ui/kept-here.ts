@@ -88,8 +88,10 @@ const openPending = () =>
   });
 
 /** What waits, in the order in which it was written, whichever tab wrote it; what has no time is from an earlier version. */
-export const asWritten = (a: { at?: number; key?: string }, b: { at?: number; key?: string }): number =>
-  (a.at ?? 0) - (b.at ?? 0) || ((a.key ?? "") < (b.key ?? "") ? -1 : 1);
+export function asWritten(a: { at?: number; key?: string | null }, b: { at?: number; key?: string | null }): number {
+  const [x, y] = [a.key ?? "", b.key ?? ""];
+  return (a.at ?? 0) - (b.at ?? 0) || Number(x > y) - Number(x < y);
+}
 
 /** Of editors that were left in this tab: what waits and is on no disk. */
 export interface LeftInTab {
@@ -211,7 +213,7 @@ export async function returnUnsent(text: string): Promise<Returned | null> {
 
 function readUnsent(text: string): { timeline: string; change: Change }[] | null {
   try {
-    const rows = JSON.parse(text) as { key?: string; at?: number; scope?: string; change?: Change | string }[];
+    const rows = JSON.parse(text) as { key?: string | null; at?: number; scope?: string; change?: Change | string }[];
     if (!Array.isArray(rows)) return null;
     return rows
       .map((r) => ({ ...r, change: typeof r.change === "string" ? (JSON.parse(r.change) as Change) : r.change }))

@@ -46,6 +46,30 @@ describe("a device whose disk takes nothing more", () => {
     expect(titles(w.server.timeline)).toEqual(["Flood", "Ice", "Rope ferry"]);
   });
 
+  it("has the whole of what was typed there, also where its first letters lay on the disk before it was full", async () => {
+    const w = new World();
+    w.server.take({ id: "first", base: 0, ops: [add("a", "")] }, "nia");
+    const disk = new Disk();
+    const one = w.open("nia", disk);
+    await w.time.pass(100);
+    w.fault = () => "lost";
+    one.store.edit([title("a", "F")], "title:a");
+    await w.time.pass(50);
+    disk.isFull = true;
+    one.store.edit([title("a", "Flood")], "title:a");
+    await w.time.pass(1_000);
+    one.close();
+    disk.isFull = false;
+    const two = w.open("nia", disk);
+    await w.time.pass(100);
+    expect(titles(two.store.getState().timeline)).toEqual(["Flood"]);
+    expect([...disk.pending.values()].map((p) => p.change.ops)).toEqual([[title("a", "Flood")]]);
+    w.fault = () => "none";
+    await w.time.pass(20_000);
+    expect(titles(w.server.timeline)).toEqual(["Flood"]);
+    expect(disk.pending.size).toBe(0);
+  });
+
   it("keeps in the tab what is left within it, and sends it when the timeline is opened there again", async () => {
     const w = new World();
     const disk = new Disk();

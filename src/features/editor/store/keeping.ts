@@ -31,12 +31,15 @@ export class Keeping implements LeftInTab {
   /** What waits from before, oldest first: what tabs that are gone left on the disk, and what this one had on none. */
   async takeOver(): Promise<Change[]> {
     const left = this.ports.left.get(this.scope)?.handOver() ?? [];
-    for (const change of left) this.put(change);
+    for (const change of left) this.note(change);
     const onDisk = await this.ports.pending.takeOver().catch((error: unknown) => {
       if (left.length === 0) throw error;
       return [];
     });
-    return [...onDisk.filter((c) => !left.some((l) => l.id === c.id)), ...left];
+    // After what is on the disk: an earlier form of one of them may lie there.
+    for (const change of left) this.put(change);
+    const now = new Map(left.map((c) => [c.id, c]));
+    return [...onDisk.map((c) => now.get(c.id) ?? c), ...left.filter((l) => !onDisk.some((c) => c.id === l.id))];
   }
 
   /** A change, or what it has become. While it is being put there it may become more: that is put there together. */

@@ -2,6 +2,8 @@ import "fake-indexeddb/auto";
 import { openDB } from "idb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Change } from "@/core/change/change";
+import type { LeftInTab } from "@/ui/kept-here";
+import { Keeping } from "./keeping";
 import { PendingDb } from "./pending-db";
 
 /** Locks as a browser holds them for its tabs (Web Locks API): one holder each, until it lets go or its tab is gone. */
@@ -114,6 +116,31 @@ describe("what has not reached the server", () => {
     await next.remove("a");
     locks.drop("three");
     expect(await tab("four").takeOver()).toEqual([]);
+  });
+
+  it("is there in its later form alone, where a tab ended while it took it over", async () => {
+    const clock = vi.spyOn(Date, "now").mockReturnValue(1_000);
+    await tab("zed").put(change("a"));
+    clock.mockReturnValue(2_000);
+    await tab("amy").put(change("a", 2));
+    clock.mockRestore();
+    expect(await tab("two").takeOver()).toEqual([change("a", 2)]);
+    locks.drop("two");
+    expect(await tab("three").takeOver()).toEqual([change("a", 2)]);
+  });
+
+  it("lies there as it became in the tab that was left, not as its first letters lay there, in its place", async () => {
+    const first = tab("one");
+    for (const id of ["a", "b"]) await first.put(change(id));
+    const left = new Map<string, LeftInTab>();
+    const whole = change("a", 2);
+    left.set("nia", { waiting: () => [whole], handOver: () => [whole], remove: async () => {} });
+    const heir = tab("two");
+    const keeping = new Keeping("nia", { pending: heir, left, after: () => () => {}, holdPage: () => {} }, () => {});
+    expect(await keeping.takeOver()).toEqual([whole, change("b")]);
+    await heir.setAside();
+    locks.drop("two");
+    expect(await tab("three").takeOver()).toEqual([whole, change("b")]);
   });
 
   it("keeps its place under another number, and is there once", async () => {

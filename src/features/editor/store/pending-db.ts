@@ -74,7 +74,8 @@ export class PendingDb {
           }),
       );
     const found = await db.getAllFromIndex("pending", "scope", this.scope);
-    const taken: Change[] = [];
+    // Two forms of one change are there where a tab ended while another took it over: the later one counts.
+    const taken = new Map<string, Change>();
     for (const s of found.sort(asWritten)) {
       // What this tab has put there itself, before it asked or before it left and came back, is its own as it is.
       if (s.tab === this.tab || (await isAlive(s.tab))) continue;
@@ -87,9 +88,9 @@ export class PendingDb {
         // A disk that takes nothing more has it where it is.
         this.places.set(change.id, { key: s.key, at });
       }
-      taken.push(change);
+      taken.set(change.id, change);
     }
-    return taken;
+    return [...taken.values()];
   }
 
   /** Leaves what is pending to whoever opens the timeline next, in this tab or another. */
