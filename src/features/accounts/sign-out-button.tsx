@@ -7,6 +7,7 @@ import { askServer } from "@/ui/ask-server";
 import { Button, buttonLook } from "@/ui/controls/button";
 import { Modal } from "@/ui/controls/modal";
 import { findUnsent, forgetKept, forgetUnsent, sendUnsent } from "@/ui/kept-here";
+import { PageLink } from "@/ui/page-link";
 import { useReady } from "@/ui/use-ready";
 
 /** Signs out. What has not been sent is sent first, or saved as a file; what was kept on this device goes. */
@@ -43,9 +44,10 @@ export function SignOutButton({ account }: { account: string }) {
         <p>{LOCAL.unsentSaid(count)}</p>
         <span className="mt-4 flex flex-wrap gap-2">
           {unsent?.by.map((u) => (
-            <a key={u.timeline} href={`/timelines/${u.timeline}`} className={buttonLook("main")}>
+            // Within the application: what is in this tab alone is still there.
+            <PageLink key={u.timeline} href={`/timelines/${u.timeline}`} className={buttonLook("main")}>
               {LOCAL.openToSend}
-            </a>
+            </PageLink>
           ))}
           <Button onClick={() => void save()}>{LOCAL.saveAndSignOut}</Button>
           <Button onClick={() => setUnsent(null)}>{LOCAL.stay}</Button>
